@@ -1,0 +1,13 @@
+namespace YoungTinge.Core.Cabinet;
+
+public enum DoseUnitKind
+{
+    Touch,
+    Drop,
+    Pea,
+    KnifeTip,
+}
+
+/// <summary>A maker's own measure of one colour.</summary>
+/// <param name="MassG">Mean mass of one, above 0.</param>
+public sealed record DoseUnit(DoseUnitKind Kind, double MassG);

@@ -1,0 +1,24 @@
+namespace YoungTinge.Core.Cabinet;
+
+/// <summary>A studio's materials, to look up by id. Ids are unique.</summary>
+public sealed class Materials
+{
+    private readonly Dictionary<string, Material> byId;
+
+    /// <exception cref="ArgumentException">Two materials share an id.</exception>
+    public Materials(IEnumerable<Material> materials)
+    {
+        All = [.. materials];
+        byId = All.ToDictionary(material => material.Id);
+    }
+
+    public IReadOnlyList<Material> All { get; }
+
+    public bool Has<T>(string id) where T : Material => byId.GetValueOrDefault(id) is T;
+
+    /// <exception cref="KeyNotFoundException">No such material of this kind: the caller checks a plan before using it.</exception>
+    public T Get<T>(string id) where T : Material =>
+        byId.GetValueOrDefault(id) as T ?? throw new KeyNotFoundException($"There is no {typeof(T).Name} '{id}'.");
+
+    public Material? Find(string id) => byId.GetValueOrDefault(id);
+}

@@ -1,0 +1,63 @@
+using System.Text.Json;
+using YoungTinge.Core.Colour;
+
+namespace YoungTinge.Core.Cabinet;
+
+/// <summary>The invented house range that a new studio starts with, read from <c>starter-cabinet.json</c>.</summary>
+public static class StarterCabinet
+{
+    private static readonly IReadOnlyDictionary<string, DoseUnitKind> UnitNames = new Dictionary<string, DoseUnitKind>
+    {
+        ["toothpickTip"] = DoseUnitKind.Touch,
+        ["drop"] = DoseUnitKind.Drop,
+        ["peaSize"] = DoseUnitKind.Pea,
+        ["knifeTip"] = DoseUnitKind.KnifeTip,
+    };
+
+    public static Materials Load()
+    {
+        using var stream = typeof(StarterCabinet).Assembly.GetManifestResourceStream("starter-cabinet.json")
+            ?? throw new InvalidDataException("The starter cabinet is not part of the build.");
+        using var document = JsonDocument.Parse(stream);
+        return new Materials(document.RootElement.GetProperty("items").EnumerateArray().Select(Read));
+    }
+
+    private static Material Read(JsonElement item)
+    {
+        string Text(string name) => item.TryGetProperty(name, out var value) ? value.GetString() ?? "" : "";
+        double Number(string name) => item.GetProperty(name).GetDouble();
+
+        var label = new Label(Text("id"), Text("name"), Text("form"), Food(Text("foodStatus")), Text("dyeFamily"), Text("note"));
+        return Text("kind") switch
+        {
+            "base" => new PasteBase(label, Optics(item)),
+            "colourant" => new Colourant(label, Optics(item), Number("maxLoadGPer100g"), Development(item.GetProperty("develop")))
+            {
+                Units = [.. item.GetProperty("unitMassG").EnumerateObject().Select(u => new DoseUnit(UnitNames[u.Name], u.Value.GetDouble()))],
+            },
+            "dust" => new Dust(label, DustKind.Matte, Optics(item), Number("maxLoadMgPerCm2")),
+            "lustre" => new Dust(label, DustKind.Lustre, Optics(item), Number("maxLoadMgPerCm2")),
+            "extender" => new Dust(label, DustKind.Extender, Optics(item), Number("maxLoadMgPerCm2")),
+            "glaze" => new Glaze(label, Number("g1"), Number("k1"), Number("k2"), Number("wetMlPerCm2PerCoat")),
+            "thinner" => new Thinner(label, Number("densityGPerMl")),
+            "wire" => new Wire(label, Values(item, "R")),
+            var kind => throw new InvalidDataException($"Unknown kind of material '{kind}'."),
+        };
+    }
+
+    private static FoodStatus Food(string status) => status switch
+    {
+        "edible" => FoodStatus.Edible,
+        "decorative-only" => FoodStatus.DecorativeOnly,
+        "" => FoodStatus.NotFood,
+        _ => throw new InvalidDataException($"Unknown food status '{status}'."),
+    };
+
+    private static Development Development(JsonElement develop) =>
+        new(develop.GetProperty("f0").GetDouble(), develop.GetProperty("tauHours").GetDouble());
+
+    private static Scatterer Optics(JsonElement item) => new(Values(item, "K"), Values(item, "S"));
+
+    private static Spectrum Values(JsonElement item, string name) =>
+        new(item.GetProperty(name).EnumerateArray().Select(value => value.GetDouble()).ToArray());
+}

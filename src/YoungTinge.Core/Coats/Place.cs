@@ -1,0 +1,76 @@
+using YoungTinge.Core.Flowers;
+
+namespace YoungTinge.Core.Coats;
+
+public enum PlaceKind
+{
+    Whole,
+
+    /// <summary>From where the piece meets the stem outward, as shares of its length.</summary>
+    Base,
+
+    /// <summary>From the tip inward, as shares of the length.</summary>
+    Tip,
+
+    /// <summary>From the edge inward, in mm.</summary>
+    Rim,
+
+    /// <summary>From the middle of the face outward, as shares of the way to edge, base and tip.</summary>
+    Heart,
+}
+
+/// <summary>
+/// Where a coat lies on a piece of any size: full between two distances from its place, fading out over a third on either side.
+/// </summary>
+/// <param name="Start">Where the full load begins, 0 for right at the place.</param>
+/// <param name="End">Where it ends; not before the start.</param>
+/// <param name="Feather">How far the brush blends it out, past both ends; 0 is a hard line.</param>
+public sealed record Place(PlaceKind Kind, double Start, double End, double Feather)
+{
+    /// <summary>Where a heart lies along the piece: a little below the middle.</summary>
+    private const double HeartAlong = 0.42;
+
+    public static Place Whole { get; } = new(PlaceKind.Whole, 0, 1, 0);
+
+    /// <summary>Unit of start, end and feather: mm for a rim, else a share of the piece.</summary>
+    public bool IsInMm => Kind == PlaceKind.Rim;
+
+    /// <summary>Largest sensible distance: the whole piece, or a rim of 40 mm.</summary>
+    public double LargestDistance => IsInMm ? 40 : 1;
+
+    /// <summary>How much of the load lies at a point, 0 to 1.</summary>
+    public double MaskAt(PiecePoint point)
+    {
+        if (Kind == PlaceKind.Whole)
+            return 1;
+        var distance = DistanceFromPlace(point);
+        return Rise(Start - Feather, Start, distance) * (1 - Rise(End, End + Feather, distance));
+    }
+
+    private double DistanceFromPlace(PiecePoint point) => Kind switch
+    {
+        PlaceKind.Base => point.Along,
+        PlaceKind.Tip => 1 - point.Along,
+        PlaceKind.Rim => point.EdgeMm,
+        PlaceKind.Heart => HeartDistance(point),
+        _ => 0,
+    };
+
+    private static double HeartDistance(PiecePoint point)
+    {
+        var along = point.Along - HeartAlong;
+        along /= along < 0 ? HeartAlong : 1 - HeartAlong;
+        return Math.Sqrt(along * along + point.Across * point.Across);
+    }
+
+    /// <summary>Smooth step from 0 at <paramref name="from"/> to 1 at <paramref name="to"/>; a plain step when they meet.</summary>
+    private static double Rise(double from, double to, double x)
+    {
+        if (x >= to)
+            return 1;
+        if (x <= from)
+            return 0;
+        var t = (x - from) / (to - from);
+        return t * t * (3 - 2 * t);
+    }
+}

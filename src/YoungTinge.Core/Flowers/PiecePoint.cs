@@ -1,0 +1,7 @@
+namespace YoungTinge.Core.Flowers;
+
+/// <summary>A spot on a piece, in coordinates that mean the same on every size.</summary>
+/// <param name="Along">u: 0 at the base to 1 at the tip, along the midrib.</param>
+/// <param name="Across">v: 0 on the midrib to 1 at the edge.</param>
+/// <param name="EdgeMm">Shortest way to the edge.</param>
+public readonly record struct PiecePoint(double Along, double Across, double EdgeMm);
