@@ -1,7 +1,6 @@
 using System.Text.Json;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
-using YoungTinge.Core.Mixing;
 
 namespace YoungTinge.Core.Tests;
 

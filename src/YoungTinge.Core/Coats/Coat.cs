@@ -1,3 +1,6 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Flowers;
+
 namespace YoungTinge.Core.Coats;
 
 /// <summary>One step that changes a piece's colour after the paste.</summary>
@@ -12,6 +15,3 @@ public sealed record DustCoat(Guid Id, IReadOnlyList<Portion> Mix, double LoadMg
 public sealed record SteamCoat(Guid Id, int Seconds) : Coat(Id);
 
 public sealed record GlazeCoat(Guid Id, string GlazeId, int Coats, Sides Sides) : Coat(Id);
-
-/// <param name="Parts">By mass, in any one unit.</param>
-public sealed record Portion(string DustId, double Parts);

@@ -1,3 +1,4 @@
+using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 
 namespace YoungTinge.Core.Mixing;

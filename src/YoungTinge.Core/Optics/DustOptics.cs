@@ -1,5 +1,4 @@
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats;
 using YoungTinge.Core.Colour;
 
 namespace YoungTinge.Core.Optics;

@@ -1,6 +1,5 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
-using YoungTinge.Core.Mixing;
 
 namespace YoungTinge.Core.Optics;
 

@@ -2,6 +2,7 @@ using System.Text.Json;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats;
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.Tests.Optics;

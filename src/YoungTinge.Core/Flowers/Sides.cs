@@ -1,4 +1,4 @@
-namespace YoungTinge.Core.Coats;
+namespace YoungTinge.Core.Flowers;
 
 /// <summary>Which side of a piece.</summary>
 public enum Side

@@ -1,4 +1,4 @@
-namespace YoungTinge.Core.Mixing;
+namespace YoungTinge.Core.Cabinet;
 
 /// <summary>One colour in a paste.</summary>
 /// <param name="GPer100g">Grams for each 100 g of paste before colour.</param>

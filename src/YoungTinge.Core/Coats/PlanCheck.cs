@@ -1,0 +1,160 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
+
+namespace YoungTinge.Core.Coats;
+
+public enum PlanProblemCode
+{
+    MissingTarget,
+    NotAColour,
+    UnknownMaterial,
+    DoseNotAboveZero,
+    DoseOverLimit,
+    SameColourTwice,
+    EmptyMix,
+    PartsOutOfRange,
+    LoadNotAboveZero,
+    LoadOverLimit,
+    PlaceOutOfRange,
+    PlaceEndsBeforeStart,
+    CoatsOutOfRange,
+    SecondsOutOfRange,
+    TooManyCoats,
+    TooManyInMix,
+    SameCoatTwice,
+}
+
+/// <summary>Something in a plan that cannot be.</summary>
+/// <param name="Path">The field, as in the plan's JSON: <c>coats[1].loadMgPerCm2</c>.</param>
+/// <param name="Limit">The limit that was passed, if it is one.</param>
+/// <param name="Material">The material whose limit it is, by id.</param>
+public sealed record PlanProblem(string Path, PlanProblemCode Code, double? Limit = null, string? Material = null);
+
+/// <summary>Finds what cannot be in a plan, before anything is computed or kept.</summary>
+public static class PlanCheck
+{
+    public const int MostCoats = 24;
+    public const int MostInMix = 8;
+    public const double MostParts = 1000;
+    public const int MostGlazeCoats = 5;
+    public const int MostSteamSeconds = 60;
+
+    public static IReadOnlyList<PlanProblem> Problems(PiecePlan plan, Materials materials) =>
+        [.. Targets(plan), .. Paste(plan.Paste, materials), .. Coats(plan.Coats, materials)];
+
+    private static IEnumerable<PlanProblem> Targets(PiecePlan plan)
+    {
+        foreach (var zone in Enum.GetValues<Zone>())
+        {
+            var path = $"targets.{char.ToLowerInvariant(zone.ToString()[0])}{zone.ToString()[1..]}";
+            if (!plan.Targets.TryGetValue(zone, out var target))
+                yield return new PlanProblem(path, PlanProblemCode.MissingTarget);
+            else if (!IsColour(target))
+                yield return new PlanProblem(path, PlanProblemCode.NotAColour);
+        }
+
+        if (!IsColour(plan.Ground))
+            yield return new PlanProblem("ground", PlanProblemCode.NotAColour);
+    }
+
+    /// <summary>Inside what any surface can be, with a little room for measuring error.</summary>
+    public static bool IsColour(Lab lab) => lab is { L: >= 0 and <= 100, A: >= -150 and <= 150, B: >= -150 and <= 150 };
+
+    private static IEnumerable<PlanProblem> Paste(PasteRecipe paste, Materials materials)
+    {
+        if (!materials.Has<PasteBase>(paste.BaseId))
+            yield return new PlanProblem("paste.baseId", PlanProblemCode.UnknownMaterial);
+        if (paste.Doses.Count > MostInMix)
+            yield return new PlanProblem("paste.doses", PlanProblemCode.TooManyInMix, MostInMix);
+        for (var i = 0; i < paste.Doses.Count; i++)
+        {
+            var (id, dose) = paste.Doses[i];
+            var path = $"paste.doses[{i}]";
+            if (!materials.Has<Colourant>(id))
+                yield return new PlanProblem($"{path}.colourantId", PlanProblemCode.UnknownMaterial);
+            else if (!(dose > 0))
+                yield return new PlanProblem($"{path}.gPer100g", PlanProblemCode.DoseNotAboveZero);
+            else if (materials.Get<Colourant>(id).LoadLimitGPer100g is var limit && dose > limit)
+                yield return new PlanProblem($"{path}.gPer100g", PlanProblemCode.DoseOverLimit, limit, id);
+            if (paste.Doses.Take(i).Any(other => other.ColourantId == id))
+                yield return new PlanProblem($"{path}.colourantId", PlanProblemCode.SameColourTwice, Material: id);
+        }
+    }
+
+    private static IEnumerable<PlanProblem> Coats(IReadOnlyList<Coat> coats, Materials materials)
+    {
+        if (coats.Count > MostCoats)
+            yield return new PlanProblem("coats", PlanProblemCode.TooManyCoats, MostCoats);
+        for (var i = 0; i < coats.Count; i++)
+        {
+            var path = $"coats[{i}]";
+            if (coats.Take(i).Any(other => other.Id == coats[i].Id))
+                yield return new PlanProblem($"{path}.id", PlanProblemCode.SameCoatTwice);
+            var problems = coats[i] switch
+            {
+                DustCoat dust => Dust(dust, path, materials),
+                GlazeCoat glaze => Glaze(glaze, path, materials),
+                SteamCoat steam when steam.Seconds is < 1 or > MostSteamSeconds =>
+                    [new PlanProblem($"{path}.seconds", PlanProblemCode.SecondsOutOfRange, MostSteamSeconds)],
+                _ => [],
+            };
+            foreach (var problem in problems)
+                yield return problem;
+        }
+    }
+
+    private static IEnumerable<PlanProblem> Dust(DustCoat dust, string path, Materials materials)
+    {
+        if (dust.Mix.Count == 0)
+            yield return new PlanProblem($"{path}.mix", PlanProblemCode.EmptyMix);
+        if (dust.Mix.Count > MostInMix)
+            yield return new PlanProblem($"{path}.mix", PlanProblemCode.TooManyInMix, MostInMix);
+        var total = dust.Mix.Sum(portion => portion.Parts);
+        for (var j = 0; j < dust.Mix.Count; j++)
+        {
+            var (id, parts) = dust.Mix[j];
+            if (!materials.Has<Dust>(id))
+                yield return new PlanProblem($"{path}.mix[{j}].dustId", PlanProblemCode.UnknownMaterial);
+            if (!(parts > 0 && parts <= MostParts))
+                yield return new PlanProblem($"{path}.mix[{j}].parts", PlanProblemCode.PartsOutOfRange, MostParts);
+            if (dust.Mix.Take(j).Any(other => other.DustId == id))
+                yield return new PlanProblem($"{path}.mix[{j}].dustId", PlanProblemCode.SameColourTwice, Material: id);
+        }
+
+        if (!(dust.LoadMgPerCm2 > 0))
+            yield return new PlanProblem($"{path}.loadMgPerCm2", PlanProblemCode.LoadNotAboveZero);
+        else if (total > 0 && dust.Mix.All(portion => materials.Has<Dust>(portion.DustId)))
+        {
+            // A mix holds as its parts do, by mass.
+            var limit = dust.Mix.Sum(portion => portion.Parts / total * materials.Get<Dust>(portion.DustId).LoadLimitMgPerCm2);
+            if (!(dust.LoadMgPerCm2 <= limit + 1e-9))
+                yield return new PlanProblem($"{path}.loadMgPerCm2", PlanProblemCode.LoadOverLimit, limit);
+        }
+
+        foreach (var problem in PlaceProblems(dust.Place, path))
+            yield return problem;
+    }
+
+    private static IEnumerable<PlanProblem> PlaceProblems(Place place, string path)
+    {
+        if (place.Kind == PlaceKind.Whole)
+            yield break;
+        foreach (var (name, distance) in new[] { ("start", place.Start), ("end", place.End), ("feather", place.Feather) })
+        {
+            if (!(distance >= 0 && distance <= place.LargestDistance))
+                yield return new PlanProblem($"{path}.place.{name}", PlanProblemCode.PlaceOutOfRange, place.LargestDistance);
+        }
+
+        if (place.End < place.Start)
+            yield return new PlanProblem($"{path}.place.end", PlanProblemCode.PlaceEndsBeforeStart);
+    }
+
+    private static IEnumerable<PlanProblem> Glaze(GlazeCoat glaze, string path, Materials materials)
+    {
+        if (!materials.Has<Glaze>(glaze.GlazeId))
+            yield return new PlanProblem($"{path}.glazeId", PlanProblemCode.UnknownMaterial);
+        if (glaze.Coats is < 1 or > MostGlazeCoats)
+            yield return new PlanProblem($"{path}.coats", PlanProblemCode.CoatsOutOfRange, MostGlazeCoats);
+    }
+}

@@ -1,0 +1,46 @@
+namespace YoungTinge.Core.Flowers;
+
+/// <summary>The outlines that the studio cuts, drawn from living flowers and leaves.</summary>
+public static class OutlineLibrary
+{
+    private static readonly Outline[] Outlines =
+    [
+        new("broad-sepal", VeinPattern.Fan, [
+            new(0, 0), new(0.20, 0.015), new(0.52, 0.12), new(0.84, 0.31), new(1, 0.55), new(0.93, 0.76),
+            new(0.66, 0.92), new(0.30, 0.985), new(0.10, 0.99), new(0, 1, true)]),
+        new("round-petal", VeinPattern.Fan, [
+            new(0, 0), new(0.24, 0.01), new(0.58, 0.16), new(0.90, 0.42), new(1, 0.64), new(0.88, 0.85),
+            new(0.52, 0.98), new(0.20, 0.99), new(0, 0.965)]),
+        new("pointed-petal", VeinPattern.Fan, [
+            new(0, 0), new(0.22, 0.02), new(0.58, 0.18), new(0.95, 0.44), new(1, 0.58), new(0.78, 0.76),
+            new(0.38, 0.90), new(0.12, 0.97), new(0, 1, true)]),
+        new("narrow-bract", VeinPattern.Fan, [
+            new(0, 0), new(0.35, 0.03), new(0.72, 0.22), new(1, 0.50), new(0.86, 0.72), new(0.45, 0.90), new(0, 1, true)]),
+        new("bud", VeinPattern.Fan, [
+            new(0, 0), new(0.45, 0.03), new(0.86, 0.22), new(1, 0.44), new(0.84, 0.68), new(0.46, 0.90), new(0, 1)]),
+        new("round", VeinPattern.None, [
+            new(0, 0), new(0.383, 0.038), new(0.707, 0.146), new(0.924, 0.309), new(1, 0.5),
+            new(0.924, 0.691), new(0.707, 0.854), new(0.383, 0.962), new(0, 1)]),
+        new("horn", VeinPattern.None, [
+            new(0, 0), new(0.30, 0.02), new(0.42, 0.30), new(0.66, 0.66), new(1, 0.93), new(0.62, 1), new(0, 0.90)]),
+        new("stamen", VeinPattern.None, [
+            new(0, 0), new(0.16, 0.005), new(0.16, 0.40), new(0.18, 0.74), new(0.55, 0.80), new(1, 0.89), new(0.62, 0.985), new(0, 1)]),
+        new("leaflet", VeinPattern.Feather, [
+            new(0, 0), new(0.20, 0.02), new(0.62, 0.20), new(0.78, 0.26), new(0.82, 0.25, true), new(0.98, 0.44), new(1, 0.50, true),
+            new(0.90, 0.60), new(0.86, 0.66), new(0.83, 0.69, true), new(0.54, 0.86), new(0.22, 0.965), new(0, 1, true)]),
+        new("ivy-leaf", VeinPattern.Palm, [
+            new(0, 0.17, true), new(0.10, 0.06), new(0.30, 0), new(0.52, 0.05), new(0.72, 0.09, true), new(0.70, 0.20), new(0.66, 0.27, true),
+            new(0.84, 0.36), new(1, 0.52, true), new(0.72, 0.56), new(0.40, 0.60, true), new(0.38, 0.74), new(0.22, 0.90), new(0, 1, true)]),
+        new("heart-leaf", VeinPattern.Palm, [
+            new(0, 0.20, true), new(0.14, 0.06), new(0.42, 0), new(0.76, 0.06), new(0.97, 0.24), new(1, 0.40),
+            new(0.80, 0.66), new(0.42, 0.88), new(0.10, 0.975), new(0, 1, true)]),
+    ];
+
+    private static readonly Dictionary<string, Outline> ById = Outlines.ToDictionary(outline => outline.Id);
+
+    public static IReadOnlyList<Outline> All => Outlines;
+
+    /// <exception cref="KeyNotFoundException">No outline of this name.</exception>
+    public static Outline Get(string id) =>
+        ById.GetValueOrDefault(id) ?? throw new KeyNotFoundException($"There is no outline '{id}'.");
+}

@@ -1,0 +1,26 @@
+namespace YoungTinge.Core.Flowers;
+
+/// <summary>Whether a piece is one of every open flower or of every bud.</summary>
+public enum PartOf
+{
+    Flower,
+    Bud,
+}
+
+/// <summary>A kind of piece: a whorl of petals, a leaf, a stamen.</summary>
+/// <param name="ThicknessMm">Rolled thickness of a flat piece; a solid one has none.</param>
+/// <param name="Solid">Rolled from a ball or cone, not cut from a sheet.</param>
+/// <param name="PerPart">How many one flower (or bud) has.</param>
+/// <param name="SpareShare">Spares as a share of the number needed, 0 to 2: thin dry sugar breaks.</param>
+public sealed record Piece(
+    string Name, string OutlineId, double LengthMm, double WidthMm, double ThicknessMm, bool Solid, PartOf PartOf, int PerPart, double SpareShare)
+{
+    public PieceShape Shape() => new(OutlineLibrary.Get(OutlineId), LengthMm, WidthMm);
+
+    /// <summary>Pieces without spares.</summary>
+    /// <param name="parts">Flowers or buds of the design.</param>
+    public int Needed(int parts) => PerPart * parts;
+
+    /// <summary>Pieces to make, with spares.</summary>
+    public int ToMake(int parts) => (int)Math.Ceiling(Needed(parts) * (1 + SpareShare) - 1e-9);
+}

@@ -1,0 +1,63 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Mixing;
+
+namespace YoungTinge.Core.Planning;
+
+/// <summary>A plan as a list to work through at the bench: all pieces with the first coat, then all with the second.</summary>
+public static class RunSheet
+{
+    /// <summary>Share of its strength that a colour should have reached before the paste is judged.</summary>
+    private const double RestedShare = 0.97;
+
+    /// <summary>Let each coat of glaze dry this long before anything else touches it.</summary>
+    private const double FlashOffMinutes = 15;
+
+    /// <param name="parts">Flowers or buds that the pieces are for.</param>
+    public static IReadOnlyList<RunStep> For(PiecePlan plan, Piece piece, int parts, Materials materials)
+    {
+        var quantity = PasteQuantity.For(piece, parts);
+        var batch = DosedRecipe.For(plan.Paste, quantity.BatchG, materials);
+        var shape = piece.Shape();
+        return
+        [
+            .. Paste(plan.Paste, batch, materials),
+            new ShapePieces("shape", quantity.Pieces, quantity.Pieces - piece.Needed(parts), quantity.BallMm, quantity.PieceG, piece.Solid ? null : piece.ThicknessMm),
+            new DryPieces("dry"),
+            .. plan.Coats.SelectMany(coat => Coat(coat, shape, quantity.Pieces, materials)),
+            new ComparePieces("compare"),
+        ];
+    }
+
+    private static IEnumerable<RunStep> Paste(PasteRecipe recipe, DosedRecipe batch, Materials materials)
+    {
+        yield return new WeighPaste("paste", recipe.BaseId, batch.PasteG);
+        foreach (var colour in batch.Colours)
+            yield return new AddColour($"colour:{colour.ColourantId}", colour.ColourantId, colour.Grams, colour.Units);
+        if (recipe.Doses.Count > 0)
+            yield return new RestPaste("rest", recipe.Doses.Max(dose => materials.Get<Colourant>(dose.ColourantId).Development.HoursUntil(RestedShare)));
+    }
+
+    private static IEnumerable<RunStep> Coat(Coat coat, PieceShape shape, int pieces, Materials materials)
+    {
+        switch (coat)
+        {
+            case DustCoat dust:
+                Caution[] cautions = dust.Mix.Any(p => materials.Get<Dust>(p.DustId).Label.FoodStatus != FoodStatus.Edible)
+                    ? [Caution.DustInTheAir, Caution.DecorativeOnly]
+                    : [Caution.DustInTheAir];
+                yield return new MixDust($"{coat.Id}:mix", coat.Id, CoatAmounts.Dust(dust, shape, pieces), cautions);
+                yield return new BrushDust($"{coat.Id}:brush", coat.Id, dust.LoadMgPerCm2, dust.Place, dust.Sides, pieces, cautions);
+                break;
+            case SteamCoat steam:
+                yield return new SteamPieces($"{coat.Id}:steam", coat.Id, steam.Seconds, pieces);
+                break;
+            case GlazeCoat glaze:
+                var ml = CoatAmounts.GlazeMlPerCoat(glaze, shape, pieces, materials);
+                for (var number = 1; number <= glaze.Coats; number++)
+                    yield return new GlazePieces($"{coat.Id}:glaze:{number}", coat.Id, glaze.GlazeId, number, glaze.Coats, ml, glaze.Sides, pieces, FlashOffMinutes);
+                break;
+        }
+    }
+}

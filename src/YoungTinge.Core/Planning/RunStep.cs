@@ -1,0 +1,55 @@
+using YoungTinge.Core.Coats;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Mixing;
+
+namespace YoungTinge.Core.Planning;
+
+public enum Caution
+{
+    /// <summary>Gloves: colour stains.</summary>
+    Gloves,
+
+    /// <summary>Mask, low draught, no blowing.</summary>
+    DustInTheAir,
+
+    /// <summary>Steam burns.</summary>
+    Steam,
+
+    /// <summary>Glaze and spirit burn and give off fumes.</summary>
+    Fumes,
+
+    /// <summary>Blades and wire cut.</summary>
+    BladesAndWire,
+
+    /// <summary>Something here is not for eating.</summary>
+    DecorativeOnly,
+}
+
+/// <summary>One thing to do for all pieces of a kind, with its amounts.</summary>
+/// <param name="Key">Names the step as long as its coat exists, so that a tick outlives changes around it.</param>
+/// <param name="Cautions">To show with it.</param>
+public abstract record RunStep(string Key, IReadOnlyList<Caution> Cautions);
+
+public sealed record WeighPaste(string Key, string BaseId, double Grams) : RunStep(Key, []);
+
+public sealed record AddColour(string Key, string ColourantId, double Grams, UnitChoice? Units) : RunStep(Key, [Caution.Gloves]);
+
+/// <param name="Hours">Until the colour has come out as far as the plan counts on.</param>
+public sealed record RestPaste(string Key, double Hours) : RunStep(Key, []);
+
+public sealed record ShapePieces(string Key, int Pieces, int Spares, double BallMm, double PieceG, double? ThicknessMm) : RunStep(Key, [Caution.BladesAndWire]);
+
+public sealed record DryPieces(string Key) : RunStep(Key, []);
+
+public sealed record MixDust(string Key, Guid CoatId, IReadOnlyList<(string DustId, double Grams)> Portions, IReadOnlyList<Caution> Cautions) : RunStep(Key, Cautions);
+
+public sealed record BrushDust(string Key, Guid CoatId, double LoadMgPerCm2, Place Place, Sides Sides, int Pieces, IReadOnlyList<Caution> Cautions) : RunStep(Key, Cautions);
+
+public sealed record SteamPieces(string Key, Guid CoatId, int Seconds, int Pieces) : RunStep(Key, [Caution.Steam]);
+
+/// <param name="Number">Which of the coats, from 1.</param>
+/// <param name="FlashOffMinutes">To leave it before the next step.</param>
+public sealed record GlazePieces(string Key, Guid CoatId, string GlazeId, int Number, int Of, double Ml, Sides Sides, int Pieces, double FlashOffMinutes)
+    : RunStep(Key, [Caution.Fumes]);
+
+public sealed record ComparePieces(string Key) : RunStep(Key, []);
