@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Flowers;
 
@@ -5,6 +6,10 @@ namespace YoungTinge.Core.Coats;
 
 /// <summary>One step that changes a piece's colour after the paste.</summary>
 /// <param name="Id">Stays with the coat when it is moved or changed.</param>
+[JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
+[JsonDerivedType(typeof(DustCoat), "dust")]
+[JsonDerivedType(typeof(SteamCoat), "steam")]
+[JsonDerivedType(typeof(GlazeCoat), "glaze")]
 public abstract record Coat(Guid Id);
 
 /// <param name="Mix">One or more dusts and starch, in parts by mass.</param>

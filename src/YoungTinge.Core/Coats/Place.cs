@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using YoungTinge.Core.Flowers;
 
 namespace YoungTinge.Core.Coats;
@@ -33,9 +34,11 @@ public sealed record Place(PlaceKind Kind, double Start, double End, double Feat
     public static Place Whole { get; } = new(PlaceKind.Whole, 0, 1, 0);
 
     /// <summary>Unit of start, end and feather: mm for a rim, else a share of the piece.</summary>
+    [JsonIgnore]
     public bool IsInMm => Kind == PlaceKind.Rim;
 
     /// <summary>Largest sensible distance: the whole piece, or a rim of 40 mm.</summary>
+    [JsonIgnore]
     public double LargestDistance => IsInMm ? 40 : 1;
 
     /// <summary>How much of the load lies at a point, 0 to 1.</summary>

@@ -1,3 +1,5 @@
+using System.Text.Json.Serialization;
+
 namespace YoungTinge.Core.Colour;
 
 /// <summary>
@@ -7,9 +9,11 @@ namespace YoungTinge.Core.Colour;
 public readonly record struct Lab(double L, double A, double B)
 {
     /// <summary>Colourfulness C*, 0 for a grey.</summary>
+    [JsonIgnore]
     public double Chroma => Math.Sqrt(A * A + B * B);
 
     /// <summary>Hue angle in degrees, 0 up to (not with) 360; 0 for a grey.</summary>
+    [JsonIgnore]
     public double HueDegrees
     {
         get
@@ -21,5 +25,6 @@ public readonly record struct Lab(double L, double A, double B)
         }
     }
 
+    [JsonIgnore]
     public bool IsFinite => double.IsFinite(L) && double.IsFinite(A) && double.IsFinite(B);
 }

@@ -4,6 +4,9 @@ using YoungTinge.Core.Flowers;
 
 namespace YoungTinge.Core.Planning;
 
+/// <summary>One dust of a mix, for a whole batch of pieces.</summary>
+public sealed record DustAmount(string DustId, double Grams);
+
 /// <summary>What the coats of a batch of pieces take.</summary>
 public static class CoatAmounts
 {
@@ -15,11 +18,11 @@ public static class CoatAmounts
     private const double OtherShare = 0.8;
 
     /// <summary>Dust mix for one coat on all pieces, in g, as each portion.</summary>
-    public static IReadOnlyList<(string DustId, double Grams)> Dust(DustCoat coat, PieceShape shape, int pieces)
+    public static IReadOnlyList<DustAmount> Dust(DustCoat coat, PieceShape shape, int pieces)
     {
         var grams = DustLoad.MixG(coat, shape.AreaCm2, MeanShare(coat.Place, shape), pieces);
         var parts = coat.Mix.Sum(portion => portion.Parts);
-        return [.. coat.Mix.Select(portion => (portion.DustId, grams * portion.Parts / parts))];
+        return [.. coat.Mix.Select(portion => new DustAmount(portion.DustId, grams * portion.Parts / parts))];
     }
 
     /// <summary>Glaze for one of the coats on all pieces, in ml.</summary>

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using YoungTinge.Core.Coats;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
@@ -28,6 +29,17 @@ public enum Caution
 /// <summary>One thing to do for all pieces of a kind, with its amounts.</summary>
 /// <param name="Key">Names the step as long as its coat exists, so that a tick outlives changes around it.</param>
 /// <param name="Cautions">To show with it.</param>
+[JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
+[JsonDerivedType(typeof(WeighPaste), "weighPaste")]
+[JsonDerivedType(typeof(AddColour), "addColour")]
+[JsonDerivedType(typeof(RestPaste), "restPaste")]
+[JsonDerivedType(typeof(ShapePieces), "shapePieces")]
+[JsonDerivedType(typeof(DryPieces), "dryPieces")]
+[JsonDerivedType(typeof(MixDust), "mixDust")]
+[JsonDerivedType(typeof(BrushDust), "brushDust")]
+[JsonDerivedType(typeof(SteamPieces), "steamPieces")]
+[JsonDerivedType(typeof(GlazePieces), "glazePieces")]
+[JsonDerivedType(typeof(ComparePieces), "comparePieces")]
 public abstract record RunStep(string Key, IReadOnlyList<Caution> Cautions);
 
 public sealed record WeighPaste(string Key, string BaseId, double Grams) : RunStep(Key, []);
@@ -41,7 +53,7 @@ public sealed record ShapePieces(string Key, int Pieces, int Spares, double Ball
 
 public sealed record DryPieces(string Key) : RunStep(Key, []);
 
-public sealed record MixDust(string Key, Guid CoatId, IReadOnlyList<(string DustId, double Grams)> Portions, IReadOnlyList<Caution> Cautions) : RunStep(Key, Cautions);
+public sealed record MixDust(string Key, Guid CoatId, IReadOnlyList<DustAmount> Portions, IReadOnlyList<Caution> Cautions) : RunStep(Key, Cautions);
 
 public sealed record BrushDust(string Key, Guid CoatId, double LoadMgPerCm2, Place Place, Sides Sides, int Pieces, IReadOnlyList<Caution> Cautions) : RunStep(Key, Cautions);
 

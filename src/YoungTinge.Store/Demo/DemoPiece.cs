@@ -1,0 +1,55 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
+
+namespace YoungTinge.Store.Demo;
+
+internal sealed record DemoCommission(
+    string Name, int DueInDays, string Place, int? RoomHumidityPercent, IReadOnlyList<DemoFlower> Flowers);
+
+internal sealed record DemoFlower(string Name, int Flowers, int Buds, IReadOnlyList<DemoPiece> Pieces);
+
+/// <param name="Readings">Past log entries.</param>
+internal sealed record DemoPiece(Piece Piece, PiecePlan Plan, params DemoReading[] Readings);
+
+/// <param name="Off">How far the reading lay from the prediction.</param>
+internal sealed record DemoReading(LogSubject Subject, double DaysAgo, Lab Off, string Note);
+
+/// <summary>Short ways to write a plan down.</summary>
+internal static class DemoPlan
+{
+    public static PiecePlan Of(string ground, PasteRecipe paste, string rim, string tip, string heart, string foot, string back, params Coat[] coats) => new(
+        new Dictionary<Zone, Lab>
+        {
+            [Zone.Rim] = Colour(rim),
+            [Zone.Tip] = Colour(tip),
+            [Zone.Heart] = Colour(heart),
+            [Zone.Base] = Colour(foot),
+            [Zone.Back] = Colour(back),
+        },
+        Colour(ground),
+        paste,
+        coats);
+
+    public static PasteRecipe White(params (string Id, double GPer100g)[] doses) => Paste("bright-white-paste", doses);
+
+    public static PasteRecipe Cream(params (string Id, double GPer100g)[] doses) => Paste("soft-cream-paste", doses);
+
+    public static PasteRecipe Grey(params (string Id, double GPer100g)[] doses) => Paste("pale-grey-paste", doses);
+
+    public static DustCoat Dust(double loadMgPerCm2, Place place, Sides sides, params (string Id, double Parts)[] mix) =>
+        new(Guid.CreateVersion7(), [.. mix.Select(part => new Portion(part.Id, part.Parts))], loadMgPerCm2, place, sides);
+
+    public static SteamCoat Steam() => new(Guid.CreateVersion7(), 8);
+
+    public static GlazeCoat Glaze(string id, int coats, Sides sides = Sides.Both) => new(Guid.CreateVersion7(), id, coats, sides);
+
+    public static Place From(PlaceKind kind, double start, double end, double feather) => new(kind, start, end, feather);
+
+    private static PasteRecipe Paste(string id, (string Id, double GPer100g)[] doses) =>
+        new(id, [.. doses.Select(dose => new Dose(dose.Id, dose.GPer100g))]);
+
+    private static Lab Colour(string hex) =>
+        Srgb.TryParseHex(hex, out var colour) ? Illuminant.D65.LabOf(colour) : throw new ArgumentException($"'{hex}' is no colour.", nameof(hex));
+}

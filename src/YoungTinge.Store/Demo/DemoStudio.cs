@@ -1,0 +1,104 @@
+using Npgsql;
+using NpgsqlTypes;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
+
+namespace YoungTinge.Store.Demo;
+
+/// <summary>Fills an empty database with the made-up studio that the demo, the screenshots and the browser tests use.</summary>
+public static class DemoStudio
+{
+    /// <returns>False, with nothing changed, if the database already has a studio.</returns>
+    public static async Task<bool> SeedAsync(NpgsqlDataSource dataSource, DateTimeOffset now, CancellationToken cancel)
+    {
+        if (await new StudioStore(dataSource).FindFirstAsync(cancel) is not null)
+            return false;
+        var studio = new Studio(Guid.CreateVersion7(now), "Saltmarsh Lane Sugar Room", "Odile Farrant", "UTC");
+        var materials = StarterCabinet.Load();
+
+        await using var connection = await dataSource.OpenConnectionAsync(cancel);
+        await using var transaction = await connection.BeginTransactionAsync(cancel);
+        await RunAsync(connection, "insert into studio (id, name, maker, time_zone) values ($1, $2, $3, $4)", cancel, studio.Id, studio.Name, studio.Maker, studio.TimeZone);
+        await CabinetStore.InsertAllAsync(connection, studio.Id, materials.All, cancel);
+        var today = DateOnly.FromDateTime(now.UtcDateTime);
+        foreach (var commission in DemoCommissions.All)
+            await AddCommissionAsync(connection, studio.Id, commission, today, materials, now, cancel);
+        await transaction.CommitAsync(cancel);
+        return true;
+    }
+
+    private static async Task AddCommissionAsync(
+        NpgsqlConnection connection, Guid studioId, DemoCommission commission, DateOnly today, Materials materials, DateTimeOffset now, CancellationToken cancel)
+    {
+        var commissionId = Guid.CreateVersion7(now);
+        await RunAsync(
+            connection,
+            "insert into commission (id, studio_id, name, due_on, place, room_humidity_percent) values ($1, $2, $3, $4, $5, $6)",
+            cancel,
+            commissionId, studioId, commission.Name, today.AddDays(commission.DueInDays), commission.Place, commission.RoomHumidityPercent);
+        foreach (var (position, flower) in commission.Flowers.Index())
+        {
+            var flowerId = Guid.CreateVersion7(now);
+            await RunAsync(
+                connection,
+                "insert into flower (id, studio_id, commission_id, position, name, flowers, buds) values ($1, $2, $3, $4, $5, $6, $7)",
+                cancel,
+                flowerId, studioId, commissionId, position, flower.Name, flower.Flowers, flower.Buds);
+            foreach (var (place, piece) in flower.Pieces.Index())
+                await AddPieceAsync(connection, studioId, flowerId, place, piece, materials, now, cancel);
+        }
+    }
+
+    private static async Task AddPieceAsync(
+        NpgsqlConnection connection, Guid studioId, Guid flowerId, int position, DemoPiece demo, Materials materials, DateTimeOffset now, CancellationToken cancel)
+    {
+        var pieceId = Guid.CreateVersion7(now);
+        var piece = demo.Piece;
+        await RunAsync(
+            connection,
+            """
+            insert into piece (id, studio_id, flower_id, position, name, outline_id, length_mm, width_mm, thickness_mm, solid,
+                part_of, per_part, spare_share, plan, changed_at)
+            values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15)
+            """,
+            cancel,
+            pieceId, studioId, flowerId, position, piece.Name, piece.OutlineId, piece.LengthMm, piece.WidthMm, piece.ThicknessMm, piece.Solid,
+            Words.Part.WordFor(piece.PartOf), piece.PerPart, piece.SpareShare, new Json(PlanJson.Write(demo.Plan)), now.UtcDateTime);
+
+        var history = BuildUp.Of(demo.Plan, piece.Shape(), materials);
+        foreach (var reading in demo.Readings)
+        {
+            var predicted = reading.Subject == LogSubject.Paste
+                ? history[0].Colours[0]
+                : history.First(zone => zone.Zone.ToString() == reading.Subject.ToString()).Finished;
+            var off = reading.Off;
+            await RunAsync(
+                connection,
+                """
+                insert into log_entry (id, studio_id, piece_id, subject, predicted_l, predicted_a, predicted_b,
+                    actual_l, actual_a, actual_b, note, logged_at)
+                values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)
+                """,
+                cancel,
+                Guid.CreateVersion7(now), studioId, pieceId, Words.Subject.WordFor(reading.Subject), predicted.L, predicted.A, predicted.B,
+                predicted.L + off.L, predicted.A + off.A, predicted.B + off.B, reading.Note, now.UtcDateTime.AddDays(-reading.DaysAgo));
+        }
+    }
+
+    private sealed record Json(string Text);
+
+    private static async Task RunAsync(NpgsqlConnection connection, string sql, CancellationToken cancel, params object?[] values)
+    {
+        await using var command = new NpgsqlCommand(sql, connection);
+        foreach (var value in values)
+        {
+            command.Parameters.Add(value is Json json
+                ? new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = json.Text }
+                : new NpgsqlParameter { Value = value ?? DBNull.Value });
+        }
+
+        await command.ExecuteNonQueryAsync(cancel);
+    }
+}

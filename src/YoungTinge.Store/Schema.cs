@@ -1,0 +1,30 @@
+using DbUp;
+using DbUp.Engine.Output;
+using Npgsql;
+
+namespace YoungTinge.Store;
+
+/// <summary>Brings a database to the schema this build expects, by the numbered scripts in <c>Migrations</c>.</summary>
+public static class Schema
+{
+    /// <summary>Applies what has not been applied yet, each script in its own transaction.</summary>
+    /// <exception cref="InvalidOperationException">A script failed; the database is as it was before that script.</exception>
+    public static void Migrate(string connectionString)
+    {
+        var result = DeployChanges.To.PostgresqlDatabase(connectionString)
+            .WithScriptsEmbeddedInAssembly(typeof(Schema).Assembly, name => name.EndsWith(".sql", StringComparison.Ordinal))
+            .WithTransactionPerScript()
+            .LogTo(new NoOpUpgradeLog())
+            .Build()
+            .PerformUpgrade();
+        if (!result.Successful)
+            throw new InvalidOperationException($"The migration {result.ErrorScript?.Name} failed.", result.Error);
+    }
+
+    /// <summary>Throws away all tables of the product, to begin anew.</summary>
+    public static async Task DropAsync(NpgsqlDataSource dataSource, CancellationToken cancel)
+    {
+        await using var command = dataSource.CreateCommand("drop schema public cascade; create schema public");
+        await command.ExecuteNonQueryAsync(cancel);
+    }
+}

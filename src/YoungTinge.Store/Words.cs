@@ -1,0 +1,37 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Flowers;
+
+namespace YoungTinge.Store;
+
+/// <summary>The words that stand in the database for choices in the code; both sides are listed, so renaming code changes no data.</summary>
+internal static class Words
+{
+    public static readonly WordList<FoodStatus> Food = new(
+        (FoodStatus.Edible, "edible"), (FoodStatus.DecorativeOnly, "decorative_only"), (FoodStatus.NotFood, "not_food"));
+
+    public static readonly WordList<DoseUnitKind> Unit = new(
+        (DoseUnitKind.Touch, "touch"), (DoseUnitKind.Drop, "drop"), (DoseUnitKind.Pea, "pea"), (DoseUnitKind.KnifeTip, "knife_tip"));
+
+    public static readonly WordList<PartOf> Part = new((PartOf.Flower, "flower"), (PartOf.Bud, "bud"));
+
+    public static readonly WordList<LogSubject> Subject = new(
+        (LogSubject.Paste, "paste"), (LogSubject.Rim, "rim"), (LogSubject.Tip, "tip"), (LogSubject.Heart, "heart"),
+        (LogSubject.Base, "base"), (LogSubject.Back, "back"));
+}
+
+internal sealed class WordList<T>(params (T Value, string Word)[] pairs) where T : struct, Enum
+{
+    public string WordFor(T value) => pairs.First(pair => EqualityComparer<T>.Default.Equals(pair.Value, value)).Word;
+
+    /// <exception cref="InvalidDataException">The database holds a word this build does not know.</exception>
+    public T ValueOf(string word)
+    {
+        foreach (var pair in pairs)
+        {
+            if (pair.Word == word)
+                return pair.Value;
+        }
+
+        throw new InvalidDataException($"Unknown word '{word}' for {typeof(T).Name}.");
+    }
+}
