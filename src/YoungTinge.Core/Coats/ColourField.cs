@@ -12,41 +12,49 @@ public sealed record ColourField(int Columns, int Rows, byte[] Rgb)
     public const int DefaultColumns = 96;
     public const int DefaultRows = 128;
 
+    /// <summary>Both sides of a piece.</summary>
     /// <param name="columns">Even: the two halves of a piece are alike.</param>
-    public static ColourField Of(
-        PiecePlan plan, PieceShape shape, Materials materials, Side side, int columns = DefaultColumns, int rows = DefaultRows)
+    public static (ColourField Face, ColourField Back) Of(
+        PiecePlan plan, PieceShape shape, Materials materials, int columns = DefaultColumns, int rows = DefaultRows)
     {
         ArgumentOutOfRangeException.ThrowIfNotEqual(columns % 2, 0, nameof(columns));
         var paste = PasteOptics.Reflectance(plan.Paste, materials);
-        var stack = new CoatStack(plan.Coats, materials, side);
-        var rgb = new byte[3 * columns * rows];
-        Parallel.For(0, rows, row => FillRow(row, plan, shape, paste, stack, columns, rows, rgb));
-        return new ColourField(columns, rows, rgb);
+        var face = new ColourField(columns, rows, new byte[3 * columns * rows]);
+        var back = new ColourField(columns, rows, new byte[3 * columns * rows]);
+        var faceStack = new CoatStack(plan.Coats, materials, Side.Face);
+        var backStack = new CoatStack(plan.Coats, materials, Side.Back);
+        var withEdge = plan.Coats.Any(coat => coat is DustCoat { Place.Kind: PlaceKind.Rim });
+        Parallel.For(0, rows, row =>
+        {
+            var across = shape.RowAtMm(shape.LengthMm * (1 - (row + 0.5) / rows));
+            for (var column = 0; column < columns / 2; column++)
+            {
+                var point = across.PointAt(shape.WidthMm / 2 * (2 * column + 1) / columns, withEdge);
+                var loads = new CoatLoads(plan.Coats, shape.Outline.Veins, point);
+                face.Put(row, column, ColourAt(paste, faceStack, loads));
+                back.Put(row, column, ColourAt(paste, backStack, loads));
+            }
+        });
+        return (face, back);
     }
 
-    private static void FillRow(
-        int row, PiecePlan plan, PieceShape shape, Spectrum paste, CoatStack stack, int columns, int rows, byte[] rgb)
+    private static Srgb ColourAt(Spectrum paste, CoatStack stack, CoatLoads loads)
     {
-        Span<double> face = stackalloc double[SpectralGrid.Bands];
-        var light = Illuminant.D65;
-        var y = shape.LengthMm * (1 - (row + 0.5) / rows);
-        for (var column = 0; column < columns / 2; column++)
-        {
-            var x = shape.WidthMm / 2 * (2 * column + 1) / columns;
-            var loads = new CoatLoads(plan.Coats, shape.Outline.Veins, shape.PointAtMm(x, y));
-            paste.Values.CopyTo(face);
-            stack.LayOn(face, loads.ShareOf);
-            var colour = ScreenColour.From(light.LinearRgbOf(light.XyzOf(face)));
-            Put(columns / 2 + column, colour);
-            Put(columns / 2 - 1 - column, colour);
-        }
+        Span<double> reflectance = stackalloc double[SpectralGrid.Bands];
+        paste.Values.CopyTo(reflectance);
+        stack.LayOn(reflectance, loads.ShareOf);
+        return ScreenColour.From(Illuminant.D65.LinearRgbOf(Illuminant.D65.XyzOf(reflectance)));
+    }
 
-        void Put(int column, Srgb colour)
+    /// <summary>Paints a point of the right half, and its mirror image.</summary>
+    private void Put(int row, int column, Srgb colour)
+    {
+        foreach (var place in new[] { Columns / 2 + column, Columns / 2 - 1 - column })
         {
-            var at = 3 * (row * columns + column);
-            rgb[at] = Srgb.Byte(colour.R);
-            rgb[at + 1] = Srgb.Byte(colour.G);
-            rgb[at + 2] = Srgb.Byte(colour.B);
+            var at = 3 * (row * Columns + place);
+            Rgb[at] = Srgb.Byte(colour.R);
+            Rgb[at + 1] = Srgb.Byte(colour.G);
+            Rgb[at + 2] = Srgb.Byte(colour.B);
         }
     }
 }

@@ -13,7 +13,7 @@ public enum PlaceKind
     /// <summary>From the tip inward, as shares of the length.</summary>
     Tip,
 
-    /// <summary>From the edge inward, in mm.</summary>
+    /// <summary>From the edge inward, in mm; not down at the foot, which a brush round the edge leaves out.</summary>
     Rim,
 
     /// <summary>From the middle of the face outward, as shares of the way to edge, base and tip.</summary>
@@ -31,6 +31,10 @@ public sealed record Place(PlaceKind Kind, double Start, double End, double Feat
     /// <summary>Where a heart lies along the piece: a little below the middle.</summary>
     private const double HeartAlong = 0.42;
 
+    // A brush that goes round an edge starts and ends above the foot.
+    private const double FootEnds = 0.06;
+    private const double RimBegins = 0.30;
+
     public static Place Whole { get; } = new(PlaceKind.Whole, 0, 1, 0);
 
     /// <summary>Unit of start, end and feather: mm for a rim, else a share of the piece.</summary>
@@ -47,7 +51,8 @@ public sealed record Place(PlaceKind Kind, double Start, double End, double Feat
         if (Kind == PlaceKind.Whole)
             return 1;
         var distance = DistanceFromPlace(point);
-        return Rise(Start - Feather, Start, distance) * (1 - Rise(End, End + Feather, distance));
+        var band = Rise(Start - Feather, Start, distance) * (1 - Rise(End, End + Feather, distance));
+        return Kind == PlaceKind.Rim ? band * Rise(FootEnds, RimBegins, point.Along) : band;
     }
 
     private double DistanceFromPlace(PiecePoint point) => Kind switch

@@ -6,7 +6,8 @@ namespace YoungTinge.Core.Colour;
 /// CIE 1976 L*a*b*, relative to the white of the light in use. L runs 0 to 100; a (red-green) and b (yellow-blue) are
 /// about -130 to 130 for surfaces.
 /// </summary>
-public readonly record struct Lab(double L, double A, double B)
+public readonly record struct Lab(
+    [property: JsonRequired] double L, [property: JsonRequired] double A, [property: JsonRequired] double B)
 {
     /// <summary>Colourfulness C*, 0 for a grey.</summary>
     [JsonIgnore]

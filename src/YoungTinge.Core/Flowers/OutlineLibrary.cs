@@ -6,11 +6,11 @@ public static class OutlineLibrary
     private static readonly Outline[] Outlines =
     [
         new("broad-sepal", VeinPattern.Fan, [
-            new(0, 0), new(0.20, 0.015), new(0.52, 0.12), new(0.84, 0.31), new(1, 0.55), new(0.93, 0.76),
-            new(0.66, 0.92), new(0.30, 0.985), new(0.10, 0.99), new(0, 1, true)]),
+            new(0, 0), new(0.17, 0.012), new(0.50, 0.13), new(0.82, 0.31), new(0.99, 0.54), new(0.94, 0.74),
+            new(0.70, 0.895), new(0.38, 0.968), new(0.14, 0.992), new(0, 1)]),
         new("round-petal", VeinPattern.Fan, [
-            new(0, 0), new(0.24, 0.01), new(0.58, 0.16), new(0.90, 0.42), new(1, 0.64), new(0.88, 0.85),
-            new(0.52, 0.98), new(0.20, 0.99), new(0, 0.965)]),
+            new(0, 0), new(0.26, 0.012), new(0.62, 0.14), new(0.91, 0.37), new(1, 0.60), new(0.92, 0.80),
+            new(0.66, 0.945), new(0.32, 0.998), new(0, 0.988)]),
         new("pointed-petal", VeinPattern.Fan, [
             new(0, 0), new(0.22, 0.02), new(0.58, 0.18), new(0.95, 0.44), new(1, 0.58), new(0.78, 0.76),
             new(0.38, 0.90), new(0.12, 0.97), new(0, 1, true)]),
@@ -26,11 +26,13 @@ public static class OutlineLibrary
         new("stamen", VeinPattern.None, [
             new(0, 0), new(0.16, 0.005), new(0.16, 0.40), new(0.18, 0.74), new(0.55, 0.80), new(1, 0.89), new(0.62, 0.985), new(0, 1)]),
         new("leaflet", VeinPattern.Feather, [
-            new(0, 0), new(0.20, 0.02), new(0.62, 0.20), new(0.78, 0.26), new(0.82, 0.25, true), new(0.98, 0.44), new(1, 0.50, true),
-            new(0.90, 0.60), new(0.86, 0.66), new(0.83, 0.69, true), new(0.54, 0.86), new(0.22, 0.965), new(0, 1, true)]),
+            new(0, 0), new(0.16, 0.02), new(0.52, 0.16), new(0.80, 0.30), new(0.84, 0.335), new(0.99, 0.41, true), new(0.93, 0.43), new(0.96, 0.49),
+            new(1, 0.55, true), new(0.90, 0.57), new(0.86, 0.63), new(0.85, 0.685, true), new(0.74, 0.705), new(0.64, 0.77), new(0.60, 0.815, true),
+            new(0.44, 0.85), new(0.20, 0.945), new(0, 1, true)]),
         new("ivy-leaf", VeinPattern.Palm, [
-            new(0, 0.17, true), new(0.10, 0.06), new(0.30, 0), new(0.52, 0.05), new(0.72, 0.09, true), new(0.70, 0.20), new(0.66, 0.27, true),
-            new(0.84, 0.36), new(1, 0.52, true), new(0.72, 0.56), new(0.40, 0.60, true), new(0.38, 0.74), new(0.22, 0.90), new(0, 1, true)]),
+            new(0, 0.20, true), new(0.06, 0.09), new(0.20, 0.02), new(0.36, 0), new(0.52, 0.045), new(0.68, 0.06), new(0.80, 0.03, true),
+            new(0.78, 0.13), new(0.70, 0.22), new(0.66, 0.285), new(0.72, 0.345), new(0.86, 0.42), new(1, 0.535, true),
+            new(0.80, 0.545), new(0.58, 0.545), new(0.43, 0.575), new(0.38, 0.65), new(0.36, 0.75), new(0.24, 0.88), new(0, 1, true)]),
         new("heart-leaf", VeinPattern.Palm, [
             new(0, 0.20, true), new(0.14, 0.06), new(0.42, 0), new(0.76, 0.06), new(0.97, 0.24), new(1, 0.40),
             new(0.80, 0.66), new(0.42, 0.88), new(0.10, 0.975), new(0, 1, true)]),

@@ -36,31 +36,20 @@ public sealed class PieceShape
         return new PiecePoint(along, across, DistanceToEdge(x, along * LengthMm));
     }
 
-    /// <summary>A point given in millimetres: across from the midrib (either side), along from the base.</summary>
-    /// <returns>Coordinates clamped to the piece, for points beside it: so a picture has no fringe.</returns>
-    public PiecePoint PointAtMm(double xMm, double yMm)
+    /// <summary>A line across the piece, to take many points from.</summary>
+    /// <param name="yMm">Along from the base.</param>
+    public PieceRow RowAtMm(double yMm)
     {
         var along = Math.Clamp(yMm / LengthMm, 0, 1);
-        var halfWidth = Outline.HalfWidthAt(along) * WidthMm / 2;
-        var x = Math.Abs(xMm);
-        var across = halfWidth > 0 ? Math.Min(x / halfWidth, 1) : 1;
-        return new PiecePoint(along, across, Contains(x, yMm) ? DistanceToEdge(x, yMm) : 0);
-    }
-
-    /// <summary>Even-odd rule on the right half, closed along the midrib.</summary>
-    public bool Contains(double xMm, double yMm)
-    {
-        var x = Math.Abs(xMm);
-        var inside = false;
+        var crossings = new List<double>();
         for (var i = 1; i < half.Length; i++)
         {
             var (a, b) = (half[i - 1], half[i]);
-            if (a.Y > yMm != b.Y > yMm && x < a.X + (yMm - a.Y) / (b.Y - a.Y) * (b.X - a.X))
-                inside = !inside;
+            if (a.Y > yMm != b.Y > yMm)
+                crossings.Add(a.X + (yMm - a.Y) / (b.Y - a.Y) * (b.X - a.X));
         }
 
-        // The closing edge lies on the midrib, x = 0, and is never right of a point.
-        return inside;
+        return new PieceRow(this, along, yMm, Outline.HalfWidthAt(along) * WidthMm / 2, crossings);
     }
 
     /// <summary>The whole edge as an SVG path in millimetres, tip up: x to the right from the left edge, y down from the tip.</summary>
@@ -87,7 +76,7 @@ public sealed class PieceShape
         return Math.Abs(twice);
     }
 
-    private double DistanceToEdge(double x, double y)
+    internal double DistanceToEdge(double x, double y)
     {
         var nearest = double.PositiveInfinity;
         for (var i = 1; i < half.Length; i++)

@@ -37,13 +37,14 @@ public static class CoatAmounts
         double sum = 0, inside = 0;
         for (var row = 0; row < Grid; row++)
         {
+            var across = shape.RowAtMm((row + 0.5) / Grid * shape.LengthMm);
             for (var column = 0; column < Grid; column++)
             {
-                double x = (column + 0.5) / Grid * shape.WidthMm / 2, y = (row + 0.5) / Grid * shape.LengthMm;
-                if (!shape.Contains(x, y))
+                var x = (column + 0.5) / Grid * shape.WidthMm / 2;
+                if (!across.Contains(x))
                     continue;
                 inside++;
-                sum += place.MaskAt(shape.PointAtMm(x, y));
+                sum += place.MaskAt(across.PointAt(x, place.Kind == PlaceKind.Rim));
             }
         }
 

@@ -2,8 +2,6 @@ using Npgsql;
 using NpgsqlTypes;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats;
-using YoungTinge.Core.Colour;
-using YoungTinge.Core.Flowers;
 
 namespace YoungTinge.Store.Demo;
 

@@ -1,0 +1,39 @@
+import { useTranslation } from 'react-i18next'
+import { Link, Navigate, Route, Routes } from 'react-router'
+import { CabinetPage } from './places/cabinet/CabinetPage'
+import { CommissionsPage } from './places/commissions/CommissionsPage'
+import { FlowerPage } from './places/flower/FlowerPage'
+import { RunSheetPage } from './places/flower/RunSheetPage'
+import { LogbookPage } from './places/logbook/LogbookPage'
+import { Frame } from './shared/Frame'
+
+export function App() {
+  return (
+    <Routes>
+      <Route element={<Frame />}>
+        <Route index element={<Navigate to="/commissions" replace />} />
+        <Route path="commissions" element={<CommissionsPage />} />
+        <Route path="flowers/:flowerId" element={<FlowerPage />} />
+        <Route path="flowers/:flowerId/:pieceId" element={<FlowerPage />} />
+        <Route path="flowers/:flowerId/:pieceId/run-sheet" element={<RunSheetPage />} />
+        <Route path="cabinet" element={<CabinetPage />} />
+        <Route path="logbook" element={<LogbookPage />} />
+        <Route path="*" element={<NothingHere />} />
+      </Route>
+    </Routes>
+  )
+}
+
+function NothingHere() {
+  const { t } = useTranslation()
+  return (
+    <main className="p-6">
+      <h1 className="name text-2xl">{t('nothingHere.title')}</h1>
+      <p className="mt-2">
+        <Link className="act" to="/commissions">
+          {t('nothingHere.back')}
+        </Link>
+      </p>
+    </main>
+  )
+}

@@ -1,0 +1,11 @@
+import i18next from 'i18next'
+import { initReactI18next } from 'react-i18next'
+import en from './en.json'
+
+// One catalogue a language; a second language is one more file and one more line here.
+void i18next.use(initReactI18next).init({
+  resources: { en: { translation: en } },
+  lng: 'en',
+  fallbackLng: 'en',
+  interpolation: { escapeValue: false },
+})

@@ -1,0 +1,216 @@
+import { Check } from 'lucide-react'
+import { useTranslation } from 'react-i18next'
+import type { ColourView, Plan, Preview, ZoneView } from '../../api/api'
+import { zones } from '../../api/api'
+import { colourName, deltaE, differenceWords, dose, grams } from '../../shared/words'
+import type { NameOf } from './coatWords'
+import { coatDetail, coatName } from './coatWords'
+import type { Opened } from './opened'
+import { isOpen } from './opened'
+
+/**
+ * The history of a piece's colour: a ribbon for each zone, from the paste on the left through every coat to the target on the
+ * right, where result and target touch. The head of a column opens what it is made of.
+ */
+export function BuildUp({
+  plan,
+  preview,
+  opened,
+  onOpen,
+  nameOf,
+  troubled,
+}: {
+  plan: Plan
+  /** May be of an older plan, while a newer one is asked about or is not possible. */
+  preview: Preview
+  opened: Opened
+  onOpen: (opened: Opened) => void
+  nameOf: NameOf
+  /** Ids of coats with something wrong, and 'paste' or a zone. */
+  troubled: Set<string>
+}) {
+  const { t } = useTranslation()
+  // A coat that was just added, or cannot be as it is, has a head already but no colours yet.
+  const stages = plan.coats.map((coat) => preview.coats.findIndex((view) => view.id === coat.id) + 1)
+  return (
+    <div
+      className="relative overflow-x-auto"
+      role="region"
+      aria-label={t('buildUp.title')}
+      // A region that scrolls must be reachable by key.
+      tabIndex={0}
+    >
+      <table className="w-full min-w-max table-fixed border-separate border-spacing-0 text-left">
+        <caption className="sr-only">{t('buildUp.caption')}</caption>
+        <colgroup>
+          <col className="w-15" />
+          <col className="w-22" />
+          {plan.coats.map((coat) => (
+            <col key={coat.id} className="w-19" />
+          ))}
+          <col className="w-19" />
+          <col className="w-34" />
+        </colgroup>
+        <thead>
+          <tr className="align-top">
+            <td className="bg-base-100 sticky left-0 z-20" />
+            <th scope="col" className="border-base-300 border-l p-0 font-normal">
+              <Head
+                kind={t('buildUp.pasteKind', { mass: grams(preview.batch.pasteG) })}
+                name={nameOf(plan.paste.baseId)}
+                detail={preview.batch.colours
+                  .map((colour) => `${nameOf(colour.colourantId)} ${dose(t, colour)}`)
+                  .join(', ')}
+                isOpen={isOpen(opened, { kind: 'paste' })}
+                isTroubled={troubled.has('paste')}
+                onOpen={() => onOpen({ kind: 'paste' })}
+              />
+            </th>
+            {plan.coats.map((coat) => (
+              <th key={coat.id} scope="col" className="border-base-300 border-l p-0 font-normal">
+                <Head
+                  kind={t(`coat.kind.${coat.kind}`)}
+                  name={coatName(t, coat, nameOf)}
+                  detail={coatDetail(t, coat)}
+                  isOpen={isOpen(opened, { kind: 'coat', id: coat.id })}
+                  isTroubled={troubled.has(coat.id)}
+                  onOpen={() => onOpen({ kind: 'coat', id: coat.id })}
+                />
+              </th>
+            ))}
+            <th scope="col" className="border-base-300 border-l p-2 align-bottom text-sm font-semibold">
+              {t('buildUp.target')}
+            </th>
+            <td />
+          </tr>
+        </thead>
+        <tbody className="surround">
+          <tr aria-hidden>
+            <td className="h-2" colSpan={plan.coats.length + 4} />
+          </tr>
+          {zones.map((zone) => {
+            const view = preview.zones.find((z) => z.zone === zone)
+            return (
+              view && (
+                <Ribbon
+                  key={zone}
+                  view={view}
+                  stages={[0, ...stages]}
+                  isOpen={isOpen(opened, { kind: 'target', zone })}
+                  onOpen={() => onOpen({ kind: 'target', zone })}
+                />
+              )
+            )
+          })}
+          <tr aria-hidden>
+            <td className="h-2" colSpan={plan.coats.length + 4} />
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  )
+}
+
+function Head({
+  kind,
+  name,
+  detail,
+  isOpen,
+  isTroubled,
+  onOpen,
+}: {
+  kind: string
+  name: string
+  detail: string
+  isOpen: boolean
+  isTroubled: boolean
+  onOpen: () => void
+}) {
+  const { t } = useTranslation()
+  return (
+    <button
+      className={`hover:bg-base-200 flex h-full w-full cursor-pointer flex-col border-t-4 p-2 pb-2 text-left ${isOpen ? 'border-primary' : 'border-transparent'}`}
+      aria-expanded={isOpen}
+      onClick={onOpen}
+    >
+      <span className="quiet text-xs">
+        {kind}
+        {isTroubled && <span className="text-error font-semibold"> {t('buildUp.lookHere')}</span>}
+      </span>
+      <span className="text-sm leading-tight font-semibold">{name}</span>
+      <span className="mt-1 line-clamp-4 text-xs leading-snug" title={detail}>
+        {detail}
+      </span>
+    </button>
+  )
+}
+
+function Ribbon({
+  view,
+  stages,
+  isOpen,
+  onOpen,
+}: {
+  view: ZoneView
+  /** Which of the zone's colours each column shows; 0 for a coat without any yet, except in the first. */
+  stages: number[]
+  isOpen: boolean
+  onOpen: () => void
+}) {
+  const { t } = useTranslation()
+  const zone = t(`zone.${view.zone}`)
+  const there = view.difference.size === 'there'
+  return (
+    <tr>
+      <th scope="row" className="surround sticky left-0 z-20 py-1 pr-1 pl-4 text-sm font-semibold">
+        {zone}
+      </th>
+      {stages.map((stage, column) => {
+        const colour = column === 0 || stage > 0 ? view.colours[stage] : undefined
+        return (
+          <td key={column} className="p-0 py-1">
+            {colour && <Dab colour={colour} className={column === 0 ? 'rounded-l-full' : 'joint'} />}
+          </td>
+        )
+      })}
+      <td className="p-0 py-1">
+        <button
+          className={`group relative block h-12 w-full cursor-pointer rounded-r-full text-left ${isOpen ? 'outline-surround-ink outline-2 -outline-offset-4' : ''}`}
+          style={{ backgroundColor: view.target.hex }}
+          aria-expanded={isOpen}
+          aria-label={t('buildUp.changeTarget', { zone, colour: colourName(t, view.target) })}
+          title={t('buildUp.changeTarget', { zone, colour: colourName(t, view.target) })}
+          onClick={onOpen}
+        />
+      </td>
+      <td className="py-1 pr-2 pl-3 leading-tight">
+        <span className="flex items-center gap-1 text-sm font-semibold">
+          {there && <Check size={14} aria-hidden />}
+          {differenceWords(t, view.difference)}
+        </span>
+        <span className="text-xs" title={t('buildUp.deltaEMeans')}>
+          {deltaE(view.difference.deltaE)}
+        </span>
+      </td>
+    </tr>
+  )
+}
+
+function Dab({ colour, className }: { colour: ColourView; className: string }) {
+  const { t } = useTranslation()
+  const name = colourName(t, colour)
+  return (
+    <div
+      className={`relative h-12 ${className}`}
+      style={{ backgroundColor: colour.hex }}
+      title={`${name}, ${colour.hex}`}
+    >
+      <span className="sr-only">{name}</span>
+    </div>
+  )
+}
+
+/** How many zones are there, for the head of the page. */
+export function zonesThere(preview: Preview): { there: number; all: number } {
+  return { there: preview.zones.filter((zone) => zone.difference.size === 'there').length, all: preview.zones.length }
+}

@@ -1,0 +1,184 @@
+import { X } from 'lucide-react'
+import { useTranslation } from 'react-i18next'
+import type { Coat, CoatView, DustCoat, Material, Place, PlaceKind } from '../../api/api'
+import { Problem } from '../../shared/Message'
+import { NumberField } from '../../shared/NumberField'
+import { Swatch } from '../../shared/Swatch'
+import { Choice } from './Choice'
+import { mixAmounts, SidesChoice } from './CoatEditor'
+import type { NameOf } from './coatWords'
+import { loads } from './coatWords'
+import type { ProblemAt } from './Editor'
+import { firstPlace } from './planEdits'
+
+/** What a coat of dust is made of, how much of it, and where it goes. */
+export function DustFields({
+  coat,
+  view,
+  materials,
+  nameOf,
+  problemAt,
+  onChange,
+}: {
+  coat: DustCoat
+  view: CoatView | undefined
+  materials: Material[]
+  nameOf: NameOf
+  problemAt: ProblemAt
+  onChange: (coat: Coat) => void
+}) {
+  return (
+    <div className="grid gap-x-8 gap-y-3 sm:grid-cols-2 xl:grid-cols-[minmax(15rem,1fr)_minmax(11rem,auto)_minmax(18rem,1.2fr)]">
+      <Mix coat={coat} view={view} materials={materials} nameOf={nameOf} problemAt={problemAt} onChange={onChange} />
+      <Load coat={coat} problemAt={problemAt} onChange={onChange} />
+      <Where coat={coat} problemAt={problemAt} onChange={onChange} />
+    </div>
+  )
+}
+
+function Mix({
+  coat,
+  view,
+  materials,
+  nameOf,
+  problemAt,
+  onChange,
+}: {
+  coat: DustCoat
+  view: CoatView | undefined
+  materials: Material[]
+  nameOf: NameOf
+  problemAt: ProblemAt
+  onChange: (coat: Coat) => void
+}) {
+  const { t } = useTranslation()
+  const dusts = materials.filter((m) => ['dust', 'lustre', 'extender'].includes(m.kind))
+  const unused = dusts.filter((m) => !coat.mix.some((part) => part.dustId === m.id))
+  const setMix = (mix: DustCoat['mix']) => onChange({ ...coat, mix })
+  const mixProblem = problemAt('mix')
+  return (
+    <fieldset className="min-w-0">
+      <legend className="quiet text-xs">{t('mix.title')}</legend>
+      <ul className="space-y-1">
+        {coat.mix.map((part, i) => {
+          const material = materials.find((m) => m.id === part.dustId)
+          return (
+            <li key={part.dustId} className="flex items-start gap-2">
+              {material?.chip && <Swatch colour={material.chip} className="mt-0.5 h-7 w-9 rounded-b-lg" />}
+              <span className="min-w-0 grow truncate pt-1 text-sm">{nameOf(part.dustId)}</span>
+              <NumberField
+                label={t('mix.parts', { name: nameOf(part.dustId) })}
+                hideLabel
+                unit={t('mix.unit')}
+                value={part.parts}
+                problem={problemAt(`mix[${i}].parts`) ?? problemAt(`mix[${i}].dustId`)}
+                onChange={(parts) => setMix(coat.mix.map((old, j) => (i === j ? { ...old, parts } : old)))}
+              />
+              <button
+                className="btn btn-ghost btn-sm btn-square"
+                aria-label={t('mix.remove', { name: nameOf(part.dustId) })}
+                onClick={() => setMix(coat.mix.filter((_, j) => i !== j))}
+              >
+                <X size={16} aria-hidden />
+              </button>
+            </li>
+          )
+        })}
+      </ul>
+      {mixProblem && <Problem>{mixProblem}</Problem>}
+      <select
+        className="select select-sm mt-1 w-full"
+        aria-label={t('mix.add')}
+        value=""
+        onChange={(event) => setMix([...coat.mix, { dustId: event.target.value, parts: 1 }])}
+      >
+        <option value="" disabled>
+          {t('mix.add')}
+        </option>
+        {unused.map((material) => (
+          <option key={material.id} value={material.id}>
+            {material.name}
+          </option>
+        ))}
+      </select>
+      {view && <p className="quiet mt-1 text-xs">{t('mix.amounts', { amounts: mixAmounts(view, nameOf) })}</p>}
+    </fieldset>
+  )
+}
+
+function Load({ coat, problemAt, onChange }: { coat: DustCoat; problemAt: ProblemAt; onChange: (coat: Coat) => void }) {
+  const { t } = useTranslation()
+  const setLoad = (loadMgPerCm2: number) => onChange({ ...coat, loadMgPerCm2 })
+  return (
+    <div>
+      <Choice
+        legend={t('load.title')}
+        options={loads.map(({ name }) => ({ value: name, label: t(`load.${name}`) }))}
+        chosen={loads.find((load) => load.mgPerCm2 === coat.loadMgPerCm2)?.name}
+        onChoose={(name) => setLoad(loads.find((load) => load.name === name)!.mgPerCm2)}
+      />
+      <input
+        type="range"
+        className="range range-xs mt-3 w-full"
+        aria-label={t('load.slider')}
+        min={0.01}
+        max={0.8}
+        step={0.01}
+        value={coat.loadMgPerCm2}
+        onChange={(event) => setLoad(Number(event.target.value))}
+      />
+      <NumberField
+        label={t('load.exact')}
+        unit="mg/cm²"
+        value={coat.loadMgPerCm2}
+        problem={problemAt('loadMgPerCm2')}
+        onChange={setLoad}
+      />
+    </div>
+  )
+}
+
+const placeKinds: PlaceKind[] = ['whole', 'base', 'rim', 'tip', 'heart']
+
+function Where({
+  coat,
+  problemAt,
+  onChange,
+}: {
+  coat: DustCoat
+  problemAt: ProblemAt
+  onChange: (coat: Coat) => void
+}) {
+  const { t } = useTranslation()
+  const { place } = coat
+  const setPlace = (place: Place) => onChange({ ...coat, place })
+  // A rim is brushed by millimetres, everything else by the share of the piece.
+  const [unit, factor] = place.kind === 'rim' ? (['mm', 1] as const) : (['%', 100] as const)
+  return (
+    <div className="space-y-2 sm:col-span-2 xl:col-span-1">
+      <div className="flex flex-wrap gap-x-6 gap-y-2">
+        <Choice
+          legend={t('place.title')}
+          options={placeKinds.map((value) => ({ value, label: t(`place.${value}`) }))}
+          chosen={place.kind}
+          onChoose={(kind) => setPlace(firstPlace[kind])}
+        />
+        <SidesChoice sides={coat.sides} onChange={(sides) => onChange({ ...coat, sides })} />
+      </div>
+      {place.kind !== 'whole' && (
+        <div className="flex flex-wrap gap-4">
+          {(['start', 'end', 'feather'] as const).map((name) => (
+            <NumberField
+              key={name}
+              label={t(`place.${name}`)}
+              unit={unit}
+              value={place[name] * factor}
+              problem={problemAt(`place.${name}`)}
+              onChange={(value) => setPlace({ ...place, [name]: value / factor })}
+            />
+          ))}
+        </div>
+      )}
+    </div>
+  )
+}

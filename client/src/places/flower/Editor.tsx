@@ -1,0 +1,33 @@
+import { X } from 'lucide-react'
+import type { ReactNode } from 'react'
+import { useTranslation } from 'react-i18next'
+
+/** The strip under the ribbons in which the opened column or target is edited. */
+export function Editor({
+  title,
+  actions,
+  onClose,
+  children,
+}: {
+  title: string
+  actions?: ReactNode
+  onClose: () => void
+  children: ReactNode
+}) {
+  const { t } = useTranslation()
+  return (
+    <section aria-label={title} className="px-4 py-3">
+      <div className="mb-2 flex flex-wrap items-center gap-x-3 gap-y-1">
+        <h2 className="font-semibold">{title}</h2>
+        {actions}
+        <button className="btn btn-ghost btn-sm ml-auto" onClick={onClose}>
+          <X size={16} aria-hidden />
+          {t('editor.close')}
+        </button>
+      </div>
+      {children}
+    </section>
+  )
+}
+
+export type ProblemAt = (path: string) => string | undefined

@@ -1,0 +1,48 @@
+import { useEffect, useRef } from 'react'
+import type { Field, PieceView } from '../../api/api'
+
+/** One side of a piece: the colour field that the server computed, painted inside the piece's outline. */
+export function FieldPicture({
+  field,
+  piece,
+  heightPx,
+  label,
+}: {
+  field: Field
+  piece: PieceView
+  heightPx: number
+  /** What is to be seen, in words. */
+  label: string
+}) {
+  const canvas = useRef<HTMLCanvasElement>(null)
+  const widthPx = Math.round((heightPx * piece.widthMm) / piece.lengthMm)
+  useEffect(() => {
+    const context = canvas.current?.getContext('2d')
+    if (!context) return
+    const scale = devicePixelRatio
+    context.canvas.width = widthPx * scale
+    context.canvas.height = heightPx * scale
+    context.save()
+    context.scale((widthPx * scale) / piece.widthMm, (heightPx * scale) / piece.lengthMm)
+    context.clip(new Path2D(piece.outlinePath))
+    context.imageSmoothingQuality = 'high'
+    context.drawImage(pictureOf(field), 0, 0, piece.widthMm, piece.lengthMm)
+    context.restore()
+  }, [field, piece, heightPx, widthPx])
+  return <canvas ref={canvas} role="img" aria-label={label} style={{ width: widthPx, height: heightPx }} />
+}
+
+function pictureOf(field: Field): HTMLCanvasElement {
+  const picture = document.createElement('canvas')
+  picture.width = field.columns
+  picture.height = field.rows
+  const context = picture.getContext('2d')!
+  const pixels = context.createImageData(field.columns, field.rows)
+  const bytes = atob(field.rgb)
+  for (let point = 0; point < field.columns * field.rows; point++) {
+    for (let part = 0; part < 3; part++) pixels.data[4 * point + part] = bytes.charCodeAt(3 * point + part)
+    pixels.data[4 * point + 3] = 255
+  }
+  context.putImageData(pixels, 0, 0)
+  return picture
+}

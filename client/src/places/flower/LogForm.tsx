@@ -1,0 +1,148 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useId, useState } from 'react'
+import { useTranslation } from 'react-i18next'
+import { Link } from 'react-router'
+import type { ColourView, LogSubject, PieceView, Preview } from '../../api/api'
+import { answer, api, RequestFailed, zones } from '../../api/api'
+import { ColourEntry } from '../../shared/ColourEntry'
+import { Problem } from '../../shared/Message'
+import { Swatch } from '../../shared/Swatch'
+import { Choice } from './Choice'
+import { Editor } from './Editor'
+import { newId } from './planEdits'
+
+const subjects: LogSubject[] = ['paste', ...zones]
+
+interface LogDraft {
+  id: string
+  subject: LogSubject
+  actual: ColourView | null
+  note: string
+}
+
+const fresh = (): LogDraft => ({ id: newId(), subject: 'paste', actual: null, note: '' })
+
+/** What the paste or a zone really came out as, beside what was predicted. What is typed outlives a reload. */
+export function LogForm({
+  piece,
+  preview,
+  isSaved,
+  onClose,
+}: {
+  piece: PieceView
+  preview: Preview
+  /** The prediction that is logged is that of the saved plan. */
+  isSaved: boolean
+  onClose: () => void
+}) {
+  const { t } = useTranslation()
+  const noteId = useId()
+  const queryClient = useQueryClient()
+  const key = `young-tinge/log/${piece.id}`
+  const [draft, setDraft] = useState<LogDraft>(() => kept(key) ?? fresh())
+  const [missing, setMissing] = useState(false)
+  const change = (part: Partial<LogDraft>) => {
+    const next = { ...draft, ...part }
+    setDraft(next)
+    localStorage.setItem(key, JSON.stringify(next))
+  }
+  const save = useMutation({
+    mutationFn: (entry: LogDraft & { actual: ColourView }) =>
+      answer(
+        api.PUT('/api/log-entries/{id}', {
+          params: { path: { id: entry.id } },
+          body: { pieceId: piece.id, subject: entry.subject, actual: entry.actual.lab, note: entry.note },
+        }),
+      ),
+    // The entry has its own id, so sending it again cannot log it twice.
+    retry: (count, error) => error instanceof RequestFailed && error.isPassing && count < 4,
+    onSuccess: () => {
+      localStorage.removeItem(key)
+      setDraft(fresh())
+      void queryClient.invalidateQueries({ queryKey: ['log-entries'] })
+    },
+  })
+  const predicted =
+    draft.subject === 'paste'
+      ? preview.paste
+      : preview.zones.find((zone) => zone.zone === draft.subject)!.colours.at(-1)!
+
+  return (
+    <Editor title={t('log.title')} onClose={onClose}>
+      <form
+        className="flex flex-wrap items-start gap-x-6 gap-y-3"
+        onSubmit={(event) => {
+          event.preventDefault()
+          setMissing(!draft.actual)
+          if (draft.actual) save.mutate({ ...draft, actual: draft.actual })
+        }}
+      >
+        <Choice
+          legend={t('log.subject')}
+          options={subjects.map((value) => ({ value, label: t(value === 'paste' ? 'log.paste' : `zone.${value}`) }))}
+          chosen={draft.subject}
+          onChoose={(subject) => change({ subject })}
+        />
+        <div>
+          <ColourEntry label={t('log.actual')} colour={draft.actual} onChange={(actual) => change({ actual })} />
+          {missing && !draft.actual && <Problem>{t('log.missing')}</Problem>}
+        </div>
+        <div className="surround flex items-center gap-0 p-3 text-xs">
+          <figure>
+            <Swatch colour={predicted} label={t('log.predicted')} className="h-12 w-20" />
+            <figcaption>{t('log.predicted')}</figcaption>
+          </figure>
+          {draft.actual && (
+            <figure>
+              <Swatch colour={draft.actual} label={t('log.actualShort')} className="h-12 w-20" />
+              <figcaption>{t('log.actualShort')}</figcaption>
+            </figure>
+          )}
+        </div>
+        <div className="grow">
+          <label htmlFor={noteId} className="quiet block text-xs">
+            {t('log.note')}
+          </label>
+          <textarea
+            id={noteId}
+            className="textarea textarea-sm w-full"
+            rows={2}
+            maxLength={2000}
+            value={draft.note}
+            onChange={(event) => change({ note: event.target.value })}
+          />
+        </div>
+        <div className="basis-full">
+          <button className="btn btn-primary btn-sm" disabled={save.isPending || !isSaved}>
+            {save.isPending ? t('log.saving') : t('log.save')}
+          </button>
+          {!isSaved && <span className="quiet ml-3 text-sm">{t('log.waitForSave')}</span>}
+          <span role="status" className="ml-3 text-sm">
+            {save.isSuccess && (
+              <>
+                {t('log.saved')}{' '}
+                <Link className="act" to="/logbook">
+                  {t('log.see')}
+                </Link>
+              </>
+            )}
+          </span>
+          {save.error && (
+            <Problem>
+              {t(`trouble.${save.error instanceof RequestFailed ? save.error.code : 'unexpected'}`)} {t('log.kept')}
+            </Problem>
+          )}
+        </div>
+      </form>
+    </Editor>
+  )
+}
+
+function kept(key: string): LogDraft | null {
+  try {
+    const draft = JSON.parse(localStorage.getItem(key) ?? 'null') as LogDraft | null
+    return draft && subjects.includes(draft.subject) ? draft : null
+  } catch {
+    return null
+  }
+}

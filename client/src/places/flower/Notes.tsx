@@ -1,0 +1,109 @@
+import { TriangleAlert } from 'lucide-react'
+import { useTranslation } from 'react-i18next'
+import type { Advice, PieceView, Plan, Preview, ZoneView } from '../../api/api'
+import { deltaE, differenceWords, grams } from '../../shared/words'
+import type { NameOf } from './coatWords'
+import { coatName } from './coatWords'
+import { mixAmounts } from './CoatEditor'
+
+/** Under the ribbons: why, how much, and what to watch. */
+export function Notes({
+  piece,
+  plan,
+  preview,
+  nameOf,
+}: {
+  piece: PieceView
+  plan: Plan
+  preview: Preview
+  nameOf: NameOf
+}) {
+  const { t } = useTranslation()
+  const farthest = preview.zones.reduce((a, b) => (b.difference.deltaE > a.difference.deltaE ? b : a))
+  return (
+    <div className="grid gap-x-8 gap-y-4 px-4 py-3 text-sm md:grid-cols-3">
+      <section>
+        <Why view={farthest} plan={plan} nameOf={nameOf} />
+      </section>
+      <section>
+        <h2 className="font-semibold">{t('notes.amounts', { count: piece.toMake, name: piece.name.toLowerCase() })}</h2>
+        <ul className="mt-1 space-y-1">
+          <li>
+            {t('notes.paste', {
+              mass: grams(preview.batch.pasteG),
+              ball: piece.ballMm.toFixed(0),
+              each: grams(piece.pieceG),
+            })}
+          </li>
+          {preview.coats.map((view) => {
+            const coat = plan.coats.find((c) => c.id === view.id)
+            if (!coat || coat.kind === 'steam') return null
+            return (
+              <li key={view.id}>
+                {view.glazeMl == null
+                  ? mixAmounts(view, nameOf)
+                  : t('notes.glaze', { name: coatName(t, coat, nameOf), ml: view.glazeMl.toFixed(1) })}
+              </li>
+            )
+          })}
+        </ul>
+      </section>
+      <section className={preview.advice.length > 0 ? 'border-base-content border-l-4 pl-3' : ''}>
+        <h2 className="font-semibold">{t('notes.lookAgain')}</h2>
+        {preview.advice.length === 0 && <p className="mt-1">{t('notes.nothing')}</p>}
+        <ul className="mt-1 space-y-1">
+          {preview.advice.map((advice, i) => (
+            <li key={i} className="flex items-start gap-1">
+              <TriangleAlert size={15} aria-hidden className="mt-0.5 shrink-0" />
+              <span>{adviceWords(advice)}</span>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </div>
+  )
+
+  function adviceWords(advice: Advice): string {
+    const coat = plan.coats.find((c) => c.id === advice.coatId)
+    return t(`advice.${advice.code}`, {
+      coat: coat ? coatName(t, coat, nameOf) : '',
+      material: advice.materialId ? nameOf(advice.materialId) : '',
+    })
+  }
+}
+
+/** How each coat has moved the zone that is farthest from its target. */
+function Why({ view, plan, nameOf }: { view: ZoneView; plan: Plan; nameOf: NameOf }) {
+  const { t } = useTranslation()
+  const steps = plan.coats.flatMap((coat, i) => {
+    const before = view.colours[i]
+    const after = view.colours[i + 1]
+    if (!before || !after) return []
+    const change = after.lab.l - before.lab.l
+    return Math.abs(change) < 0.3 ? [] : [{ name: coatName(t, coat, nameOf), change }]
+  })
+  return (
+    <>
+      <h2 className="font-semibold">
+        {view.difference.size === 'there'
+          ? t('notes.allThere')
+          : t('notes.why', {
+              zone: t(`zone.${view.zone}`).toLowerCase(),
+              difference: differenceWords(t, view.difference),
+              deltaE: deltaE(view.difference.deltaE),
+            })}
+      </h2>
+      <ul className="mt-1 space-y-1">
+        {steps.map((step, i) => (
+          <li key={i}>
+            {t(step.change < 0 ? 'notes.deepens' : 'notes.pales', {
+              name: step.name,
+              amount: Math.abs(step.change).toFixed(1),
+            })}
+          </li>
+        ))}
+        {steps.length === 0 && <li>{t('notes.pasteOnly')}</li>}
+      </ul>
+    </>
+  )
+}

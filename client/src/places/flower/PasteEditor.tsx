@@ -1,0 +1,163 @@
+import { X } from 'lucide-react'
+import { useTranslation } from 'react-i18next'
+import type { Lab, Material, PasteRecipe, PieceView, Plan, Preview } from '../../api/api'
+import { ColourEntry } from '../../shared/ColourEntry'
+import { Problem } from '../../shared/Message'
+import { NumberField } from '../../shared/NumberField'
+import { Swatch } from '../../shared/Swatch'
+import { deltaE, differenceWords, dose, grams } from '../../shared/words'
+import { Choice } from './Choice'
+import type { NameOf } from './coatWords'
+import type { ProblemAt } from './Editor'
+import { Editor } from './Editor'
+import { RecipeFinder } from './RecipeFinder'
+
+/** The paste of a piece: its ground colour, recipes for it, and the doses by hand. */
+export function PasteEditor({
+  piece,
+  plan,
+  preview,
+  materials,
+  nameOf,
+  problemAt,
+  onGround,
+  onPaste,
+  onClose,
+}: {
+  piece: PieceView
+  plan: Plan
+  preview: Preview
+  materials: Material[]
+  nameOf: NameOf
+  /** Path within the plan. */
+  problemAt: ProblemAt
+  onGround: (lab: Lab) => void
+  onPaste: (paste: PasteRecipe) => void
+  onClose: () => void
+}) {
+  const { t } = useTranslation()
+  const { pasteDifference } = preview
+  return (
+    <Editor title={t('paste.title')} onClose={onClose}>
+      <p className="quiet mb-2 text-sm">
+        {t('paste.mass', {
+          batch: grams(piece.batchG),
+          pieces: piece.toMake,
+          name: piece.name.toLowerCase(),
+          each: grams(piece.pieceG),
+          ball: piece.ballMm.toFixed(0),
+          spares: piece.spares,
+        })}
+      </p>
+      <div className="grid gap-x-8 gap-y-4 md:grid-cols-2">
+        <div className="space-y-3">
+          <Choice
+            legend={t('paste.base')}
+            options={materials.filter((m) => m.kind === 'paste').map((m) => ({ value: m.id, label: m.name }))}
+            chosen={plan.paste.baseId}
+            onChoose={(baseId) => onPaste({ ...plan.paste, baseId })}
+          />
+          <Doses
+            plan={plan}
+            preview={preview}
+            materials={materials}
+            nameOf={nameOf}
+            problemAt={problemAt}
+            onPaste={onPaste}
+          />
+        </div>
+        <div className="space-y-3">
+          <ColourEntry label={t('paste.ground')} colour={preview.ground} onChange={(colour) => onGround(colour.lab)} />
+          <div className="surround flex items-center p-3">
+            <Swatch colour={preview.paste} label={t('paste.now')} className="h-12 w-20" />
+            <Swatch colour={preview.ground} label={t('paste.ground')} className="h-12 w-20" />
+            <p className="pl-3 text-sm">
+              <span className="font-semibold">{differenceWords(t, pasteDifference)}</span>{' '}
+              {deltaE(pasteDifference.deltaE)}
+              <span className="block text-xs">{t('paste.order')}</span>
+            </p>
+          </div>
+        </div>
+      </div>
+      <RecipeFinder piece={piece} baseId={plan.paste.baseId} ground={plan.ground} nameOf={nameOf} onUse={onPaste} />
+    </Editor>
+  )
+}
+
+function Doses({
+  plan,
+  preview,
+  materials,
+  nameOf,
+  problemAt,
+  onPaste,
+}: {
+  plan: Plan
+  preview: Preview
+  materials: Material[]
+  nameOf: NameOf
+  problemAt: ProblemAt
+  onPaste: (paste: PasteRecipe) => void
+}) {
+  const { t } = useTranslation()
+  const { paste } = plan
+  const unused = materials.filter((m) => m.kind === 'colourant' && !paste.doses.some((d) => d.colourantId === m.id))
+  const setDoses = (doses: PasteRecipe['doses']) => onPaste({ ...paste, doses })
+  const problem = problemAt('paste.doses')
+  return (
+    <fieldset>
+      <legend className="quiet text-xs">{t('paste.doses')}</legend>
+      {paste.doses.length === 0 && <p className="text-sm">{t('paste.none')}</p>}
+      <ul className="space-y-1">
+        {paste.doses.map((one, i) => {
+          const material = materials.find((m) => m.id === one.colourantId)
+          const measured = preview.batch.colours.find((colour) => colour.colourantId === one.colourantId)
+          const name = nameOf(one.colourantId)
+          return (
+            <li key={one.colourantId} className="flex flex-wrap items-start gap-x-2">
+              {material?.chip && <Swatch colour={material.chip} className="mt-0.5 h-7 w-9" />}
+              <span className="w-28 truncate pt-1 text-sm">{name}</span>
+              <NumberField
+                label={t('paste.dose', { name })}
+                hideLabel
+                unit={t('paste.per100')}
+                value={one.gPer100g}
+                problem={problemAt(`paste.doses[${i}].gPer100g`) ?? problemAt(`paste.doses[${i}].colourantId`)}
+                onChange={(gPer100g) => setDoses(paste.doses.map((old, j) => (i === j ? { ...old, gPer100g } : old)))}
+              />
+              <span className="pt-1 text-sm font-semibold">{measured && dose(t, measured)}</span>
+              <button
+                className="btn btn-ghost btn-sm btn-square"
+                aria-label={t('paste.remove', { name })}
+                onClick={() => setDoses(paste.doses.filter((_, j) => i !== j))}
+              >
+                <X size={16} aria-hidden />
+              </button>
+            </li>
+          )
+        })}
+      </ul>
+      {problem && <Problem>{problem}</Problem>}
+      <select
+        className="select select-sm mt-1 w-64"
+        aria-label={t('paste.add')}
+        value=""
+        onChange={(event) => setDoses([...paste.doses, { colourantId: event.target.value, gPer100g: 0.1 }])}
+      >
+        <option value="" disabled>
+          {t('paste.add')}
+        </option>
+        {unused.map((material) => (
+          <option key={material.id} value={material.id}>
+            {material.name}
+          </option>
+        ))}
+      </select>
+      {preview.batch.roundingDeltaE >= 0.05 && (
+        <p className="quiet mt-1 text-xs">
+          {t('paste.rounding', { difference: deltaE(preview.batch.roundingDeltaE) })}
+        </p>
+      )}
+    </fieldset>
+  )
+}

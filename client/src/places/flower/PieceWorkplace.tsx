@@ -1,0 +1,198 @@
+import { ClipboardList, NotebookPen } from 'lucide-react'
+import { useState } from 'react'
+import { useTranslation } from 'react-i18next'
+import { Link } from 'react-router'
+import type { Coat, Material, Plan } from '../../api/api'
+import { zones } from '../../api/api'
+import { Problem, Reading } from '../../shared/Message'
+import { grams, problemWords } from '../../shared/words'
+import { BuildUp, zonesThere } from './BuildUp'
+import { ClashBanner } from './ClashBanner'
+import { CoatEditor } from './CoatEditor'
+import { coatName, nameFinder } from './coatWords'
+import { LogForm } from './LogForm'
+import { Notes } from './Notes'
+import type { Opened } from './opened'
+import { PasteEditor } from './PasteEditor'
+import { PieceSides } from './PieceSides'
+import { addCoat, changeCoat, coatFrom, moveCoat, removeCoat, setGround, setPaste, setTarget } from './planEdits'
+import type { PlanSession, Session } from './PlanSession'
+import { TargetEditor } from './TargetEditor'
+import { Tray } from './Tray'
+
+/** The chosen piece: its ribbons, what is opened under them, its picture, and the tray. */
+export function PieceWorkplace({
+  session,
+  state,
+  flowerId,
+  materials,
+}: {
+  session: PlanSession
+  state: Session
+  flowerId: string
+  materials: Material[]
+}) {
+  const { t } = useTranslation()
+  const [opened, setOpened] = useState<Opened>(null)
+  const [said, setSaid] = useState('')
+  const { piece, plan, preview, problems } = state
+  const nameOf = nameFinder(materials)
+  if (!preview) return problems.length > 0 || state.previewIsOld ? <NoPreview state={state} /> : <Reading />
+
+  const edit = (change: (plan: Plan) => Plan) => session.edit(change)
+  const problemAt = (path: string) => {
+    const problem = problems.find((one) => one.path === path)
+    return problem && problemWords(t, problem, nameOf)
+  }
+  const toggle = (what: Opened) => setOpened((old) => (JSON.stringify(old) === JSON.stringify(what) ? null : what))
+  const take = (what: Material | 'steam') => {
+    const starch = materials.find((material) => material.kind === 'extender')
+    const coat = coatFrom(what, starch?.id)
+    edit((old) => addCoat(old, coat, opened?.kind === 'coat' ? opened.id : undefined))
+    setOpened({ kind: 'coat', id: coat.id })
+    setSaid(t('tray.added', { name: coatName(t, coat, nameOf) }))
+  }
+  const { there, all } = zonesThere(preview)
+
+  return (
+    <div className="flex min-h-0 min-w-0 flex-col">
+      <main className="min-h-0 grow lg:grid lg:grid-cols-[minmax(0,1fr)_16rem] lg:overflow-y-auto">
+        <div className="min-w-0">
+          <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1 px-4 pt-3 pb-2">
+            <h1 className="name text-2xl">{piece.name}</h1>
+            <p className="quiet text-sm">
+              {t(piece.solid ? 'piece.solid' : 'piece.flat', {
+                length: piece.lengthMm,
+                width: piece.widthMm,
+                thickness: piece.thicknessMm,
+                mass: grams(piece.pieceG),
+                ball: piece.ballMm.toFixed(0),
+              })}
+            </p>
+            <p className="ml-auto text-sm">{t('piece.there', { there, all })}</p>
+          </div>
+          <ClashBanner session={session} state={state} />
+          {problems.length > 0 && (
+            <div role="alert" className="px-4 pb-2">
+              <Problem>{t('piece.cannotBe', { count: problems.length })}</Problem>
+            </div>
+          )}
+          <BuildUp
+            plan={plan}
+            preview={preview}
+            opened={opened}
+            onOpen={toggle}
+            nameOf={nameOf}
+            troubled={troubledParts(state)}
+          />
+          <p className="sr-only" role="status">
+            {said}
+          </p>
+          <div className="border-base-300 flex flex-wrap gap-x-5 gap-y-1 border-b px-4 py-2 text-sm">
+            <Link className="act flex items-center gap-1" to={`/flowers/${flowerId}/${piece.id}/run-sheet`}>
+              <ClipboardList size={16} aria-hidden />
+              {t('piece.runSheet')}
+            </Link>
+            <button className="act flex items-center gap-1" onClick={() => toggle({ kind: 'log' })}>
+              <NotebookPen size={16} aria-hidden />
+              {t('piece.log')}
+            </button>
+          </div>
+          {openedEditor()}
+          {!opened && <Notes piece={piece} plan={plan} preview={preview} nameOf={nameOf} />}
+        </div>
+        <div className="surround min-w-0">
+          <PieceSides piece={piece} preview={preview} isOld={state.previewIsOld || problems.length > 0} />
+        </div>
+      </main>
+      <Tray materials={materials} onTake={take} />
+    </div>
+  )
+
+  // A plain function: as a component of its own it would be a new one at each edit and lose the focus.
+  function openedEditor() {
+    if (!opened || !preview) return null
+    const close = () => setOpened(null)
+    switch (opened.kind) {
+      case 'paste':
+        return (
+          <PasteEditor
+            piece={piece}
+            plan={plan}
+            preview={preview}
+            materials={materials}
+            nameOf={nameOf}
+            problemAt={problemAt}
+            onGround={(lab) => edit((old) => setGround(old, lab))}
+            onPaste={(paste) => edit((old) => setPaste(old, paste))}
+            onClose={close}
+          />
+        )
+      case 'target': {
+        const view = preview.zones.find((zone) => zone.zone === opened.zone)
+        return (
+          view && (
+            <TargetEditor
+              key={opened.zone}
+              view={view}
+              problem={problemAt(`targets.${opened.zone}`)}
+              onChange={(lab) => edit((old) => setTarget(old, opened.zone, lab))}
+              onClose={close}
+            />
+          )
+        )
+      }
+      case 'log':
+        return <LogForm piece={piece} preview={preview} isSaved={state.save.kind === 'saved'} onClose={close} />
+      case 'coat': {
+        const place = plan.coats.findIndex((coat) => coat.id === opened.id)
+        const coat = plan.coats[place]
+        if (!coat) return null
+        return (
+          <CoatEditor
+            key={coat.id}
+            coat={coat}
+            view={preview.coats.find((view) => view.id === coat.id)}
+            place={place}
+            count={plan.coats.length}
+            materials={materials}
+            nameOf={nameOf}
+            problemAt={(path) => problemAt(`coats[${place}].${path}`)}
+            onChange={(changed: Coat) => edit((old) => changeCoat(old, changed))}
+            onMove={(by) => {
+              edit((old) => moveCoat(old, coat.id, by))
+              setSaid(t(by < 0 ? 'editor.movedEarlier' : 'editor.movedLater'))
+            }}
+            onRemove={() => {
+              edit((old) => removeCoat(old, coat.id))
+              setOpened(null)
+              setSaid(t('editor.removed', { name: coatName(t, coat, nameOf) }))
+            }}
+            onClose={close}
+          />
+        )
+      }
+    }
+  }
+}
+
+/** Which columns and zones have something wrong, so that a closed one can say so. */
+function troubledParts({ problems, plan }: Session): Set<string> {
+  const parts = new Set<string>()
+  for (const { path } of problems) {
+    const coat = /^coats\[(\d+)\]/.exec(path)
+    if (coat) parts.add(plan.coats[Number(coat[1])]?.id ?? '')
+    if (path.startsWith('paste') || path === 'ground') parts.add('paste')
+    for (const zone of zones) if (path === `targets.${zone}`) parts.add(zone)
+  }
+  return parts
+}
+
+function NoPreview({ state }: { state: Session }) {
+  const { t } = useTranslation()
+  return (
+    <div role="alert" className="p-6">
+      <p>{t(state.previewIsOld ? 'trouble.offline' : 'piece.cannotShow')}</p>
+    </div>
+  )
+}

@@ -1,0 +1,251 @@
+import type { FieldProblem, PieceView, Plan, Preview, TroubleCode } from '../../api/api'
+import { answer, api, RequestFailed } from '../../api/api'
+import { dropDraft, findDraft, keepDraft, tabReady } from './draftStore'
+import type { PlanPart } from './planEdits'
+import { clashes, merge, same } from './planEdits'
+
+export type SaveState =
+  | { kind: 'saved' }
+  | { kind: 'saving' }
+  /** Nobody answers; the change is kept here and sent again. */
+  | { kind: 'waiting'; code: TroubleCode }
+  /** The plan cannot be as it is; `problems` say why. */
+  | { kind: 'refused' }
+  | { kind: 'clash'; parts: PlanPart[] }
+
+export interface Session {
+  piece: PieceView
+  plan: Plan
+  save: SaveState
+  /** What is wrong with the plan, by field; empty if nothing is. */
+  problems: FieldProblem[]
+  /** Of the newest plan that was possible; null until the first one is there. */
+  preview: Preview | null
+  /** The preview belongs to an older plan because nobody answers. */
+  previewIsOld: boolean
+  /** Changes from elsewhere that were taken in without a clash. */
+  mergedFromElsewhere: boolean
+}
+
+interface Base {
+  plan: Plan
+  version: number
+}
+
+const quietBeforeSaveMs = 400
+const firstRetryMs = 1_000
+const longestRetryMs = 10_000
+
+/**
+ * One open piece: its plan as edited, kept as a draft at once, previewed at once, and saved after a short quiet. A lost
+ * connection holds everything back and sends it later; a change from elsewhere is taken in where it does not clash, and asked
+ * about where it does.
+ */
+export class PlanSession {
+  private state: Session
+  private base: Base
+  private theirs: Base | null = null
+  private listeners = new Set<() => void>()
+  private saveTimer: ReturnType<typeof setTimeout> | undefined
+  private retryMs = firstRetryMs
+  private isSaving = false
+  private isPreviewing = false
+  private isClosed = false
+  private readonly wake = () => this.retryNow()
+
+  static async open(pieceId: string): Promise<PlanSession> {
+    await tabReady
+    const [found, draft] = await Promise.all([read(pieceId), findDraft(pieceId)])
+    const session = new PlanSession(found.piece, found)
+    if (draft) session.takeUp(draft.base, draft.plan)
+    void session.preview()
+    return session
+  }
+
+  private constructor(piece: PieceView, base: Base) {
+    this.base = { plan: base.plan, version: base.version }
+    this.state = {
+      piece,
+      plan: base.plan,
+      save: { kind: 'saved' },
+      problems: [],
+      preview: null,
+      previewIsOld: false,
+      mergedFromElsewhere: false,
+    }
+    window.addEventListener('online', this.wake)
+  }
+
+  get current() {
+    return this.state
+  }
+
+  readonly subscribe = (listener: () => void) => {
+    this.listeners.add(listener)
+    return () => this.listeners.delete(listener)
+  }
+
+  /** Sends what is still unsent, and stops. The draft stays if that fails. */
+  close() {
+    this.isClosed = true
+    window.removeEventListener('online', this.wake)
+    clearTimeout(this.saveTimer)
+    if (this.state.save.kind === 'saving') void this.save()
+  }
+
+  edit(change: (plan: Plan) => Plan) {
+    const plan = change(this.state.plan)
+    if (same(plan, this.state.plan)) return
+    keepDraft(this.state.piece.id, { base: this.base, plan })
+    const clash = this.state.save.kind === 'clash'
+    this.set({ plan, save: clash ? this.state.save : { kind: 'saving' }, mergedFromElsewhere: false })
+    if (!clash) this.saveSoon(quietBeforeSaveMs)
+    void this.preview()
+  }
+
+  /** After a clash: mine replaces theirs. */
+  keepMine() {
+    if (!this.theirs) return
+    this.base = this.theirs
+    this.theirs = null
+    keepDraft(this.state.piece.id, { base: this.base, plan: this.state.plan })
+    this.set({ save: { kind: 'saving' } })
+    void this.save()
+  }
+
+  /** After a clash: mine is let go. */
+  takeTheirs() {
+    if (!this.theirs) return
+    this.base = this.theirs
+    this.theirs = null
+    dropDraft(this.state.piece.id)
+    this.set({ plan: this.base.plan, save: { kind: 'saved' }, problems: [] })
+    void this.preview()
+  }
+
+  /** Goes on from a draft of an earlier page. */
+  private takeUp(draftBase: Base, plan: Plan) {
+    const server = this.base
+    this.base = draftBase
+    this.state = { ...this.state, plan }
+    if (draftBase.version === server.version) {
+      this.state = { ...this.state, save: { kind: 'saving' } }
+      this.saveSoon(0)
+    } else {
+      this.meet(server)
+    }
+  }
+
+  /** Brings my plan together with one that was saved elsewhere. */
+  private meet(theirs: Base) {
+    const mine = this.state.plan
+    const parts = clashes(this.base.plan, mine, theirs.plan)
+    if (parts.length > 0) {
+      this.theirs = theirs
+      this.set({ save: { kind: 'clash', parts } })
+      return
+    }
+    const merged = merge(this.base.plan, mine, theirs.plan)
+    this.base = theirs
+    if (same(merged, theirs.plan)) {
+      // Also when my own save did arrive and only its answer was lost.
+      dropDraft(this.state.piece.id)
+      this.set({ plan: merged, save: { kind: 'saved' } })
+    } else {
+      keepDraft(this.state.piece.id, { base: this.base, plan: merged })
+      this.set({ plan: merged, save: { kind: 'saving' }, mergedFromElsewhere: true })
+      this.saveSoon(0)
+    }
+    void this.preview()
+  }
+
+  private saveSoon(inMs: number) {
+    clearTimeout(this.saveTimer)
+    if (!this.isClosed) this.saveTimer = setTimeout(() => void this.save(), inMs)
+  }
+
+  private retryNow() {
+    if (this.state.save.kind === 'waiting') void this.save()
+    if (this.state.previewIsOld) void this.preview()
+  }
+
+  private async save() {
+    if (this.isSaving) return
+    clearTimeout(this.saveTimer)
+    this.isSaving = true
+    const { piece, plan } = this.state
+    try {
+      const { version } = await answer(
+        api.PUT('/api/pieces/{id}/plan', {
+          params: { path: { id: piece.id } },
+          headers: { 'If-Match': `"${this.base.version}"` },
+          body: plan,
+        }),
+      )
+      this.base = { plan, version }
+      this.retryMs = firstRetryMs
+      if (this.state.plan === plan) {
+        dropDraft(piece.id)
+        this.set({ save: { kind: 'saved' } })
+      } else {
+        keepDraft(piece.id, { base: this.base, plan: this.state.plan })
+        this.saveSoon(0)
+      }
+    } catch (error) {
+      await this.saveFailed(error, plan)
+    } finally {
+      this.isSaving = false
+    }
+    if (this.state.previewIsOld) void this.preview()
+  }
+
+  private async saveFailed(error: unknown, sent: Plan) {
+    if (!(error instanceof RequestFailed)) throw error
+    if (error.code === 'changedElsewhere') {
+      try {
+        this.meet(await read(this.state.piece.id))
+        return
+      } catch (again) {
+        if (!(again instanceof RequestFailed)) throw again
+        error = again
+      }
+    }
+    const failed = error as RequestFailed
+    if (failed.isPassing) {
+      this.set({ save: { kind: 'waiting', code: failed.code } })
+      this.saveSoon(this.retryMs)
+      this.retryMs = Math.min(this.retryMs * 2, longestRetryMs)
+    } else if (this.state.plan === sent) {
+      this.set({ save: { kind: 'refused' }, problems: failed.problems })
+    } else {
+      this.saveSoon(0)
+    }
+  }
+
+  /** Asks for the colours of the newest plan; one question at a time, and the last one wins. */
+  private async preview() {
+    if (this.isPreviewing) return
+    this.isPreviewing = true
+    const { piece, plan } = this.state
+    try {
+      const preview = await answer(
+        api.POST('/api/pieces/{id}/preview', { params: { path: { id: piece.id } }, body: plan }),
+      )
+      this.set({ preview, previewIsOld: false, ...(this.state.plan === plan && { problems: [] }) })
+    } catch (error) {
+      if (!(error instanceof RequestFailed)) throw error
+      if (error.isPassing) this.set({ previewIsOld: true })
+      else if (this.state.plan === plan) this.set({ problems: error.problems, previewIsOld: false })
+    } finally {
+      this.isPreviewing = false
+    }
+    if (this.state.plan !== plan && !this.isClosed) void this.preview()
+  }
+
+  private set(change: Partial<Session>) {
+    this.state = { ...this.state, ...change }
+    this.listeners.forEach((listener) => listener())
+  }
+}
+
+const read = (pieceId: string) => answer(api.GET('/api/pieces/{id}', { params: { path: { id: pieceId } } }))

@@ -1,0 +1,111 @@
+import { useQuery } from '@tanstack/react-query'
+import { Printer } from 'lucide-react'
+import { useTranslation } from 'react-i18next'
+import { Link, useParams } from 'react-router'
+import type { Material, RunSheet } from '../../api/api'
+import { queries } from '../../api/queries'
+import { FrameState } from '../../shared/FrameState'
+import { Reading, Unreadable } from '../../shared/Message'
+import { nameFinder } from './coatWords'
+import { cautionsOf, stepWords } from './stepWords'
+import { useTicks } from './useTicks'
+
+/** The steps for all pieces of a kind: to tick at the bench, or to print. */
+export function RunSheetPage() {
+  const { flowerId = '', pieceId = '' } = useParams()
+  const sheet = useQuery(queries.runSheet(pieceId))
+  const materials = useQuery(queries.materials())
+  const failed = sheet.error ?? materials.error
+  if (failed && !sheet.data) {
+    return (
+      <Unreadable
+        error={failed}
+        retry={() => {
+          void sheet.refetch()
+          void materials.refetch()
+        }}
+      />
+    )
+  }
+  if (!sheet.data || !materials.data) return <Reading />
+  return <Sheet sheet={sheet.data} flowerId={flowerId} materials={materials.data} />
+}
+
+function Sheet({ sheet, flowerId, materials }: { sheet: RunSheet; flowerId: string; materials: Material[] }) {
+  const { t } = useTranslation()
+  const nameOf = nameFinder(materials)
+  const { isTicked, setTicked, waiting } = useTicks(sheet.piece.id)
+  const done = sheet.steps.filter(isTicked).length
+  const next = sheet.steps.find((step) => !isTicked(step))
+  const cautions = cautionsOf(sheet.steps)
+  return (
+    <main className="mx-auto w-full max-w-3xl p-4 lg:p-6 print:max-w-none print:p-0">
+      <FrameState>
+        <span role="status" className={waiting ? 'text-error font-semibold' : 'quiet'}>
+          {t(waiting ? 'save.waiting' : 'save.saved')}
+        </span>
+      </FrameState>
+      <p className="text-xs print:hidden">
+        <Link className="act" to={`/flowers/${flowerId}/${sheet.piece.id}`}>
+          {t('runSheet.back', { flower: sheet.flowerName, piece: sheet.piece.name.toLowerCase() })}
+        </Link>
+      </p>
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <h1 className="name text-2xl">
+          {t('runSheet.title', { flower: sheet.flowerName, piece: sheet.piece.name.toLowerCase() })}
+        </h1>
+        <p className="quiet text-sm">
+          {sheet.commission.name}, {t('runSheet.due', { date: sheet.commission.dueOn })}
+        </p>
+        <button className="btn btn-sm ml-auto print:hidden" onClick={() => window.print()}>
+          <Printer size={16} aria-hidden />
+          {t('runSheet.print')}
+        </button>
+      </div>
+      <p className="mt-1 text-sm" role="status">
+        {next
+          ? t('runSheet.progress', { done, all: sheet.steps.length })
+          : t('runSheet.finished', { all: sheet.steps.length })}
+      </p>
+      <ol className="border-base-300 mt-4 border-t">
+        {sheet.steps.map((view, i) => {
+          const words = stepWords(t, view.step, nameOf)
+          const ticked = isTicked(view)
+          return (
+            <li
+              key={view.step.key}
+              aria-current={view === next ? 'step' : undefined}
+              className={`border-base-300 break-inside-avoid border-b ${view === next ? 'bg-base-200 print:bg-transparent' : ''}`}
+            >
+              <label className="flex cursor-pointer gap-4 px-2 py-3">
+                <input
+                  type="checkbox"
+                  className="checkbox checkbox-primary mt-0.5"
+                  checked={ticked}
+                  onChange={(event) => setTicked(view, event.target.checked)}
+                />
+                <span className="quiet w-5 text-right">{i + 1}</span>
+                <span className="grow">
+                  <span className={`block font-semibold ${ticked ? 'quiet line-through' : ''}`}>{words.what}</span>
+                  {words.how && <span className="block text-sm">{words.how}</span>}
+                  {view.changedSince && ticked && (
+                    <span className="text-error block text-sm font-semibold">{t('runSheet.changed')}</span>
+                  )}
+                </span>
+              </label>
+            </li>
+          )
+        })}
+      </ol>
+      <section className="mt-6 break-inside-avoid text-sm">
+        <h2 className="font-semibold">{t('caution.title')}</h2>
+        <ul className="mt-1 list-disc pl-5">
+          {cautions.map((caution) => (
+            <li key={caution}>{t(`caution.${caution}`)}</li>
+          ))}
+        </ul>
+        <p className="quiet mt-2">{t('caution.defer')}</p>
+      </section>
+    </main>
+  )
+}

@@ -1,0 +1,13 @@
+import { useTranslation } from 'react-i18next'
+import type { SaveState } from './PlanSession'
+
+/** Whether what is on the page is kept, in two or three words; said aloud when it changes. */
+export function SaveWords({ save }: { save: SaveState }) {
+  const { t } = useTranslation()
+  const troubled = save.kind === 'waiting' || save.kind === 'refused' || save.kind === 'clash'
+  return (
+    <span role="status" className={troubled ? 'text-error font-semibold' : 'quiet'}>
+      {t(`save.${save.kind}`)}
+    </span>
+  )
+}

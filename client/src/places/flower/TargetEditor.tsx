@@ -1,0 +1,41 @@
+import { useTranslation } from 'react-i18next'
+import type { Lab, ZoneView } from '../../api/api'
+import { ColourEntry } from '../../shared/ColourEntry'
+import { Swatch } from '../../shared/Swatch'
+import { Problem } from '../../shared/Message'
+import { deltaE, differenceWords } from '../../shared/words'
+import { Editor } from './Editor'
+
+/** What a zone should look like when it is finished, with the result right beside it. */
+export function TargetEditor({
+  view,
+  problem,
+  onChange,
+  onClose,
+}: {
+  view: ZoneView
+  problem?: string
+  onChange: (lab: Lab) => void
+  onClose: () => void
+}) {
+  const { t } = useTranslation()
+  const zone = t(`zone.${view.zone}`)
+  const result = view.colours.at(-1)!
+  return (
+    <Editor title={t('target.title', { zone })} onClose={onClose}>
+      <div className="flex flex-wrap items-start gap-6">
+        <ColourEntry label={t('target.colour')} colour={view.target} onChange={(colour) => onChange(colour.lab)} />
+        <div className="surround flex items-center p-4">
+          <Swatch colour={result} label={t('target.result')} className="h-16 w-24" />
+          <Swatch colour={view.target} label={t('target.target')} className="h-16 w-24" />
+          <p className="pl-3 text-sm">
+            <span className="font-semibold">{differenceWords(t, view.difference)}</span>{' '}
+            {deltaE(view.difference.deltaE)}
+            <span className="block text-xs">{t('target.order')}</span>
+          </p>
+        </div>
+        {problem && <Problem>{problem}</Problem>}
+      </div>
+    </Editor>
+  )
+}

@@ -1,0 +1,70 @@
+import { useState } from 'react'
+import { useTranslation } from 'react-i18next'
+import type { Material } from '../../api/api'
+import { Swatch } from '../../shared/Swatch'
+
+const shelves = ['dust', 'lustre', 'setting'] as const
+
+type Shelf = (typeof shelves)[number]
+
+/** What is on the bench: take one and it becomes the next coat. */
+export function Tray({ materials, onTake }: { materials: Material[]; onTake: (what: Material | 'steam') => void }) {
+  const { t } = useTranslation()
+  const [shelf, setShelf] = useState<Shelf>('dust')
+  const pots = materials.filter((material) =>
+    shelf === 'dust'
+      ? material.kind === 'dust' || material.kind === 'extender'
+      : shelf === 'lustre'
+        ? material.kind === 'lustre'
+        : material.kind === 'glaze',
+  )
+  return (
+    <section
+      aria-label={t('tray.title')}
+      className="border-base-300 bg-base-100 flex min-w-0 flex-col border-t sm:flex-row"
+    >
+      <div role="group" aria-label={t('tray.shelves')} className="flex shrink-0 gap-4 px-4 py-2 text-sm sm:w-32 sm:flex-col sm:gap-0.5">
+        {shelves.map((name) => (
+          <button
+            key={name}
+            aria-pressed={shelf === name}
+            className={`cursor-pointer text-left ${shelf === name ? 'font-semibold' : 'quiet hover:text-base-content'}`}
+            onClick={() => setShelf(name)}
+          >
+            {t(`tray.${name}`)}
+          </button>
+        ))}
+      </div>
+      <ul className="surround flex min-w-0 grow gap-1 overflow-x-auto px-3 py-2" tabIndex={0} aria-label={t(`tray.${shelf}`)}>
+        {shelf === 'setting' && (
+          <li>
+            <Pot name={t('tray.steam')} onTake={() => onTake('steam')} />
+          </li>
+        )}
+        {pots.map((material) => (
+          <li key={material.id}>
+            <Pot name={material.name} material={material} onTake={() => onTake(material)} />
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+function Pot({ name, material, onTake }: { name: string; material?: Material; onTake: () => void }) {
+  const { t } = useTranslation()
+  return (
+    <button
+      className="group flex w-21 cursor-pointer flex-col items-center gap-1 p-1"
+      aria-label={t('tray.take', { name })}
+      onClick={onTake}
+    >
+      {material?.chip ? (
+        <Swatch colour={material.chip} className="h-7 w-16 rounded-b-xl" />
+      ) : (
+        <span aria-hidden className="border-surround-ink block h-7 w-16 rounded-b-xl border border-dashed" />
+      )}
+      <span className="w-full truncate text-center text-xs group-hover:underline">{name}</span>
+    </button>
+  )
+}

@@ -1,0 +1,100 @@
+import type { Coat, DustCoat, Lab, Material, PasteRecipe, Place, PlaceKind, Plan, Zone } from '../../api/api'
+
+/** Changes to a plan, each a new plan. No rules here: whether a plan is possible, the server says. */
+
+export const setTarget = (plan: Plan, zone: Zone, lab: Lab): Plan => ({
+  ...plan,
+  targets: { ...plan.targets, [zone]: lab },
+})
+
+export const setGround = (plan: Plan, ground: Lab): Plan => ({ ...plan, ground })
+
+export const setPaste = (plan: Plan, paste: PasteRecipe): Plan => ({ ...plan, paste })
+
+export const changeCoat = (plan: Plan, coat: Coat): Plan => ({
+  ...plan,
+  coats: plan.coats.map((old) => (old.id === coat.id ? coat : old)),
+})
+
+/** @param after Id of the coat to put it behind; the end if there is none. */
+export function addCoat(plan: Plan, coat: Coat, after?: string): Plan {
+  const at = plan.coats.findIndex((old) => old.id === after)
+  const place = at < 0 ? plan.coats.length : at + 1
+  return { ...plan, coats: plan.coats.toSpliced(place, 0, coat) }
+}
+
+export const removeCoat = (plan: Plan, id: string): Plan => ({
+  ...plan,
+  coats: plan.coats.filter((coat) => coat.id !== id),
+})
+
+/** @param by -1 for earlier, 1 for later. */
+export function moveCoat(plan: Plan, id: string, by: -1 | 1): Plan {
+  const from = plan.coats.findIndex((coat) => coat.id === id)
+  const to = from + by
+  const coat = plan.coats[from]
+  if (!coat || to < 0 || to >= plan.coats.length) return plan
+  return { ...plan, coats: plan.coats.toSpliced(from, 1).toSpliced(to, 0, coat) }
+}
+
+/** Where a place of this kind begins when it is first chosen. */
+export const firstPlace: Record<PlaceKind, Place> = {
+  whole: { kind: 'whole', start: 0, end: 1, feather: 0 },
+  base: { kind: 'base', start: 0, end: 0.2, feather: 0.3 },
+  tip: { kind: 'tip', start: 0, end: 0.15, feather: 0.3 },
+  rim: { kind: 'rim', start: 0, end: 2, feather: 5 },
+  heart: { kind: 'heart', start: 0, end: 0.2, feather: 0.4 },
+}
+
+/** A new coat of what was taken from the tray. */
+export function coatFrom(material: Material | 'steam', starchId: string | undefined): Coat {
+  const id = newId()
+  if (material === 'steam') return { kind: 'steam', id, seconds: 8 }
+  if (material.kind === 'glaze') return { kind: 'glaze', id, glazeId: material.id, coats: 1, sides: 'both' }
+  const mix: DustCoat['mix'] = [{ dustId: material.id, parts: 1 }]
+  // Matte dusts are let down with starch, as at the bench; lustres go on neat.
+  if (material.kind === 'dust' && starchId) mix.push({ dustId: starchId, parts: 1 })
+  return { kind: 'dust', id, mix, loadMgPerCm2: 0.05, place: firstPlace.base, sides: 'face' }
+}
+
+/** A random UUID that needs no secure address. */
+export function newId(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(16))
+  bytes[6] = (bytes[6]! & 0x0f) | 0x40
+  bytes[8] = (bytes[8]! & 0x3f) | 0x80
+  const hex = Array.from(bytes, (byte) => byte.toString(16).padStart(2, '0')).join('')
+  return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5')
+}
+
+export const partsOfPlan = ['targets', 'ground', 'paste', 'coats'] as const
+
+export type PlanPart = (typeof partsOfPlan)[number]
+
+export const same = (one: unknown, other: unknown): boolean =>
+  JSON.stringify(ordered(one)) === JSON.stringify(ordered(other))
+
+/** The database does not keep the order of fields. */
+function ordered(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(ordered)
+  if (value === null || typeof value !== 'object') return value
+  return Object.fromEntries(
+    Object.entries(value)
+      .sort(([a], [b]) => (a < b ? -1 : 1))
+      .map(([name, part]) => [name, ordered(part)]),
+  )
+}
+
+/** Which parts two people have both changed, differently, since the version they began from. */
+export function clashes(base: Plan, mine: Plan, theirs: Plan): PlanPart[] {
+  return partsOfPlan.filter(
+    (part) => !same(mine[part], base[part]) && !same(theirs[part], base[part]) && !same(mine[part], theirs[part]),
+  )
+}
+
+/** Theirs, with every part that only I have changed taken from mine. Only for plans that do not clash. */
+export function merge(base: Plan, mine: Plan, theirs: Plan): Plan {
+  return partsOfPlan.reduce(
+    (plan, part) => (same(mine[part], base[part]) ? plan : { ...plan, [part]: mine[part] }),
+    theirs,
+  )
+}

@@ -1,0 +1,70 @@
+import { useQuery } from '@tanstack/react-query'
+import { useTranslation } from 'react-i18next'
+import { Link } from 'react-router'
+import type { LogEntry } from '../../api/api'
+import { queries } from '../../api/queries'
+import { Reading, Unreadable } from '../../shared/Message'
+import { Swatch } from '../../shared/Swatch'
+import { colourName, deltaE, differenceWords } from '../../shared/words'
+
+/** What came out, newest first: predicted beside actual. */
+export function LogbookPage() {
+  const { t } = useTranslation()
+  const { data, error, refetch } = useQuery(queries.logEntries())
+  if (!data) return error ? <Unreadable error={error} retry={() => void refetch()} /> : <Reading />
+  return (
+    <main className="w-full">
+      <div className="px-4 pt-5 pb-4 lg:px-6">
+        <h1 className="name text-3xl">{t('logbook.title')}</h1>
+        <p className="quiet text-sm">{t('logbook.help')}</p>
+      </div>
+      {data.length === 0 ? (
+        <p className="px-4 lg:px-6">{t('logbook.none')}</p>
+      ) : (
+        <ol>
+          {data.map((entry) => (
+            <Entry key={entry.id} entry={entry} />
+          ))}
+        </ol>
+      )}
+    </main>
+  )
+}
+
+function Entry({ entry }: { entry: LogEntry }) {
+  const { t } = useTranslation()
+  const subject = t(entry.subject === 'paste' ? 'log.paste' : `zone.${entry.subject}`)
+  return (
+    <li className="border-base-300 grid gap-x-6 border-t sm:grid-cols-[10rem_16rem_minmax(0,1fr)]">
+      <p className="px-4 pt-3 text-sm sm:py-4 lg:pl-6">
+        <time dateTime={entry.loggedAt}>
+          {new Date(entry.loggedAt).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' })}
+        </time>
+      </p>
+      <div className="surround mt-2 flex p-4 text-xs sm:mt-0">
+        <figure className="w-1/2">
+          <Swatch colour={entry.predicted} label={t('log.predicted')} className="h-14 w-full" />
+          <figcaption className="pt-1">{t('log.predicted')}</figcaption>
+        </figure>
+        <figure className="w-1/2">
+          <Swatch colour={entry.actual} label={t('log.actualShort')} className="h-14 w-full" />
+          <figcaption className="pt-1">{t('log.actualShort')}</figcaption>
+        </figure>
+      </div>
+      <div className="px-4 py-3 text-sm sm:px-0 sm:py-4">
+        <h2 className="font-semibold">
+          <Link className="hover:underline" to={`/flowers/${entry.flowerId}/${entry.pieceId}`}>
+            {entry.flowerName}, {entry.pieceName.toLowerCase()}: {subject.toLowerCase()}
+          </Link>
+        </h2>
+        <p>
+          <span className="font-semibold">{differenceWords(t, entry.difference)}</span>{' '}
+          {deltaE(entry.difference.deltaE)}
+          <span className="quiet"> · {colourName(t, entry.actual)}</span>
+        </p>
+        {entry.note && <p className="mt-1 max-w-prose">{entry.note}</p>}
+        <p className="quiet mt-1 text-xs">{entry.commissionName}</p>
+      </div>
+    </li>
+  )
+}

@@ -1,0 +1,83 @@
+import { useId, useRef, useState } from 'react'
+import { useTranslation } from 'react-i18next'
+import type { ColourView } from '../api/api'
+import { answer, api, RequestFailed } from '../api/api'
+import { Problem } from './Message'
+import { colourName } from './words'
+
+/** A colour that is picked, or typed as #hex or as L, a, b. The server reads it and says what it is called. */
+export function ColourEntry({
+  label,
+  colour,
+  onChange,
+}: {
+  label: string
+  colour: ColourView | null
+  onChange: (colour: ColourView) => void
+}) {
+  const { t } = useTranslation()
+  const id = useId()
+  const [typed, setTyped] = useState<string | null>(null)
+  const [wrong, setWrong] = useState<string | null>(null)
+  // Answers can overtake each other while a picker is dragged; only the last question counts.
+  const asked = useRef(0)
+
+  async function read(text: string) {
+    const question = ++asked.current
+    try {
+      const read = await answer(api.POST('/api/colours/read', { body: { text } }))
+      if (question !== asked.current) return
+      setWrong(null)
+      onChange(read)
+    } catch (error) {
+      if (question !== asked.current || !(error instanceof RequestFailed)) return
+      setWrong(t(error.code === 'notPossible' ? 'problem.notAColour' : `trouble.${error.code}`))
+    }
+  }
+
+  return (
+    <div>
+      <label htmlFor={id} className="quiet block text-xs">
+        {label}
+      </label>
+      <span className="flex items-center gap-2">
+        <input
+          type="color"
+          className="surround h-9 w-14 cursor-pointer p-1"
+          aria-label={t('colourEntry.pick', { label })}
+          value={colour?.hex ?? '#cccccc'}
+          onChange={(event) => {
+            setTyped(null)
+            void read(event.target.value)
+          }}
+        />
+        <input
+          id={id}
+          className="input input-sm w-44"
+          value={typed ?? colour?.hex ?? ''}
+          placeholder={t('colourEntry.example')}
+          aria-invalid={wrong ? true : undefined}
+          aria-describedby={`${id}-said`}
+          spellCheck={false}
+          onChange={(event) => {
+            setTyped(event.target.value)
+            void read(event.target.value)
+          }}
+          onBlur={() => !wrong && setTyped(null)}
+        />
+      </span>
+      <div id={`${id}-said`}>
+        {wrong ? (
+          <Problem>{wrong}</Problem>
+        ) : (
+          colour && (
+            <p className="quiet mt-1 text-xs">
+              {colourName(t, colour)}, L {colour.lab.l.toFixed(0)} a {colour.lab.a.toFixed(0)} b{' '}
+              {colour.lab.b.toFixed(0)}
+            </p>
+          )
+        )}
+      </div>
+    </div>
+  )
+}

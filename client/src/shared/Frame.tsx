@@ -1,0 +1,57 @@
+import { Moon, Sun } from 'lucide-react'
+import { useState } from 'react'
+import { useTranslation } from 'react-i18next'
+import { NavLink, Outlet } from 'react-router'
+import { FrameSlot } from './FrameState'
+import { chooseTheme, currentTheme } from './theme'
+
+const places = ['commissions', 'cabinet', 'logbook'] as const
+
+/** The frame round every place: word mark, places, theme. A place adds its own state at the right by the slot. */
+export function Frame() {
+  const { t } = useTranslation()
+  const [theme, setTheme] = useState(currentTheme)
+  const [slot, setSlot] = useState<HTMLElement | null>(null)
+  const other = theme === 'light' ? 'dark' : 'light'
+  return (
+    <div className="flex min-h-dvh flex-col">
+      <a className="btn btn-primary sr-only focus:not-sr-only focus:absolute focus:z-50" href="#place">
+        {t('frame.skip')}
+      </a>
+      <header className="border-base-300 flex flex-wrap items-center gap-x-6 gap-y-1 border-b px-4 py-2 lg:h-14 lg:px-6 print:hidden">
+        <span className="name text-xl">{t('frame.name')}</span>
+        <nav aria-label={t('frame.places')}>
+          <ul className="flex gap-5">
+            {places.map((place) => (
+              <li key={place}>
+                <NavLink
+                  to={`/${place}`}
+                  className={({ isActive }) => (isActive ? 'font-semibold' : 'quiet hover:text-base-content')}
+                >
+                  {t(`frame.${place}`)}
+                </NavLink>
+              </li>
+            ))}
+          </ul>
+        </nav>
+        <div ref={setSlot} className="ml-auto flex items-center gap-4 text-sm" />
+        <button
+          className="quiet hover:text-base-content cursor-pointer p-1"
+          aria-label={t(`frame.theme.${other}`)}
+          title={t(`frame.theme.${other}`)}
+          onClick={() => {
+            chooseTheme(other)
+            setTheme(other)
+          }}
+        >
+          {other === 'dark' ? <Moon size={18} aria-hidden /> : <Sun size={18} aria-hidden />}
+        </button>
+      </header>
+      <div id="place" className="flex min-h-0 grow flex-col" tabIndex={-1}>
+        <FrameSlot value={slot}>
+          <Outlet />
+        </FrameSlot>
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,38 @@
+import { CircleAlert } from 'lucide-react'
+import type { ReactNode } from 'react'
+import { useTranslation } from 'react-i18next'
+import { RequestFailed } from '../api/api'
+
+/** A line that something is wrong, with a sign and not by colour alone. */
+export function Problem({ id, children }: { id?: string; children: ReactNode }) {
+  return (
+    <p id={id} className="text-error mt-1 flex items-start gap-1 text-sm">
+      <CircleAlert size={16} aria-hidden className="mt-0.5 shrink-0" />
+      <span>{children}</span>
+    </p>
+  )
+}
+
+/** A place that could not be read, in plain words, with a way to try again. */
+export function Unreadable({ error, retry }: { error: unknown; retry: () => void }) {
+  const { t } = useTranslation()
+  const code = error instanceof RequestFailed ? error.code : 'unexpected'
+  return (
+    <div role="alert" className="p-6">
+      <p className="font-semibold">{t(`trouble.${code}`)}</p>
+      <button className="btn btn-sm mt-3" onClick={retry}>
+        {t('trouble.tryAgain')}
+      </button>
+    </div>
+  )
+}
+
+/** A place that is being read. */
+export function Reading() {
+  const { t } = useTranslation()
+  return (
+    <p role="status" className="quiet p-6">
+      {t('frame.reading')}
+    </p>
+  )
+}

@@ -1,0 +1,62 @@
+import { useId, useState } from 'react'
+import { useTranslation } from 'react-i18next'
+import { Problem } from './Message'
+
+/**
+ * A number as people type it: a comma counts as a point, and what is no number is kept and said, not swallowed. Whether a
+ * number is sensible is not judged here; `problem` says so.
+ */
+export function NumberField({
+  label,
+  value,
+  onChange,
+  unit,
+  problem,
+  hideLabel = false,
+  className = '',
+}: {
+  label: string
+  value: number
+  onChange: (value: number) => void
+  unit?: string
+  problem?: string
+  hideLabel?: boolean
+  className?: string
+}) {
+  const { t } = useTranslation()
+  const id = useId()
+  // What is being typed; without it the field shows the value, so that other controls move it.
+  const [typed, setTyped] = useState<string | null>(null)
+  const wrong = typed !== null && read(typed) === null ? t('problem.notANumber') : problem
+  return (
+    <div className={className}>
+      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'quiet block text-xs'}>
+        {label}
+      </label>
+      <span className="flex items-center gap-1">
+        <input
+          id={id}
+          className="input input-sm w-20"
+          inputMode="decimal"
+          value={typed ?? String(Number(value.toPrecision(4)))}
+          aria-invalid={wrong ? true : undefined}
+          aria-describedby={wrong ? `${id}-wrong` : undefined}
+          onChange={(event) => {
+            setTyped(event.target.value)
+            const number = read(event.target.value)
+            if (number !== null) onChange(number)
+          }}
+          onBlur={() => typed !== null && read(typed) !== null && setTyped(null)}
+        />
+        {unit && <span className="quiet text-sm">{unit}</span>}
+      </span>
+      {wrong && <Problem id={`${id}-wrong`}>{wrong}</Problem>}
+    </div>
+  )
+}
+
+function read(text: string): number | null {
+  const plain = text.trim().replace(',', '.')
+  if (!/^[-+]?(\d+\.?\d*|\.\d+)$/.test(plain)) return null
+  return Number(plain)
+}

@@ -1,0 +1,47 @@
+import type { TFunction } from 'i18next'
+import type { ColourView, Difference, DosedColour, FieldProblem } from '../api/api'
+
+/** "pale soft yellow-green" */
+export function colourName(t: TFunction, colour: ColourView): string {
+  const { lightness, chroma, hue } = colour.words
+  if (chroma === 'neutral') return t(`colour.grey.${lightness}`)
+  return [t(`colour.lightness.${lightness}`), t(`colour.chroma.${chroma}`), t(`colour.hue.${hue}`)]
+    .filter(Boolean)
+    .join(' ')
+}
+
+/** "a touch warm", or "there". */
+export function differenceWords(t: TFunction, difference: Difference): string {
+  if (difference.size === 'there') return t('difference.there')
+  return t(`difference.size.${difference.size}`, { way: t(`difference.way.${difference.way}`) })
+}
+
+export function deltaE(difference: number): string {
+  return difference.toFixed(1)
+}
+
+/** Grams as a bench scale shows them: more figures the less there is. */
+export function grams(value: number): string {
+  if (value >= 20) return `${Math.round(value)} g`
+  if (value >= 2) return `${value.toFixed(1)} g`
+  if (value >= 0.1) return `${value.toFixed(2)} g`
+  return `${Number(value.toPrecision(2))} g`
+}
+
+/** "2 touches", "1 drop"; just grams when a colour is only weighed. */
+export function dose(t: TFunction, colour: DosedColour): string {
+  const { units } = colour
+  if (!units) return grams(colour.grams)
+  return units.isUnderOne
+    ? t('dose.underOne', { unit: t(`dose.one.${units.kind}`) })
+    : t(`dose.${units.kind}`, { count: units.whole })
+}
+
+/** What is wrong with a field, in the maker's words. */
+export function problemWords(t: TFunction, problem: FieldProblem, nameOf: (id: string) => string): string {
+  return t(`problem.${problem.code}`, {
+    defaultValue: t('problem.other'),
+    limit: problem.limit === null ? '' : Number(problem.limit.toPrecision(3)),
+    material: problem.material ? nameOf(problem.material) : '',
+  })
+}

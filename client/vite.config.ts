@@ -1,0 +1,15 @@
+import tailwindcss from '@tailwindcss/vite'
+import react from '@vitejs/plugin-react'
+import { defineConfig } from 'vite'
+
+export default defineConfig({
+  plugins: [react(), tailwindcss()],
+  build: {
+    // Straight into the folder that the server serves.
+    outDir: '../src/YoungTinge.Web/wwwroot',
+    emptyOutDir: true,
+    // Fonts stay files: the content policy allows no fonts inside the style sheet.
+    assetsInlineLimit: 0,
+  },
+  server: { proxy: { '/api': 'http://127.0.0.1:5080' } },
+})

@@ -1,0 +1,27 @@
+using YoungTinge.Store;
+using YoungTinge.Web.Commissions;
+using YoungTinge.Web.Hosting;
+
+namespace YoungTinge.Web.Flowers;
+
+/// <summary>A flower with its pieces, in order along the stem.</summary>
+public static class GetFlower
+{
+    public sealed record Answer(Guid Id, string Name, int Flowers, int Buds, CommissionView Commission, IReadOnlyList<PieceView> Pieces);
+
+    public static void Map(RouteGroupBuilder api) => api.MapGet("/flowers/{id:guid}", Handle)
+        .WithName("getFlower").Produces<Answer>().Fails(404, 503);
+
+    private static async Task<IResult> Handle(
+        Guid id, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, TimeProvider clock, CancellationToken cancel)
+    {
+        var current = await studio.GetAsync(cancel);
+        if (await commissions.FindFlowerAsync(current.Id, id, cancel) is not var (commission, flower))
+            return Trouble.NotFound();
+        var materials = await cabinet.LoadAsync(current.Id, cancel);
+        var planned = await pieces.ListAsync(current.Id, id, cancel);
+        return TypedResults.Ok(new Answer(
+            flower.Id, flower.Name, flower.Flowers, flower.Buds, CommissionView.From(commission, current, clock.GetUtcNow()),
+            [.. planned.Select(piece => PieceView.From(piece, materials))]));
+    }
+}

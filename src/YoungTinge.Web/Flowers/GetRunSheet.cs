@@ -1,0 +1,48 @@
+using System.Security.Cryptography;
+using System.Text.Json;
+using YoungTinge.Core.Planning;
+using YoungTinge.Store;
+using YoungTinge.Web.Commissions;
+using YoungTinge.Web.Hosting;
+
+namespace YoungTinge.Web.Flowers;
+
+/// <summary>The steps for all pieces of a kind, in order, with what has been done of them.</summary>
+public static class GetRunSheet
+{
+    /// <param name="Fingerprint">To send with a tick.</param>
+    /// <param name="TickedAt">Null while it is to do.</param>
+    /// <param name="ChangedSince">It was ticked, but the plan has changed this step since.</param>
+    public sealed record StepView(RunStep Step, string Fingerprint, DateTimeOffset? TickedAt, bool ChangedSince);
+
+    public sealed record Answer(
+        Guid FlowerId, string FlowerName, CommissionView Commission, PieceView Piece, int PlanVersion, IReadOnlyList<StepView> Steps);
+
+    public static void Map(RouteGroupBuilder api) => api.MapGet("/pieces/{id:guid}/run-sheet", Handle)
+        .WithName("getRunSheet").Produces<Answer>().Fails(404, 503);
+
+    private static async Task<IResult> Handle(
+        Guid id, CurrentStudio studio, PieceStore pieces, CommissionStore commissions, CabinetStore cabinet, RunSheetStore ticks, TimeProvider clock, CancellationToken cancel)
+    {
+        var current = await studio.GetAsync(cancel);
+        if (await pieces.FindAsync(current.Id, id, cancel) is not { } planned
+            || await commissions.FindFlowerAsync(current.Id, planned.FlowerId, cancel) is not var (commission, flower))
+            return Trouble.NotFound();
+        var materials = await cabinet.LoadAsync(current.Id, cancel);
+        var done = (await ticks.ListAsync(id, cancel)).ToDictionary(tick => tick.StepKey);
+        var steps = RunSheet.For(planned.Plan, planned.Piece, planned.Parts, materials);
+        return TypedResults.Ok(new Answer(
+            flower.Id, flower.Name, CommissionView.From(commission, current, clock.GetUtcNow()), PieceView.From(planned, materials), planned.Version,
+            [.. steps.Select(step => View(step, done.GetValueOrDefault(step.Key)))]));
+    }
+
+    private static StepView View(RunStep step, Tick? tick)
+    {
+        var fingerprint = FingerprintOf(step);
+        return new StepView(step, fingerprint, tick?.TickedAt, tick is not null && tick.Fingerprint != fingerprint);
+    }
+
+    /// <summary>Changes whenever what the step tells a maker to do changes.</summary>
+    private static string FingerprintOf(RunStep step) =>
+        Convert.ToHexStringLower(SHA256.HashData(JsonSerializer.SerializeToUtf8Bytes(step, PlanJson.Options)))[..16];
+}

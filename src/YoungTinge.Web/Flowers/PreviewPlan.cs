@@ -1,0 +1,86 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Mixing;
+using YoungTinge.Core.Optics;
+using YoungTinge.Core.Planning;
+using YoungTinge.Store;
+using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Mixing;
+
+namespace YoungTinge.Web.Flowers;
+
+/// <summary>Everything that follows from a plan, whether it is saved or not: colours, picture, amounts, advice. Keeps nothing.</summary>
+public static class PreviewPlan
+{
+    /// <summary>A coat by itself, for its pot: a full load on white.</summary>
+    private const double ShownLoadMgPerCm2 = 0.3;
+
+    private const string ShownOn = "bright-white-paste";
+
+    /// <param name="Colours">Paste first, then after each coat.</param>
+    public sealed record ZoneView(Zone Zone, IReadOnlyList<ColourView> Colours, ColourView Target, Difference Difference);
+
+    /// <param name="Rgb">Three bytes a point (sRGB), row by row from the tip down, base64.</param>
+    public sealed record FieldView(int Columns, int Rows, string Rgb);
+
+    /// <param name="Pot">The coat's own colour; null for steam and glaze.</param>
+    /// <param name="Dusts">To mix for all pieces; empty for steam and glaze.</param>
+    /// <param name="GlazeMl">For all pieces and all coats; null for dust and steam.</param>
+    public sealed record CoatView(Guid Id, ColourView? Pot, IReadOnlyList<DustAmount> Dusts, double? GlazeMl);
+
+    public sealed record Answer(
+        IReadOnlyList<ZoneView> Zones, ColourView Ground, ColourView Paste, Difference PasteDifference, BatchView Batch,
+        IReadOnlyList<CoatView> Coats, FieldView Face, FieldView Back, IReadOnlyList<Advice> Advice);
+
+    public static void Map(RouteGroupBuilder api) => api.MapPost("/pieces/{id:guid}/preview", Handle)
+        .WithName("previewPlan").Produces<Answer>().Fails(404, 422, 503);
+
+    private static async Task<IResult> Handle(Guid id, PiecePlan plan, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
+    {
+        var studioId = await studio.IdAsync(cancel);
+        if (await pieces.FindAsync(studioId, id, cancel) is not { } planned)
+            return Trouble.NotFound();
+        var materials = await cabinet.LoadAsync(studioId, cancel);
+        return PlanProblems.Of(plan, materials) is { Count: > 0 } problems
+            ? Trouble.NotPossible(problems)
+            : TypedResults.Ok(Compute(plan, planned, materials));
+    }
+
+    private static Answer Compute(PiecePlan plan, PlannedPiece planned, Materials materials)
+    {
+        var shape = planned.Piece.Shape();
+        var quantity = PasteQuantity.For(planned.Piece, planned.Parts);
+        var batch = DosedRecipe.For(plan.Paste, quantity.BatchG, materials);
+        var zones = BuildUp.Of(plan, shape, materials);
+        var paste = zones[0].Colours[0];
+        var (face, back) = ColourField.Of(plan, shape, materials);
+        return new Answer(
+            [.. zones.Select(zone => new ZoneView(zone.Zone, [.. zone.Colours.Select(ColourView.From)], ColourView.From(zone.Target), zone.Difference))],
+            ColourView.From(plan.Ground),
+            ColourView.From(paste),
+            Difference.Of(paste, plan.Ground),
+            BatchView.From(batch),
+            [.. plan.Coats.Select(coat => View(coat, shape, quantity.Pieces, materials))],
+            View(face),
+            View(back),
+            PlanAdvice.For(plan, batch, materials));
+    }
+
+    private static FieldView View(ColourField field) => new(field.Columns, field.Rows, Convert.ToBase64String(field.Rgb));
+
+    private static CoatView View(Coat coat, PieceShape shape, int pieces, Materials materials) => coat switch
+    {
+        DustCoat dust => new CoatView(coat.Id, Pot(dust, materials), CoatAmounts.Dust(dust, shape, pieces), null),
+        GlazeCoat glaze => new CoatView(coat.Id, null, [], glaze.Coats * CoatAmounts.GlazeMlPerCoat(glaze, shape, pieces, materials)),
+        _ => new CoatView(coat.Id, null, [], null),
+    };
+
+    private static ColourView Pot(DustCoat dust, Materials materials)
+    {
+        var face = PasteOptics.Reflectance(new PasteRecipe(ShownOn, []), materials).Values.ToArray();
+        new DustFilm(DustOptics.Mix(dust.Mix, materials)).LayOn(face, ShownLoadMgPerCm2);
+        return ColourView.From(Illuminant.D65.LabOf(new Spectrum(face)));
+    }
+}

@@ -1,0 +1,93 @@
+using System.IO.Compression;
+using FluentValidation;
+using Microsoft.AspNetCore.ResponseCompression;
+using Microsoft.Extensions.FileProviders;
+using Serilog;
+using YoungTinge.Store;
+using YoungTinge.Web.Cabinet;
+using YoungTinge.Web.Commissions;
+using YoungTinge.Web.Flowers;
+using YoungTinge.Web.Logbook;
+using YoungTinge.Web.Mixing;
+
+namespace YoungTinge.Web.Hosting;
+
+/// <summary>The web server: its services, its safety rules, and the places of the API.</summary>
+public static class Server
+{
+    public const string ConnectionName = "Studio";
+
+    /// <summary>A plan with all its coats is under 10 kB; nothing honest comes near this.</summary>
+    private const long LargestBodyBytes = 256 * 1024;
+
+    public static WebApplication Build(string[] args)
+    {
+        var builder = WebApplication.CreateBuilder(args);
+        builder.Host.UseSerilog((context, log) => log
+            .MinimumLevel.Information()
+            .MinimumLevel.Override("Microsoft.AspNetCore", Serilog.Events.LogEventLevel.Warning)
+            .ReadFrom.Configuration(context.Configuration)
+            .WriteTo.Console(formatProvider: System.Globalization.CultureInfo.InvariantCulture));
+        builder.WebHost.ConfigureKestrel(kestrel =>
+        {
+            kestrel.Limits.MaxRequestBodySize = LargestBodyBytes;
+            kestrel.AddServerHeader = false;
+        });
+        AddServices(builder);
+
+        var app = builder.Build();
+        app.UseExceptionHandler();
+        app.UseResponseCompression();
+        app.UseMiddleware<SafeHeaders>();
+        app.UseMiddleware<SameOriginOnly>();
+        app.UseStaticFiles(new StaticFileOptions { OnPrepareResponse = CacheFiles.Prepare });
+        MapPlaces(app);
+        return app;
+    }
+
+    private static void AddServices(WebApplicationBuilder builder)
+    {
+        var services = builder.Services;
+        services.AddNpgsqlDataSource(builder.Configuration.GetConnectionString(ConnectionName) ?? "");
+        services.AddSingleton<StudioStore>().AddSingleton<CabinetStore>().AddSingleton<CommissionStore>().AddSingleton<PieceStore>()
+            .AddSingleton<RunSheetStore>().AddSingleton<LogbookStore>();
+        services.AddScoped<CurrentStudio>();
+        services.AddSingleton(TimeProvider.System);
+        services.ConfigureHttpJsonOptions(json => PlanJson.Configure(json.SerializerOptions));
+        services.Configure<RouteHandlerOptions>(routes => routes.ThrowOnBadRequest = true);
+        services.AddValidatorsFromAssemblyContaining<Program>(ServiceLifetime.Singleton);
+        services.AddProblemDetails();
+        services.AddExceptionHandler<TroubleHandler>();
+        services.AddOpenApi(OpenApiDocument.Configure);
+        services.AddHealthChecks().AddCheck<DatabaseCheck>("database", tags: ["ready"]);
+        services.AddResponseCompression(compression => compression.EnableForHttps = false);
+        services.Configure<GzipCompressionProviderOptions>(gzip => gzip.Level = CompressionLevel.Fastest);
+        services.Configure<BrotliCompressionProviderOptions>(brotli => brotli.Level = CompressionLevel.Fastest);
+    }
+
+    private static void MapPlaces(WebApplication app)
+    {
+        app.MapOpenApi("/api/openapi.json");
+        app.MapHealthChecks("/health/live", new() { Predicate = check => !check.Tags.Contains("ready") });
+        app.MapHealthChecks("/health/ready");
+
+        var api = app.MapGroup("/api");
+        ListCommissions.Map(api);
+        GetFlower.Map(api);
+        GetPiece.Map(api);
+        SavePlan.Map(api);
+        PreviewPlan.Map(api);
+        GetRunSheet.Map(api);
+        TickStep.Map(api);
+        FindRecipes.Map(api);
+        ReadColour.Map(api);
+        GetCabinet.Map(api);
+        ListLogEntries.Map(api);
+        AddLogEntry.Map(api);
+        api.MapFallback(() => Trouble.Result(StatusCodes.Status404NotFound, TroubleCode.NotFound));
+
+        // Every other address is a page of the client, which finds its own way.
+        if (app.Environment.WebRootFileProvider is not NullFileProvider)
+            app.MapFallbackToFile("index.html", new StaticFileOptions { OnPrepareResponse = CacheFiles.Prepare });
+    }
+}

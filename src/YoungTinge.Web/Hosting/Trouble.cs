@@ -1,0 +1,56 @@
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+
+namespace YoungTinge.Web.Hosting;
+
+/// <summary>What can go wrong with a request. The client has the words for each.</summary>
+public enum TroubleCode
+{
+    NotFound,
+    Unreadable,
+    TooLarge,
+    NotPossible,
+    VersionMissing,
+    ChangedElsewhere,
+    OtherSite,
+    DatabaseAway,
+    Unexpected,
+}
+
+/// <summary>Something wrong with one field.</summary>
+/// <param name="Path">The field, as in the JSON that was sent: <c>coats[1].loadMgPerCm2</c>.</param>
+/// <param name="Code">What is wrong with it.</param>
+/// <param name="Limit">The limit that was passed, if it is one.</param>
+/// <param name="Material">The material that it is about, by id.</param>
+public sealed record FieldProblem(string Path, string Code, double? Limit, string? Material);
+
+/// <summary>The answer to a request that failed: RFC 9457 problem details with a code, and a line for each wrong field.</summary>
+public sealed class Trouble : ProblemDetails
+{
+    public required TroubleCode Code { get; init; }
+
+    public IReadOnlyList<FieldProblem> Problems { get; init; } = [];
+
+    public static JsonHttpResult<Trouble> Result(int status, TroubleCode code, IReadOnlyList<FieldProblem>? problems = null) => TypedResults.Json(
+        new Trouble { Status = status, Code = code, Title = TitleOf(code), Problems = problems ?? [] },
+        contentType: "application/problem+json",
+        statusCode: status);
+
+    public static JsonHttpResult<Trouble> NotFound() => Result(StatusCodes.Status404NotFound, TroubleCode.NotFound);
+
+    public static JsonHttpResult<Trouble> NotPossible(IReadOnlyList<FieldProblem> problems) =>
+        Result(StatusCodes.Status422UnprocessableEntity, TroubleCode.NotPossible, problems);
+
+    private static string TitleOf(TroubleCode code) => code switch
+    {
+        TroubleCode.NotFound => "There is nothing at this address.",
+        TroubleCode.Unreadable => "The request could not be read.",
+        TroubleCode.TooLarge => "The request is too large.",
+        TroubleCode.NotPossible => "Some of the figures cannot be.",
+        TroubleCode.VersionMissing => "Say which version this change was made from (If-Match).",
+        TroubleCode.ChangedElsewhere => "It was changed somewhere else in the meantime.",
+        TroubleCode.OtherSite => "Another site may not change anything here.",
+        TroubleCode.DatabaseAway => "The database does not answer.",
+        _ => "Something went wrong here.",
+    };
+}

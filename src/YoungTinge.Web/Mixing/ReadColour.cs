@@ -1,0 +1,43 @@
+using System.Globalization;
+using System.Text.RegularExpressions;
+using YoungTinge.Core.Coats;
+using YoungTinge.Core.Colour;
+using YoungTinge.Web.Hosting;
+
+namespace YoungTinge.Web.Mixing;
+
+/// <summary>Reads a colour as a maker types or picks it: <c>#c9d8a0</c>, or L, a and b as three numbers.</summary>
+public static partial class ReadColour
+{
+    public const string NotAColour = "notAColour";
+
+    public sealed record Request(string Text);
+
+    public static void Map(RouteGroupBuilder api) => api.MapPost("/colours/read", Handle)
+        .WithName("readColour").Produces<ColourView>().Fails(422);
+
+    private static IResult Handle(Request request) => TryRead(request.Text, out var lab)
+        ? TypedResults.Ok(ColourView.From(lab))
+        : Trouble.NotPossible([new FieldProblem("text", NotAColour, null, null)]);
+
+    internal static bool TryRead(string text, out Lab lab)
+    {
+        lab = default;
+        if (text.Length > 100)
+            return false;
+        if (Srgb.TryParseHex(text, out var rgb))
+        {
+            lab = Illuminant.D65.LabOf(rgb);
+            return true;
+        }
+
+        if (ThreeNumbers().Match(text) is not { Success: true } match)
+            return false;
+        var numbers = Enumerable.Range(1, 3).Select(i => double.Parse(match.Groups[i].Value, CultureInfo.InvariantCulture)).ToArray();
+        lab = new Lab(numbers[0], numbers[1], numbers[2]);
+        return PlanCheck.IsColour(lab);
+    }
+
+    [GeneratedRegex(@"^\s*(?:lab)?\s*\(?\s*L?\*?\s*[:=]?\s*([-+]?\d+(?:\.\d+)?)\s*[,;\s]\s*a?\*?\s*[:=]?\s*([-+]?\d+(?:\.\d+)?)\s*[,;\s]\s*b?\*?\s*[:=]?\s*([-+]?\d+(?:\.\d+)?)\s*\)?\s*$", RegexOptions.IgnoreCase)]
+    private static partial Regex ThreeNumbers();
+}
