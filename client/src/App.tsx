@@ -6,21 +6,24 @@ import { FlowerPage } from './places/flower/FlowerPage'
 import { RunSheetPage } from './places/flower/RunSheetPage'
 import { LogbookPage } from './places/logbook/LogbookPage'
 import { Frame } from './shared/Frame'
+import { SafetyNet } from './shared/SafetyNet'
 
 export function App() {
   return (
-    <Routes>
-      <Route element={<Frame />}>
-        <Route index element={<Navigate to="/commissions" replace />} />
-        <Route path="commissions" element={<CommissionsPage />} />
-        <Route path="flowers/:flowerId" element={<FlowerPage />} />
-        <Route path="flowers/:flowerId/:pieceId" element={<FlowerPage />} />
-        <Route path="flowers/:flowerId/:pieceId/run-sheet" element={<RunSheetPage />} />
-        <Route path="cabinet" element={<CabinetPage />} />
-        <Route path="logbook" element={<LogbookPage />} />
-        <Route path="*" element={<NothingHere />} />
-      </Route>
-    </Routes>
+    <SafetyNet>
+      <Routes>
+        <Route element={<Frame />}>
+          <Route index element={<Navigate to="/commissions" replace />} />
+          <Route path="commissions" element={<CommissionsPage />} />
+          <Route path="flowers/:flowerId" element={<FlowerPage />} />
+          <Route path="flowers/:flowerId/:pieceId" element={<FlowerPage />} />
+          <Route path="flowers/:flowerId/:pieceId/run-sheet" element={<RunSheetPage />} />
+          <Route path="cabinet" element={<CabinetPage />} />
+          <Route path="logbook" element={<LogbookPage />} />
+          <Route path="*" element={<NothingHere />} />
+        </Route>
+      </Routes>
+    </SafetyNet>
   )
 }
 

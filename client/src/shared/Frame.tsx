@@ -20,7 +20,7 @@ export function Frame() {
       </a>
       <header className="border-base-300 flex flex-wrap items-center gap-x-6 gap-y-1 border-b px-4 py-2 lg:h-14 lg:px-6 print:hidden">
         <span className="name text-xl">{t('frame.name')}</span>
-        <nav aria-label={t('frame.places')}>
+        <nav aria-label={t('frame.places')} className="order-last w-full sm:order-none sm:w-auto">
           <ul className="flex gap-5">
             {places.map((place) => (
               <li key={place}>

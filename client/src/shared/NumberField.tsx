@@ -36,7 +36,7 @@ export function NumberField({
       <span className="flex items-center gap-1">
         <input
           id={id}
-          className="input input-sm w-20"
+          className="input input-sm w-16 px-2"
           inputMode="decimal"
           value={typed ?? String(Number(value.toPrecision(4)))}
           aria-invalid={wrong ? true : undefined}

@@ -5,9 +5,7 @@ import type { ColourView, Difference, DosedColour, FieldProblem } from '../api/a
 export function colourName(t: TFunction, colour: ColourView): string {
   const { lightness, chroma, hue } = colour.words
   if (chroma === 'neutral') return t(`colour.grey.${lightness}`)
-  return [t(`colour.lightness.${lightness}`), t(`colour.chroma.${chroma}`), t(`colour.hue.${hue}`)]
-    .filter(Boolean)
-    .join(' ')
+  return [t(`colour.lightness.${lightness}`), t(`colour.chroma.${chroma}`), t(`colour.hue.${hue}`)].join(' ')
 }
 
 /** "a touch warm", or "there". */
@@ -44,4 +42,19 @@ export function problemWords(t: TFunction, problem: FieldProblem, nameOf: (id: s
     limit: problem.limit === null ? '' : Number(problem.limit.toPrecision(3)),
     material: problem.material ? nameOf(problem.material) : '',
   })
+}
+
+/** "7 flowers, 3 buds"; only what there is. */
+export function flowerCount(t: TFunction, flower: { flowers: number; buds: number }): string {
+  return [
+    flower.flowers > 0 && t('flower.count', { count: flower.flowers }),
+    flower.buds > 0 && t('flower.buds', { count: flower.buds }),
+  ]
+    .filter(Boolean)
+    .join(', ')
+}
+
+/** A day as people in this place write it. @param iso A date, or a moment. */
+export function dayWords(iso: string): string {
+  return new Date(iso).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' })
 }

@@ -25,6 +25,9 @@ public sealed class RecipeFinder
     /// <summary>What each further colour costs against a nearer or steadier recipe, in delta E.</summary>
     private const double PriceOfAColour = 0.15;
 
+    /// <summary>What each g per 100 g costs: a paste with much in it turns soft, and nobody counts twenty knife tips.</summary>
+    private const double PriceOfAGram = 0.3;
+
     /// <summary>Extra starts for a set that missed, g per 100 g of each colourant; the fit of K/S can start in a wrong valley.</summary>
     private static readonly double[] OtherStarts = [0.05, 1.0];
 
@@ -133,7 +136,8 @@ public sealed class RecipeFinder
         }
 
         var roundedDeltaE = DeltaE2000.Between(search.Target, model.ColourOf(candidate.Chosen, rounded));
-        return candidate.DeltaE + 0.5 * roundedDeltaE + 0.5 * Unsteadiness(candidate) + PriceOfAColour * candidate.Chosen.Length;
+        return candidate.DeltaE + roundedDeltaE + 0.5 * Unsteadiness(candidate)
+            + PriceOfAColour * candidate.Chosen.Length + PriceOfAGram * candidate.Doses.Sum();
     }
 
     private double Unsteadiness(Candidate candidate)

@@ -4,6 +4,7 @@ import { Link } from 'react-router'
 import { queries } from '../../api/queries'
 import { Reading, Unreadable } from '../../shared/Message'
 import { PieceDrawing } from '../../shared/PieceDrawing'
+import { flowerCount } from '../../shared/words'
 
 const tallestPx = 76
 const shortestPx = 22
@@ -58,9 +59,7 @@ export function CommissionsPage() {
                     </span>
                     <span>
                       <span className="name block text-lg underline-offset-4">{flower.name}</span>
-                      <span className="block text-sm">
-                        {t('flower.count', { flowers: flower.flowers, buds: flower.buds })}
-                      </span>
+                      <span className="block text-sm">{flowerCount(t, flower)}</span>
                     </span>
                   </Link>
                 </li>

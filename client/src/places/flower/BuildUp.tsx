@@ -63,6 +63,7 @@ export function BuildUp({
                   .join(', ')}
                 isOpen={isOpen(opened, { kind: 'paste' })}
                 isTroubled={troubled.has('paste')}
+                isLow={opened !== null}
                 onOpen={() => onOpen({ kind: 'paste' })}
               />
             </th>
@@ -74,6 +75,7 @@ export function BuildUp({
                   detail={coatDetail(t, coat)}
                   isOpen={isOpen(opened, { kind: 'coat', id: coat.id })}
                   isTroubled={troubled.has(coat.id)}
+                  isLow={opened !== null}
                   onOpen={() => onOpen({ kind: 'coat', id: coat.id })}
                 />
               </th>
@@ -96,6 +98,7 @@ export function BuildUp({
                   key={zone}
                   view={view}
                   stages={[0, ...stages]}
+                  isLow={opened !== null}
                   isOpen={isOpen(opened, { kind: 'target', zone })}
                   onOpen={() => onOpen({ kind: 'target', zone })}
                 />
@@ -117,6 +120,7 @@ function Head({
   detail,
   isOpen,
   isTroubled,
+  isLow,
   onOpen,
 }: {
   kind: string
@@ -124,6 +128,7 @@ function Head({
   detail: string
   isOpen: boolean
   isTroubled: boolean
+  isLow: boolean
   onOpen: () => void
 }) {
   const { t } = useTranslation()
@@ -138,7 +143,7 @@ function Head({
         {isTroubled && <span className="text-error font-semibold"> {t('buildUp.lookHere')}</span>}
       </span>
       <span className="text-sm leading-tight font-semibold">{name}</span>
-      <span className="mt-1 line-clamp-4 text-xs leading-snug" title={detail}>
+      <span className={`mt-1 text-xs leading-snug ${isLow ? 'line-clamp-2' : 'line-clamp-4'}`} title={detail}>
         {detail}
       </span>
     </button>
@@ -148,34 +153,39 @@ function Head({
 function Ribbon({
   view,
   stages,
+  isLow,
   isOpen,
   onOpen,
 }: {
   view: ZoneView
   /** Which of the zone's colours each column shows; 0 for a coat without any yet, except in the first. */
   stages: number[]
+  /** Less high, to leave room for what is opened under the ribbons. */
+  isLow: boolean
   isOpen: boolean
   onOpen: () => void
 }) {
   const { t } = useTranslation()
   const zone = t(`zone.${view.zone}`)
   const there = view.difference.size === 'there'
+  const height = isLow ? 'h-8' : 'h-12'
+  const gap = isLow ? 'py-0.5' : 'py-1'
   return (
     <tr>
-      <th scope="row" className="surround sticky left-0 z-20 py-1 pr-1 pl-4 text-sm font-semibold">
+      <th scope="row" className="surround sticky left-0 z-20 pr-1 pl-4 text-sm font-semibold">
         {zone}
       </th>
       {stages.map((stage, column) => {
         const colour = column === 0 || stage > 0 ? view.colours[stage] : undefined
         return (
-          <td key={column} className="p-0 py-1">
-            {colour && <Dab colour={colour} className={column === 0 ? 'rounded-l-full' : 'joint'} />}
+          <td key={column} className={`p-0 ${gap}`}>
+            {colour && <Dab colour={colour} className={`${height} ${column === 0 ? 'rounded-l-full' : 'joint'}`} />}
           </td>
         )
       })}
-      <td className="p-0 py-1">
+      <td className={`p-0 ${gap}`}>
         <button
-          className={`group relative block h-12 w-full cursor-pointer rounded-r-full text-left ${isOpen ? 'outline-surround-ink outline-2 -outline-offset-4' : ''}`}
+          className={`relative block ${height} w-full cursor-pointer rounded-r-full text-left ${isOpen ? 'outline-surround-ink outline-2 -outline-offset-4' : ''}`}
           style={{ backgroundColor: view.target.hex }}
           aria-expanded={isOpen}
           aria-label={t('buildUp.changeTarget', { zone, colour: colourName(t, view.target) })}
@@ -183,7 +193,7 @@ function Ribbon({
           onClick={onOpen}
         />
       </td>
-      <td className="py-1 pr-2 pl-3 leading-tight">
+      <td className={`pr-2 pl-3 leading-tight ${isLow ? 'flex h-9 items-center gap-2' : gap}`}>
         <span className="flex items-center gap-1 text-sm font-semibold">
           {there && <Check size={14} aria-hidden />}
           {differenceWords(t, view.difference)}
@@ -200,11 +210,7 @@ function Dab({ colour, className }: { colour: ColourView; className: string }) {
   const { t } = useTranslation()
   const name = colourName(t, colour)
   return (
-    <div
-      className={`relative h-12 ${className}`}
-      style={{ backgroundColor: colour.hex }}
-      title={`${name}, ${colour.hex}`}
-    >
+    <div className={`relative ${className}`} style={{ backgroundColor: colour.hex }} title={`${name}, ${colour.hex}`}>
       <span className="sr-only">{name}</span>
     </div>
   )

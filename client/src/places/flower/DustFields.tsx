@@ -28,7 +28,7 @@ export function DustFields({
   onChange: (coat: Coat) => void
 }) {
   return (
-    <div className="grid gap-x-8 gap-y-3 sm:grid-cols-2 xl:grid-cols-[minmax(15rem,1fr)_minmax(11rem,auto)_minmax(18rem,1.2fr)]">
+    <div className="grid gap-x-6 gap-y-3 sm:grid-cols-2 xl:grid-cols-[minmax(14rem,1fr)_minmax(9.5rem,auto)_minmax(20rem,1.2fr)]">
       <Mix coat={coat} view={view} materials={materials} nameOf={nameOf} problemAt={problemAt} onChange={onChange} />
       <Load coat={coat} problemAt={problemAt} onChange={onChange} />
       <Where coat={coat} problemAt={problemAt} onChange={onChange} />
@@ -166,7 +166,7 @@ function Where({
         <SidesChoice sides={coat.sides} onChange={(sides) => onChange({ ...coat, sides })} />
       </div>
       {place.kind !== 'whole' && (
-        <div className="flex flex-wrap gap-4">
+        <div className="flex flex-wrap gap-x-3 gap-y-1">
           {(['start', 'end', 'feather'] as const).map((name) => (
             <NumberField
               key={name}

@@ -1,5 +1,6 @@
 import { X } from 'lucide-react'
 import type { ReactNode } from 'react'
+import { useEffect, useRef } from 'react'
 import { useTranslation } from 'react-i18next'
 
 /** The strip under the ribbons in which the opened column or target is edited. */
@@ -15,8 +16,14 @@ export function Editor({
   children: ReactNode
 }) {
   const { t } = useTranslation()
+  const strip = useRef<HTMLElement>(null)
+  // On a small screen it opens below the fold.
+  useEffect(() => {
+    // In braces: it may answer with a promise, which React would take for a clean-up.
+    strip.current?.scrollIntoView({ block: 'nearest' })
+  }, [])
   return (
-    <section aria-label={title} className="px-4 py-3">
+    <section ref={strip} aria-label={title} className="px-4 py-3">
       <div className="mb-2 flex flex-wrap items-center gap-x-3 gap-y-1">
         <h2 className="font-semibold">{title}</h2>
         {actions}

@@ -6,6 +6,7 @@ import type { FlowerAnswer, Material } from '../../api/api'
 import { queries } from '../../api/queries'
 import { FrameState } from '../../shared/FrameState'
 import { Reading, Unreadable } from '../../shared/Message'
+import { flowerCount } from '../../shared/words'
 import { PieceWorkplace } from './PieceWorkplace'
 import { SaveWords } from './SaveWords'
 import { Stem } from './Stem'
@@ -51,14 +52,14 @@ function Workplace({ flower, pieceId, materials }: { flower: FlowerAnswer; piece
   }, [saved, state?.plan, startedAt, queryClient, flower.id])
 
   return (
-    <div className="grid grow lg:h-[calc(100dvh-3.5rem)] lg:grid-cols-[12rem_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)]">
+    <div className="grid grow grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr] lg:h-[calc(100dvh-3.5rem)] lg:grid-cols-[12rem_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)]">
       <FrameState>
         <span className="quiet hidden md:inline">
           {flower.commission.name} · {t('commission.due', { count: flower.commission.dueInDays })}
         </span>
         {state && <SaveWords save={state.save} />}
       </FrameState>
-      <aside className="border-base-300 flex flex-col gap-2 border-b p-4 lg:overflow-y-auto lg:border-r lg:pr-2 lg:border-b-0">
+      <aside className="border-base-300 flex min-w-0 flex-col gap-2 border-b p-4 lg:overflow-y-auto lg:border-r lg:pr-2 lg:border-b-0">
         <div>
           <p className="text-xs">
             <Link className="act" to="/commissions">
@@ -66,7 +67,7 @@ function Workplace({ flower, pieceId, materials }: { flower: FlowerAnswer; piece
             </Link>
           </p>
           <p className="name text-2xl">{flower.name}</p>
-          <p className="quiet text-sm">{t('flower.count', { flowers: flower.flowers, buds: flower.buds })}</p>
+          <p className="quiet text-sm">{flowerCount(t, flower)}</p>
         </div>
         <Stem flower={flower} chosenId={pieceId} />
       </aside>

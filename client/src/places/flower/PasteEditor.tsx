@@ -114,9 +114,11 @@ function Doses({
           const measured = preview.batch.colours.find((colour) => colour.colourantId === one.colourantId)
           const name = nameOf(one.colourantId)
           return (
-            <li key={one.colourantId} className="flex flex-wrap items-start gap-x-2">
+            <li key={one.colourantId} className="flex items-start gap-x-2">
               {material?.chip && <Swatch colour={material.chip} className="mt-0.5 h-7 w-9" />}
-              <span className="w-28 truncate pt-1 text-sm">{name}</span>
+              <span className="min-w-16 grow truncate pt-1 text-sm" title={name}>
+                {name}
+              </span>
               <NumberField
                 label={t('paste.dose', { name })}
                 hideLabel
@@ -125,7 +127,7 @@ function Doses({
                 problem={problemAt(`paste.doses[${i}].gPer100g`) ?? problemAt(`paste.doses[${i}].colourantId`)}
                 onChange={(gPer100g) => setDoses(paste.doses.map((old, j) => (i === j ? { ...old, gPer100g } : old)))}
               />
-              <span className="pt-1 text-sm font-semibold">{measured && dose(t, measured)}</span>
+              <span className="w-22 pt-1 text-sm font-semibold">{measured && dose(t, measured)}</span>
               <button
                 className="btn btn-ghost btn-sm btn-square"
                 aria-label={t('paste.remove', { name })}

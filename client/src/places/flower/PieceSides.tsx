@@ -24,7 +24,7 @@ export function PieceSides({ piece, preview, isOld }: { piece: PieceView; previe
     })
   }
   return (
-    <section aria-label={t('sides.title')} className="surround flex flex-col items-center gap-4 p-4">
+    <section aria-label={t('sides.title')} className="surround flex flex-col items-center gap-4 p-4 lg:sticky lg:top-0">
       <div role="group" aria-label={t('sides.choose')} className="flex w-full gap-4 text-sm">
         {(['face', 'back'] as const).map((name) => (
           <button
@@ -37,13 +37,15 @@ export function PieceSides({ piece, preview, isOld }: { piece: PieceView; previe
           </button>
         ))}
       </div>
-      <FieldPicture field={preview[side]} piece={piece} heightPx={Math.round(heightPx)} label={label(side)} />
-      <FieldPicture
-        field={preview[other]}
-        piece={piece}
-        heightPx={Math.round(heightPx * smallShare)}
-        label={label(other)}
-      />
+      <div className="flex items-end gap-4 lg:flex-col lg:items-center">
+        <FieldPicture field={preview[side]} piece={piece} heightPx={Math.round(heightPx)} label={label(side)} />
+        <FieldPicture
+          field={preview[other]}
+          piece={piece}
+          heightPx={Math.round(heightPx * smallShare)}
+          label={label(other)}
+        />
+      </div>
       <p className="text-xs">{isOld ? t('sides.old') : t('sides.light')}</p>
     </section>
   )

@@ -56,7 +56,7 @@ export function PieceWorkplace({
 
   return (
     <div className="flex min-h-0 min-w-0 flex-col">
-      <main className="min-h-0 grow lg:grid lg:grid-cols-[minmax(0,1fr)_16rem] lg:overflow-y-auto">
+      <main className="flex min-h-0 grow flex-col lg:grid lg:grid-cols-[minmax(0,1fr)_16rem] lg:overflow-y-auto">
         <div className="min-w-0">
           <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1 px-4 pt-3 pb-2">
             <h1 className="name text-2xl">{piece.name}</h1>
@@ -88,7 +88,8 @@ export function PieceWorkplace({
           <p className="sr-only" role="status">
             {said}
           </p>
-          <div className="border-base-300 flex flex-wrap gap-x-5 gap-y-1 border-b px-4 py-2 text-sm">
+          {openedEditor()}
+          <div className="border-base-300 order-last flex flex-wrap gap-x-5 gap-y-1 border-t px-4 py-2 text-sm">
             <Link className="act flex items-center gap-1" to={`/flowers/${flowerId}/${piece.id}/run-sheet`}>
               <ClipboardList size={16} aria-hidden />
               {t('piece.runSheet')}
@@ -98,10 +99,9 @@ export function PieceWorkplace({
               {t('piece.log')}
             </button>
           </div>
-          {openedEditor()}
           {!opened && <Notes piece={piece} plan={plan} preview={preview} nameOf={nameOf} />}
         </div>
-        <div className="surround min-w-0">
+        <div className="surround order-first min-w-0 lg:order-none">
           <PieceSides piece={piece} preview={preview} isOld={state.previewIsOld || problems.length > 0} />
         </div>
       </main>

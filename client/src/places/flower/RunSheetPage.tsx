@@ -6,6 +6,7 @@ import type { Material, RunSheet } from '../../api/api'
 import { queries } from '../../api/queries'
 import { FrameState } from '../../shared/FrameState'
 import { Reading, Unreadable } from '../../shared/Message'
+import { dayWords } from '../../shared/words'
 import { nameFinder } from './coatWords'
 import { cautionsOf, stepWords } from './stepWords'
 import { useTicks } from './useTicks'
@@ -55,7 +56,7 @@ function Sheet({ sheet, flowerId, materials }: { sheet: RunSheet; flowerId: stri
           {t('runSheet.title', { flower: sheet.flowerName, piece: sheet.piece.name.toLowerCase() })}
         </h1>
         <p className="quiet text-sm">
-          {sheet.commission.name}, {t('runSheet.due', { date: sheet.commission.dueOn })}
+          {sheet.commission.name}, {t('runSheet.due', { date: dayWords(sheet.commission.dueOn) })}
         </p>
         <button className="btn btn-sm ml-auto print:hidden" onClick={() => window.print()}>
           <Printer size={16} aria-hidden />

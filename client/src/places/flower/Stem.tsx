@@ -45,7 +45,9 @@ export function Stem({ flower, chosenId }: { flower: FlowerAnswer; chosenId: str
                   <PieceDrawing piece={piece} heightPx={heightOf(piece)} chosen={chosen} />
                 </span>
                 <span className="leading-tight">
-                  <span className={`block text-sm ${chosen ? 'font-semibold underline underline-offset-4' : 'group-hover:underline'}`}>
+                  <span
+                    className={`block text-sm ${chosen ? 'font-semibold underline underline-offset-4' : 'group-hover:underline'}`}
+                  >
                     {piece.name}
                   </span>
                   <span className="quiet block text-xs">

@@ -23,7 +23,11 @@ export function Tray({ materials, onTake }: { materials: Material[]; onTake: (wh
       aria-label={t('tray.title')}
       className="border-base-300 bg-base-100 flex min-w-0 flex-col border-t sm:flex-row"
     >
-      <div role="group" aria-label={t('tray.shelves')} className="flex shrink-0 gap-4 px-4 py-2 text-sm sm:w-32 sm:flex-col sm:gap-0.5">
+      <div
+        role="group"
+        aria-label={t('tray.shelves')}
+        className="flex shrink-0 gap-4 px-4 py-2 text-sm sm:w-32 sm:flex-col sm:gap-0.5"
+      >
         {shelves.map((name) => (
           <button
             key={name}
@@ -35,7 +39,11 @@ export function Tray({ materials, onTake }: { materials: Material[]; onTake: (wh
           </button>
         ))}
       </div>
-      <ul className="surround flex min-w-0 grow gap-1 overflow-x-auto px-3 py-2" tabIndex={0} aria-label={t(`tray.${shelf}`)}>
+      <ul
+        className="surround flex min-w-0 grow gap-1 overflow-x-auto px-3 py-2"
+        tabIndex={0}
+        aria-label={t(`tray.${shelf}`)}
+      >
         {shelf === 'setting' && (
           <li>
             <Pot name={t('tray.steam')} onTake={() => onTake('steam')} />

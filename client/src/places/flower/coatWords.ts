@@ -33,9 +33,9 @@ export function coatDetail(t: TFunction, coat: Coat): string {
     case 'steam':
       return t('coat.seconds', { count: coat.seconds })
     case 'glaze':
-      return [t('coat.coats', { count: coat.coats }), t(`sides.${coat.sides}`)].join(' · ')
+      return [t('coat.coats', { count: coat.coats }), t(`sides.words.${coat.sides}`)].join(' · ')
     default:
-      return [loadWord(t, coat.loadMgPerCm2), placeWords(t, coat.place), t(`sides.${coat.sides}`)].join(' · ')
+      return [loadWord(t, coat.loadMgPerCm2), placeWords(t, coat.place), t(`sides.words.${coat.sides}`)].join(' · ')
   }
 }
 

@@ -5,7 +5,7 @@ import type { LogEntry } from '../../api/api'
 import { queries } from '../../api/queries'
 import { Reading, Unreadable } from '../../shared/Message'
 import { Swatch } from '../../shared/Swatch'
-import { colourName, deltaE, differenceWords } from '../../shared/words'
+import { colourName, dayWords, deltaE, differenceWords } from '../../shared/words'
 
 /** What came out, newest first: predicted beside actual. */
 export function LogbookPage() {
@@ -37,9 +37,7 @@ function Entry({ entry }: { entry: LogEntry }) {
   return (
     <li className="border-base-300 grid gap-x-6 border-t sm:grid-cols-[10rem_16rem_minmax(0,1fr)]">
       <p className="px-4 pt-3 text-sm sm:py-4 lg:pl-6">
-        <time dateTime={entry.loggedAt}>
-          {new Date(entry.loggedAt).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' })}
-        </time>
+        <time dateTime={entry.loggedAt}>{dayWords(entry.loggedAt)}</time>
       </p>
       <div className="surround mt-2 flex p-4 text-xs sm:mt-0">
         <figure className="w-1/2">
