@@ -11,7 +11,9 @@ public static class Schema
     /// <exception cref="InvalidOperationException">A script failed; the database is as it was before that script.</exception>
     public static void Migrate(string connectionString)
     {
-        var result = DeployChanges.To.PostgresqlDatabase(connectionString)
+        // One connection for one purpose: left in a pool it would be found dead after the database was restarted.
+        var alone = new NpgsqlConnectionStringBuilder(connectionString) { Pooling = false }.ConnectionString;
+        var result = DeployChanges.To.PostgresqlDatabase(alone)
             .WithScriptsEmbeddedInAssembly(typeof(Schema).Assembly, name => name.EndsWith(".sql", StringComparison.Ordinal))
             .WithTransactionPerScript()
             .LogTo(new NoOpUpgradeLog())

@@ -25,7 +25,8 @@ public static class Server
         var builder = WebApplication.CreateBuilder(args);
         builder.Host.UseSerilog((context, log) => log
             .MinimumLevel.Information()
-            .MinimumLevel.Override("Microsoft.AspNetCore", Serilog.Events.LogEventLevel.Warning)
+            .MinimumLevel.Override("Microsoft", Serilog.Events.LogEventLevel.Warning)
+            .MinimumLevel.Override("Npgsql", Serilog.Events.LogEventLevel.Warning)
             .ReadFrom.Configuration(context.Configuration)
             .WriteTo.Console(formatProvider: System.Globalization.CultureInfo.InvariantCulture));
         builder.WebHost.ConfigureKestrel(kestrel =>

@@ -1,0 +1,165 @@
+using Npgsql;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Store.Demo;
+using YoungTinge.Testing;
+
+namespace YoungTinge.Store.Tests;
+
+/// <summary>The store against a real PostgreSQL.</summary>
+public sealed class StoreTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, IAsyncLifetime
+{
+    private static readonly CancellationToken Cancel = CancellationToken.None;
+
+    private Guid studioId;
+
+    public async Task InitializeAsync()
+    {
+        await demo.ResetAsync();
+        studioId = (await new StudioStore(demo.DataSource).FindFirstAsync(Cancel))!.Id;
+    }
+
+    public Task DisposeAsync() => Task.CompletedTask;
+
+    private PieceStore Pieces => new(demo.DataSource);
+
+    private async Task<PlannedPiece> SepalsAsync() =>
+        (await Pieces.ListAsync(studioId, null, Cancel)).Single(piece => piece.Piece.Name == "Sepals");
+
+    [Fact]
+    public async Task Migrating_and_seeding_again_changes_nothing()
+    {
+        Schema.Migrate(demo.ConnectionString);
+        Assert.False(await DemoStudio.SeedAsync(demo.DataSource, DateTimeOffset.UtcNow, Cancel));
+        var (commissions, flowers) = await new CommissionStore(demo.DataSource).ListAsync(studioId, Cancel);
+        Assert.Equal(["Lantern Pier winter supper", "Tidewrack moon wedding", "Harbour school fete"], commissions.Select(c => c.Name));
+        Assert.Equal(6, flowers.Count);
+    }
+
+    [Fact]
+    public async Task The_cabinet_comes_back_as_it_went_in()
+    {
+        var expected = StarterCabinet.Load().All;
+        var actual = (await new CabinetStore(demo.DataSource).LoadAsync(studioId, Cancel)).All;
+        Assert.Equal(expected.Select(m => (m.GetType(), m.Label)), actual.Select(m => (m.GetType(), m.Label)));
+        foreach (var (a, b) in expected.OfType<Colourant>().Zip(actual.OfType<Colourant>()))
+        {
+            Assert.Equal(a.Optics.Absorption.Values, b.Optics.Absorption.Values);
+            Assert.Equal(a.Optics.Scattering.Values, b.Optics.Scattering.Values);
+            Assert.Equal((a.LoadLimitGPer100g, a.Development), (b.LoadLimitGPer100g, b.Development));
+            Assert.Equal(a.Units.OrderBy(u => u.MassG), b.Units);
+        }
+
+        foreach (var (a, b) in expected.OfType<Glaze>().Zip(actual.OfType<Glaze>()))
+            Assert.Equal(a, b);
+    }
+
+    [Fact]
+    public async Task A_saved_plan_is_there_after_a_restart_of_the_database()
+    {
+        var piece = await SepalsAsync();
+        var plan = piece.Plan with { Ground = new Lab(88, -4, 12), Coats = [.. piece.Plan.Coats.Skip(1)] };
+        var saved = Assert.IsType<SavePlanResult.Saved>(await Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, plan, Cancel));
+        Assert.Equal(piece.Version + 1, saved.Version);
+
+        await demo.Cluster.StopAsync();
+        await demo.Cluster.RestartAsync();
+        demo.DataSource.Clear();
+
+        var again = await SepalsAsync();
+        Assert.Equal(saved.Version, again.Version);
+        Assert.Equal(plan.Ground, again.Plan.Ground);
+        Assert.Equal(plan.Targets.OrderBy(t => t.Key), again.Plan.Targets.OrderBy(t => t.Key));
+        Assert.Equal(plan.Coats.Select(coat => coat.Id), again.Plan.Coats.Select(coat => coat.Id));
+    }
+
+    [Fact]
+    public async Task A_plan_made_from_an_old_version_does_not_overwrite()
+    {
+        var piece = await SepalsAsync();
+        await Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, piece.Plan with { Ground = new Lab(80, 0, 0) }, Cancel);
+        var late = await Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, piece.Plan with { Ground = new Lab(20, 0, 0) }, Cancel);
+        Assert.Equal(80, Assert.IsType<SavePlanResult.Changed>(late).Current.Plan.Ground.L);
+    }
+
+    [Fact]
+    public async Task Of_many_saves_at_once_exactly_one_wins()
+    {
+        var piece = await SepalsAsync();
+        var saves = Enumerable.Range(0, 12).Select(i =>
+            Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, piece.Plan with { Ground = new Lab(i, 0, 0) }, Cancel));
+        var results = await Task.WhenAll(saves);
+        Assert.Single(results.OfType<SavePlanResult.Saved>());
+        Assert.Equal(11, results.OfType<SavePlanResult.Changed>().Count());
+    }
+
+    [Fact]
+    public async Task Another_studios_piece_is_not_to_be_found_or_changed()
+    {
+        var piece = await SepalsAsync();
+        var stranger = Guid.NewGuid();
+        Assert.Null(await Pieces.FindAsync(stranger, piece.Id, Cancel));
+        Assert.IsType<SavePlanResult.Missing>(await Pieces.SavePlanAsync(stranger, piece.Id, piece.Version, piece.Plan, Cancel));
+        Assert.IsType<SavePlanResult.Missing>(await Pieces.SavePlanAsync(studioId, Guid.NewGuid(), 1, piece.Plan, Cancel));
+    }
+
+    [Fact]
+    public async Task Every_kind_of_coat_survives_the_database()
+    {
+        var piece = await SepalsAsync();
+        Coat[] coats =
+        [
+            new DustCoat(Guid.NewGuid(), [new Portion("wine-lees", 1), new Portion("plain-cornstarch", 2.5)], 0.123, new Place(PlaceKind.Rim, 0.5, 3, 4), Sides.Both),
+            new SteamCoat(Guid.NewGuid(), 9),
+            new GlazeCoat(Guid.NewGuid(), "pond-dip", 3, Sides.Back),
+        ];
+        await Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, piece.Plan with { Coats = coats }, Cancel);
+        var back = (await SepalsAsync()).Plan.Coats;
+        var dust = Assert.IsType<DustCoat>(back[0]);
+        Assert.Equal(coats[0] with { }, dust with { Mix = ((DustCoat)coats[0]).Mix });
+        Assert.Equal(((DustCoat)coats[0]).Mix, dust.Mix);
+        Assert.Equal(coats[1..], back.Skip(1));
+    }
+
+    [Fact]
+    public async Task A_tick_can_be_set_twice_and_taken_back_twice()
+    {
+        var piece = await SepalsAsync();
+        var ticks = new RunSheetStore(demo.DataSource);
+        await ticks.TickAsync(piece.Id, "paste", "one", Cancel);
+        await ticks.TickAsync(piece.Id, "paste", "two", Cancel);
+        Assert.Equal("two", Assert.Single(await ticks.ListAsync(piece.Id, Cancel)).Fingerprint);
+        await ticks.UntickAsync(piece.Id, "paste", Cancel);
+        await ticks.UntickAsync(piece.Id, "paste", Cancel);
+        Assert.Empty(await ticks.ListAsync(piece.Id, Cancel));
+    }
+
+    [Fact]
+    public async Task A_log_entry_sent_twice_is_logged_once()
+    {
+        var piece = await SepalsAsync();
+        var logbook = new LogbookStore(demo.DataSource);
+        var entry = new LogEntry(Guid.NewGuid(), piece.Id, LogSubject.Tip, new Lab(80, 1, 2), new Lab(79, 2, 3), "Fine.", DateTimeOffset.UtcNow);
+        await logbook.AddAsync(studioId, entry, Cancel);
+        await logbook.AddAsync(studioId, entry, Cancel);
+        var found = Assert.Single(await logbook.ListAsync(studioId, piece.Id, 100, Cancel), named => named.Entry.Id == entry.Id);
+        Assert.Equal((entry.Predicted, entry.Actual, entry.Note), (found.Entry.Predicted, found.Entry.Actual, found.Entry.Note));
+        Assert.Equal(("Sepals", "Hellebore", "Lantern Pier winter supper"), (found.PieceName, found.FlowerName, found.CommissionName));
+    }
+
+    [Theory]
+    [InlineData("update piece set length_mm = -1", "piece_length_range")]
+    [InlineData("update piece set per_part = 0", "piece_per_part_range")]
+    [InlineData("update material set absorption = array[1, 2]", "material_absorption_bands")]
+    [InlineData("update material set load_limit_g_per_100g = null where kind = 'colourant'", "material_has_what_its_kind_needs")]
+    [InlineData("update log_entry set actual_l = 'NaN'", "log_entry_actual_l_range")]
+    [InlineData("update flower set flowers = 0, buds = 0", "flower_has_something")]
+    public async Task The_database_guards_its_own_ranges(string sql, string constraint)
+    {
+        await using var command = demo.DataSource.CreateCommand(sql);
+        var refused = await Assert.ThrowsAsync<PostgresException>(() => command.ExecuteNonQueryAsync());
+        Assert.Equal(constraint, refused.ConstraintName);
+    }
+}

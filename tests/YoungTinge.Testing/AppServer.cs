@@ -1,0 +1,67 @@
+using System.Diagnostics;
+using System.Net;
+using System.Net.Sockets;
+
+namespace YoungTinge.Testing;
+
+/// <summary>The real server, as a process of its own, that tests may stop and start.</summary>
+public sealed class AppServer(string connectionString) : IAsyncDisposable
+{
+    private static readonly TimeSpan LongestStart = TimeSpan.FromSeconds(60);
+
+    private readonly int port = FreePort();
+    private Process? process;
+
+    public Uri Address => new($"http://127.0.0.1:{port}");
+
+    public async Task StartAsync()
+    {
+        var web = Path.Combine(Repository.Folder, "src", "YoungTinge.Web");
+        var dll = Path.Combine(web, "bin", Repository.Configuration, "net10.0", "YoungTinge.Web.dll");
+        process = Process.Start(new ProcessStartInfo("dotnet", [dll, "--contentRoot", web, "--urls", Address.ToString()])
+        {
+            Environment = { ["ConnectionStrings__Studio"] = connectionString },
+            RedirectStandardOutput = true,
+        });
+        process!.OutputDataReceived += (_, _) => { };
+        process.BeginOutputReadLine();
+
+        using var http = new HttpClient();
+        var waited = Stopwatch.StartNew();
+        while (true)
+        {
+            try
+            {
+                if ((await http.GetAsync(new Uri(Address, "/health/ready"))).IsSuccessStatusCode)
+                    return;
+            }
+            catch (HttpRequestException)
+            {
+                // Not listening yet.
+            }
+
+            if (process.HasExited || waited.Elapsed > LongestStart)
+                throw new InvalidOperationException("The server did not start.");
+            await Task.Delay(50);
+        }
+    }
+
+    public async Task StopAsync()
+    {
+        if (process is null)
+            return;
+        process.Kill(entireProcessTree: true);
+        await process.WaitForExitAsync();
+        process.Dispose();
+        process = null;
+    }
+
+    public async ValueTask DisposeAsync() => await StopAsync();
+
+    private static int FreePort()
+    {
+        using var listener = new TcpListener(IPAddress.Loopback, 0);
+        listener.Start();
+        return ((IPEndPoint)listener.LocalEndpoint).Port;
+    }
+}

@@ -1,0 +1,298 @@
+using System.Net;
+using System.Net.Http.Headers;
+using System.Net.Http.Json;
+using System.Text;
+using System.Text.Json.Nodes;
+using Microsoft.AspNetCore.Mvc.Testing;
+using YoungTinge.Testing;
+
+namespace YoungTinge.Web.Tests;
+
+/// <summary>The API as a client sees it, on a real database.</summary>
+public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, IAsyncLifetime
+{
+    private WebApplicationFactory<Program> factory = null!;
+    private HttpClient http = null!;
+
+    public async Task InitializeAsync()
+    {
+        await demo.ResetAsync();
+        factory = Host(demo.ConnectionString);
+        http = factory.CreateClient();
+    }
+
+    public async Task DisposeAsync() => await factory.DisposeAsync();
+
+    private static WebApplicationFactory<Program> Host(string connection) =>
+        new WebApplicationFactory<Program>().WithWebHostBuilder(host => host.UseSetting("ConnectionStrings:Studio", connection));
+
+    private async Task<JsonNode> GetAsync(string path) => (await http.GetFromJsonAsync<JsonNode>(path))!;
+
+    private async Task<(string PieceId, JsonNode Plan, int Version)> SepalsAsync()
+    {
+        var commissions = await GetAsync("/api/commissions");
+        var id = commissions["commissions"]![0]!["flowers"]![0]!["pieces"]!.AsArray().First(p => (string?)p!["name"] == "Sepals")!["id"]!.ToString();
+        var piece = await GetAsync($"/api/pieces/{id}");
+        return (id, piece["plan"]!, (int)piece["version"]!);
+    }
+
+    private Task<HttpResponseMessage> SaveAsync(string pieceId, JsonNode plan, int? version)
+    {
+        var request = new HttpRequestMessage(HttpMethod.Put, $"/api/pieces/{pieceId}/plan") { Content = JsonContent.Create(plan) };
+        if (version is { } v)
+            request.Headers.IfMatch.Add(new EntityTagHeaderValue($"\"{v}\""));
+        return http.SendAsync(request);
+    }
+
+    private static async Task<(HttpStatusCode Status, string Code, List<string> Problems)> TroubleAsync(HttpResponseMessage response)
+    {
+        Assert.Equal("application/problem+json", response.Content.Headers.ContentType?.MediaType);
+        var trouble = (await response.Content.ReadFromJsonAsync<JsonNode>())!;
+        return (response.StatusCode, (string)trouble["code"]!, [.. trouble["problems"]!.AsArray().Select(p => $"{p!["path"]} {p["code"]}")]);
+    }
+
+    [Fact]
+    public async Task A_flower_lists_its_pieces_with_their_finished_colours()
+    {
+        var commissions = await GetAsync("/api/commissions");
+        var hellebore = commissions["commissions"]![0]!["flowers"]![0]!;
+        var flower = await GetAsync($"/api/flowers/{hellebore["id"]}");
+        Assert.Equal(["Bud", "Sepals", "Nectaries", "Bracts", "Leaves"], flower["pieces"]!.AsArray().Select(p => (string)p!["name"]!));
+        var sepals = flower["pieces"]![1]!;
+        Assert.Equal((42, 7), ((int)sepals["toMake"]!, (int)sepals["spares"]!));
+        Assert.Equal(5, sepals["finished"]!.AsObject().Count);
+        Assert.Equal(9, (int)flower["commission"]!["dueInDays"]!);
+    }
+
+    [Fact]
+    public async Task A_preview_shows_every_stage_and_keeps_nothing()
+    {
+        var (id, plan, version) = await SepalsAsync();
+        plan["coats"]!.AsArray().RemoveAt(0);
+        var preview = (await (await http.PostAsJsonAsync($"/api/pieces/{id}/preview", plan)).Content.ReadFromJsonAsync<JsonNode>())!;
+        var coats = plan["coats"]!.AsArray().Count;
+        Assert.Equal(5, preview["zones"]!.AsArray().Count);
+        Assert.All(preview["zones"]!.AsArray(), zone => Assert.Equal(coats + 1, zone!["colours"]!.AsArray().Count));
+        Assert.Equal(coats, preview["coats"]!.AsArray().Count);
+        var face = preview["face"]!;
+        Assert.True((int)face["columns"]! >= 48 && (int)face["rows"]! >= 64);
+        Assert.Equal(3 * (int)face["columns"]! * (int)face["rows"]!, Convert.FromBase64String((string)face["rgb"]!).Length);
+        Assert.Equal(version, (await SepalsAsync()).Version);
+    }
+
+    [Fact]
+    public async Task A_plan_is_saved_over_the_version_it_was_made_from_and_no_other()
+    {
+        var (id, plan, version) = await SepalsAsync();
+        plan["ground"]!["l"] = 88.5;
+        var saved = await SaveAsync(id, plan, version);
+        Assert.Equal($"\"{version + 1}\"", saved.Headers.ETag!.Tag);
+        Assert.Equal(88.5, (double)(await SepalsAsync()).Plan["ground"]!["l"]!);
+
+        Assert.Equal((HttpStatusCode.PreconditionFailed, "changedElsewhere"), await StatusAndCode(SaveAsync(id, plan, version)));
+        Assert.Equal((HttpStatusCode.PreconditionRequired, "versionMissing"), await StatusAndCode(SaveAsync(id, plan, null)));
+        Assert.Equal((HttpStatusCode.NotFound, "notFound"), await StatusAndCode(SaveAsync(Guid.NewGuid().ToString(), plan, 1)));
+    }
+
+    public static TheoryData<string, string, string> Impossible => new()
+    {
+        { "paste.doses[0].gPer100g", "-0.1", "doseNotAboveZero" },
+        { "paste.doses[0].gPer100g", "50", "doseOverLimit" },
+        { "paste.doses[0].colourantId", "\"nobody\"", "unknownMaterial" },
+        { "paste.baseId", "\"wine-lees\"", "unknownMaterial" },
+        { "coats[0].loadMgPerCm2", "0.9", "loadOverLimit" },
+        { "coats[0].loadMgPerCm2", "0", "loadNotAboveZero" },
+        { "coats[0].loadMgPerCm2", "1e300", "loadOverLimit" },
+        { "coats[0].mix", "[]", "emptyMix" },
+        { "coats[0].mix[0].parts", "-1", "partsOutOfRange" },
+        { "coats[0].mix[0].dustId", "\"\"", "unknownMaterial" },
+        { "coats[0].place.end", "1.5", "placeOutOfRange" },
+        { "coats[0].place.start", "0.5", "placeEndsBeforeStart" },
+        { "coats[4].seconds", "0", "secondsOutOfRange" },
+        { "coats[5].coats", "99", "coatsOutOfRange" },
+        { "coats[5].glazeId", "\"gone\"", "unknownMaterial" },
+        { "targets.rim.l", "140", "notAColour" },
+    };
+
+    [Theory]
+    [MemberData(nameof(Impossible))]
+    public async Task What_cannot_be_is_named_at_its_field_and_not_kept(string path, string value, string code)
+    {
+        var (id, plan, version) = await SepalsAsync();
+        Set(plan, path, JsonNode.Parse(value));
+        // A wrong end of a place is told at its end; a wrong colour part at its colour.
+        var at = path.Replace(".place.start", ".place.end").Replace("rim.l", "rim");
+        foreach (var response in new[] { await SaveAsync(id, plan, version), await http.PostAsJsonAsync($"/api/pieces/{id}/preview", plan) })
+        {
+            var trouble = await TroubleAsync(response);
+            Assert.Equal((HttpStatusCode.UnprocessableEntity, "notPossible"), (trouble.Status, trouble.Code));
+            Assert.Contains($"{at} {code}", trouble.Problems);
+        }
+
+        Assert.Equal(version, (await SepalsAsync()).Version);
+    }
+
+    [Theory]
+    [InlineData("{}")]
+    [InlineData("not json")]
+    [InlineData("""{"targets":{},"ground":null,"paste":{"baseId":"x","doses":[]},"coats":[]}""")]
+    [InlineData("""{"targets":{},"ground":{"l":1,"a":2},"paste":{"baseId":"x","doses":[]},"coats":[]}""")]
+    [InlineData("""{"targets":{},"ground":{"l":1,"a":2,"b":3},"paste":{"baseId":"x","doses":[]},"coats":[{"kind":"paint","id":"7c9e6679-7425-40de-944b-e07fc1f90ae7"}]}""")]
+    [InlineData("""{"targets":{"knee":{"l":1,"a":2,"b":3}},"ground":{"l":1,"a":2,"b":3},"paste":{"baseId":"x","doses":[]},"coats":[]}""")]
+    [InlineData("""{"targets":{},"ground":{"l":"NaN","a":2,"b":3},"paste":{"baseId":"x","doses":[]},"coats":[]}""")]
+    public async Task What_is_no_plan_is_refused_whole(string body)
+    {
+        var (id, _, version) = await SepalsAsync();
+        var request = new HttpRequestMessage(HttpMethod.Put, $"/api/pieces/{id}/plan") { Content = new StringContent(body, Encoding.UTF8, "application/json") };
+        request.Headers.IfMatch.Add(new EntityTagHeaderValue($"\"{version}\""));
+        Assert.Equal((HttpStatusCode.BadRequest, "unreadable"), await StatusAndCode(http.SendAsync(request)));
+    }
+
+    [Fact]
+    public async Task Three_recipes_are_found_in_grams_and_units()
+    {
+        var answer = await http.PostAsJsonAsync("/api/recipes/find", new { baseId = "bright-white-paste", target = new { l = 88, a = -6, b = 16 }, pasteG = 180, mostColourants = 3 });
+        var recipes = (await answer.Content.ReadFromJsonAsync<JsonNode>())!["recipes"]!.AsArray();
+        Assert.Equal(3, recipes.Count);
+        Assert.All(recipes, recipe =>
+        {
+            Assert.InRange((double)recipe!["difference"]!["deltaE"]!, 0, 1);
+            Assert.Equal(180, (double)recipe["batch"]!["pasteG"]!);
+            Assert.All(recipe["batch"]!["colours"]!.AsArray(), colour => Assert.True((int)colour!["units"]!["whole"]! >= 1));
+        });
+    }
+
+    [Theory]
+    [InlineData("""{"baseId":"bright-white-paste","target":{"l":88,"a":0,"b":0},"pasteG":0,"mostColourants":3}""", "pasteG massOutOfRange")]
+    [InlineData("""{"baseId":"bright-white-paste","target":{"l":880,"a":0,"b":0},"pasteG":10,"mostColourants":3}""", "target notAColour")]
+    [InlineData("""{"baseId":"bright-white-paste","target":{"l":88,"a":0,"b":0},"pasteG":10,"mostColourants":9}""", "mostColourants countOutOfRange")]
+    [InlineData("""{"baseId":"bricks","target":{"l":88,"a":0,"b":0},"pasteG":10,"mostColourants":3}""", "baseId unknownMaterial")]
+    public async Task A_search_for_nonsense_says_what_is_wrong(string body, string problem)
+    {
+        var response = await http.PostAsync("/api/recipes/find", new StringContent(body, Encoding.UTF8, "application/json"));
+        Assert.Contains(problem, (await TroubleAsync(response)).Problems);
+    }
+
+    [Theory]
+    [InlineData("#c9d8a0")]
+    [InlineData("C9D8A0")]
+    [InlineData("84, -12, 24")]
+    [InlineData("L 84 a -12.5 b 24")]
+    [InlineData("Lab(84; -12; 24)")]
+    public async Task A_colour_is_read_as_it_is_typed(string text)
+    {
+        var read = (await (await http.PostAsJsonAsync("/api/colours/read", new { text })).Content.ReadFromJsonAsync<JsonNode>())!;
+        Assert.InRange((double)read["lab"]!["l"]!, 80, 88);
+        Assert.Equal("yellowGreen", (string)read["words"]!["hue"]!);
+    }
+
+    [Theory]
+    [InlineData("")]
+    [InlineData("blue-ish")]
+    [InlineData("184, -12, 24")]
+    [InlineData("84, -12")]
+    [InlineData("#12")]
+    public async Task What_is_no_colour_is_said(string text) => Assert.Equal(
+        (HttpStatusCode.UnprocessableEntity, "notPossible"), await StatusAndCode(http.PostAsJsonAsync("/api/colours/read", new { text })));
+
+    [Fact]
+    public async Task A_tick_stays_and_says_when_its_step_has_changed_since()
+    {
+        var (id, plan, version) = await SepalsAsync();
+        var first = (await GetAsync($"/api/pieces/{id}/run-sheet"))["steps"]!.AsArray()[1]!;
+        var step = $"/api/pieces/{id}/run-sheet/{first["step"]!["key"]}/tick";
+        Assert.Equal(HttpStatusCode.NoContent, (await http.PutAsJsonAsync(step, new { fingerprint = (string)first["fingerprint"]! })).StatusCode);
+
+        plan["paste"]!["doses"]![0]!["gPer100g"] = 0.3;
+        await SaveAsync(id, plan, version);
+        var after = (await GetAsync($"/api/pieces/{id}/run-sheet"))["steps"]!.AsArray()[1]!;
+        Assert.NotNull(after["tickedAt"]);
+        Assert.True((bool)after["changedSince"]!);
+
+        await http.DeleteAsync(step);
+        Assert.Null((await GetAsync($"/api/pieces/{id}/run-sheet"))["steps"]!.AsArray()[1]!["tickedAt"]);
+        Assert.Equal((HttpStatusCode.NotFound, "notFound"), await StatusAndCode(http.PutAsJsonAsync($"/api/pieces/{id}/run-sheet/dance/tick", new { fingerprint = "x" })));
+    }
+
+    [Fact]
+    public async Task What_came_out_is_logged_beside_what_the_saved_plan_predicts()
+    {
+        var (id, plan, _) = await SepalsAsync();
+        var preview = (await (await http.PostAsJsonAsync($"/api/pieces/{id}/preview", plan)).Content.ReadFromJsonAsync<JsonNode>())!;
+        var entry = new { pieceId = id, subject = "heart", actual = new { l = 70, a = 10, b = 12 }, note = "  Deeper than planned. " };
+        var entryId = Guid.NewGuid();
+        foreach (var _ in new[] { 1, 2 })
+            Assert.Equal(HttpStatusCode.NoContent, (await http.PutAsJsonAsync($"/api/log-entries/{entryId}", entry)).StatusCode);
+
+        var logged = (await GetAsync("/api/log-entries")).AsArray().Single(e => (string?)e!["id"] == entryId.ToString())!;
+        var heart = preview["zones"]!.AsArray().Single(zone => (string?)zone!["zone"] == "heart")!;
+        Assert.Equal((double)heart["colours"]!.AsArray()[^1]!["lab"]!["l"]!, (double)logged["predicted"]!["lab"]!["l"]!, 1e-9);
+        Assert.Equal("Deeper than planned.", (string)logged["note"]!);
+        Assert.Equal(70, (double)logged["actual"]!["lab"]!["l"]!);
+    }
+
+    [Fact]
+    public async Task A_log_entry_without_a_piece_or_with_no_colour_is_refused()
+    {
+        var (id, _, _) = await SepalsAsync();
+        var path = $"/api/log-entries/{Guid.NewGuid()}";
+        var colour = new { l = 70, a = 10, b = 12 };
+        Assert.Equal((HttpStatusCode.NotFound, "notFound"), await StatusAndCode(http.PutAsJsonAsync(path, new { pieceId = Guid.NewGuid(), subject = "paste", actual = colour, note = "" })));
+        Assert.Equal((HttpStatusCode.UnprocessableEntity, "notPossible"), await StatusAndCode(http.PutAsJsonAsync(path, new { pieceId = id, subject = "paste", actual = new { l = -7, a = 0, b = 0 }, note = "" })));
+        Assert.Equal((HttpStatusCode.UnprocessableEntity, "notPossible"), await StatusAndCode(http.PutAsJsonAsync(path, new { pieceId = id, subject = "paste", actual = colour, note = new string('x', 3000) })));
+        Assert.Equal((HttpStatusCode.BadRequest, "unreadable"), await StatusAndCode(http.PutAsJsonAsync(path, new { pieceId = id, subject = "knee", actual = colour, note = "" })));
+    }
+
+    [Theory]
+    [InlineData("/api/flowers/3fa85f64-5717-4562-b3fc-2c963f66afa6")]
+    [InlineData("/api/pieces/3fa85f64-5717-4562-b3fc-2c963f66afa6")]
+    [InlineData("/api/pieces/3fa85f64-5717-4562-b3fc-2c963f66afa6/run-sheet")]
+    [InlineData("/api/pieces/not-an-id")]
+    [InlineData("/api/elsewhere")]
+    public async Task What_is_not_there_is_said_so(string path) =>
+        Assert.Equal((HttpStatusCode.NotFound, "notFound"), await StatusAndCode(http.GetAsync(path)));
+
+    [Fact]
+    public async Task Without_a_database_the_answer_is_to_come_back_later()
+    {
+        await using var away = Host("Host=127.0.0.1;Port=1;Username=nobody;Database=none;Timeout=2");
+        var client = away.CreateClient();
+        Assert.Equal((HttpStatusCode.ServiceUnavailable, "databaseAway"), await StatusAndCode(client.GetAsync("/api/commissions")));
+        Assert.Equal(HttpStatusCode.OK, (await client.GetAsync("/health/live")).StatusCode);
+        Assert.Equal(HttpStatusCode.ServiceUnavailable, (await client.GetAsync("/health/ready")).StatusCode);
+    }
+
+    [Fact]
+    public async Task Another_site_cannot_change_anything_and_pages_run_only_our_scripts()
+    {
+        var request = new HttpRequestMessage(HttpMethod.Post, "/api/colours/read") { Content = JsonContent.Create(new { text = "#fff" }) };
+        request.Headers.Add("Sec-Fetch-Site", "cross-site");
+        Assert.Equal((HttpStatusCode.Forbidden, "otherSite"), await StatusAndCode(http.SendAsync(request)));
+
+        var page = await http.GetAsync("/api/commissions");
+        var policy = page.Headers.GetValues("Content-Security-Policy").Single();
+        Assert.Contains("script-src 'self'", policy);
+        Assert.DoesNotContain("unsafe", policy);
+        Assert.Equal("nosniff", page.Headers.GetValues("X-Content-Type-Options").Single());
+    }
+
+    private static async Task<(HttpStatusCode, string)> StatusAndCode(Task<HttpResponseMessage> response)
+    {
+        var (status, code, _) = await TroubleAsync(await response);
+        return (status, code);
+    }
+
+    private static void Set(JsonNode node, string path, JsonNode? value)
+    {
+        var steps = path.Replace("[", ".[").Split('.');
+        foreach (var step in steps[..^1])
+            node = Step(node, step);
+        if (steps[^1].StartsWith('['))
+            node[Index(steps[^1])] = value;
+        else
+            node[steps[^1]] = value;
+
+        static JsonNode Step(JsonNode from, string step) => step.StartsWith('[') ? from[Index(step)]! : from[step]!;
+        static int Index(string step) => int.Parse(step.Trim('[', ']'), System.Globalization.CultureInfo.InvariantCulture);
+    }
+}
