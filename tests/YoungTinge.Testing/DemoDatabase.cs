@@ -25,6 +25,8 @@ public sealed class DemoDatabase : IAsyncLifetime
     /// <summary>Puts everything back to the demo as it is when new.</summary>
     public async Task ResetAsync()
     {
+        // Connections from before a restart of the cluster are dead, and those from before a drop know old types.
+        DataSource.Clear();
         await Schema.DropAsync(DataSource, CancellationToken.None);
         DataSource.Clear();
         await FillAsync();

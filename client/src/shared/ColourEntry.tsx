@@ -1,9 +1,15 @@
-import { useId, useRef, useState } from 'react'
+import { useEffect, useId, useRef, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { ColourView } from '../api/api'
 import { answer, api, RequestFailed } from '../api/api'
 import { Problem } from './Message'
 import { colourName } from './words'
+
+/** A colour half typed is no mistake: what does not look whole yet is read only after this much quiet. */
+const quietMs = 500
+
+/** Six hex digits, or three numbers: whether they are a colour, the server says. */
+const looksWhole = /^\s*(#?[0-9a-f]{6}|\D*\d+(\.\d+)?[^\d.]+\d+(\.\d+)?[^\d.]+\d+(\.\d+)?\)?)\s*$/i
 
 /** A colour that is picked, or typed as #hex or as L, a, b. The server reads it and says what it is called. */
 export function ColourEntry({
@@ -22,16 +28,26 @@ export function ColourEntry({
   // Answers can overtake each other while a picker is dragged; only the last question counts.
   const asked = useRef(0)
 
-  async function read(text: string) {
+  // Leaving the field must not read again what has been read: that would count as a change.
+  const wasRead = useRef<string | null>(null)
+  const pause = useRef<ReturnType<typeof setTimeout>>(undefined)
+  useEffect(() => () => clearTimeout(pause.current), [])
+
+  /** @returns Whether it was a colour. */
+  async function read(text: string): Promise<boolean> {
+    clearTimeout(pause.current)
     const question = ++asked.current
     try {
       const read = await answer(api.POST('/api/colours/read', { body: { text } }))
-      if (question !== asked.current) return
+      if (question !== asked.current) return false
       setWrong(null)
+      wasRead.current = text
       onChange(read)
+      return true
     } catch (error) {
-      if (question !== asked.current || !(error instanceof RequestFailed)) return
+      if (question !== asked.current || !(error instanceof RequestFailed)) return false
       setWrong(t(error.code === 'notPossible' ? 'problem.notAColour' : `trouble.${error.code}`))
+      return false
     }
   }
 
@@ -60,10 +76,17 @@ export function ColourEntry({
           aria-describedby={`${id}-said`}
           spellCheck={false}
           onChange={(event) => {
-            setTyped(event.target.value)
-            void read(event.target.value)
+            const text = event.target.value
+            setTyped(text)
+            clearTimeout(pause.current)
+            if (looksWhole.test(text)) void read(text)
+            else pause.current = setTimeout(() => void read(text), quietMs)
           }}
-          onBlur={() => !wrong && setTyped(null)}
+          onBlur={() => {
+            if (typed === null) return
+            if (typed === wasRead.current) setTyped(null)
+            else void read(typed).then((isColour) => isColour && setTyped(null))
+          }}
         />
       </span>
       <div id={`${id}-said`}>

@@ -26,7 +26,7 @@ public sealed class RecipeFinder
     private const double PriceOfAColour = 0.15;
 
     /// <summary>What each g per 100 g costs: a paste with much in it turns soft, and nobody counts twenty knife tips.</summary>
-    private const double PriceOfAGram = 0.3;
+    private const double PriceOfAGram = 1.0;
 
     /// <summary>Extra starts for a set that missed, g per 100 g of each colourant; the fit of K/S can start in a wrong valley.</summary>
     private static readonly double[] OtherStarts = [0.05, 1.0];

@@ -38,6 +38,7 @@ public static class Server
 
         var app = builder.Build();
         app.UseExceptionHandler();
+        app.UseStatusCodePages(context => Trouble.ForStatus(context.HttpContext.Response.StatusCode).ExecuteAsync(context.HttpContext));
         app.UseResponseCompression();
         app.UseMiddleware<SafeHeaders>();
         app.UseMiddleware<SameOriginOnly>();

@@ -36,6 +36,15 @@ public sealed class Trouble : ProblemDetails
         contentType: "application/problem+json",
         statusCode: status);
 
+    /// <summary>For a failure that the framework answered with a bare status.</summary>
+    public static JsonHttpResult<Trouble> ForStatus(int status) => Result(status, status switch
+    {
+        StatusCodes.Status404NotFound => TroubleCode.NotFound,
+        StatusCodes.Status413PayloadTooLarge => TroubleCode.TooLarge,
+        < StatusCodes.Status500InternalServerError => TroubleCode.Unreadable,
+        _ => TroubleCode.Unexpected,
+    });
+
     public static JsonHttpResult<Trouble> NotFound() => Result(StatusCodes.Status404NotFound, TroubleCode.NotFound);
 
     public static JsonHttpResult<Trouble> NotPossible(IReadOnlyList<FieldProblem> problems) =>

@@ -10,18 +10,17 @@ internal sealed class TroubleHandler(ILogger<TroubleHandler> log) : IExceptionHa
     {
         if (exception is OperationCanceledException && context.RequestAborted.IsCancellationRequested)
             return true;
-        var (status, code) = exception switch
+        var trouble = exception switch
         {
-            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => (StatusCodes.Status413PayloadTooLarge, TroubleCode.TooLarge),
-            BadHttpRequestException bad => (bad.StatusCode, TroubleCode.Unreadable),
+            BadHttpRequestException bad => Trouble.ForStatus(bad.StatusCode),
             // A server error with its own SQLSTATE is our mistake, unless the server is on its way up or down.
-            PostgresException { IsTransient: false } => (StatusCodes.Status500InternalServerError, TroubleCode.Unexpected),
-            NpgsqlException or NoStudioException => (StatusCodes.Status503ServiceUnavailable, TroubleCode.DatabaseAway),
-            _ => (StatusCodes.Status500InternalServerError, TroubleCode.Unexpected),
+            PostgresException { IsTransient: false } => Trouble.ForStatus(StatusCodes.Status500InternalServerError),
+            NpgsqlException or NoStudioException => Trouble.Result(StatusCodes.Status503ServiceUnavailable, TroubleCode.DatabaseAway),
+            _ => Trouble.ForStatus(StatusCodes.Status500InternalServerError),
         };
-        if (status >= StatusCodes.Status500InternalServerError)
+        if (trouble.StatusCode >= StatusCodes.Status500InternalServerError)
             log.LogError(exception, "{Method} {Path} failed", context.Request.Method, context.Request.Path);
-        await Trouble.Result(status, code).ExecuteAsync(context);
+        await trouble.ExecuteAsync(context);
         return true;
     }
 }

@@ -80,10 +80,13 @@ export function BuildUp({
                 />
               </th>
             ))}
-            <th scope="col" className="border-base-300 border-l p-2 align-bottom text-sm font-semibold">
+            <th
+              scope="col"
+              className="border-base-300 bg-base-100 right-34 z-10 border-l p-2 align-bottom text-sm font-semibold lg:sticky"
+            >
               {t('buildUp.target')}
             </th>
-            <td />
+            <td className="bg-base-100 right-0 z-10 lg:sticky" />
           </tr>
         </thead>
         <tbody className="surround">
@@ -183,7 +186,7 @@ function Ribbon({
           </td>
         )
       })}
-      <td className={`p-0 ${gap}`}>
+      <td className={`right-34 z-10 p-0 lg:sticky ${gap}`}>
         <button
           className={`relative block ${height} w-full cursor-pointer rounded-r-full text-left ${isOpen ? 'outline-surround-ink outline-2 -outline-offset-4' : ''}`}
           style={{ backgroundColor: view.target.hex }}
@@ -193,7 +196,9 @@ function Ribbon({
           onClick={onOpen}
         />
       </td>
-      <td className={`pr-2 pl-3 leading-tight ${isLow ? 'flex h-9 items-center gap-2' : gap}`}>
+      <td
+        className={`surround right-0 z-10 pr-2 pl-3 leading-tight lg:sticky ${isLow ? 'flex h-9 items-center gap-2' : gap}`}
+      >
         <span className="flex items-center gap-1 text-sm font-semibold">
           {there && <Check size={14} aria-hidden />}
           {differenceWords(t, view.difference)}

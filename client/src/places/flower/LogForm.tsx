@@ -41,11 +41,6 @@ export function LogForm({
   const key = `young-tinge/log/${piece.id}`
   const [draft, setDraft] = useState<LogDraft>(() => kept(key) ?? fresh())
   const [missing, setMissing] = useState(false)
-  const change = (part: Partial<LogDraft>) => {
-    const next = { ...draft, ...part }
-    setDraft(next)
-    localStorage.setItem(key, JSON.stringify(next))
-  }
   const save = useMutation({
     mutationFn: (entry: LogDraft & { actual: ColourView }) =>
       answer(
@@ -62,6 +57,13 @@ export function LogForm({
       void queryClient.invalidateQueries({ queryKey: ['log-entries'] })
     },
   })
+  const change = (part: Partial<LogDraft>) => {
+    const next = { ...draft, ...part }
+    setDraft(next)
+    // What was said about the entry before is not about this one.
+    save.reset()
+    localStorage.setItem(key, JSON.stringify(next))
+  }
   const predicted =
     draft.subject === 'paste'
       ? preview.paste

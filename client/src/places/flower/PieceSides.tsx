@@ -30,7 +30,7 @@ export function PieceSides({ piece, preview, isOld }: { piece: PieceView; previe
           <button
             key={name}
             aria-pressed={side === name}
-            className={`cursor-pointer pb-0.5 ${side === name ? 'border-b-2 font-semibold' : 'border-b-2 border-transparent'}`}
+            className={`min-h-6 cursor-pointer pb-0.5 ${side === name ? 'border-b-2 font-semibold' : 'border-b-2 border-transparent'}`}
             onClick={() => setSide(name)}
           >
             {t(`sides.${name}`)}

@@ -32,7 +32,7 @@ export function Tray({ materials, onTake }: { materials: Material[]; onTake: (wh
           <button
             key={name}
             aria-pressed={shelf === name}
-            className={`cursor-pointer text-left ${shelf === name ? 'font-semibold' : 'quiet hover:text-base-content'}`}
+            className={`min-h-6 cursor-pointer text-left ${shelf === name ? 'font-semibold' : 'quiet hover:text-base-content'}`}
             onClick={() => setShelf(name)}
           >
             {t(`tray.${name}`)}

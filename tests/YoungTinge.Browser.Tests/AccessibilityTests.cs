@@ -1,0 +1,52 @@
+namespace YoungTinge.Browser.Tests;
+
+/// <summary>Every view against axe-core, in both themes.</summary>
+[Collection(ApplicationCollection.Name)]
+public class AccessibilityTests(Application application)
+{
+    [Theory]
+    [InlineData("light")]
+    [InlineData("dark")]
+    public Task Every_view_passes_axe(string theme) => application.InBrowserAsync($"{nameof(Every_view_passes_axe)}_{theme}", browser =>
+    {
+        browser.Open("/");
+        browser.Run("localStorage.setItem('young-tinge/theme', arguments[0])", theme);
+        browser.Reload();
+        browser.WaitForText("Lantern Pier winter supper");
+        Check(browser, "commissions");
+        browser.OpenSepals();
+        Check(browser, "flower");
+        browser.OpenColumn("Paste, ");
+        browser.Click("button", "Find recipes");
+        browser.Find("button", "Use recipe 1");
+        Check(browser, "paste and recipes");
+        browser.OpenColumn("DustNettle");
+        browser.Fill("Load", "0.95");
+        browser.WaitForText("falls off again");
+        Check(browser, "dust with a problem");
+        browser.Fill("Load", "0.1");
+        browser.OpenColumn("GlazeSatin Veil");
+        Check(browser, "glaze");
+        browser.Click("button", "Change the target of the Heart");
+        Check(browser, "target");
+        browser.Click("button", "Log what came out");
+        Check(browser, "log");
+        browser.WaitForSaved();
+        browser.Click("link", "Run sheet");
+        browser.Find("checkbox", "Weigh");
+        Check(browser, "run sheet");
+        browser.Open("/cabinet");
+        browser.Find("heading", "Cabinet", exact: true);
+        Check(browser, "cabinet");
+        browser.Open("/logbook");
+        browser.Find("heading", "Logbook", exact: true);
+        Check(browser, "logbook");
+        return Task.CompletedTask;
+    });
+
+    private static void Check(Browser browser, string view)
+    {
+        var problems = browser.AccessibilityProblems();
+        Assert.True(problems.Count == 0, $"{view}:\n{string.Join('\n', problems)}");
+    }
+}

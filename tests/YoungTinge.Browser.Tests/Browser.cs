@@ -1,0 +1,180 @@
+using System.Collections.ObjectModel;
+using OpenQA.Selenium;
+using OpenQA.Selenium.Chrome;
+using OpenQA.Selenium.Support.UI;
+using YoungTinge.Testing;
+
+namespace YoungTinge.Browser.Tests;
+
+/// <summary>Headless Chromium, in which things are found by role and name as a person does. It waits for what is looked for.</summary>
+public sealed class Browser : IDisposable
+{
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(15);
+
+    // A good part of the accessible name computation (W3C accname 1.2): enough for this application.
+    private const string FindScript = """
+        const [role, name, exact] = arguments
+        const selectors = {
+          button: 'button', link: 'a[href]', checkbox: 'input[type=checkbox]', combobox: 'select', slider: 'input[type=range]',
+          textbox: 'input:not([type]),input[type=text],input[type=search],textarea', heading: 'h1,h2,h3', img: '[role=img]',
+          region: 'section[aria-label],[role=region]', listitem: 'li', row: 'tr', alert: '[role=alert]', status: '[role=status]',
+        }
+        const clean = (text) => (text ?? '').replace(/\s+/g, ' ').trim()
+        const nameOf = (e) => clean(e.getAttribute('aria-label') ?? (e.labels?.length ? [...e.labels].map((l) => l.textContent).join(' ') : e.textContent))
+        return [...document.querySelectorAll(selectors[role])].filter((e) => {
+          const own = nameOf(e)
+          return (exact ? own === name : own.includes(name)) && e.checkVisibility()
+        })
+        """;
+
+    private readonly ChromeDriver driver;
+
+    public Browser(Uri address, int width = 1280, int height = 800)
+    {
+        Address = address;
+        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        options.AddArguments(
+            "--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-dev-shm-usage", "--hide-scrollbars",
+            "--disable-background-networking", "--disable-component-update", "--disable-sync", "--lang=en-GB", $"--window-size={width},{height}");
+        driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options);
+        // The window includes a bar that headless Chromium does not show; the page itself must have the size asked for.
+        driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?>
+        {
+            ["width"] = width,
+            ["height"] = height,
+            ["deviceScaleFactor"] = 1,
+            ["mobile"] = width < 600,
+        });
+    }
+
+    public Uri Address { get; }
+
+    public string Url => driver.Url;
+
+    public void Open(string path) => driver.Navigate().GoToUrl(new Uri(Address, path));
+
+    public void Reload() => driver.Navigate().Refresh();
+
+    public void OpenTab(string url)
+    {
+        driver.SwitchTo().NewWindow(WindowType.Tab);
+        driver.Navigate().GoToUrl(url);
+    }
+
+    public void SwitchToTab(int number) => driver.SwitchTo().Window(driver.WindowHandles[number]);
+
+    public void CloseTab()
+    {
+        driver.Close();
+        driver.SwitchTo().Window(driver.WindowHandles[0]);
+    }
+
+    public IWebElement Find(string role, string name, bool exact = false) =>
+        Until($"a {role} named '{name}'", () => All(role, name, exact).FirstOrDefault());
+
+    public bool Has(string role, string name, bool exact = false) => All(role, name, exact).Count > 0;
+
+    public void WaitUntilGone(string role, string name) =>
+        Until($"no {role} named '{name}'", () => Has(role, name) ? null : driver);
+
+    public void Click(string role, string name, bool exact = false) => Act(() =>
+    {
+        var element = Find(role, name, exact);
+        driver.ExecuteScript("arguments[0].scrollIntoView({ block: 'center', inline: 'center' })", element);
+        element.Click();
+    });
+
+    /// <summary>Replaces what stands in a field.</summary>
+    public void Fill(string label, string text) => Act(() =>
+    {
+        var field = Find("textbox", label);
+        field.SendKeys(Keys.Control + "a");
+        field.SendKeys(text);
+    });
+
+    public void Choose(string label, string option) => Act(() =>
+        Find("combobox", label).FindElements(By.TagName("option")).First(one => one.Text.Trim() == option).Click());
+
+    public string ValueOf(string label) => Find("textbox", label).GetDomProperty("value") ?? "";
+
+    /// <summary>Waits until the page shows a text.</summary>
+    public void WaitForText(string text) =>
+        Until($"the text '{text}'", () => PageText().Contains(text, StringComparison.Ordinal) ? driver : null);
+
+    public string PageText() => driver.FindElement(By.TagName("body")).Text;
+
+    /// <summary>Waits until something read from the page is as it should be.</summary>
+    public void WaitUntil(string what, Func<bool> holds) => Until(what, () => holds() ? driver : null);
+
+    public void Press(string keys) => driver.SwitchTo().ActiveElement().SendKeys(keys);
+
+    /// <summary>Goes on with the Tab key until the named thing has the focus.</summary>
+    public void TabTo(string role, string name)
+    {
+        for (var i = 0; i < 200; i++)
+        {
+            var target = All(role, name, exact: false).FirstOrDefault();
+            if (target is not null && driver.SwitchTo().ActiveElement().Equals(target))
+                return;
+            Press(Keys.Tab);
+        }
+
+        throw new InvalidOperationException($"The {role} '{name}' cannot be reached with the Tab key.");
+    }
+
+    public object? Run(string script, params object[] arguments) => driver.ExecuteScript(script, arguments);
+
+    /// <summary>Rules of axe-core (WCAG A and AA) that the page breaks, with where.</summary>
+    public IReadOnlyList<string> AccessibilityProblems()
+    {
+        var axe = File.ReadAllText(Path.Combine(Repository.Folder, "client", "node_modules", "axe-core", "axe.min.js"));
+        driver.ExecuteScript(axe);
+        var found = driver.ExecuteAsyncScript("""
+            const done = arguments[arguments.length - 1]
+            axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] }).then((result) =>
+              done(result.violations.flatMap((rule) => rule.nodes.map((node) => `${rule.id}: ${node.target.join(' ')} ${node.failureSummary}`))))
+            """);
+        return [.. ((ReadOnlyCollection<object>)found!).Cast<string>()];
+    }
+
+    /// <summary>Page errors and refusals of the content policy since the last call.</summary>
+    public IReadOnlyList<string> ConsoleErrors() =>
+        [.. driver.Manage().Logs.GetLog(LogType.Browser).Where(entry => entry.Level == LogLevel.Severe).Select(entry => entry.Message)];
+
+    public void Screenshot(string path)
+    {
+        Directory.CreateDirectory(Path.GetDirectoryName(path)!);
+        driver.GetScreenshot().SaveAsFile(path);
+    }
+
+    public byte[] PrintToPdf() => driver.Print(new PrintOptions { PageDimensions = PrintOptions.PageSize.A4 }).AsByteArray;
+
+    public void Dispose() => driver.Dispose();
+
+    private List<IWebElement> All(string role, string name, bool exact) =>
+        [.. ((IReadOnlyCollection<object>)driver.ExecuteScript(FindScript, role, name, exact)!).Cast<IWebElement>()];
+
+    private T Until<T>(string what, Func<T?> look) where T : class
+    {
+        var wait = new WebDriverWait(new SystemClock(), driver, Patience, TimeSpan.FromMilliseconds(50)) { Message = $"Waited for {what}." };
+        wait.IgnoreExceptionTypes(typeof(StaleElementReferenceException));
+        return wait.Until(_ => look())!;
+    }
+
+    /// <summary>Does something to an element again if the page was drawn anew in between.</summary>
+    private static void Act(Action action)
+    {
+        for (var tries = 0; ; tries++)
+        {
+            try
+            {
+                action();
+                return;
+            }
+            catch (Exception e) when (tries < 5 && e is StaleElementReferenceException or ElementClickInterceptedException)
+            {
+                // The page was just drawn; what was found is gone or under something. Look again.
+            }
+        }
+    }
+}

@@ -1,0 +1,62 @@
+using YoungTinge.Testing;
+
+namespace YoungTinge.Browser.Tests;
+
+/// <summary>Takes the pictures in <c>docs/screenshots</c> from the demo. Run by <c>scripts/screenshots</c>, not with the tests.</summary>
+[Collection(ApplicationCollection.Name)]
+public class Screenshots(Application application)
+{
+    [Fact]
+    [Trait("Category", "Screenshots")]
+    public Task Every_main_view() => application.InBrowserAsync(nameof(Every_main_view), browser =>
+    {
+        browser.Open("/");
+        browser.WaitForText("Lantern Pier winter supper");
+        Take(browser, "commissions");
+        browser.OpenSepals();
+        Take(browser, "flower");
+        browser.OpenColumn("DustCockle");
+        browser.Find("region", "Dust: Cockle");
+        Take(browser, "coat");
+        browser.OpenColumn("Paste, ");
+        browser.Click("button", "Find recipes");
+        browser.Find("button", "Use recipe 1");
+        browser.Run("arguments[0].scrollIntoView({ block: 'end' })", browser.Find("button", "Use recipe 3"));
+        Take(browser, "recipes");
+        browser.Click("link", "Run sheet");
+        browser.Click("checkbox", "Weigh");
+        browser.WaitForText("1 of ");
+        browser.WaitForSaved();
+        browser.Run("window.scrollTo(0, 0)");
+        Take(browser, "run-sheet");
+        browser.Open("/cabinet");
+        browser.Find("heading", "Cabinet", exact: true);
+        Take(browser, "cabinet");
+        browser.Open("/logbook");
+        browser.Find("heading", "Logbook", exact: true);
+        Take(browser, "logbook");
+        browser.Run("localStorage.setItem('young-tinge/theme', 'dark')");
+        browser.Open("/");
+        browser.Click("link", "Ivy");
+        browser.Click("link", "Large leaves");
+        browser.Find("heading", "Large leaves", exact: true);
+        Take(browser, "flower-dark");
+        return Task.CompletedTask;
+    });
+
+    [Fact]
+    [Trait("Category", "Screenshots")]
+    public Task On_a_phone() => application.InBrowserAsync(nameof(On_a_phone), browser =>
+    {
+        browser.OpenSepals();
+        Take(browser, "flower-phone");
+        return Task.CompletedTask;
+    }, width: 390, height: 844);
+
+    private static void Take(Browser browser, string name)
+    {
+        browser.WaitUntil("fonts and pictures", () => (bool)browser.Run("return document.fonts.status === 'loaded'")!);
+        browser.Run("document.activeElement?.blur()");
+        browser.Screenshot(Path.Combine(Repository.Folder, "docs", "screenshots", $"{name}.png"));
+    }
+}

@@ -1,0 +1,152 @@
+using CsCheck;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Optics;
+
+namespace YoungTinge.Core.Tests.Optics;
+
+/// <summary>What must hold for every layer, whatever its materials.</summary>
+public class LayerTests
+{
+    private static readonly Gen<Spectrum> Reflectances = Gen.Double[0, 1].Array[SpectralGrid.Bands].Select(values => new Spectrum(values));
+    private static readonly Gen<Dust> Dusts = OneOf<Dust>();
+    private static readonly Gen<Colourant> Colourants = OneOf<Colourant>();
+    private static readonly Gen<Glaze> Glazes = OneOf<Glaze>();
+
+    private static Gen<T> OneOf<T>() where T : Material
+    {
+        var all = TestData.Cabinet.All.OfType<T>().ToList();
+        return Gen.Int[0, all.Count - 1].Select(i => all[i]);
+    }
+
+    [Fact]
+    public void The_fast_layer_agrees_with_the_plain_one() =>
+        Gen.Select(Dusts, Reflectances, Gen.Double[-12, 4]).Sample((dust, below, log) =>
+        {
+            var load = Math.Exp(log);
+            var expected = KubelkaMunk.Layer(dust.Optics.Absorption, dust.Optics.Scattering, load, below);
+            var actual = below.Values.ToArray();
+            new DustFilm(dust.Optics).LayOn(actual, load);
+            for (var band = 0; band < actual.Length; band++)
+                Assert.Equal(expected[band], actual[band], 1e-12);
+        });
+
+    [Theory]
+    [InlineData(0, 1)] // no absorption
+    [InlineData(1, 0)] // no scattering
+    [InlineData(0, 0)]
+    [InlineData(1e-14, 1)]
+    [InlineData(1e6, 1)]
+    public void The_fast_layer_agrees_at_the_edges(double k, double s)
+    {
+        var optics = new Scatterer(Spectrum.From(_ => k), Spectrum.From(_ => s));
+        foreach (var load in new[] { 1e-9, 0.01, 0.6, 50 })
+        {
+            foreach (var below in new[] { 0, 0.5, 1.0 })
+            {
+                var actual = Enumerable.Repeat(below, SpectralGrid.Bands).ToArray();
+                new DustFilm(optics).LayOn(actual, load);
+                Assert.Equal(KubelkaMunk.Layer(k, s, load, below), actual[7], 1e-12);
+            }
+        }
+    }
+
+    [Fact]
+    public void No_load_changes_nothing() => Gen.Select(Dusts, Reflectances).Sample((dust, below) =>
+    {
+        var face = below.Values.ToArray();
+        new DustFilm(dust.Optics).LayOn(face, 0);
+        Assert.Equal(below.Values, face);
+        for (var band = 0; band < SpectralGrid.Bands; band++)
+            Assert.Equal(below[band], KubelkaMunk.Layer(dust.Optics.Absorption[band], dust.Optics.Scattering[band], 0, below[band]), 1e-15);
+    });
+
+    [Fact]
+    public void Any_layer_reflects_between_nothing_and_everything() =>
+        Gen.Select(Dusts, Reflectances, Gen.Double[0, 5]).Sample((dust, below, load) =>
+        {
+            var face = below.Values.ToArray();
+            new DustFilm(dust.Optics).LayOn(face, load);
+            Assert.All(face, r => Assert.InRange(r, 0, 1));
+        });
+
+    [Fact]
+    public void Two_thin_layers_are_one_thick_layer() =>
+        Gen.Select(Dusts, Reflectances, Gen.Double[0.01, 0.3], Gen.Double[0.01, 0.3]).Sample((dust, below, first, second) =>
+        {
+            var film = new DustFilm(dust.Optics);
+            var twice = below.Values.ToArray();
+            film.LayOn(twice, first);
+            film.LayOn(twice, second);
+            var once = below.Values.ToArray();
+            film.LayOn(once, first + second);
+            for (var band = 0; band < once.Length; band++)
+                Assert.Equal(once[band], twice[band], 1e-9);
+        });
+
+    [Fact]
+    public void More_dye_never_raises_the_reflectance() =>
+        Gen.Select(Colourants.Where(c => c.Id != "oyster-shell"), Gen.Double[0, 2], Gen.Double[0.001, 1]).Sample((dye, dose, more) =>
+        {
+            // A pigment also scatters: only where its own paint is darker than the paste must it darken.
+            var less = PasteOptics.Reflectance(new PasteRecipe("bright-white-paste", [new Dose(dye.Id, dose)]), TestData.Cabinet);
+            var stronger = PasteOptics.Reflectance(new PasteRecipe("bright-white-paste", [new Dose(dye.Id, dose + more)]), TestData.Cabinet);
+            for (var band = 0; band < SpectralGrid.Bands; band++)
+            {
+                if (KubelkaMunk.Opaque(dye.Optics.Absorption[band], dye.Optics.Scattering[band]) <= less[band])
+                    Assert.True(stronger[band] <= less[band] + 1e-12);
+            }
+        });
+
+    [Fact]
+    public void Rest_only_deepens() => Gen.Select(Colourants, Gen.Double[0.05, 2], Gen.Double[0, 48]).Sample((dye, dose, hours) =>
+    {
+        var recipe = new PasteRecipe("bright-white-paste", [new Dose(dye.Id, dose)]);
+        var fresh = PasteOptics.Reflectance(recipe, TestData.Cabinet, 0);
+        var rested = PasteOptics.Reflectance(recipe, TestData.Cabinet, hours);
+        var full = PasteOptics.Reflectance(recipe, TestData.Cabinet);
+        for (var band = 0; band < SpectralGrid.Bands; band++)
+        {
+            Assert.True(rested[band] <= fresh[band] + 1e-12);
+            Assert.True(full[band] <= rested[band] + 1e-12);
+        }
+    });
+
+    [Fact]
+    public void Glaze_never_brightens_and_no_coat_changes_nothing() =>
+        Gen.Select(Glazes, Reflectances, Gen.Int[1, 5]).Sample((glaze, below, coats) =>
+        {
+            var glazed = below.Values.ToArray();
+            new GlazeFilm(glaze, coats).LayOn(glazed);
+            var untouched = below.Values.ToArray();
+            new GlazeFilm(glaze, 0).LayOn(untouched);
+            for (var band = 0; band < glazed.Length; band++)
+            {
+                Assert.True(glazed[band] <= below[band] + 1e-15);
+                Assert.Equal(below[band], untouched[band], 1e-15);
+            }
+        });
+
+    [Fact]
+    public void A_second_steaming_changes_nothing_more()
+    {
+        Coat Dust(string id) => new DustCoat(Guid.NewGuid(), [new Portion(id, 1)], 0.2, Place.Whole, Sides.Both);
+        var steam = new SteamCoat(Guid.NewGuid(), 8);
+        Assert.Equal(Face(Dust("wine-lees"), steam), Face(Dust("wine-lees"), steam, steam));
+        // Dust laid on after the steam is not steamed.
+        Assert.NotEqual(Face(Dust("wine-lees"), steam, Dust("nettle")), Face(Dust("wine-lees"), Dust("nettle"), steam));
+
+        double[] Face(params Coat[] coats)
+        {
+            var face = PasteOptics.Reflectance(new PasteRecipe("bright-white-paste", []), TestData.Cabinet).Values.ToArray();
+            new CoatStack(coats, TestData.Cabinet, Side.Face).LayOn(face, _ => 1);
+            return face;
+        }
+    }
+
+    [Fact]
+    public void A_mix_without_parts_is_refused() =>
+        Assert.Throws<ArgumentException>(() => DustOptics.Mix([new Portion("wine-lees", 0)], TestData.Cabinet));
+}
