@@ -41,8 +41,8 @@ public sealed record ColourWords(LightnessWord Lightness, ChromaWord Chroma, Hue
     private static readonly (double Below, HueWord Hue)[] HueEdges =
     [
         (12, HueWord.Pink), (42, HueWord.Red), (68, HueWord.Orange), (85, HueWord.Gold), (104, HueWord.Yellow),
-        (132, HueWord.YellowGreen), (172, HueWord.Green), (215, HueWord.Teal), (272, HueWord.Blue),
-        (298, HueWord.BlueViolet), (322, HueWord.Violet), (345, HueWord.Magenta), (360, HueWord.Pink),
+        (132, HueWord.YellowGreen), (172, HueWord.Green), (215, HueWord.Teal), (288, HueWord.Blue),
+        (302, HueWord.BlueViolet), (322, HueWord.Violet), (345, HueWord.Magenta), (360, HueWord.Pink),
     ];
 
     public static ColourWords Of(Lab lab) => new(

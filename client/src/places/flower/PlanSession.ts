@@ -234,8 +234,10 @@ export class PlanSession {
       this.set({ preview, previewIsOld: false, ...(this.state.plan === plan && { problems: [] }) })
     } catch (error) {
       if (!(error instanceof RequestFailed)) throw error
-      if (error.isPassing) this.set({ previewIsOld: true })
-      else if (this.state.plan === plan) this.set({ problems: error.problems, previewIsOld: false })
+      if (error.isPassing) {
+        this.set({ previewIsOld: true })
+        setTimeout(() => this.state.previewIsOld && !this.isClosed && void this.preview(), longestRetryMs)
+      } else if (this.state.plan === plan) this.set({ problems: error.problems, previewIsOld: false })
     } finally {
       this.isPreviewing = false
     }

@@ -78,7 +78,7 @@ function Sheet({ sheet, flowerId, materials }: { sheet: RunSheet; flowerId: stri
               aria-current={view === next ? 'step' : undefined}
               className={`border-base-300 break-inside-avoid border-b ${view === next ? 'bg-base-200 print:bg-transparent' : ''}`}
             >
-              <label className="flex cursor-pointer gap-4 px-2 py-3">
+              <label className="flex cursor-pointer gap-4 px-2 py-3 print:py-1">
                 <input
                   type="checkbox"
                   className="checkbox checkbox-primary mt-0.5"

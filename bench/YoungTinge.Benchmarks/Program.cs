@@ -1,0 +1,4 @@
+using BenchmarkDotNet.Running;
+using YoungTinge.Benchmarks;
+
+BenchmarkSwitcher.FromAssembly(typeof(ColourBenchmarks).Assembly).Run(args);
