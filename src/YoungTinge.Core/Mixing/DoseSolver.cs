@@ -2,13 +2,24 @@ using YoungTinge.Core.Colour;
 
 namespace YoungTinge.Core.Mixing;
 
+/// <summary>How a solver measures what is missing.</summary>
+internal enum Yardstick
+{
+    /// <summary>Lab stretched as CIEDE2000 stretches it round the target: quick, and the same wherever a target is reached.</summary>
+    Rough,
+
+    /// <summary>CIEDE2000 itself.</summary>
+    Exact,
+}
+
 /// <summary>
 /// Doses of given colourants that bring a paste nearest to a target: Levenberg-Marquardt (Marquardt 1963) on the three parts
-/// of CIEDE2000, kept between 0 and the load limits.
+/// of the colour difference, kept between 0 and the load limits.
 /// </summary>
 internal sealed class DoseSolver(PasteColourModel model, Lab target)
 {
     private const int MostSteps = 60;
+    private const int MostRoughSteps = 20;
 
     /// <summary>Colour answers a dose about logarithmically; the solver walks in ln(1 + dose / this), in g per 100 g.</summary>
     private const double LogScale = 0.02;
@@ -17,26 +28,32 @@ internal sealed class DoseSolver(PasteColourModel model, Lab target)
     private const double GoodEnough = 1e-3;
 
     private const double SmallestGain = 1e-7;
+    private const double SmallestRoughGain = 1e-3;
 
     /// <summary>Step of the numeric slope of CIEDE2000 in L, a and b.</summary>
     private const double LabStep = 1e-4;
 
+    private readonly Matrix3 stretch = StretchRound(target);
+
     /// <param name="doses">A first guess, g per 100 g; becomes the answer.</param>
-    /// <returns>Delta E of the answer.</returns>
-    public double Improve(ReadOnlySpan<int> chosen, ReadOnlySpan<double> limits, Span<double> doses)
+    /// <returns>CIEDE2000 of the answer.</returns>
+    public double Improve(ReadOnlySpan<int> chosen, ReadOnlySpan<double> limits, Span<double> doses, Yardstick yardstick)
     {
+        var exact = yardstick == Yardstick.Exact;
+        var mostSteps = exact ? MostSteps : MostRoughSteps;
+        var smallestGain = exact ? SmallestGain : SmallestRoughGain;
         var n = chosen.Length;
         Span<Lab> slopes = stackalloc Lab[n];
         Span<double> jacobian = stackalloc double[3 * n], normal = stackalloc double[n * n];
         Span<double> gradient = stackalloc double[n], step = stackalloc double[n], trial = stackalloc double[n];
 
         var colour = model.ColourAndSlopes(chosen, doses, slopes);
-        var missing = DeltaE2000.Terms(target, colour);
+        var missing = Missing(colour, exact);
         var error = SumOfSquares(missing);
         var damping = 1e-3;
-        for (var iteration = 0; iteration < MostSteps && error > GoodEnough * GoodEnough; iteration++)
+        for (var iteration = 0; iteration < mostSteps && error > GoodEnough * GoodEnough; iteration++)
         {
-            FillJacobian(colour, missing, slopes, doses, jacobian);
+            FillJacobian(colour, missing, slopes, doses, jacobian, exact);
             for (var i = 0; i < n; i++)
             {
                 gradient[i] = jacobian[i] * missing.Lightness + jacobian[n + i] * missing.Chroma + jacobian[2 * n + i] * missing.Hue;
@@ -55,32 +72,50 @@ internal sealed class DoseSolver(PasteColourModel model, Lab target)
                 }
 
                 var newColour = model.ColourAndSlopes(chosen, trial, slopes);
-                var newMissing = DeltaE2000.Terms(target, newColour);
+                var newMissing = Missing(newColour, exact);
                 var newError = SumOfSquares(newMissing);
                 if (newError >= error)
                     continue;
-                gained = error - newError > SmallestGain * error;
+                gained = error - newError > smallestGain * error;
                 trial.CopyTo(doses);
                 (colour, missing, error) = (newColour, newMissing, newError);
                 damping = Math.Max(damping / 60, 1e-9);
                 if (!gained)
-                    return Math.Sqrt(error);
+                    return DeltaE2000.Between(target, colour);
             }
 
             if (!gained)
                 break;
         }
 
-        return Math.Sqrt(error);
+        return DeltaE2000.Between(target, colour);
+    }
+
+    private (double Lightness, double Chroma, double Hue) Missing(Lab colour, bool exact) => exact
+        ? DeltaE2000.Terms(target, colour)
+        : stretch.Times(colour.L - target.L, colour.A - target.A, colour.B - target.B);
+
+    /// <summary>The weights of CIEDE2000 for small differences from a colour, without its rotation of the blues.</summary>
+    private static Matrix3 StretchRound(Lab colour)
+    {
+        const double apart = 1e-3;
+        var (cos, sin) = colour.Chroma > 1 ? (colour.A / colour.Chroma, colour.B / colour.Chroma) : (1.0, 0.0);
+        // A grey has no hue to turn along: there both directions count as chroma.
+        var across = colour.Chroma > 1 ? colour : colour with { A = 1, B = 0 };
+        var light = DeltaE2000.Between(across, across with { L = across.L + apart }) / apart;
+        var chroma = DeltaE2000.Between(across, across with { A = across.A + apart * cos, B = across.B + apart * sin }) / apart;
+        var hue = DeltaE2000.Between(across, across with { A = across.A - apart * sin, B = across.B + apart * cos }) / apart;
+        return new Matrix3(light, 0, 0, 0, chroma * cos, chroma * sin, 0, -hue * sin, hue * cos);
     }
 
     private void FillJacobian(
-        Lab colour, (double Lightness, double Chroma, double Hue) missing, ReadOnlySpan<Lab> slopes, ReadOnlySpan<double> doses, Span<double> jacobian)
+        Lab colour, (double Lightness, double Chroma, double Hue) missing, ReadOnlySpan<Lab> slopes, ReadOnlySpan<double> doses, Span<double> jacobian,
+        bool exact)
     {
         var n = slopes.Length;
-        var byL = Slope(colour with { L = colour.L + LabStep });
-        var byA = Slope(colour with { A = colour.A + LabStep });
-        var byB = Slope(colour with { B = colour.B + LabStep });
+        (double L, double C, double H) byL = exact ? Slope(colour with { L = colour.L + LabStep }) : (stretch.M11, stretch.M21, stretch.M31);
+        (double L, double C, double H) byA = exact ? Slope(colour with { A = colour.A + LabStep }) : (stretch.M12, stretch.M22, stretch.M32);
+        (double L, double C, double H) byB = exact ? Slope(colour with { B = colour.B + LabStep }) : (stretch.M13, stretch.M23, stretch.M33);
         for (var i = 0; i < n; i++)
         {
             var perWalk = doses[i] + LogScale;

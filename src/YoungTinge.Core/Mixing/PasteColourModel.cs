@@ -1,3 +1,5 @@
+using System.Runtime.InteropServices;
+using System.Runtime.Intrinsics;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Optics;
@@ -26,54 +28,61 @@ internal sealed class PasteColourModel
 
     public Lab ColourOf(ReadOnlySpan<int> chosen, ReadOnlySpan<double> doses) => ColourAndSlopes(chosen, doses, []);
 
+    /// <summary>Four bands at a time: this is what the finder spends its time on.</summary>
     /// <param name="chosen">Which colourants, by their place in the list.</param>
     /// <param name="doses">g per 100 g of each.</param>
     /// <param name="slopes">Empty, or room for one Lab per dose: change of colour for each g per 100 g more.</param>
     public Lab ColourAndSlopes(ReadOnlySpan<int> chosen, ReadOnlySpan<double> doses, Span<Lab> slopes)
     {
-        ReadOnlySpan<double> wx = light.XWeights, wy = light.YWeights, wz = light.ZWeights;
-        double x = 0, y = 0, z = 0;
-        Span<double> dx = stackalloc double[slopes.Length], dy = stackalloc double[slopes.Length], dz = stackalloc double[slopes.Length];
-        for (var band = 0; band < SpectralGrid.Bands; band++)
+        ReadOnlySpan<Vector256<double>> wx = Fours(light.XWeights), wy = Fours(light.YWeights), wz = Fours(light.ZWeights);
+        ReadOnlySpan<Vector256<double>> baseK = Fours(pasteK), baseS = Fours(pasteS);
+        Vector256<double> x = default, y = default, z = default;
+        Span<Vector256<double>> dx = stackalloc Vector256<double>[slopes.Length];
+        Span<Vector256<double>> dy = stackalloc Vector256<double>[slopes.Length];
+        Span<Vector256<double>> dz = stackalloc Vector256<double>[slopes.Length];
+        for (var four = 0; four < baseK.Length; four++)
         {
-            double bandK = pasteK[band], bandS = pasteS[band];
+            Vector256<double> bandK = baseK[four], bandS = baseS[four];
             for (var i = 0; i < chosen.Length; i++)
             {
-                bandK += doses[i] * k[chosen[i]][band];
-                bandS += doses[i] * s[chosen[i]][band];
+                bandK += Fours(k[chosen[i]])[four] * doses[i];
+                bandS += Fours(s[chosen[i]])[four] * doses[i];
             }
 
             var q = bandK / bandS;
-            var root = Math.Sqrt(q * (q + 2));
-            var r = 1 / (1 + q + root);
-            x += wx[band] * r;
-            y += wy[band] * r;
-            z += wz[band] * r;
+            var root = Vector256.Sqrt(q * (q + Vector256.Create(2.0)));
+            var r = Vector256<double>.One / (Vector256<double>.One + q + root);
+            x += wx[four] * r;
+            y += wy[four] * r;
+            z += wz[four] * r;
             if (slopes.Length == 0)
                 continue;
             // dR/dq = -R / sqrt(q(q+2)); paste is never perfectly white, so the root is above 0.
             var perQ = -r / (root * bandS);
             for (var i = 0; i < chosen.Length; i++)
             {
-                var dr = perQ * (k[chosen[i]][band] - q * s[chosen[i]][band]);
-                dx[i] += wx[band] * dr;
-                dy[i] += wy[band] * dr;
-                dz[i] += wz[band] * dr;
+                var dr = perQ * (Fours(k[chosen[i]])[four] - q * Fours(s[chosen[i]])[four]);
+                dx[i] += wx[four] * dr;
+                dy[i] += wy[four] * dr;
+                dz[i] += wz[four] * dr;
             }
         }
 
         var white = light.White;
-        double tx = x / white.X, ty = y / white.Y, tz = z / white.Z;
+        var xyz = new Xyz(Vector256.Sum(x), Vector256.Sum(y), Vector256.Sum(z));
+        double tx = xyz.X / white.X, ty = xyz.Y / white.Y, tz = xyz.Z / white.Z;
         for (var i = 0; i < slopes.Length; i++)
         {
-            var fx = LabFromXyz.FSlope(tx) * dx[i] / white.X;
-            var fy = LabFromXyz.FSlope(ty) * dy[i] / white.Y;
-            var fz = LabFromXyz.FSlope(tz) * dz[i] / white.Z;
+            var fx = LabFromXyz.FSlope(tx) * Vector256.Sum(dx[i]) / white.X;
+            var fy = LabFromXyz.FSlope(ty) * Vector256.Sum(dy[i]) / white.Y;
+            var fz = LabFromXyz.FSlope(tz) * Vector256.Sum(dz[i]) / white.Z;
             slopes[i] = new Lab(116 * fy, 500 * (fx - fy), 200 * (fy - fz));
         }
 
-        return LabFromXyz.Convert(new Xyz(x, y, z), white);
+        return LabFromXyz.Convert(xyz, white);
     }
+
+    private static ReadOnlySpan<Vector256<double>> Fours(ReadOnlySpan<double> bands) => MemoryMarshal.Cast<double, Vector256<double>>(bands);
 
     /// <summary>
     /// A first guess at the doses: the best fit of the paste's K/S to that of a reflectance, which is linear in the doses.

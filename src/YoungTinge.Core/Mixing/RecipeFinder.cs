@@ -16,6 +16,12 @@ public sealed class RecipeFinder
     /// <summary>How much farther than the best another recipe may be and still be worth showing.</summary>
     private const double StillNear = 1.0;
 
+    /// <summary>How much farther than the best a set may be on the rough yardstick and still be solved exactly, in delta E.</summary>
+    private const double RoughMargin = 2.5;
+
+    /// <summary>The same for walking it again from elsewhere: more, since it may have gone into a wrong valley.</summary>
+    private const double SecondWalkMargin = 6;
+
     /// <summary>Share of colour that two recipes may have in common and still count as different.</summary>
     private const double MostInCommon = 0.5;
 
@@ -63,45 +69,54 @@ public sealed class RecipeFinder
         return finder.Pick(finder.SolveEverySet(cancel));
     }
 
-    private sealed record Candidate(int[] Chosen, double[] Doses, double DeltaE);
+    private sealed record Candidate(int[] Chosen, double[] Limits, double[] Doses, double DeltaE);
 
     private List<Candidate> SolveEverySet(CancellationToken cancel)
     {
-        var found = new List<Candidate>();
+        var rough = new List<Candidate>();
         var best = double.PositiveInfinity;
         foreach (var chosen in Sets(colourants.Count, search.MostColourants))
         {
             cancel.ThrowIfCancellationRequested();
-            var candidate = Solve(chosen, best);
+            var candidate = SolveRoughly(chosen, best);
             best = Math.Min(best, candidate.DeltaE);
-            // A colourant at no dose: the smaller set says the same with less.
-            if (candidate.DeltaE <= best + StillNear && candidate.Doses.All(dose => dose > 1e-6))
-                found.Add(candidate);
+            rough.Add(candidate);
         }
 
+        var found = new List<Candidate>();
+        foreach (var candidate in rough.Where(candidate => candidate.DeltaE <= best + RoughMargin))
+        {
+            cancel.ThrowIfCancellationRequested();
+            var solved = candidate with { DeltaE = solver.Improve(candidate.Chosen, candidate.Limits, candidate.Doses, Yardstick.Exact) };
+            // A colourant at no dose: the smaller set says the same with less.
+            if (solved.Doses.All(dose => dose > 1e-6))
+                found.Add(solved);
+        }
+
+        best = found.Count > 0 ? found.Min(candidate => candidate.DeltaE) : 0;
         found.RemoveAll(candidate => candidate.DeltaE > best + StillNear);
         return found;
     }
 
-    private Candidate Solve(int[] chosen, double bestSoFar)
+    private Candidate SolveRoughly(int[] chosen, double bestSoFar)
     {
         var limits = chosen.Select(i => colourants[i].LoadLimitGPer100g).ToArray();
         var doses = new double[chosen.Length];
         model.FitRatio(ratio, chosen, limits, doses);
-        var deltaE = solver.Improve(chosen, limits, doses);
+        var deltaE = solver.Improve(chosen, limits, doses, Yardstick.Rough);
         // Only a set that could still matter is worth a second walk.
-        if (deltaE > SameColour && deltaE < bestSoFar + 2 * StillNear)
+        if (deltaE > SameColour && deltaE < bestSoFar + SecondWalkMargin)
         {
             foreach (var start in OtherStarts)
             {
                 var other = limits.Select(limit => Math.Min(start, limit)).ToArray();
-                var otherDeltaE = solver.Improve(chosen, limits, other);
+                var otherDeltaE = solver.Improve(chosen, limits, other, Yardstick.Rough);
                 if (otherDeltaE < deltaE)
                     (doses, deltaE) = (other, otherDeltaE);
             }
         }
 
-        return new Candidate(chosen, doses, deltaE);
+        return new Candidate(chosen, limits, doses, deltaE);
     }
 
     private IReadOnlyList<FoundRecipe> Pick(List<Candidate> candidates)
