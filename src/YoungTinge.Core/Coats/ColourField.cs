@@ -9,10 +9,13 @@ namespace YoungTinge.Core.Coats;
 /// <param name="Rgb">Three bytes (sRGB) a point, row by row from the tip down, each row from left to right.</param>
 public sealed record ColourField(int Columns, int Rows, byte[] Rgb)
 {
-    public const int DefaultColumns = 96;
-    public const int DefaultRows = 128;
+    public const int DefaultColumns = 72;
+    public const int DefaultRows = 96;
 
-    /// <summary>Both sides of a piece.</summary>
+    /// <summary>Columns beside the piece that are painted too, so that a screen can smooth the edge without a fringe.</summary>
+    private const int Margin = 2;
+
+    /// <summary>Both sides of a piece. What lies well beside the outline stays black.</summary>
     /// <param name="columns">Even: the two halves of a piece are alike.</param>
     public static (ColourField Face, ColourField Back) Of(
         PiecePlan plan, PieceShape shape, Materials materials, int columns = DefaultColumns, int rows = DefaultRows)
@@ -27,9 +30,11 @@ public sealed record ColourField(int Columns, int Rows, byte[] Rgb)
         Parallel.For(0, rows, row =>
         {
             var across = shape.RowAtMm(shape.LengthMm * (1 - (row + 0.5) / rows));
-            for (var column = 0; column < columns / 2; column++)
+            var columnMm = shape.WidthMm / columns;
+            var end = Math.Min(columns / 2, (int)Math.Ceiling(across.HalfWidthMm / columnMm) + Margin);
+            for (var column = 0; column < end; column++)
             {
-                var point = across.PointAt(shape.WidthMm / 2 * (2 * column + 1) / columns, withEdge);
+                var point = across.PointAt((column + 0.5) * columnMm, withEdge);
                 var loads = new CoatLoads(plan.Coats, shape.Outline.Veins, point);
                 face.Put(row, column, ColourAt(paste, faceStack, loads));
                 back.Put(row, column, ColourAt(paste, backStack, loads));

@@ -6,12 +6,14 @@ public sealed class PieceRow
     private readonly PieceShape shape;
     private readonly double along;
     private readonly double yMm;
-    private readonly double halfWidthMm;
     private readonly IReadOnlyList<double> crossingsMm;
 
     /// <param name="crossingsMm">Where the line meets the right edge, across from the midrib.</param>
     internal PieceRow(PieceShape shape, double along, double yMm, double halfWidthMm, IReadOnlyList<double> crossingsMm) =>
-        (this.shape, this.along, this.yMm, this.halfWidthMm, this.crossingsMm) = (shape, along, yMm, halfWidthMm, crossingsMm);
+        (this.shape, this.along, this.yMm, HalfWidthMm, this.crossingsMm) = (shape, along, yMm, halfWidthMm, crossingsMm);
+
+    /// <summary>From the midrib to the outermost edge.</summary>
+    public double HalfWidthMm { get; }
 
     /// <summary>Even-odd rule: a point is inside if an odd number of edges lies beyond it.</summary>
     /// <param name="xMm">Across from the midrib, to either side.</param>
@@ -29,7 +31,7 @@ public sealed class PieceRow
     public PiecePoint PointAt(double xMm, bool withEdge = true)
     {
         var x = Math.Abs(xMm);
-        var across = halfWidthMm > 0 ? Math.Min(x / halfWidthMm, 1) : 1;
+        var across = HalfWidthMm > 0 ? Math.Min(x / HalfWidthMm, 1) : 1;
         return new PiecePoint(along, across, withEdge && Contains(x) ? shape.DistanceToEdge(x, yMm) : 0);
     }
 }

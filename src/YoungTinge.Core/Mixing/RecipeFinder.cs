@@ -11,13 +11,19 @@ namespace YoungTinge.Core.Mixing;
 public sealed class RecipeFinder
 {
     /// <summary>Delta E that nobody sees: within it the steadier, simpler recipe is the better one.</summary>
-    private const double SameColour = 0.05;
+    private const double SameColour = 0.03;
 
     /// <summary>How much farther than the best another recipe may be and still be worth showing.</summary>
     private const double StillNear = 1.0;
 
     /// <summary>How much farther than the best a set may be on the rough yardstick and still be solved exactly, in delta E.</summary>
     private const double RoughMargin = 2.5;
+
+    /// <summary>The two yardsticks part the more, the farther the target is out of reach: added for each delta E of the best.</summary>
+    private const double RoughMarginShare = 0.4;
+
+    /// <summary>No more sets than this are solved exactly; far out of reach very many end near each other.</summary>
+    private const int MostExact = 400;
 
     /// <summary>The same for walking it again from elsewhere: more, since it may have gone into a wrong valley.</summary>
     private const double SecondWalkMargin = 6;
@@ -84,10 +90,11 @@ public sealed class RecipeFinder
         }
 
         var found = new List<Candidate>();
-        foreach (var candidate in rough.Where(candidate => candidate.DeltaE <= best + RoughMargin))
+        var margin = RoughMargin + RoughMarginShare * best;
+        foreach (var candidate in rough.Where(candidate => candidate.DeltaE <= best + margin).OrderBy(candidate => candidate.DeltaE).Take(MostExact))
         {
             cancel.ThrowIfCancellationRequested();
-            var solved = candidate with { DeltaE = solver.Improve(candidate.Chosen, candidate.Limits, candidate.Doses, Yardstick.Exact) };
+            var solved = Walk(candidate, double.PositiveInfinity, Yardstick.Exact);
             // A colourant at no dose: the smaller set says the same with less.
             if (solved.Doses.All(dose => dose > 1e-6))
                 found.Add(solved);
@@ -103,20 +110,27 @@ public sealed class RecipeFinder
         var limits = chosen.Select(i => colourants[i].LoadLimitGPer100g).ToArray();
         var doses = new double[chosen.Length];
         model.FitRatio(ratio, chosen, limits, doses);
-        var deltaE = solver.Improve(chosen, limits, doses, Yardstick.Rough);
         // Only a set that could still matter is worth a second walk.
-        if (deltaE > SameColour && deltaE < bestSoFar + SecondWalkMargin)
+        return Walk(new Candidate(chosen, limits, doses, 0), bestSoFar + SecondWalkMargin, Yardstick.Rough);
+    }
+
+    /// <summary>Walks from the doses of a candidate, and from others too if that misses the target by less than a limit.</summary>
+    private Candidate Walk(Candidate candidate, double againBelow, Yardstick yardstick)
+    {
+        var best = (double[])candidate.Doses.Clone();
+        var deltaE = solver.Improve(candidate.Chosen, candidate.Limits, best, yardstick);
+        if (deltaE > SameColour && deltaE < againBelow)
         {
             foreach (var start in OtherStarts)
             {
-                var other = limits.Select(limit => Math.Min(start, limit)).ToArray();
-                var otherDeltaE = solver.Improve(chosen, limits, other, Yardstick.Rough);
-                if (otherDeltaE < deltaE)
-                    (doses, deltaE) = (other, otherDeltaE);
+                var doses = candidate.Limits.Select(limit => Math.Min(start, limit)).ToArray();
+                var other = solver.Improve(candidate.Chosen, candidate.Limits, doses, yardstick);
+                if (other < deltaE)
+                    (best, deltaE) = (doses, other);
             }
         }
 
-        return new Candidate(chosen, limits, doses, deltaE);
+        return candidate with { Doses = best, DeltaE = deltaE };
     }
 
     private IReadOnlyList<FoundRecipe> Pick(List<Candidate> candidates)

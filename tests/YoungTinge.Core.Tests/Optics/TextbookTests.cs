@@ -43,7 +43,7 @@ public class TextbookTests
         var dust = Dust("wine-lees", 0.2, new Place(PlaceKind.Tip, 0, 0.2, 0.5));
         var plan = Plan(dust, Steam, Glaze("pond-dip", 2));
         var (face, _) = ColourField.Of(plan, shape, TestData.Cabinet);
-        const int row = 20, column = 60;
+        const int row = 15, column = 45;
 
         // The same point by the plain formulas: paste, then dust as steamed, then glaze.
         var x = shape.WidthMm / 2 * (2 * (column - face.Columns / 2) + 1) / face.Columns;
