@@ -2,13 +2,9 @@ using YoungTinge.Core.Flowers;
 
 namespace YoungTinge.Core.Coats;
 
-/// <summary>What a hand calls light, medium and heavy, and how much leaves the brush for it.</summary>
+/// <summary>How much dust leaves the pot for what stays on the pieces.</summary>
 public static class DustLoad
 {
-    public const double LightMgPerCm2 = 0.05;
-    public const double MediumMgPerCm2 = 0.15;
-    public const double HeavyMgPerCm2 = 0.40;
-
     /// <summary>Share of the dust taken up that stays on the piece; a brush loses more than half.</summary>
     public const double TransferShare = 0.35;
 

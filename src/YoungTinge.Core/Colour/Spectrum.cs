@@ -21,9 +21,6 @@ public sealed class Spectrum
         this.values = values.ToArray();
     }
 
-    /// <summary>The perfect white diffuser: reflectance 1 in every band.</summary>
-    public static Spectrum White { get; } = From(_ => 1.0);
-
     public ReadOnlySpan<double> Values => values;
 
     public double this[int band] => values[band];

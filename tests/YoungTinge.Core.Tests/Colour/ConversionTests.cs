@@ -36,6 +36,19 @@ public class ConversionTests
         Assert.Equal(1, rgb.B, Tolerance);
     }
 
+    [Theory]
+    [InlineData("D65", 0.3127, 0.3290)]
+    [InlineData("D50", 0.3457, 0.3585)]
+    [InlineData("A", 0.4476, 0.4074)]
+    public void Lights_have_their_published_chromaticity(string light, double x, double y)
+    {
+        var white = ((Illuminant)typeof(Illuminant).GetProperty(light)!.GetValue(null)!).White;
+        var sum = white.X + white.Y + white.Z;
+        // Four published decimals; 10 nm sums instead of 1 nm ones move the last of them. (F11 is lines: on 10 nm only near.)
+        Assert.Equal(x, white.X / sum, 6e-4);
+        Assert.Equal(y, white.Y / sum, 6e-4);
+    }
+
     [Fact]
     public void Lab_goes_to_Xyz_and_back() => DeltaE2000Tests.Colours.Sample(lab =>
     {

@@ -64,6 +64,35 @@ public class RecipeFinderTests
     }
 
     [Fact]
+    public void The_same_question_gets_the_same_answer_nearest_first()
+    {
+        var search = new RecipeSearch("soft-cream-paste", new Lab(72, 18, 22), 140);
+        var first = RecipeFinder.Find(TestData.Cabinet, search);
+        var again = RecipeFinder.Find(TestData.Cabinet, search);
+        Assert.Equal(first.Select(found => string.Join(", ", found.Recipe.Doses)), again.Select(found => string.Join(", ", found.Recipe.Doses)));
+        var shown = first.Skip(1).Select(found => Math.Round(found.Difference.DeltaE, 1)).ToList();
+        Assert.Equal(shown.Order(), shown);
+    }
+
+    [Theory]
+    [InlineData(1)]
+    [InlineData(2)]
+    [InlineData(3)]
+    public void No_more_colours_are_used_than_allowed_and_more_never_do_worse(int most)
+    {
+        foreach (var target in new[] { new Lab(80, 12, 20), new Lab(45, -20, 15), new Lab(35, 20, -30) })
+        {
+            var search = new RecipeSearch("bright-white-paste", target, 100) { MostColourants = most };
+            var found = RecipeFinder.Find(TestData.Cabinet, search);
+            Assert.All(found, recipe => Assert.InRange(recipe.Recipe.Doses.Count, 1, most));
+            if (most == 1)
+                continue;
+            var fewer = RecipeFinder.Find(TestData.Cabinet, search with { MostColourants = most - 1 });
+            Assert.True(found[0].Difference.DeltaE <= fewer[0].Difference.DeltaE + Allowance);
+        }
+    }
+
+    [Fact]
     public void An_empty_cabinet_finds_nothing() => Assert.Empty(
         RecipeFinder.Find(new Materials(TestData.Cabinet.All.OfType<PasteBase>()), new RecipeSearch("bright-white-paste", new Lab(50, 0, 0), 100)));
 

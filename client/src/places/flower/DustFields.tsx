@@ -4,6 +4,7 @@ import type { Coat, CoatView, DustCoat, Material, Place, PlaceKind } from '../..
 import { Problem } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
 import { Swatch } from '../../shared/Swatch'
+import { AddMaterial } from './AddMaterial'
 import { Choice } from './Choice'
 import { mixAmounts, SidesChoice } from './CoatEditor'
 import type { NameOf } from './coatWords'
@@ -86,21 +87,11 @@ function Mix({
         })}
       </ul>
       {mixProblem && <Problem>{mixProblem}</Problem>}
-      <select
-        className="select select-sm mt-1 w-full"
-        aria-label={t('mix.add')}
-        value=""
-        onChange={(event) => setMix([...coat.mix, { dustId: event.target.value, parts: 1 }])}
-      >
-        <option value="" disabled>
-          {t('mix.add')}
-        </option>
-        {unused.map((material) => (
-          <option key={material.id} value={material.id}>
-            {material.name}
-          </option>
-        ))}
-      </select>
+      <AddMaterial
+        label={t('mix.add')}
+        materials={unused}
+        onAdd={(dustId) => setMix([...coat.mix, { dustId, parts: 1 }])}
+      />
       {view && <p className="quiet mt-1 text-xs">{t('mix.amounts', { amounts: mixAmounts(view, nameOf) })}</p>}
     </fieldset>
   )

@@ -6,6 +6,7 @@ import { Problem } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
 import { Swatch } from '../../shared/Swatch'
 import { deltaE, differenceWords, dose, grams } from '../../shared/words'
+import { AddMaterial } from './AddMaterial'
 import { Choice } from './Choice'
 import type { NameOf } from './coatWords'
 import type { ProblemAt } from './Editor'
@@ -140,21 +141,11 @@ function Doses({
         })}
       </ul>
       {problem && <Problem>{problem}</Problem>}
-      <select
-        className="select select-sm mt-1 w-64"
-        aria-label={t('paste.add')}
-        value=""
-        onChange={(event) => setDoses([...paste.doses, { colourantId: event.target.value, gPer100g: 0.1 }])}
-      >
-        <option value="" disabled>
-          {t('paste.add')}
-        </option>
-        {unused.map((material) => (
-          <option key={material.id} value={material.id}>
-            {material.name}
-          </option>
-        ))}
-      </select>
+      <AddMaterial
+        label={t('paste.add')}
+        materials={unused}
+        onAdd={(colourantId) => setDoses([...paste.doses, { colourantId, gPer100g: 0.1 }])}
+      />
       {preview.batch.roundingDeltaE >= 0.05 && (
         <p className="quiet mt-1 text-xs">
           {t('paste.rounding', { difference: deltaE(preview.batch.roundingDeltaE) })}

@@ -1,0 +1,83 @@
+using CsCheck;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Planning;
+using static YoungTinge.Core.Tests.TestPlans;
+
+namespace YoungTinge.Core.Tests.Coats;
+
+/// <summary>What must hold for whatever a maker plans.</summary>
+public class AnyPlanTests
+{
+    private static readonly string[] Dusts = [.. TestData.Cabinet.All.OfType<Dust>().Select(dust => dust.Id)];
+    private static readonly string[] Glazes = [.. TestData.Cabinet.All.OfType<Glaze>().Select(glaze => glaze.Id)];
+
+    private static readonly Gen<Place> Places = Gen.Select(Gen.Enum<PlaceKind>(), Gen.Double[0, 0.4], Gen.Double[0, 0.4], Gen.Double[0, 0.6],
+        (kind, start, more, feather) => new Place(kind, start, start + more, feather));
+
+    private static readonly Gen<Coat> DustCoats = Gen.Select(
+        Gen.Int[0, Dusts.Length - 1], Gen.Double[0.01, 0.5], Places, Gen.Enum<Sides>(),
+        (dust, load, place, sides) => (Coat)new DustCoat(Guid.NewGuid(), [new Portion(Dusts[dust], 1)], load, place, sides));
+
+    private static readonly Gen<Coat> OtherCoats = Gen.Select(Gen.Int[0, Glazes.Length], Gen.Int[1, 3], Gen.Enum<Sides>(),
+        (i, coats, sides) => i == Glazes.Length ? new SteamCoat(Guid.NewGuid(), 8) : (Coat)new GlazeCoat(Guid.NewGuid(), Glazes[i], coats, sides));
+
+    private static readonly Gen<PiecePlan> Plans = Gen.OneOf(DustCoats, DustCoats, OtherCoats).Array[0, 6].Select(coats => Plan(coats));
+
+    private static readonly PieceShape Shape = Petal.Shape();
+
+    [Fact]
+    public void Every_stage_is_a_colour_and_the_last_is_the_finished_piece() => Plans.Sample(
+        plan =>
+        {
+            Assert.Empty(PlanCheck.Problems(plan, TestData.Cabinet));
+            Assert.All(BuildUp.Of(plan, Shape, TestData.Cabinet), history =>
+            {
+                Assert.Equal(plan.Coats.Count + 1, history.Colours.Count);
+                Assert.All(history.Colours, colour => Assert.True(PlanCheck.IsColour(colour), $"{colour}"));
+            });
+        },
+        iter: 60);
+
+    [Fact]
+    public void Taking_the_last_coat_away_gives_the_stage_before() => Plans.Where(plan => plan.Coats.Count > 0).Sample(
+        plan =>
+        {
+            var whole = BuildUp.Of(plan, Shape, TestData.Cabinet);
+            var less = BuildUp.Of(plan with { Coats = [.. plan.Coats.SkipLast(1)] }, Shape, TestData.Cabinet);
+            Assert.All(whole.Zip(less), pair => Assert.Equal(pair.First.Colours[^2], pair.Second.Finished));
+        },
+        iter: 40);
+
+    [Fact]
+    public void A_coat_that_lies_nowhere_changes_nothing() => Plans.Sample(
+        plan =>
+        {
+            var nowhere = Dust("jackdaw", 0.4, new Place(PlaceKind.Rim, 39, 40, 0));
+            var with = BuildUp.Of(plan with { Coats = [.. plan.Coats, nowhere] }, Shape, TestData.Cabinet);
+            // Not to the last digit: the mean of the zone is added up from other points.
+            Assert.All(with, history => Assert.Equal(0, DeltaE2000.Between(history.Colours[^2], history.Colours[^1]), 1e-9));
+        },
+        iter: 40);
+
+    [Fact]
+    public void Steam_on_matte_dust_never_lightens() => Gen.Select(Gen.Int[0, 25], Gen.Double[0.02, 0.6]).Sample((i, load) =>
+    {
+        var matte = TestData.Cabinet.All.OfType<Dust>().Where(dust => dust.Kind == DustKind.Matte).ElementAt(i);
+        var dust = new DustCoat(Guid.NewGuid(), [new Portion(matte.Id, 1)], load, Place.Whole, Sides.Both);
+        var heart = BuildUp.Of(Plan(dust, Steam), Shape, TestData.Cabinet).Single(history => history.Zone == Zone.Heart);
+        Assert.True(heart.Colours[2].L <= heart.Colours[1].L + 1e-6, $"{matte.Id} at {load}: {heart.Colours[1]} to {heart.Colours[2]}");
+    });
+
+    [Fact]
+    public void Every_plan_has_a_run_sheet_with_amounts_that_can_be_measured() => Plans.Sample(plan =>
+    {
+        var steps = RunSheet.For(plan, Petal, 7, TestData.Cabinet);
+        Assert.Equal(steps.Count, steps.Select(step => step.Key).Distinct().Count());
+        Assert.All(steps.OfType<MixDust>(), step => Assert.True(step.Portions.Sum(portion => portion.Grams) >= DustLoad.SmallestMixG - 1e-9));
+        Assert.All(steps.OfType<GlazePieces>(), step => Assert.True(step.Ml > 0 && step.Cautions.Contains(Caution.Fumes)));
+        Assert.All(steps.OfType<BrushDust>(), step => Assert.Contains(Caution.DustInTheAir, step.Cautions));
+    });
+}

@@ -1,0 +1,34 @@
+using YoungTinge.Core.Coats;
+using YoungTinge.Testing;
+
+namespace YoungTinge.Store.Tests;
+
+/// <summary>The demo must be a studio that a maker could have planned.</summary>
+public class DemoTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
+{
+    [Fact]
+    public async Task Every_plan_of_the_demo_is_possible_and_near_its_targets()
+    {
+        var cancel = CancellationToken.None;
+        var studio = (await new StudioStore(demo.DataSource).FindFirstAsync(cancel))!;
+        var materials = await new CabinetStore(demo.DataSource).LoadAsync(studio.Id, cancel);
+        var pieces = await new PieceStore(demo.DataSource).ListAsync(studio.Id, null, cancel);
+        Assert.Equal(17, pieces.Count);
+        Assert.All(pieces, piece =>
+        {
+            Assert.Empty(PlanCheck.Problems(piece.Plan, materials));
+            Assert.All(BuildUp.Of(piece.Plan, piece.Piece.Shape(), materials), zone => Assert.InRange(zone.Difference.DeltaE, 0, 6));
+        });
+    }
+
+    [Fact]
+    public async Task The_logbook_reaches_back_weeks_and_tells_of_a_failure()
+    {
+        var cancel = CancellationToken.None;
+        var studio = (await new StudioStore(demo.DataSource).FindFirstAsync(cancel))!;
+        var entries = await new LogbookStore(demo.DataSource).ListAsync(studio.Id, null, 100, cancel);
+        Assert.True(entries[0].Entry.LoggedAt - entries[^1].Entry.LoggedAt > TimeSpan.FromDays(14));
+        Assert.Equal(entries.OrderByDescending(entry => entry.Entry.LoggedAt), entries);
+        Assert.Contains(entries, entry => entry.Entry.Note.Contains("Folded too far"));
+    }
+}
