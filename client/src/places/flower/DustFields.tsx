@@ -65,7 +65,9 @@ function Mix({
           const material = materials.find((m) => m.id === part.dustId)
           return (
             <li key={part.dustId} className="flex items-start gap-2">
-              {material?.chip && <Swatch colour={material.chip} className="mt-0.5 h-7 w-9 rounded-b-lg" />}
+              {material?.chip && (
+                <Swatch colour={material.chip} className="border-surround mt-0.5 h-8 w-10 rounded-b-lg border-4" />
+              )}
               <span className="min-w-0 grow truncate pt-1 text-sm">{nameOf(part.dustId)}</span>
               <NumberField
                 label={t('mix.parts', { name: nameOf(part.dustId) })}

@@ -116,7 +116,7 @@ function Doses({
           const name = nameOf(one.colourantId)
           return (
             <li key={one.colourantId} className="flex items-start gap-x-2">
-              {material?.chip && <Swatch colour={material.chip} className="mt-0.5 h-7 w-9" />}
+              {material?.chip && <Swatch colour={material.chip} className="border-surround mt-0.5 h-8 w-10 border-4" />}
               <span className="min-w-16 grow truncate pt-1 text-sm" title={name}>
                 {name}
               </span>
