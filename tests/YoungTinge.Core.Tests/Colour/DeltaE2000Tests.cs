@@ -38,6 +38,18 @@ public class DeltaE2000Tests
             Assert.True(DeltaE2000.Between(one, two) >= 0);
         });
 
+    [Fact]
+    public void Its_parts_add_up_and_point_the_way() => Gen.Select(Colours, Colours).Sample((one, two) =>
+    {
+        var (lightness, chroma, hue) = DeltaE2000.Terms(one, two);
+        Assert.Equal(DeltaE2000.Between(one, two), Math.Sqrt(lightness * lightness + chroma * chroma + hue * hue), 1e-12);
+        Assert.Equal(Math.Sign(two.L - one.L), Math.Sign(lightness));
+        // The same hue, more colourful: all of the chroma part, none of the hue part.
+        var stronger = one with { A = one.A * 1.2, B = one.B * 1.2 };
+        Assert.True(DeltaE2000.Terms(one, stronger).Chroma >= 0);
+        Assert.True(Math.Abs(DeltaE2000.Terms(one, stronger).Hue) <= DeltaE2000.Between(one, stronger));
+    });
+
     internal static readonly Gen<Lab> Colours =
         Gen.Select(Gen.Double[1, 99], Gen.Double[-90, 90], Gen.Double[-90, 90], (l, a, b) => new Lab(l, a, b));
 }
