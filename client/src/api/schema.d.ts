@@ -418,6 +418,8 @@ export interface components {
             buds: number;
             pieces: components["schemas"]["PieceView"][];
         };
+        /** @enum {unknown} */
+        LoadWord: "light" | "medium" | "heavy";
         LogEntryView: {
             /** Format: uuid */
             id: string;
@@ -438,6 +440,11 @@ export interface components {
         };
         /** @enum {unknown} */
         LogSubject: "paste" | "rim" | "tip" | "heart" | "base" | "back";
+        NamedLoad: {
+            word: components["schemas"]["LoadWord"];
+            /** Format: double */
+            mgPerCm2: number;
+        };
         /** @enum {unknown} */
         PartOf: "flower" | "bud";
         PasteRecipe: {
@@ -505,10 +512,13 @@ export interface components {
             face: components["schemas"]["PreviewPlanFieldView"];
             back: components["schemas"]["PreviewPlanFieldView"];
             advice: components["schemas"]["Advice"][];
+            loads: components["schemas"]["NamedLoad"][];
         };
         PreviewPlanCoatView: {
             /** Format: uuid */
             id: string;
+            mainDustId: null | string;
+            load: null | components["schemas"]["NamedLoad"];
             pot: null | components["schemas"]["ColourView"];
             dusts: components["schemas"]["DustAmount"][];
             /** Format: double */
@@ -546,8 +556,7 @@ export interface components {
             kind: "brushDust";
             /** Format: uuid */
             coatId: string;
-            /** Format: double */
-            loadMgPerCm2: number;
+            load: components["schemas"]["LoadWord"];
             place: components["schemas"]["Place"];
             sides: components["schemas"]["Sides"];
             /** Format: int32 */

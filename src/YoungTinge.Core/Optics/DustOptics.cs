@@ -29,6 +29,11 @@ public static class DustOptics
             Spectrum.From(band => dusts.Sum(dust => dust.Share * dust.Optics.Scattering[band])));
     }
 
+    /// <summary>The dust that a mix is known by: the one with most parts that is not there to let it down.</summary>
+    /// <param name="mix">Not empty.</param>
+    public static string MainOf(IReadOnlyList<Portion> mix, Materials materials) =>
+        (mix.Where(portion => materials.Get<Dust>(portion.DustId).Kind != DustKind.Extender).MaxBy(portion => portion.Parts) ?? mix[0]).DustId;
+
     public static Scatterer Steamed(Scatterer dust) => new(
         dust.Absorption.Map(k => k * SteamAbsorption),
         dust.Scattering.Map(s => s * SteamScattering));

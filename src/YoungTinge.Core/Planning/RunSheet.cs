@@ -48,7 +48,7 @@ public static class RunSheet
                     ? [Caution.DustInTheAir, Caution.DecorativeOnly]
                     : [Caution.DustInTheAir];
                 yield return new MixDust($"{coat.Id}:mix", coat.Id, CoatAmounts.Dust(dust, shape, pieces), cautions);
-                yield return new BrushDust($"{coat.Id}:brush", coat.Id, dust.LoadMgPerCm2, dust.Place, dust.Sides, pieces, cautions);
+                yield return new BrushDust($"{coat.Id}:brush", coat.Id, DustLoad.Nearest(dust.LoadMgPerCm2).Word, dust.Place, dust.Sides, pieces, cautions);
                 break;
             case SteamCoat steam:
                 yield return new SteamPieces($"{coat.Id}:steam", coat.Id, steam.Seconds, pieces);

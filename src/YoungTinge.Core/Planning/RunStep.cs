@@ -55,7 +55,7 @@ public sealed record DryPieces(string Key) : RunStep(Key, []);
 
 public sealed record MixDust(string Key, Guid CoatId, IReadOnlyList<DustAmount> Portions, IReadOnlyList<Caution> Cautions) : RunStep(Key, Cautions);
 
-public sealed record BrushDust(string Key, Guid CoatId, double LoadMgPerCm2, Place Place, Sides Sides, int Pieces, IReadOnlyList<Caution> Cautions) : RunStep(Key, Cautions);
+public sealed record BrushDust(string Key, Guid CoatId, LoadWord Load, Place Place, Sides Sides, int Pieces, IReadOnlyList<Caution> Cautions) : RunStep(Key, Cautions);
 
 public sealed record SteamPieces(string Key, Guid CoatId, int Seconds, int Pieces) : RunStep(Key, [Caution.Steam]);
 

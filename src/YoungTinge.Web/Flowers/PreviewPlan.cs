@@ -14,25 +14,25 @@ namespace YoungTinge.Web.Flowers;
 /// <summary>Everything that follows from a plan, whether it is saved or not: colours, picture, amounts, advice. Keeps nothing.</summary>
 public static class PreviewPlan
 {
-    /// <summary>A coat by itself, for its pot: a full load on white.</summary>
-    private const double ShownLoadMgPerCm2 = 0.3;
-
-    private const string ShownOn = "bright-white-paste";
-
     /// <param name="Colours">Paste first, then after each coat.</param>
     public sealed record ZoneView(Zone Zone, IReadOnlyList<ColourView> Colours, ColourView Target, Difference Difference);
 
     /// <param name="Rgb">Three bytes a point (sRGB), row by row from the tip down, base64.</param>
     public sealed record FieldView(int Columns, int Rows, string Rgb);
 
+    /// <param name="MainDustId">The dust it is known by; null for steam and glaze.</param>
+    /// <param name="Load">The named load nearest to its own; null for steam and glaze.</param>
     /// <param name="Pot">The coat's own colour; null for steam and glaze.</param>
     /// <param name="Dusts">To mix for all pieces; empty for steam and glaze.</param>
     /// <param name="GlazeMl">For all pieces and all coats; null for dust and steam.</param>
-    public sealed record CoatView(Guid Id, ColourView? Pot, IReadOnlyList<DustAmount> Dusts, double? GlazeMl);
+    public sealed record CoatView(
+        Guid Id, string? MainDustId, NamedLoad? Load, ColourView? Pot, IReadOnlyList<DustAmount> Dusts, double? GlazeMl);
 
+    /// <param name="Loads">What a hand calls light, medium and heavy.</param>
     public sealed record Answer(
         IReadOnlyList<ZoneView> Zones, ColourView Ground, ColourView Paste, Difference PasteDifference, BatchView Batch,
-        IReadOnlyList<CoatView> Coats, FieldView Face, FieldView Back, IReadOnlyList<Advice> Advice);
+        IReadOnlyList<CoatView> Coats, FieldView Face, FieldView Back, IReadOnlyList<Advice> Advice,
+        IReadOnlyList<NamedLoad> Loads);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/pieces/{id:guid}/preview", Handle)
         .WithName("previewPlan").Produces<Answer>().Fails(404, 422, 503);
@@ -65,22 +65,18 @@ public static class PreviewPlan
             [.. plan.Coats.Select(coat => View(coat, shape, quantity.Pieces, materials))],
             View(face),
             View(back),
-            PlanAdvice.For(plan, batch, materials));
+            PlanAdvice.For(plan, batch, materials),
+            DustLoad.Named);
     }
 
     private static FieldView View(ColourField field) => new(field.Columns, field.Rows, Convert.ToBase64String(field.Rgb));
 
     private static CoatView View(Coat coat, PieceShape shape, int pieces, Materials materials) => coat switch
     {
-        DustCoat dust => new CoatView(coat.Id, Pot(dust, materials), CoatAmounts.Dust(dust, shape, pieces), null),
-        GlazeCoat glaze => new CoatView(coat.Id, null, [], glaze.Coats * CoatAmounts.GlazeMlPerCoat(glaze, shape, pieces, materials)),
-        _ => new CoatView(coat.Id, null, [], null),
+        DustCoat dust => new CoatView(
+            coat.Id, DustOptics.MainOf(dust.Mix, materials), DustLoad.Nearest(dust.LoadMgPerCm2),
+            ColourView.From(Chip.OfDust(DustOptics.Mix(dust.Mix, materials), materials)), CoatAmounts.Dust(dust, shape, pieces), null),
+        GlazeCoat glaze => new CoatView(coat.Id, null, null, null, [], glaze.Coats * CoatAmounts.GlazeMlPerCoat(glaze, shape, pieces, materials)),
+        _ => new CoatView(coat.Id, null, null, null, [], null),
     };
-
-    private static ColourView Pot(DustCoat dust, Materials materials)
-    {
-        var face = PasteOptics.Reflectance(new PasteRecipe(ShownOn, []), materials).Values.ToArray();
-        new DustFilm(DustOptics.Mix(dust.Mix, materials)).LayOn(face, ShownLoadMgPerCm2);
-        return ColourView.From(Illuminant.D65.LabOf(new Spectrum(face)));
-    }
 }

@@ -4,6 +4,7 @@ using YoungTinge.Core.Coats;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
+using YoungTinge.Core.Optics;
 using YoungTinge.Core.Planning;
 using static YoungTinge.Core.Tests.TestPlans;
 
@@ -78,6 +79,21 @@ public class QuantityTests
         var half = CoatAmounts.Dust(Dust("wine-lees", 0.35, new Place(PlaceKind.Base, 0, 0.5, 0)), shape, 100).Sum(dust => dust.Grams);
         Assert.Equal(whole / 2, half, whole * 0.03);
         Assert.Equal(0.2, CoatAmounts.Dust(Dust("wine-lees", 0.01), shape, 1).Sum(dust => dust.Grams), 1e-9);
+    }
+
+    [Theory]
+    [InlineData(0.01, LoadWord.Light)]
+    [InlineData(0.08, LoadWord.Light)]
+    [InlineData(0.1, LoadWord.Medium)]
+    [InlineData(0.3, LoadWord.Heavy)]
+    [InlineData(0.8, LoadWord.Heavy)]
+    public void A_load_has_the_word_of_the_nearest(double mgPerCm2, LoadWord word) => Assert.Equal(word, DustLoad.Nearest(mgPerCm2).Word);
+
+    [Fact]
+    public void A_mix_is_known_by_its_dust_and_not_by_its_starch()
+    {
+        Assert.Equal("wine-lees", DustOptics.MainOf([new Portion("plain-cornstarch", 9), new Portion("nettle", 1), new Portion("wine-lees", 2)], TestData.Cabinet));
+        Assert.Equal("plain-cornstarch", DustOptics.MainOf([new Portion("plain-cornstarch", 1)], TestData.Cabinet));
     }
 
     [Fact]

@@ -67,12 +67,12 @@ export function BuildUp({
                 onOpen={() => onOpen({ kind: 'paste' })}
               />
             </th>
-            {plan.coats.map((coat) => (
+            {plan.coats.map((coat, i) => (
               <th key={coat.id} scope="col" className="border-base-300 border-l p-0 font-normal">
                 <Head
                   kind={t(`coat.kind.${coat.kind}`)}
-                  name={coatName(t, coat, nameOf)}
-                  detail={coatDetail(t, coat)}
+                  name={coatName(t, coat, preview.coats[stages[i]! - 1], nameOf)}
+                  detail={coatDetail(t, coat, preview.coats[stages[i]! - 1])}
                   isOpen={isOpen(opened, { kind: 'coat', id: coat.id })}
                   isTroubled={troubled.has(coat.id)}
                   isLow={opened !== null}

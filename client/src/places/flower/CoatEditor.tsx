@@ -1,14 +1,14 @@
 import { ArrowLeft, ArrowRight, Trash2 } from 'lucide-react'
 import { useTranslation } from 'react-i18next'
-import type { Coat, CoatView, GlazeCoat, Material, Sides } from '../../api/api'
+import type { Coat, CoatView, GlazeCoat, Material, NamedLoad } from '../../api/api'
 import { NumberField } from '../../shared/NumberField'
-import { grams } from '../../shared/words'
 import { Choice } from './Choice'
 import type { NameOf } from './coatWords'
 import { coatName } from './coatWords'
 import { DustFields } from './DustFields'
 import type { ProblemAt } from './Editor'
 import { Editor } from './Editor'
+import { SidesChoice } from './SidesChoice'
 
 /** One coat, opened: what it is made of, how much, where, and its place in the order. */
 export function CoatEditor({
@@ -16,6 +16,7 @@ export function CoatEditor({
   view,
   place,
   count,
+  loads,
   materials,
   nameOf,
   problemAt,
@@ -30,6 +31,7 @@ export function CoatEditor({
   /** From 0. */
   place: number
   count: number
+  loads: NamedLoad[]
   materials: Material[]
   nameOf: NameOf
   /** Path within the coat. */
@@ -40,7 +42,7 @@ export function CoatEditor({
   onClose: () => void
 }) {
   const { t } = useTranslation()
-  const title = `${t(`coat.kind.${coat.kind}`)}: ${coatName(t, coat, nameOf)}`
+  const title = `${t(`coat.kind.${coat.kind}`)}: ${coatName(t, coat, view, nameOf)}`
   return (
     <Editor
       title={title}
@@ -66,6 +68,7 @@ export function CoatEditor({
         <DustFields
           coat={coat}
           view={view}
+          loads={loads}
           materials={materials}
           nameOf={nameOf}
           problemAt={problemAt}
@@ -125,20 +128,4 @@ function GlazeFields({
       )}
     </div>
   )
-}
-
-export function SidesChoice({ sides, onChange }: { sides: Sides; onChange: (sides: Sides) => void }) {
-  const { t } = useTranslation()
-  return (
-    <Choice
-      legend={t('coat.side')}
-      options={(['face', 'back', 'both'] as const).map((value) => ({ value, label: t(`sides.${value}`) }))}
-      chosen={sides}
-      onChoose={onChange}
-    />
-  )
-}
-
-export function mixAmounts(view: CoatView | undefined, nameOf: NameOf): string {
-  return view?.dusts.map((dust) => `${nameOf(dust.dustId)} ${grams(dust.grams)}`).join(' · ') ?? ''
 }

@@ -1,57 +1,41 @@
 import { X } from 'lucide-react'
 import { useTranslation } from 'react-i18next'
-import type { Coat, CoatView, DustCoat, Material, Place, PlaceKind } from '../../api/api'
+import type { Coat, CoatView, DustCoat, Material, NamedLoad, Place, PlaceKind } from '../../api/api'
 import { Problem } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
 import { Swatch } from '../../shared/Swatch'
 import { AddMaterial } from './AddMaterial'
 import { Choice } from './Choice'
-import { mixAmounts, SidesChoice } from './CoatEditor'
 import type { NameOf } from './coatWords'
-import { loads } from './coatWords'
+import { mixAmounts } from './coatWords'
 import type { ProblemAt } from './Editor'
 import { firstPlace } from './planEdits'
+import { SidesChoice } from './SidesChoice'
 
-/** What a coat of dust is made of, how much of it, and where it goes. */
-export function DustFields({
-  coat,
-  view,
-  materials,
-  nameOf,
-  problemAt,
-  onChange,
-}: {
+interface DustFieldsProps {
   coat: DustCoat
   view: CoatView | undefined
+  /** What a hand calls light, medium and heavy. */
+  loads: NamedLoad[]
   materials: Material[]
   nameOf: NameOf
+  /** Path within the coat. */
   problemAt: ProblemAt
   onChange: (coat: Coat) => void
-}) {
+}
+
+/** What a coat of dust is made of, how much of it, and where it goes. */
+export function DustFields(props: DustFieldsProps) {
   return (
     <div className="grid gap-x-6 gap-y-3 sm:grid-cols-2 xl:grid-cols-[minmax(14rem,1fr)_minmax(9.5rem,auto)_minmax(20rem,1.2fr)]">
-      <Mix coat={coat} view={view} materials={materials} nameOf={nameOf} problemAt={problemAt} onChange={onChange} />
-      <Load coat={coat} problemAt={problemAt} onChange={onChange} />
-      <Where coat={coat} problemAt={problemAt} onChange={onChange} />
+      <Mix {...props} />
+      <Load {...props} />
+      <Where {...props} />
     </div>
   )
 }
 
-function Mix({
-  coat,
-  view,
-  materials,
-  nameOf,
-  problemAt,
-  onChange,
-}: {
-  coat: DustCoat
-  view: CoatView | undefined
-  materials: Material[]
-  nameOf: NameOf
-  problemAt: ProblemAt
-  onChange: (coat: Coat) => void
-}) {
+function Mix({ coat, view, materials, nameOf, problemAt, onChange }: DustFieldsProps) {
   const { t } = useTranslation()
   const dusts = materials.filter((m) => ['dust', 'lustre', 'extender'].includes(m.kind))
   const unused = dusts.filter((m) => !coat.mix.some((part) => part.dustId === m.id))
@@ -99,16 +83,16 @@ function Mix({
   )
 }
 
-function Load({ coat, problemAt, onChange }: { coat: DustCoat; problemAt: ProblemAt; onChange: (coat: Coat) => void }) {
+function Load({ coat, loads, problemAt, onChange }: DustFieldsProps) {
   const { t } = useTranslation()
   const setLoad = (loadMgPerCm2: number) => onChange({ ...coat, loadMgPerCm2 })
   return (
     <div>
       <Choice
         legend={t('load.title')}
-        options={loads.map(({ name }) => ({ value: name, label: t(`load.${name}`) }))}
-        chosen={loads.find((load) => load.mgPerCm2 === coat.loadMgPerCm2)?.name}
-        onChoose={(name) => setLoad(loads.find((load) => load.name === name)!.mgPerCm2)}
+        options={loads.map(({ word }) => ({ value: word, label: t(`load.${word}`) }))}
+        chosen={loads.find((load) => load.mgPerCm2 === coat.loadMgPerCm2)?.word}
+        onChoose={(word) => setLoad(loads.find((load) => load.word === word)!.mgPerCm2)}
       />
       <input
         type="range"
@@ -133,15 +117,7 @@ function Load({ coat, problemAt, onChange }: { coat: DustCoat; problemAt: Proble
 
 const placeKinds: PlaceKind[] = ['whole', 'base', 'rim', 'tip', 'heart']
 
-function Where({
-  coat,
-  problemAt,
-  onChange,
-}: {
-  coat: DustCoat
-  problemAt: ProblemAt
-  onChange: (coat: Coat) => void
-}) {
+function Where({ coat, problemAt, onChange }: DustFieldsProps) {
   const { t } = useTranslation()
   const { place } = coat
   const setPlace = (place: Place) => onChange({ ...coat, place })

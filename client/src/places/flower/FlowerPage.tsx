@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useEffect, useState } from 'react'
+import { useEffect, useRef } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link, Navigate, useParams } from 'react-router'
 import type { FlowerAnswer, Material } from '../../api/api'
@@ -42,14 +42,15 @@ function Workplace({ flower, pieceId, materials }: { flower: FlowerAnswer; piece
   const { t } = useTranslation()
   const queryClient = useQueryClient()
   const { session, state, error, retry } = usePlanSession(pieceId)
-  const [startedAt] = useState(() => state?.plan)
-  const saved = state?.save.kind === 'saved'
+  const kind = state?.save.kind
+  const before = useRef(kind)
 
   // The stem shows finished colours: it is read again when a change has been saved.
   useEffect(() => {
-    if (saved && state.plan !== startedAt)
+    if (kind === 'saved' && before.current !== undefined && before.current !== kind)
       void queryClient.invalidateQueries({ queryKey: queries.flower(flower.id).queryKey })
-  }, [saved, state?.plan, startedAt, queryClient, flower.id])
+    before.current = kind
+  }, [kind, queryClient, flower.id])
 
   return (
     <div className="grid grow grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr] lg:h-[calc(100dvh-3.5rem)] lg:grid-cols-[12rem_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)]">

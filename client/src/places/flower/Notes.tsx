@@ -1,10 +1,9 @@
 import { TriangleAlert } from 'lucide-react'
 import { useTranslation } from 'react-i18next'
-import type { Advice, PieceView, Plan, Preview, ZoneView } from '../../api/api'
+import type { Advice, CoatView, PieceView, Plan, Preview, ZoneView } from '../../api/api'
 import { deltaE, differenceWords, grams } from '../../shared/words'
 import type { NameOf } from './coatWords'
-import { coatName } from './coatWords'
-import { mixAmounts } from './CoatEditor'
+import { coatName, mixAmounts } from './coatWords'
 
 /** Under the ribbons: why, how much, and what to watch. */
 export function Notes({
@@ -19,11 +18,12 @@ export function Notes({
   nameOf: NameOf
 }) {
   const { t } = useTranslation()
+  const viewOf = (id: string) => preview.coats.find((coat) => coat.id === id)
   const farthest = preview.zones.reduce((a, b) => (b.difference.deltaE > a.difference.deltaE ? b : a))
   return (
     <div className="grid gap-x-8 gap-y-4 px-4 py-3 text-sm md:grid-cols-3">
       <section>
-        <Why view={farthest} plan={plan} nameOf={nameOf} />
+        <Why view={farthest} plan={plan} viewOf={viewOf} nameOf={nameOf} />
       </section>
       <section>
         <h2 className="font-semibold">{t('notes.amounts', { count: piece.toMake, name: piece.name.toLowerCase() })}</h2>
@@ -42,7 +42,7 @@ export function Notes({
               <li key={view.id}>
                 {view.glazeMl == null
                   ? mixAmounts(view, nameOf)
-                  : t('notes.glaze', { name: coatName(t, coat, nameOf), ml: view.glazeMl.toFixed(1) })}
+                  : t('notes.glaze', { name: coatName(t, coat, view, nameOf), ml: view.glazeMl.toFixed(1) })}
               </li>
             )
           })}
@@ -66,21 +66,31 @@ export function Notes({
   function adviceWords(advice: Advice): string {
     const coat = plan.coats.find((c) => c.id === advice.coatId)
     return t(`advice.${advice.code}`, {
-      coat: coat ? coatName(t, coat, nameOf) : '',
+      coat: coat ? coatName(t, coat, viewOf(coat.id), nameOf) : '',
       material: advice.materialId ? nameOf(advice.materialId) : '',
     })
   }
 }
 
 /** How each coat has moved the zone that is farthest from its target. */
-function Why({ view, plan, nameOf }: { view: ZoneView; plan: Plan; nameOf: NameOf }) {
+function Why({
+  view,
+  plan,
+  viewOf,
+  nameOf,
+}: {
+  view: ZoneView
+  plan: Plan
+  viewOf: (coatId: string) => CoatView | undefined
+  nameOf: NameOf
+}) {
   const { t } = useTranslation()
   const steps = plan.coats.flatMap((coat, i) => {
     const before = view.colours[i]
     const after = view.colours[i + 1]
     if (!before || !after) return []
     const change = after.lab.l - before.lab.l
-    return Math.abs(change) < 0.3 ? [] : [{ name: coatName(t, coat, nameOf), change }]
+    return Math.abs(change) < 0.3 ? [] : [{ name: coatName(t, coat, viewOf(coat.id), nameOf), change }]
   })
   return (
     <>

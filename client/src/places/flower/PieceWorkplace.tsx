@@ -7,7 +7,7 @@ import { zones } from '../../api/api'
 import { Problem, Reading } from '../../shared/Message'
 import { grams, problemWords } from '../../shared/words'
 import { BuildUp, zonesThere } from './BuildUp'
-import { ClashBanner } from './ClashBanner'
+import { SaveBanner } from './SaveBanner'
 import { CoatEditor } from './CoatEditor'
 import { coatName, nameFinder } from './coatWords'
 import { LogForm } from './LogForm'
@@ -47,10 +47,10 @@ export function PieceWorkplace({
   const toggle = (what: Opened) => setOpened((old) => (JSON.stringify(old) === JSON.stringify(what) ? null : what))
   const take = (what: Material | 'steam') => {
     const starch = materials.find((material) => material.kind === 'extender')
-    const coat = coatFrom(what, starch?.id)
+    const coat = coatFrom(what, starch?.id, preview.loads[0]!.mgPerCm2)
     edit((old) => addCoat(old, coat, opened?.kind === 'coat' ? opened.id : undefined))
     setOpened({ kind: 'coat', id: coat.id })
-    setSaid(t('tray.added', { name: coatName(t, coat, nameOf) }))
+    setSaid(t('tray.added', { name: coatName(t, coat, undefined, nameOf) }))
   }
   const { there, all } = zonesThere(preview)
 
@@ -71,7 +71,7 @@ export function PieceWorkplace({
             </p>
             <p className="ml-auto text-sm">{t('piece.there', { there, all })}</p>
           </div>
-          <ClashBanner session={session} state={state} />
+          <SaveBanner session={session} state={state} />
           {problems.length > 0 && (
             <div role="alert" className="px-4 pb-2">
               <Problem>{t('piece.cannotBe', { count: problems.length })}</Problem>
@@ -148,11 +148,13 @@ export function PieceWorkplace({
         const place = plan.coats.findIndex((coat) => coat.id === opened.id)
         const coat = plan.coats[place]
         if (!coat) return null
+        const view = preview.coats.find((one) => one.id === coat.id)
         return (
           <CoatEditor
             key={coat.id}
             coat={coat}
-            view={preview.coats.find((view) => view.id === coat.id)}
+            view={view}
+            loads={preview.loads}
             place={place}
             count={plan.coats.length}
             materials={materials}
@@ -166,7 +168,7 @@ export function PieceWorkplace({
             onRemove={() => {
               edit((old) => removeCoat(old, coat.id))
               setOpened(null)
-              setSaid(t('editor.removed', { name: coatName(t, coat, nameOf) }))
+              setSaid(t('editor.removed', { name: coatName(t, coat, view, nameOf) }))
             }}
             onClose={close}
           />

@@ -1,5 +1,6 @@
 import type { TFunction } from 'i18next'
-import type { Coat, Material, Place } from '../../api/api'
+import type { Coat, CoatView, Material, Place } from '../../api/api'
+import { grams } from '../../shared/words'
 
 /** A material's name by its id; the id itself if it is gone. */
 export type NameOf = (id: string) => string
@@ -9,47 +10,40 @@ export const nameFinder =
   (id) =>
     materials.find((material) => material.id === id)?.name ?? id
 
-/** What a coat is called at the head of its column. */
-export function coatName(t: TFunction, coat: Coat, nameOf: NameOf): string {
+/**
+ * What a coat is called at the head of its column.
+ * @param view What follows from the coat; a new one has none yet.
+ */
+export function coatName(t: TFunction, coat: Coat, view: CoatView | undefined, nameOf: NameOf): string {
   switch (coat.kind) {
     case 'steam':
       return t('coat.steamName')
     case 'glaze':
       return nameOf(coat.glazeId)
     default: {
-      const [main] = coat.mix.toSorted((a, b) => b.parts - a.parts).filter((part) => !isStarch(part.dustId))
-      const first = main ?? coat.mix[0]
-      return first ? nameOf(first.dustId) : t('coat.emptyMix')
+      const main = coat.mix.find((part) => part.dustId === view?.mainDustId) ?? coat.mix[0]
+      return main ? nameOf(main.dustId) : t('coat.emptyMix')
     }
   }
 }
 
-// Only to choose which name stands in the head; nothing is computed from it.
-const isStarch = (id: string) => id.includes('starch')
-
 /** "light · from the base to 20 %" */
-export function coatDetail(t: TFunction, coat: Coat): string {
+export function coatDetail(t: TFunction, coat: Coat, view: CoatView | undefined): string {
   switch (coat.kind) {
     case 'steam':
       return t('coat.seconds', { count: coat.seconds })
     case 'glaze':
       return [t('coat.coats', { count: coat.coats }), t(`sides.words.${coat.sides}`)].join(' · ')
-    default:
-      return [loadWord(t, coat.loadMgPerCm2), placeWords(t, coat.place), t(`sides.words.${coat.sides}`)].join(' · ')
+    default: {
+      const words = [placeWords(t, coat.place), t(`sides.words.${coat.sides}`)]
+      return (view?.load ? [t(`load.${view.load.word}`), ...words] : words).join(' · ')
+    }
   }
 }
 
-export const loads = [
-  { name: 'light', mgPerCm2: 0.05 },
-  { name: 'medium', mgPerCm2: 0.15 },
-  { name: 'heavy', mgPerCm2: 0.4 },
-] as const
-
-/** The nearest of a hand's three words, by ratio. */
-export function loadWord(t: TFunction, mgPerCm2: number): string {
-  const apart = (load: (typeof loads)[number]) => Math.abs(Math.log(load.mgPerCm2 / Math.max(mgPerCm2, 0.001)))
-  const nearest = loads.toSorted((a, b) => apart(a) - apart(b))[0]!
-  return t(`load.${nearest.name}`)
+/** What to mix of each dust, for all pieces. */
+export function mixAmounts(view: CoatView | undefined, nameOf: NameOf): string {
+  return view?.dusts.map((dust) => `${nameOf(dust.dustId)} ${grams(dust.grams)}`).join(' · ') ?? ''
 }
 
 export function placeWords(t: TFunction, place: Place): string {

@@ -47,14 +47,14 @@ export const firstPlace: Record<PlaceKind, Place> = {
 }
 
 /** A new coat of what was taken from the tray. */
-export function coatFrom(material: Material | 'steam', starchId: string | undefined): Coat {
+export function coatFrom(material: Material | 'steam', starchId: string | undefined, loadMgPerCm2: number): Coat {
   const id = newId()
   if (material === 'steam') return { kind: 'steam', id, seconds: 8 }
   if (material.kind === 'glaze') return { kind: 'glaze', id, glazeId: material.id, coats: 1, sides: 'both' }
   const mix: DustCoat['mix'] = [{ dustId: material.id, parts: 1 }]
   // Matte dusts are let down with starch, as at the bench; lustres go on neat.
   if (material.kind === 'dust' && starchId) mix.push({ dustId: starchId, parts: 1 })
-  return { kind: 'dust', id, mix, loadMgPerCm2: 0.05, place: firstPlace.base, sides: 'face' }
+  return { kind: 'dust', id, mix, loadMgPerCm2, place: firstPlace.base, sides: 'face' }
 }
 
 /** A random UUID that needs no secure address. */

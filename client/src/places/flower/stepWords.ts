@@ -2,7 +2,7 @@ import type { TFunction } from 'i18next'
 import type { RunStep, RunStepView } from '../../api/api'
 import { grams } from '../../shared/words'
 import type { NameOf } from './coatWords'
-import { loadWord, placeWords } from './coatWords'
+import { placeWords } from './coatWords'
 
 /** A step as a maker reads it: what to do, and how. */
 export function stepWords(t: TFunction, step: RunStep, nameOf: NameOf): { what: string; how?: string } {
@@ -52,7 +52,7 @@ export function stepWords(t: TFunction, step: RunStep, nameOf: NameOf): { what: 
     case 'brushDust':
       return {
         what: t('step.brushDust', {
-          load: loadWord(t, step.loadMgPerCm2),
+          load: t(`load.${step.load}`),
           place: placeWords(t, step.place),
           side: t(`sides.on.${step.sides}`),
           count: step.pieces,

@@ -2,7 +2,7 @@ import { useTranslation } from 'react-i18next'
 import type { PlanSession, Session } from './PlanSession'
 
 /** What the maker must know about changes from elsewhere and about saving that does not get through. */
-export function ClashBanner({ session, state }: { session: PlanSession; state: Session }) {
+export function SaveBanner({ session, state }: { session: PlanSession; state: Session }) {
   const { t } = useTranslation()
   const { save } = state
   if (save.kind === 'clash') {
