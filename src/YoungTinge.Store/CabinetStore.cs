@@ -19,7 +19,8 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
         batch.BatchCommands.Add(ForStudio(studioId, """
             select id, kind, name, form, food_status, dye_family, note, absorption, scattering, reflectance,
                 load_limit_g_per_100g, load_limit_mg_per_cm2, share_at_once, time_constant_hours,
-                gloss, outer_reflection, inner_reflection, wet_ml_per_cm2, density_g_per_ml
+                gloss, outer_reflection, inner_reflection, wet_ml_per_cm2, density_g_per_ml,
+                wash_depth_mm, glint_tint, glint_strength, glint_half_load_mg_per_cm2, stock_g, price_per_g, not_for
             from material
             where studio_id = $1
             order by position
@@ -54,8 +55,9 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
         await using var command = new NpgsqlCommand("""
             insert into material (studio_id, id, position, kind, name, form, food_status, dye_family, note,
                 absorption, scattering, reflectance, load_limit_g_per_100g, load_limit_mg_per_cm2, share_at_once, time_constant_hours,
-                gloss, outer_reflection, inner_reflection, wet_ml_per_cm2, density_g_per_ml)
-            values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20, $21)
+                gloss, outer_reflection, inner_reflection, wet_ml_per_cm2, density_g_per_ml,
+                wash_depth_mm, glint_tint, glint_strength, glint_half_load_mg_per_cm2, stock_g, price_per_g, not_for)
+            values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20, $21, $22, $23, $24, $25, $26, $27, $28)
             """, connection);
         var colourant = material as Colourant;
         var glaze = material as Glaze;
@@ -81,6 +83,14 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
         command.Parameters.Add(Number(glaze?.InnerReflection));
         command.Parameters.Add(Number(glaze?.WetMlPerCm2));
         command.Parameters.Add(Number((material as Thinner)?.DensityGPerMl));
+        command.Parameters.Add(Number((material as Thinner)?.WashDepthMm));
+        var glint = (material as Dust)?.Glint;
+        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Text, Value = glint is null ? DBNull.Value : glint.Tint.ToHex() });
+        command.Parameters.Add(Number(glint?.Strength));
+        command.Parameters.Add(Number(glint?.HalfLoadMgPerCm2));
+        command.Parameters.Add(Number(material.Supply.StockG));
+        command.Parameters.Add(Number(material.Supply.PricePerG));
+        command.Parameters.Add(new NpgsqlParameter<string[]> { TypedValue = [.. material.Label.NotFor.Select(Words.Diets.WordFor)] });
         await command.ExecuteNonQueryAsync(cancel);
     }
 
@@ -97,10 +107,18 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
         await command.ExecuteNonQueryAsync(cancel);
     }
 
-    private static Material Read(NpgsqlDataReader reader, ILookup<string, DoseUnit> unitsOf)
+    private static Material Read(NpgsqlDataReader reader, ILookup<string, DoseUnit> unitsOf) => ReadKind(reader, unitsOf) with
+    {
+        Supply = new Supply(NumberAt(reader, 23), NumberAt(reader, 24)),
+    };
+
+    private static Material ReadKind(NpgsqlDataReader reader, ILookup<string, DoseUnit> unitsOf)
     {
         var label = new Label(
-            reader.GetString(0), reader.GetString(2), reader.GetString(3), Words.Food.ValueOf(reader.GetString(4)), reader.GetString(5), reader.GetString(6));
+            reader.GetString(0), reader.GetString(2), reader.GetString(3), Words.Food.ValueOf(reader.GetString(4)), reader.GetString(5), reader.GetString(6))
+        {
+            NotFor = [.. reader.GetFieldValue<string[]>(25).Select(Words.Diets.ValueOf)],
+        };
         Scatterer Optics() => new(SpectrumAt(7), SpectrumAt(8));
         Spectrum SpectrumAt(int column) => new(reader.GetFieldValue<double[]>(column));
         var kind = reader.GetString(1);
@@ -112,14 +130,19 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
                 Units = [.. unitsOf[label.Id]],
             },
             "dust" => new Dust(label, DustKind.Matte, Optics(), reader.GetDouble(11)),
-            "lustre" => new Dust(label, DustKind.Lustre, Optics(), reader.GetDouble(11)),
+            "lustre" => new Dust(label, DustKind.Lustre, Optics(), reader.GetDouble(11)) { Glint = GlintAt(reader) },
             "extender" => new Dust(label, DustKind.Extender, Optics(), reader.GetDouble(11)),
             "glaze" => new Glaze(label, reader.GetDouble(14), reader.GetDouble(15), reader.GetDouble(16), reader.GetDouble(17)),
-            "thinner" => new Thinner(label, reader.GetDouble(18)),
+            "thinner" => new Thinner(label, reader.GetDouble(18), reader.GetDouble(19)),
             "wire" => new Wire(label, SpectrumAt(9)),
             _ => throw new InvalidDataException($"Unknown kind of material '{kind}'."),
         };
     }
+
+    private static double? NumberAt(NpgsqlDataReader reader, int column) => reader.IsDBNull(column) ? null : reader.GetDouble(column);
+
+    private static Glint? GlintAt(NpgsqlDataReader reader) =>
+        !reader.IsDBNull(20) && Srgb.TryParseHex(reader.GetString(20), out var tint) ? new Glint(tint, reader.GetDouble(21), reader.GetDouble(22)) : null;
 
     public static string KindOf(Material material) => material switch
     {

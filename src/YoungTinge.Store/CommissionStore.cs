@@ -1,10 +1,12 @@
 using Npgsql;
+using YoungTinge.Core.Colour;
 
 namespace YoungTinge.Store;
 
 /// <summary>Work that someone has ordered.</summary>
-/// <param name="Place">Where the flowers will stand, with its light, in the maker's words.</param>
-public sealed record Commission(Guid Id, string Name, DateOnly DueOn, string Place, int? RoomHumidityPercent);
+/// <param name="Place">Where the flowers will stand, in the maker's words.</param>
+/// <param name="Light">That they will be seen in there.</param>
+public sealed record Commission(Guid Id, string Name, DateOnly DueOn, string Place, int? RoomHumidityPercent, LightKind Light);
 
 /// <summary>A design within a commission.</summary>
 public sealed record Flower(Guid Id, Guid CommissionId, string Name, int Flowers, int Buds);
@@ -15,7 +17,7 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
     public async Task<(IReadOnlyList<Commission> Commissions, IReadOnlyList<Flower> Flowers)> ListAsync(Guid studioId, CancellationToken cancel)
     {
         await using var command = dataSource.CreateCommand("""
-            select c.id, c.name, c.due_on, c.place, c.room_humidity_percent, f.id, f.name, f.flowers, f.buds
+            select c.id, c.name, c.due_on, c.place, c.room_humidity_percent, c.light, f.id, f.name, f.flowers, f.buds
             from commission c
             left join flower f on f.commission_id = c.id
             where c.studio_id = $1
@@ -30,7 +32,7 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
             var commission = ReadCommission(reader);
             if (commissions.Count == 0 || commissions[^1].Id != commission.Id)
                 commissions.Add(commission);
-            if (!await reader.IsDBNullAsync(5, cancel))
+            if (!await reader.IsDBNullAsync(6, cancel))
                 flowers.Add(ReadFlower(reader, commission.Id));
         }
 
@@ -40,7 +42,7 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
     public async Task<(Commission Commission, Flower Flower)?> FindFlowerAsync(Guid studioId, Guid flowerId, CancellationToken cancel)
     {
         await using var command = dataSource.CreateCommand("""
-            select c.id, c.name, c.due_on, c.place, c.room_humidity_percent, f.id, f.name, f.flowers, f.buds
+            select c.id, c.name, c.due_on, c.place, c.room_humidity_percent, c.light, f.id, f.name, f.flowers, f.buds
             from flower f
             join commission c on c.id = f.commission_id
             where f.studio_id = $1 and f.id = $2
@@ -55,8 +57,9 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
     }
 
     private static Commission ReadCommission(NpgsqlDataReader reader) => new(
-        reader.GetGuid(0), reader.GetString(1), reader.GetFieldValue<DateOnly>(2), reader.GetString(3), reader.IsDBNull(4) ? null : reader.GetInt32(4));
+        reader.GetGuid(0), reader.GetString(1), reader.GetFieldValue<DateOnly>(2), reader.GetString(3), reader.IsDBNull(4) ? null : reader.GetInt32(4),
+        Words.Light.ValueOf(reader.GetString(5)));
 
     private static Flower ReadFlower(NpgsqlDataReader reader, Guid commissionId) =>
-        new(reader.GetGuid(5), commissionId, reader.GetString(6), reader.GetInt32(7), reader.GetInt32(8));
+        new(reader.GetGuid(6), commissionId, reader.GetString(7), reader.GetInt32(8), reader.GetInt32(9));
 }

@@ -1,4 +1,5 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 
 namespace YoungTinge.Store;
@@ -13,6 +14,13 @@ internal static class Words
         (DoseUnitKind.Touch, "touch"), (DoseUnitKind.Drop, "drop"), (DoseUnitKind.Pea, "pea"), (DoseUnitKind.KnifeTip, "knife_tip"));
 
     public static readonly WordList<PartOf> Part = new((PartOf.Flower, "flower"), (PartOf.Bud, "bud"));
+
+    public static readonly WordList<Diet> Diets = new(
+        (Diet.Vegan, "vegan"), (Diet.Vegetarian, "vegetarian"), (Diet.GlutenFree, "gluten_free"), (Diet.NutFree, "nut_free"), (Diet.DairyFree, "dairy_free"));
+
+    public static readonly WordList<LightKind> Light = new(
+        (LightKind.Daylight, "daylight"), (LightKind.EveningDaylight, "evening_daylight"), (LightKind.Lamp, "lamp"),
+        (LightKind.Tube, "tube"), (LightKind.WarmLed, "warm_led"), (LightKind.Candle, "candle"));
 
     public static readonly WordList<LogSubject> Subject = new(
         (LogSubject.Paste, "paste"), (LogSubject.Rim, "rim"), (LogSubject.Tip, "tip"), (LogSubject.Heart, "heart"),

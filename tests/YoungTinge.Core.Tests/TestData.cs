@@ -4,9 +4,11 @@ using YoungTinge.Core.Colour;
 
 namespace YoungTinge.Core.Tests;
 
-/// <summary>Reference files of this test assembly, and how to read what stands in them.</summary>
+/// <summary>Reference files of this test assembly, and the cabinet that most tests use.</summary>
 internal static class TestData
 {
+    public const string White = "bright-white-paste";
+
     public static Materials Cabinet { get; } = StarterCabinet.Load();
 
     public static string Text(string file)
@@ -17,13 +19,11 @@ internal static class TestData
 
     public static JsonElement Json(string file) => JsonDocument.Parse(Text(file)).RootElement;
 
-    public static double[] Numbers(this JsonElement array) => [.. array.EnumerateArray().Select(value => value.GetDouble())];
+    /// <summary>A recipe in white paste.</summary>
+    public static PasteRecipe Recipe(params (string Id, double GPer100g)[] doses) =>
+        new(White, [.. doses.Select(dose => new Dose(dose.Id, dose.GPer100g))]);
 
-    public static Spectrum Spectrum(this JsonElement array) => new(array.Numbers());
-
-    public static Lab Lab(this JsonElement array) => array.Numbers() is [var l, var a, var b] ? new Lab(l, a, b) : throw new InvalidDataException();
-
-    public static PasteRecipe Recipe(this JsonElement paste) => new(
-        paste.GetProperty("base").GetString()!,
-        [.. paste.GetProperty("parts").EnumerateArray().Select(part => new Dose(part.GetProperty("id").GetString()!, part.GetProperty("g").GetDouble()))]);
+    /// <summary>Rested, under daylight.</summary>
+    public static Lab ColourOf(PasteRecipe recipe, Materials? materials = null) =>
+        Illuminant.D65.LabOf(Core.Optics.PasteOptics.Reflectance(recipe, materials ?? Cabinet));
 }

@@ -148,31 +148,6 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
         Assert.Equal((HttpStatusCode.BadRequest, "unreadable"), await StatusAndCode(http.SendAsync(request)));
     }
 
-    [Fact]
-    public async Task Three_recipes_are_found_in_grams_and_units()
-    {
-        var answer = await http.PostAsJsonAsync("/api/recipes/find", new { baseId = "bright-white-paste", target = new { l = 88, a = -6, b = 16 }, pasteG = 180, mostColourants = 3 });
-        var recipes = (await answer.Content.ReadFromJsonAsync<JsonNode>())!["recipes"]!.AsArray();
-        Assert.Equal(3, recipes.Count);
-        Assert.All(recipes, recipe =>
-        {
-            Assert.InRange((double)recipe!["difference"]!["deltaE"]!, 0, 1);
-            Assert.Equal(180, (double)recipe["batch"]!["pasteG"]!);
-            Assert.All(recipe["batch"]!["colours"]!.AsArray(), colour => Assert.True((int)colour!["units"]!["whole"]! >= 1));
-        });
-    }
-
-    [Theory]
-    [InlineData("""{"baseId":"bright-white-paste","target":{"l":88,"a":0,"b":0},"pasteG":0,"mostColourants":3}""", "pasteG massOutOfRange")]
-    [InlineData("""{"baseId":"bright-white-paste","target":{"l":880,"a":0,"b":0},"pasteG":10,"mostColourants":3}""", "target notAColour")]
-    [InlineData("""{"baseId":"bright-white-paste","target":{"l":88,"a":0,"b":0},"pasteG":10,"mostColourants":9}""", "mostColourants countOutOfRange")]
-    [InlineData("""{"baseId":"bricks","target":{"l":88,"a":0,"b":0},"pasteG":10,"mostColourants":3}""", "baseId unknownMaterial")]
-    public async Task A_search_for_nonsense_says_what_is_wrong(string body, string problem)
-    {
-        var response = await http.PostAsync("/api/recipes/find", new StringContent(body, Encoding.UTF8, "application/json"));
-        Assert.Contains(problem, (await TroubleAsync(response)).Problems);
-    }
-
     [Theory]
     [InlineData("#c9d8a0")]
     [InlineData("C9D8A0")]

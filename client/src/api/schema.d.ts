@@ -116,6 +116,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mixing-table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getMixingTable"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/recipes/find": {
         parameters: {
             query?: never;
@@ -127,6 +143,86 @@ export interface paths {
         put?: never;
         post: operations["findRecipes"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookAtRecipe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/rescue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["rescueBatch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/let-downs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["planLetDown"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/materials/{id}/dose-ladder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getDoseLadder"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["keepBatch"];
+        post?: never;
+        delete: operations["removeBatch"];
         options?: never;
         head?: never;
         patch?: never;
@@ -223,6 +319,13 @@ export interface components {
             /** Format: double */
             roundingDeltaE: number;
         };
+        BeyondView: {
+            paste: components["schemas"]["PasteRecipe"];
+            passes: components["schemas"]["DustPassView"][];
+            glazeId: null | string;
+            colour: components["schemas"]["ColourView"];
+            difference: components["schemas"]["Difference"];
+        };
         /** @enum {unknown} */
         Caution: "gloves" | "dustInTheAir" | "steam" | "fumes" | "bladesAndWire" | "decorativeOnly";
         /** @enum {unknown} */
@@ -257,6 +360,25 @@ export interface components {
             /** Format: uuid */
             id: string;
         };
+        ColourEffect: {
+            colourantId: string;
+            kind: components["schemas"]["EffectKind"];
+            /** Format: double */
+            lightness: number;
+            /** Format: double */
+            chroma: number;
+            /** Format: double */
+            deltaE: number;
+        };
+        ColourLoad: {
+            colourantId: string;
+            /** Format: double */
+            gPer100g: number;
+            /** Format: double */
+            limitGPer100g: number;
+            /** Format: double */
+            share: number;
+        };
         ColourView: {
             lab: components["schemas"]["Lab"];
             hex: string;
@@ -279,6 +401,10 @@ export interface components {
             /** Format: int32 */
             roomHumidityPercent: null | number;
         };
+        /** @enum {unknown} */
+        DepthWay: "powder" | "madeIntoPaste" | "dust";
+        /** @enum {unknown} */
+        Diet: "vegan" | "vegetarian" | "glutenFree" | "nutFree" | "dairyFree";
         Difference: {
             /** Format: double */
             deltaE: number;
@@ -306,12 +432,21 @@ export interface components {
             /** Format: double */
             grams: number;
             units: null | components["schemas"]["UnitsView"];
+            letDown: null | components["schemas"]["LetDown"];
         };
         DustAmount: {
             dustId: string;
             /** Format: double */
             grams: number;
         };
+        DustPassView: {
+            dustId: string;
+            /** Format: double */
+            loadMgPerCm2: number;
+            word: components["schemas"]["LoadWord"];
+        };
+        /** @enum {unknown} */
+        EffectKind: "colours" | "deepens" | "lightens" | "mutes" | "brightens" | "warms" | "cools" | "reddens" | "greens";
         FieldProblem: {
             path: string;
             code: string;
@@ -319,9 +454,17 @@ export interface components {
             limit: null | number;
             material: null | string;
         };
+        FiltersView: {
+            mustUse: string[];
+            leaveOut: string[];
+            edibleOnly: boolean;
+            diets: components["schemas"]["Diet"][];
+            withinStock: boolean;
+        };
         FindRecipesAnswer: {
             target: components["schemas"]["ColourView"];
             recipes: components["schemas"]["FindRecipesRecipeView"][];
+            beyond: null | components["schemas"]["BeyondView"];
         };
         FindRecipesRecipeView: {
             recipe: components["schemas"]["PasteRecipe"];
@@ -330,14 +473,17 @@ export interface components {
             /** Format: double */
             unsteadiness: number;
             batch: components["schemas"]["BatchView"];
+            /** Format: double */
+            cost: null | number;
         };
         FindRecipesRequest: {
-            baseId: string;
+            baseIds: string[];
             target: components["schemas"]["Lab"];
             /** Format: double */
             pasteG: number;
             /** Format: int32 */
             mostColourants: number;
+            filters?: null | components["schemas"]["FiltersView"];
         };
         /** @enum {unknown} */
         FoodStatus: "edible" | "decorativeOnly" | "notFood";
@@ -352,6 +498,22 @@ export interface components {
             chip: null | components["schemas"]["ColourView"];
             /** Format: double */
             loadLimit: null | number;
+            units: components["schemas"]["DoseUnit"][];
+            supply: components["schemas"]["Supply"];
+            notFor: components["schemas"]["Diet"][];
+        };
+        GetDoseLadderAnswer: {
+            paste: components["schemas"]["ColourView"];
+            /** Format: double */
+            limitGPer100g: number;
+            rungs: components["schemas"]["GetDoseLadderRungView"][];
+        };
+        GetDoseLadderRungView: {
+            /** Format: double */
+            gPer100g: number;
+            colour: components["schemas"]["ColourView"];
+            /** Format: double */
+            fromBefore: number;
         };
         GetFlowerAnswer: {
             /** Format: uuid */
@@ -363,6 +525,52 @@ export interface components {
             buds: number;
             commission: components["schemas"]["CommissionView"];
             pieces: components["schemas"]["PieceView"][];
+        };
+        GetMixingTableAnswer: {
+            commissions: components["schemas"]["GetMixingTableCommissionView"][];
+            pieces: components["schemas"]["GetMixingTablePieceView"][];
+            batches: components["schemas"]["KeptBatchView"][];
+            readings: components["schemas"]["GetMixingTableReadingView"][];
+            swatches: components["schemas"]["GetMixingTableSwatchView"][];
+            currency: string;
+        };
+        GetMixingTableCommissionView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            light: components["schemas"]["LightKind"];
+        };
+        GetMixingTablePieceView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: uuid */
+            flowerId: string;
+            flowerName: string;
+            /** Format: uuid */
+            commissionId: string;
+            recipe: components["schemas"]["PasteRecipe"];
+            /** Format: double */
+            pasteG: number;
+            targets: components["schemas"]["GetMixingTableTargetView"][];
+        };
+        GetMixingTableReadingView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            pieceId: string;
+            actual: components["schemas"]["ColourView"];
+            difference: components["schemas"]["Difference"];
+            /** Format: date-time */
+            loggedAt: string;
+        };
+        GetMixingTableSwatchView: {
+            id: string;
+            colour: components["schemas"]["ColourView"];
+        };
+        GetMixingTableTargetView: {
+            zone: null | components["schemas"]["Zone"];
+            colour: components["schemas"]["ColourView"];
         };
         GetPieceAnswer: {
             piece: components["schemas"]["PieceView"];
@@ -389,6 +597,40 @@ export interface components {
         };
         /** @enum {unknown} */
         HueWord: "pink" | "red" | "orange" | "gold" | "yellow" | "yellowGreen" | "green" | "teal" | "blue" | "blueViolet" | "violet" | "magenta";
+        KeepBatchAnswer: {
+            /** Format: int32 */
+            version: number;
+        };
+        KeepBatchRequest: {
+            /** Format: uuid */
+            commissionId: string;
+            name: string;
+            recipe: components["schemas"]["PasteRecipe"];
+            /** Format: double */
+            pasteG: number;
+            target: components["schemas"]["Lab"];
+            measured: null | components["schemas"]["Lab"];
+            note: string;
+            /** Format: int32 */
+            version: number;
+        };
+        KeptBatchView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            commissionId: string;
+            name: string;
+            recipe: components["schemas"]["PasteRecipe"];
+            /** Format: double */
+            pasteG: number;
+            target: components["schemas"]["ColourView"];
+            colour: components["schemas"]["ColourView"];
+            measured: null | components["schemas"]["ColourView"];
+            difference: components["schemas"]["Difference"];
+            note: string;
+            /** Format: int32 */
+            version: number;
+        };
         Lab: {
             /** Format: double */
             l: number;
@@ -397,6 +639,20 @@ export interface components {
             /** Format: double */
             b: number;
         };
+        LetDown: {
+            unit: components["schemas"]["DoseUnit"];
+            /** Format: int32 */
+            units: number;
+            lumps: components["schemas"]["Lump"][];
+            /** Format: double */
+            doseG: number;
+            /** Format: double */
+            batchWhiteG: number;
+            /** Format: double */
+            wasteG: number;
+        };
+        /** @enum {unknown} */
+        LightKind: "daylight" | "eveningDaylight" | "lamp" | "tube" | "warmLed" | "candle";
         /** @enum {unknown} */
         LightnessWord: "veryDark" | "dark" | "mid" | "light" | "pale";
         ListCommissionsAnswer: {
@@ -440,6 +696,52 @@ export interface components {
         };
         /** @enum {unknown} */
         LogSubject: "paste" | "rim" | "tip" | "heart" | "base" | "back";
+        LookAtRecipeAgeView: {
+            age: components["schemas"]["PasteAge"];
+            colour: components["schemas"]["ColourView"];
+            difference: components["schemas"]["Difference"];
+        };
+        LookAtRecipeAlternativeView: {
+            way: components["schemas"]["DepthWay"];
+            recipe: components["schemas"]["PasteRecipe"];
+            beyond: null | components["schemas"]["BeyondView"];
+            colour: components["schemas"]["ColourView"];
+            difference: components["schemas"]["Difference"];
+        };
+        LookAtRecipeAnswer: {
+            target: components["schemas"]["ColourView"];
+            ages: components["schemas"]["LookAtRecipeAgeView"][];
+            lights: components["schemas"]["LookAtRecipeLightView"][];
+            effects: components["schemas"]["ColourEffect"][];
+            loads: components["schemas"]["ColourLoad"][];
+            batch: components["schemas"]["BatchView"];
+            /** Format: double */
+            restHours: number;
+            /** Format: double */
+            cost: null | number;
+            alternatives: components["schemas"]["LookAtRecipeAlternativeView"][];
+            reflectance: number[];
+            targetReflectance: number[];
+        };
+        LookAtRecipeLightView: {
+            light: components["schemas"]["LightKind"];
+            colour: components["schemas"]["ColourView"];
+            target: components["schemas"]["ColourView"];
+            difference: components["schemas"]["Difference"];
+        };
+        LookAtRecipeRequest: {
+            recipe: components["schemas"]["PasteRecipe"];
+            target: components["schemas"]["Lab"];
+            /** Format: double */
+            pasteG: number;
+            light: components["schemas"]["LightKind"];
+        };
+        Lump: {
+            /** Format: double */
+            whiteG: number;
+            /** Format: double */
+            partG: number;
+        };
         NamedLoad: {
             word: components["schemas"]["LoadWord"];
             /** Format: double */
@@ -447,6 +749,8 @@ export interface components {
         };
         /** @enum {unknown} */
         PartOf: "flower" | "bud";
+        /** @enum {unknown} */
+        PasteAge: "kneaded" | "rested" | "dried";
         PasteRecipe: {
             baseId: string;
             doses: components["schemas"]["Dose"][];
@@ -497,6 +801,21 @@ export interface components {
         };
         /** @enum {unknown} */
         PlaceKind: "whole" | "base" | "tip" | "rim" | "heart";
+        PlanLetDownAnswer: {
+            /** Format: double */
+            doseG: number;
+            letDown: null | components["schemas"]["LetDown"];
+        };
+        PlanLetDownRequest: {
+            colourantId: string;
+            unit: components["schemas"]["DoseUnitKind"];
+            /** Format: double */
+            unitsWanted: number;
+            /** Format: double */
+            pasteG: number;
+            /** Format: double */
+            scaleG: number;
+        };
         Portion: {
             dustId: string;
             /** Format: double */
@@ -539,6 +858,44 @@ export interface components {
         };
         ReadColourRequest: {
             text: string;
+        };
+        RescueBatchAnswer: {
+            now: components["schemas"]["ColourView"];
+            nowDifference: components["schemas"]["Difference"];
+            target: components["schemas"]["ColourView"];
+            baseId: string;
+            leastMass: components["schemas"]["RescueBatchPlanView"];
+            keepAll: null | components["schemas"]["RescueBatchPlanView"];
+            fresh: components["schemas"]["FindRecipesRecipeView"];
+            /** Format: double */
+            savedShare: number;
+            startAgain: boolean;
+            isThere: boolean;
+        };
+        RescueBatchPlanView: {
+            /** Format: double */
+            keepG: number;
+            /** Format: double */
+            whiteG: number;
+            add: components["schemas"]["DosedColourView"][];
+            /** Format: double */
+            totalG: number;
+            /** Format: double */
+            leftOverG: number;
+            colour: components["schemas"]["ColourView"];
+            difference: components["schemas"]["Difference"];
+            /** Format: double */
+            cost: null | number;
+        };
+        RescueBatchRequest: {
+            recipe: components["schemas"]["PasteRecipe"];
+            /** Format: double */
+            haveG: number;
+            measured: null | components["schemas"]["Lab"];
+            target: components["schemas"]["Lab"];
+            /** Format: double */
+            needG: number;
+            filters?: null | components["schemas"]["FiltersView"];
         };
         RunStep: components["schemas"]["RunStepWeighPaste"] | components["schemas"]["RunStepAddColour"] | components["schemas"]["RunStepRestPaste"] | components["schemas"]["RunStepShapePieces"] | components["schemas"]["RunStepDryPieces"] | components["schemas"]["RunStepMixDust"] | components["schemas"]["RunStepBrushDust"] | components["schemas"]["RunStepSteamPieces"] | components["schemas"]["RunStepGlazePieces"] | components["schemas"]["RunStepComparePieces"];
         RunStepAddColour: {
@@ -656,6 +1013,12 @@ export interface components {
         };
         /** @enum {unknown} */
         Sides: "face" | "back" | "both";
+        Supply: {
+            /** Format: double */
+            stockG: null | number;
+            /** Format: double */
+            pricePerG: null | number;
+        };
         TickStepRequest: {
             fingerprint: string;
         };
@@ -687,6 +1050,8 @@ export interface components {
             exact: number;
             /** Format: int32 */
             whole: number;
+            /** Format: double */
+            massG: number;
             isUnderOne: boolean;
             /** Format: double */
             oneMore: null | number;
@@ -1066,6 +1431,35 @@ export interface operations {
             };
         };
     };
+    getMixingTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GetMixingTableAnswer"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
     findRecipes: {
         parameters: {
             query?: never;
@@ -1090,6 +1484,274 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    lookAtRecipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookAtRecipeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookAtRecipeAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    rescueBatch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RescueBatchRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RescueBatchAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    planLetDown: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanLetDownRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanLetDownAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    getDoseLadder: {
+        parameters: {
+            query: {
+                baseId: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GetDoseLadderAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    keepBatch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepBatchRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeepBatchAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    removeBatch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -27,7 +27,10 @@ public static class StarterCabinet
         string Text(string name) => item.TryGetProperty(name, out var value) ? value.GetString() ?? "" : "";
         double Number(string name) => item.GetProperty(name).GetDouble();
 
-        var label = new Label(Text("id"), Text("name"), Text("form"), Food(Text("foodStatus")), Text("dyeFamily"), Text("note"));
+        var label = new Label(Text("id"), Text("name"), Text("form"), Food(Text("foodStatus")), Text("dyeFamily"), Text("note"))
+        {
+            NotFor = Text("dyeFamily").Contains("carmine") ? [Diet.Vegan, Diet.Vegetarian] : [],
+        };
         return Text("kind") switch
         {
             "base" => new PasteBase(label, Optics(item)),
@@ -36,10 +39,10 @@ public static class StarterCabinet
                 Units = [.. item.GetProperty("unitMassG").EnumerateObject().Select(u => new DoseUnit(UnitNames[u.Name], u.Value.GetDouble()))],
             },
             "dust" => new Dust(label, DustKind.Matte, Optics(item), Number("maxLoadMgPerCm2")),
-            "lustre" => new Dust(label, DustKind.Lustre, Optics(item), Number("maxLoadMgPerCm2")),
+            "lustre" => new Dust(label, DustKind.Lustre, Optics(item), Number("maxLoadMgPerCm2")) { Glint = Glint(item.GetProperty("glint")) },
             "extender" => new Dust(label, DustKind.Extender, Optics(item), Number("maxLoadMgPerCm2")),
             "glaze" => new Glaze(label, Number("g1"), Number("k1"), Number("k2"), Number("wetMlPerCm2PerCoat")),
-            "thinner" => new Thinner(label, Number("densityGPerMl")),
+            "thinner" => new Thinner(label, Number("densityGPerMl"), Number("washDepthMm")),
             "wire" => new Wire(label, Values(item, "R")),
             var kind => throw new InvalidDataException($"Unknown kind of material '{kind}'."),
         };
@@ -55,6 +58,11 @@ public static class StarterCabinet
 
     private static Development Development(JsonElement develop) =>
         new(develop.GetProperty("f0").GetDouble(), develop.GetProperty("tauHours").GetDouble());
+
+    private static Glint Glint(JsonElement glint) => new(
+        Srgb.TryParseHex(glint.GetProperty("tintHex").GetString(), out var tint) ? tint : throw new InvalidDataException("A glint needs a tint."),
+        glint.GetProperty("strength").GetDouble(),
+        glint.GetProperty("halfLoad").GetDouble());
 
     private static Scatterer Optics(JsonElement item) => new(Values(item, "K"), Values(item, "S"));
 

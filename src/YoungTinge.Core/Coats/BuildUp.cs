@@ -19,11 +19,12 @@ public static class BuildUp
     /// <param name="plan">Checked: its materials are in the cabinet and its amounts within their limits.</param>
     public static IReadOnlyList<ZoneHistory> Of(PiecePlan plan, PieceShape shape, Materials materials)
     {
-        var paste = PasteOptics.Reflectance(plan.Paste, materials);
-        return [.. Enum.GetValues<Zone>().Select(zone => History(zone, plan, paste, shape, materials))];
+        var mix = PasteOptics.Mix(plan.Paste, materials);
+        var paste = KubelkaMunk.Opaque(mix.Absorption, mix.Scattering);
+        return [.. Enum.GetValues<Zone>().Select(zone => History(zone, plan, mix, paste, shape, materials))];
     }
 
-    private static ZoneHistory History(Zone zone, PiecePlan plan, Spectrum paste, PieceShape shape, Materials materials)
+    private static ZoneHistory History(Zone zone, PiecePlan plan, Scatterer mix, Spectrum paste, PieceShape shape, Materials materials)
     {
         var area = ZoneArea.Of(zone);
         var loads = area.Samples(shape).Select(point => new CoatLoads(plan.Coats, shape.Outline.Veins, point)).ToList();
@@ -33,7 +34,7 @@ public static class BuildUp
         // Every stage is laid anew: a steam later on changes the dust that is already there.
         for (var done = 1; done <= plan.Coats.Count; done++)
         {
-            var stack = new CoatStack([.. plan.Coats.Take(done)], materials, area.Side);
+            var stack = CoatStack.Of([.. plan.Coats.Take(done)], mix, materials, area.Side);
             var sum = new Xyz();
             foreach (var load in loads)
             {

@@ -21,11 +21,12 @@ public sealed record ColourField(int Columns, int Rows, byte[] Rgb)
         PiecePlan plan, PieceShape shape, Materials materials, int columns = DefaultColumns, int rows = DefaultRows)
     {
         ArgumentOutOfRangeException.ThrowIfNotEqual(columns % 2, 0, nameof(columns));
-        var paste = PasteOptics.Reflectance(plan.Paste, materials);
+        var mix = PasteOptics.Mix(plan.Paste, materials);
+        var paste = KubelkaMunk.Opaque(mix.Absorption, mix.Scattering);
         var face = new ColourField(columns, rows, new byte[3 * columns * rows]);
         var back = new ColourField(columns, rows, new byte[3 * columns * rows]);
-        var faceStack = new CoatStack(plan.Coats, materials, Side.Face);
-        var backStack = new CoatStack(plan.Coats, materials, Side.Back);
+        var faceStack = CoatStack.Of(plan.Coats, mix, materials, Side.Face);
+        var backStack = CoatStack.Of(plan.Coats, mix, materials, Side.Back);
         var withEdge = plan.Coats.Any(coat => coat is DustCoat { Place.Kind: PlaceKind.Rim });
         Parallel.For(0, rows, row =>
         {
@@ -43,7 +44,7 @@ public sealed record ColourField(int Columns, int Rows, byte[] Rgb)
         return (face, back);
     }
 
-    private static Srgb ColourAt(Spectrum paste, CoatStack stack, CoatLoads loads)
+    private static Srgb ColourAt(Spectrum paste, LayerStack stack, CoatLoads loads)
     {
         Span<double> reflectance = stackalloc double[SpectralGrid.Bands];
         paste.Values.CopyTo(reflectance);

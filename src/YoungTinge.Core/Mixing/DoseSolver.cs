@@ -91,6 +91,19 @@ internal sealed class DoseSolver(PasteColourModel model, Lab target)
         return DeltaE2000.Between(target, colour);
     }
 
+    /// <summary>How the squared rough error changes with each dose, at a point: below 0 where more would help.</summary>
+    /// <param name="slopes">Room for one figure per dose.</param>
+    public void ErrorSlopes(ReadOnlySpan<int> chosen, ReadOnlySpan<double> doses, Span<double> slopes)
+    {
+        Span<Lab> colours = stackalloc Lab[chosen.Length];
+        var (lightness, chroma, hue) = Missing(model.ColourAndSlopes(chosen, doses, colours), exact: false);
+        for (var i = 0; i < colours.Length; i++)
+        {
+            var (l, c, h) = stretch.Times(colours[i].L, colours[i].A, colours[i].B);
+            slopes[i] = lightness * l + chroma * c + hue * h;
+        }
+    }
+
     private (double Lightness, double Chroma, double Hue) Missing(Lab colour, bool exact) => exact
         ? DeltaE2000.Terms(target, colour)
         : stretch.Times(colour.L - target.L, colour.A - target.A, colour.B - target.B);

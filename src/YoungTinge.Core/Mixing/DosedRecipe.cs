@@ -7,32 +7,44 @@ namespace YoungTinge.Core.Mixing;
 /// <summary>One colour of a batch, as a hand measures it.</summary>
 /// <param name="Grams">For the whole batch, exact.</param>
 /// <param name="Units">In the maker's own unit; null if there is none for it.</param>
+/// <param name="LetDown">How to measure it when it is under one unit; null if it needs none, or none can be made.</param>
 /// <param name="OneUnitMore">Delta E by which one unit more moves the colour; null without a unit.</param>
-public sealed record DosedColour(string ColourantId, double Grams, UnitChoice? Units, double? OneUnitMore);
+public sealed record DosedColour(string ColourantId, double Grams, UnitChoice? Units, LetDown? LetDown, double? OneUnitMore)
+{
+    /// <summary>What really goes in: whole units, or what a let-down carries.</summary>
+    public double MeasuredG => LetDown?.DoseG ?? Units?.RoundedG ?? Grams;
+}
 
 /// <summary>A recipe for a batch of known mass, with what rounding to whole units does to its colour.</summary>
-/// <param name="RoundedColour">Daylight, rested, with every dose in whole units.</param>
+/// <param name="RoundedColour">Daylight, rested, with every dose as it is really measured.</param>
 /// <param name="RoundingDeltaE">How far that is from the exact recipe.</param>
 public sealed record DosedRecipe(double PasteG, IReadOnlyList<DosedColour> Colours, Lab RoundedColour, double RoundingDeltaE)
 {
     /// <param name="pasteG">Paste before colour, above 0.</param>
     public static DosedRecipe For(PasteRecipe recipe, double pasteG, Materials materials)
     {
-        var units = recipe.Doses.Select(dose => UnitChoice.For(materials.Get<Colourant>(dose.ColourantId), dose.GPer100g * pasteG / 100)).ToList();
-        var rounded = recipe.Doses.Select((dose, i) => units[i] is { } unit ? dose with { GPer100g = unit.RoundedG * 100 / pasteG } : dose).ToList();
+        var colours = recipe.Doses.Select(dose => Measure(dose, pasteG, materials)).ToList();
+        var rounded = recipe.Doses.Select((dose, i) => dose with { GPer100g = colours[i].MeasuredG * 100 / pasteG }).ToList();
         var roundedColour = ColourOf(rounded);
-
-        var colours = recipe.Doses.Select((dose, i) => new DosedColour(
-            dose.ColourantId,
-            dose.GPer100g * pasteG / 100,
-            units[i],
-            units[i] is { } unit ? DeltaE2000.Between(roundedColour, ColourOf(OneMore(rounded, i, unit))) : null)).ToList();
-        return new DosedRecipe(pasteG, colours, roundedColour, DeltaE2000.Between(ColourOf(recipe.Doses), roundedColour));
+        return new DosedRecipe(
+            pasteG,
+            [.. colours.Select((colour, i) => colour with { OneUnitMore = colour.Units is { } units ? OneMore(i, units.Unit.MassG) : null })],
+            roundedColour,
+            DeltaE2000.Between(ColourOf(recipe.Doses), roundedColour));
 
         Lab ColourOf(IReadOnlyList<Dose> doses) =>
             Illuminant.D65.LabOf(PasteOptics.Reflectance(recipe with { Doses = doses }, materials));
 
-        List<Dose> OneMore(List<Dose> doses, int place, UnitChoice unit) =>
-            [.. doses.Select((dose, i) => i == place ? dose with { GPer100g = dose.GPer100g + unit.Unit.MassG * 100 / pasteG } : dose)];
+        double OneMore(int place, double massG) => DeltaE2000.Between(
+            roundedColour, ColourOf([.. rounded.Select((dose, i) => i == place ? dose with { GPer100g = dose.GPer100g + massG * 100 / pasteG } : dose)]));
+    }
+
+    /// <summary>A dose as a hand measures it into a batch; how sensitive the colour is to it stays open.</summary>
+    internal static DosedColour Measure(Dose dose, double pasteG, Materials materials)
+    {
+        var grams = dose.GPer100g * pasteG / 100;
+        var units = UnitChoice.For(materials.Get<Colourant>(dose.ColourantId), grams);
+        var letDown = units is { IsUnderOne: true } && grams > 0 ? LetDown.For(grams, units.Unit, pasteG) : null;
+        return new DosedColour(dose.ColourantId, grams, units, letDown, null);
     }
 }

@@ -2,13 +2,12 @@ using System.Runtime.InteropServices;
 using System.Runtime.Intrinsics;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
-using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.Mixing;
 
 /// <summary>
 /// The colour of paste as a smooth function of its doses, with slopes: what a solver works on. It answers as
-/// <see cref="PasteOptics"/> does, without allocating. One paste, full rest, daylight.
+/// <see cref="Optics.PasteOptics"/> does, without allocating. One paste, full rest, daylight.
 /// </summary>
 internal sealed class PasteColourModel
 {
@@ -18,12 +17,14 @@ internal sealed class PasteColourModel
     private readonly double[][] s;
     private readonly Illuminant light = Illuminant.D65;
 
-    public PasteColourModel(PasteBase paste, IReadOnlyList<Colourant> colourants)
+    /// <param name="paste">In 1/mm.</param>
+    /// <param name="colours">In 1/mm for each g per 100 g.</param>
+    public PasteColourModel(Scatterer paste, IReadOnlyList<Scatterer> colours)
     {
-        pasteK = paste.Optics.Absorption.Values.ToArray();
-        pasteS = paste.Optics.Scattering.Values.ToArray();
-        k = [.. colourants.Select(colourant => colourant.Optics.Absorption.Values.ToArray())];
-        s = [.. colourants.Select(colourant => colourant.Optics.Scattering.Values.ToArray())];
+        pasteK = paste.Absorption.Values.ToArray();
+        pasteS = paste.Scattering.Values.ToArray();
+        k = [.. colours.Select(colour => colour.Absorption.Values.ToArray())];
+        s = [.. colours.Select(colour => colour.Scattering.Values.ToArray())];
     }
 
     public Lab ColourOf(ReadOnlySpan<int> chosen, ReadOnlySpan<double> doses) => ColourAndSlopes(chosen, doses, []);
@@ -35,23 +36,13 @@ internal sealed class PasteColourModel
     public Lab ColourAndSlopes(ReadOnlySpan<int> chosen, ReadOnlySpan<double> doses, Span<Lab> slopes)
     {
         ReadOnlySpan<Vector256<double>> wx = Fours(light.XWeights), wy = Fours(light.YWeights), wz = Fours(light.ZWeights);
-        ReadOnlySpan<Vector256<double>> baseK = Fours(pasteK), baseS = Fours(pasteS);
         Vector256<double> x = default, y = default, z = default;
         Span<Vector256<double>> dx = stackalloc Vector256<double>[slopes.Length];
         Span<Vector256<double>> dy = stackalloc Vector256<double>[slopes.Length];
         Span<Vector256<double>> dz = stackalloc Vector256<double>[slopes.Length];
-        for (var four = 0; four < baseK.Length; four++)
+        for (var four = 0; four < wx.Length; four++)
         {
-            Vector256<double> bandK = baseK[four], bandS = baseS[four];
-            for (var i = 0; i < chosen.Length; i++)
-            {
-                bandK += Fours(k[chosen[i]])[four] * doses[i];
-                bandS += Fours(s[chosen[i]])[four] * doses[i];
-            }
-
-            var q = bandK / bandS;
-            var root = Vector256.Sqrt(q * (q + Vector256.Create(2.0)));
-            var r = Vector256<double>.One / (Vector256<double>.One + q + root);
+            var r = Opaque(chosen, doses, four, out var bandS, out var q, out var root);
             x += wx[four] * r;
             y += wy[four] * r;
             z += wz[four] * r;
@@ -80,6 +71,31 @@ internal sealed class PasteColourModel
         }
 
         return LabFromXyz.Convert(xyz, white);
+    }
+
+    /// <param name="reflectance">Room for 36 values; becomes the face of the paste.</param>
+    public void ReflectanceOf(ReadOnlySpan<int> chosen, ReadOnlySpan<double> doses, Span<double> reflectance)
+    {
+        var faces = MemoryMarshal.Cast<double, Vector256<double>>(reflectance);
+        for (var four = 0; four < faces.Length; four++)
+            faces[four] = Opaque(chosen, doses, four, out _, out _, out _);
+    }
+
+    /// <summary>R of an opaque layer in four bands, with what its slopes are made of.</summary>
+    private Vector256<double> Opaque(
+        ReadOnlySpan<int> chosen, ReadOnlySpan<double> doses, int four, out Vector256<double> bandS, out Vector256<double> q, out Vector256<double> root)
+    {
+        var bandK = Fours(pasteK)[four];
+        bandS = Fours(pasteS)[four];
+        for (var i = 0; i < chosen.Length; i++)
+        {
+            bandK += Fours(k[chosen[i]])[four] * doses[i];
+            bandS += Fours(s[chosen[i]])[four] * doses[i];
+        }
+
+        q = bandK / bandS;
+        root = Vector256.Sqrt(q * (q + Vector256.Create(2.0)));
+        return Vector256<double>.One / (Vector256<double>.One + q + root);
     }
 
     private static ReadOnlySpan<Vector256<double>> Fours(ReadOnlySpan<double> bands) => MemoryMarshal.Cast<double, Vector256<double>>(bands);

@@ -1,32 +1,13 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
-using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.Mixing;
 
-/// <summary>
-/// Finds paste recipes for a colour. Every set of up to three colourants is solved for its best doses, so no set is missed;
-/// then the nearest, and others near it that are really different, are picked.
-/// </summary>
+/// <summary>Finds paste recipes for a colour: the nearest, and others near it that are really different.</summary>
 public sealed class RecipeFinder
 {
-    /// <summary>Delta E that nobody sees: within it the steadier, simpler recipe is the better one.</summary>
-    private const double SameColour = 0.03;
-
     /// <summary>How much farther than the best another recipe may be and still be worth showing.</summary>
     private const double StillNear = 1.0;
-
-    /// <summary>How much farther than the best a set may be on the rough yardstick and still be solved exactly, in delta E.</summary>
-    private const double RoughMargin = 2.5;
-
-    /// <summary>The two yardsticks part the more, the farther the target is out of reach: added for each delta E of the best.</summary>
-    private const double RoughMarginShare = 0.4;
-
-    /// <summary>No more sets than this are solved exactly; far out of reach very many end near each other.</summary>
-    private const int MostExact = 400;
-
-    /// <summary>The same for walking it again from elsewhere: more, since it may have gone into a wrong valley.</summary>
-    private const double SecondWalkMargin = 6;
 
     /// <summary>Share of colour that two recipes may have in common and still count as different.</summary>
     private const double MostInCommon = 0.5;
@@ -34,112 +15,88 @@ public sealed class RecipeFinder
     /// <summary>A dose error that happens at the bench.</summary>
     private const double DoseError = 0.10;
 
-    /// <summary>What each further colour costs against a nearer or steadier recipe, in delta E.</summary>
+    // What counts against a recipe beside its delta E, each as the delta E that it is worth.
     private const double PriceOfAColour = 0.15;
 
-    /// <summary>What each g per 100 g costs: a paste with much in it turns soft, and nobody counts twenty knife tips.</summary>
+    /// <summary>For each g per 100 g: a paste with much in it turns soft, and nobody counts twenty knife tips.</summary>
     private const double PriceOfAGram = 1.0;
 
-    /// <summary>Extra starts for a set that missed, g per 100 g of each colourant; the fit of K/S can start in a wrong valley.</summary>
-    private static readonly double[] OtherStarts = [0.05, 1.0];
+    /// <summary>Share of the drift under other lights.</summary>
+    private const double PriceOfDrift = 0.2;
 
+    /// <summary>For each unit of money per 100 g of paste.</summary>
+    private const double PriceOfMoney = 0.1;
+
+    /// <summary>A dose below this counts as none, g per 100 g.</summary>
+    private const double NoDose = 1e-6;
+
+    private static readonly LightKind[] OtherLights = [LightKind.Lamp, LightKind.WarmLed];
+
+    private readonly Materials materials;
     private readonly RecipeSearch search;
     private readonly IReadOnlyList<Colourant> colourants;
-    private readonly PasteColourModel model;
-    private readonly double[] ratio;
-    private readonly DoseSolver solver;
+    private readonly double[] absorption;
+    private readonly Spectrum wanted;
 
     private RecipeFinder(Materials materials, RecipeSearch search)
     {
+        this.materials = materials;
         this.search = search;
         colourants = [.. materials.All.OfType<Colourant>()];
-        model = new PasteColourModel(materials.Get<PasteBase>(search.BaseId), colourants);
-        var wanted = ReflectanceFromColour.Convert(Illuminant.D65.LinearRgbOf(search.Target));
-        ratio = [.. wanted.Values.ToArray().Select(KubelkaMunk.RatioFromReflectance)];
-        solver = new DoseSolver(model, search.Target);
+        absorption = [.. colourants.Select(colourant => colourant.Optics.Absorption.Values.ToArray().Sum())];
+        wanted = ReflectanceFromColour.Convert(Illuminant.D65.LinearRgbOf(search.Target));
     }
 
-    /// <summary>The nearest recipes, best first; none if the cabinet has no colourants.</summary>
-    /// <exception cref="KeyNotFoundException">No such base paste.</exception>
-    /// <exception cref="ArgumentOutOfRangeException">A target that is not a number, or a batch without mass.</exception>
+    /// <summary>The nearest recipes, best first.</summary>
+    /// <param name="progress">Share of the work done, 0 to 1.</param>
+    /// <exception cref="ArgumentException">The search cannot be: see <see cref="SearchCheck"/>.</exception>
     /// <exception cref="OperationCanceledException">Stopped by the caller.</exception>
-    public static IReadOnlyList<FoundRecipe> Find(Materials materials, RecipeSearch search, CancellationToken cancel = default)
+    public static IReadOnlyList<FoundRecipe> Find(
+        Materials materials, RecipeSearch search, Action<double>? progress = null, CancellationToken cancel = default)
     {
-        if (!search.Target.IsFinite)
-            throw new ArgumentOutOfRangeException(nameof(search), search.Target, "The target must be a colour.");
-        if (!(search.PasteG > 0))
-            throw new ArgumentOutOfRangeException(nameof(search), search.PasteG, "A batch needs some paste.");
-        ArgumentOutOfRangeException.ThrowIfLessThan(search.MostColourants, RecipeSearch.FewestColourants);
-        ArgumentOutOfRangeException.ThrowIfGreaterThan(search.MostColourants, RecipeSearch.MostColourantsEver);
+        if (SearchCheck.Problems(search, materials) is [var problem, ..])
+            throw new ArgumentException($"The search cannot be: {problem}.", nameof(search));
         var finder = new RecipeFinder(materials, search);
-        return finder.Pick(finder.SolveEverySet(cancel));
-    }
-
-    private sealed record Candidate(int[] Chosen, double[] Limits, double[] Doses, double DeltaE);
-
-    private List<Candidate> SolveEverySet(CancellationToken cancel)
-    {
-        var rough = new List<Candidate>();
-        var best = double.PositiveInfinity;
-        foreach (var chosen in Sets(colourants.Count, search.MostColourants))
-        {
-            cancel.ThrowIfCancellationRequested();
-            var candidate = SolveRoughly(chosen, best);
-            best = Math.Min(best, candidate.DeltaE);
-            rough.Add(candidate);
-        }
-
+        var limits = finder.colourants.Select(search.LimitOf).ToArray();
+        var must = search.MustUse.Distinct().Select(id => finder.colourants.Index().First(pair => pair.Item.Id == id).Index).Order().ToArray();
         var found = new List<Candidate>();
-        var margin = RoughMargin + RoughMarginShare * best;
-        foreach (var candidate in rough.Where(candidate => candidate.DeltaE <= best + margin).OrderBy(candidate => candidate.DeltaE).Take(MostExact))
+        foreach (var (i, baseId) in search.BaseIds.Distinct().Index())
         {
-            cancel.ThrowIfCancellationRequested();
-            var solved = Walk(candidate, double.PositiveInfinity, Yardstick.Exact);
-            // A colourant at no dose: the smaller set says the same with less.
-            if (solved.Doses.All(dose => dose > 1e-6))
-                found.Add(solved);
+            var model = new PasteColourModel(materials.Get<PasteBase>(baseId).Optics, [.. finder.colourants.Select(colourant => colourant.Optics)]);
+            var sets = new SetSearch(model, search.Target, limits).Run(
+                must, search.MostColourants, share => progress?.Invoke((i + share) / search.BaseIds.Count), cancel);
+            found.AddRange(sets.Select(set => new Candidate(baseId, model, set)));
         }
 
-        best = found.Count > 0 ? found.Min(candidate => candidate.DeltaE) : 0;
-        found.RemoveAll(candidate => candidate.DeltaE > best + StillNear);
-        return found;
+        return finder.Pick(found);
     }
 
-    private Candidate SolveRoughly(int[] chosen, double bestSoFar)
+    /// <summary>What dust and glaze can do where paste ends.</summary>
+    /// <param name="found">The answer of the search, not empty.</param>
+    /// <returns>Null if the best recipe is there, or nothing brings it nearer.</returns>
+    public static BeyondPaste? Beyond(IReadOnlyList<FoundRecipe> found, RecipeSearch search, Materials materials, CancellationToken cancel = default)
     {
-        var limits = chosen.Select(i => colourants[i].LoadLimitGPer100g).ToArray();
-        var doses = new double[chosen.Length];
-        model.FitRatio(ratio, chosen, limits, doses);
-        // Only a set that could still matter is worth a second walk.
-        return Walk(new Candidate(chosen, limits, doses, 0), bestSoFar + SecondWalkMargin, Yardstick.Rough);
+        if (found[0].Difference.Size == DifferenceSize.There)
+            return null;
+        // Dust can do more on a clear middle tone of one colour than on the deepest mix.
+        var middles = materials.All.OfType<Colourant>().Where(colourant => search.LimitOf(colourant) > 0)
+            .Select(colourant => new PasteRecipe(search.BaseIds[0], [new Dose(colourant.Id, search.LimitOf(colourant) / 6)]));
+        return BeyondPaste.Over([.. found.Select(recipe => recipe.Recipe), .. middles], search.Target, materials, search.Allows, cancel: cancel);
     }
 
-    /// <summary>Walks from the doses of a candidate, and from others too if that misses the target by less than a limit.</summary>
-    private Candidate Walk(Candidate candidate, double againBelow, Yardstick yardstick)
+    private sealed record Candidate(string BaseId, PasteColourModel Model, ColourSet Set)
     {
-        var best = (double[])candidate.Doses.Clone();
-        var deltaE = solver.Improve(candidate.Chosen, candidate.Limits, best, yardstick);
-        if (deltaE > SameColour && deltaE < againBelow)
-        {
-            foreach (var start in OtherStarts)
-            {
-                var doses = candidate.Limits.Select(limit => Math.Min(start, limit)).ToArray();
-                var other = solver.Improve(candidate.Chosen, candidate.Limits, doses, yardstick);
-                if (other < deltaE)
-                    (best, deltaE) = (doses, other);
-            }
-        }
-
-        return candidate with { Doses = best, DeltaE = deltaE };
+        public double DeltaE => Set.DeltaE;
     }
 
     private IReadOnlyList<FoundRecipe> Pick(List<Candidate> candidates)
     {
-        if (candidates.Count == 0)
-            return [];
         var best = candidates.Min(candidate => candidate.DeltaE);
-        var ranked = candidates.Select(candidate => (Candidate: candidate, Score: Score(candidate))).OrderBy(pair => pair.Score).ToList();
-        var first = ranked.First(pair => pair.Candidate.DeltaE <= best + SameColour).Candidate;
+        // A colour at no dose: the smaller set says the same with less.
+        var ranked = candidates
+            .Where(candidate => candidate.DeltaE <= best + StillNear && (HasEveryDose(candidate) || candidate.DeltaE <= best + 1e-9))
+            .Select(candidate => (Candidate: candidate, Score: Score(candidate))).OrderBy(pair => pair.Score).ToList();
+        var first = ranked.First(pair => pair.Candidate.DeltaE <= best + SetSearch.SameColour).Candidate;
         var picked = new List<Candidate> { first };
         foreach (var (candidate, _) in ranked)
         {
@@ -154,31 +111,53 @@ public sealed class RecipeFinder
         return [.. others.Prepend(first).Select(Describe)];
     }
 
-    /// <summary>Smaller is better: near, steady, simple, and measurable with the units at hand.</summary>
+    private bool HasEveryDose(Candidate candidate) => candidate.Set.Chosen.Index().All(
+        pair => candidate.Set.Doses[pair.Index] > NoDose || search.MustUse.Contains(colourants[pair.Item].Id));
+
+    /// <summary>Smaller is better: near, steady, simple, alike under other lights, cheap, and measurable with the units at hand.</summary>
     private double Score(Candidate candidate)
     {
-        var rounded = new double[candidate.Doses.Length];
+        var (chosen, doses, deltaE) = candidate.Set;
+        var rounded = new double[doses.Length];
+        var money = 0.0;
         for (var i = 0; i < rounded.Length; i++)
         {
-            var units = UnitChoice.For(colourants[candidate.Chosen[i]], candidate.Doses[i] * search.PasteG / 100);
-            rounded[i] = units is null ? candidate.Doses[i] : units.RoundedG * 100 / search.PasteG;
+            var units = UnitChoice.For(colourants[chosen[i]], doses[i] * search.PasteG / 100);
+            rounded[i] = units is null ? doses[i] : units.RoundedG * 100 / search.PasteG;
+            money += doses[i] * (colourants[chosen[i]].Supply.PricePerG ?? 0);
         }
 
-        var roundedDeltaE = DeltaE2000.Between(search.Target, model.ColourOf(candidate.Chosen, rounded));
-        return candidate.DeltaE + roundedDeltaE + 0.5 * Unsteadiness(candidate)
-            + PriceOfAColour * candidate.Chosen.Length + PriceOfAGram * candidate.Doses.Sum();
+        var roundedDeltaE = DeltaE2000.Between(search.Target, candidate.Model.ColourOf(chosen, rounded));
+        return deltaE + roundedDeltaE + 0.5 * Unsteadiness(candidate) + PriceOfDrift * Drift(candidate)
+            + PriceOfAColour * chosen.Length + PriceOfAGram * doses.Sum() + PriceOfMoney * money;
     }
 
     private double Unsteadiness(Candidate candidate)
     {
-        var colour = model.ColourOf(candidate.Chosen, candidate.Doses);
+        var (chosen, doses, _) = candidate.Set;
+        var colour = candidate.Model.ColourOf(chosen, doses);
         var worst = 0.0;
-        var off = (double[])candidate.Doses.Clone();
+        var off = (double[])doses.Clone();
         for (var i = 0; i < off.Length; i++)
         {
             off[i] *= 1 + DoseError;
-            worst = Math.Max(worst, DeltaE2000.Between(colour, model.ColourOf(candidate.Chosen, off)));
-            off[i] = candidate.Doses[i];
+            worst = Math.Max(worst, DeltaE2000.Between(colour, candidate.Model.ColourOf(chosen, off)));
+            off[i] = doses[i];
+        }
+
+        return worst;
+    }
+
+    /// <summary>How far it parts from the target under other lights.</summary>
+    private double Drift(Candidate candidate)
+    {
+        Span<double> face = stackalloc double[SpectralGrid.Bands];
+        candidate.Model.ReflectanceOf(candidate.Set.Chosen, candidate.Set.Doses, face);
+        var worst = 0.0;
+        foreach (var kind in OtherLights)
+        {
+            var light = Lights.Of(kind);
+            worst = Math.Max(worst, DeltaE2000.Between(light.LabOf(wanted), LabFromXyz.Convert(light.XyzOf(face), light.White)));
         }
 
         return worst;
@@ -188,41 +167,28 @@ public sealed class RecipeFinder
     private double InCommon(Candidate one, Candidate other)
     {
         double shared = 0, total = 0;
-        foreach (var i in one.Chosen.Union(other.Chosen))
+        foreach (var i in one.Set.Chosen.Union(other.Set.Chosen))
         {
-            double a = Weight(one, i), b = Weight(other, i);
+            double a = Weight(one.Set, i), b = Weight(other.Set, i);
             shared += Math.Min(a, b);
             total += Math.Max(a, b);
         }
 
-        return shared / total;
+        return total > 0 ? shared / total : 1;
 
-        double Weight(Candidate candidate, int colourant)
+        double Weight(ColourSet set, int colourant)
         {
-            var place = Array.IndexOf(candidate.Chosen, colourant);
-            return place < 0 ? 0 : candidate.Doses[place] * colourants[colourant].Optics.Absorption.Values.ToArray().Sum();
+            var place = Array.IndexOf(set.Chosen, colourant);
+            return place < 0 ? 0 : set.Doses[place] * absorption[colourant];
         }
     }
 
     private FoundRecipe Describe(Candidate candidate)
     {
-        var doses = candidate.Chosen.Select((colourant, i) => new Dose(colourants[colourant].Id, candidate.Doses[i]))
+        var (chosen, exact, _) = candidate.Set;
+        var doses = chosen.Select((colourant, i) => new Dose(colourants[colourant].Id, exact[i]))
             .OrderByDescending(dose => dose.GPer100g).ToList();
-        var colour = model.ColourOf(candidate.Chosen, candidate.Doses);
-        return new FoundRecipe(new PasteRecipe(search.BaseId, doses), colour, Difference.Of(colour, search.Target), Unsteadiness(candidate));
-    }
-
-    private static IEnumerable<int[]> Sets(int count, int most)
-    {
-        for (var a = 0; a < count; a++)
-        {
-            yield return [a];
-            for (var b = a + 1; most > 1 && b < count; b++)
-            {
-                yield return [a, b];
-                for (var c = b + 1; most > 2 && c < count; c++)
-                    yield return [a, b, c];
-            }
-        }
+        var colour = candidate.Model.ColourOf(chosen, exact);
+        return new FoundRecipe(new PasteRecipe(candidate.BaseId, doses), colour, Difference.Of(colour, search.Target), Unsteadiness(candidate));
     }
 }

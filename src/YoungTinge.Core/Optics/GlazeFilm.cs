@@ -1,29 +1,54 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
 
 namespace YoungTinge.Core.Optics;
 
+/// <summary>Dust stirred into a glaze: a colour coat of its own, duller the more powder is in it.</summary>
+/// <param name="Optics">Of the dust mix, in cm2/mg. Its scattering inside the film is neglected.</param>
+/// <param name="GPer10ml">Powder in 10 ml of glaze, 0 or more.</param>
+public sealed record GlazeTint(Scatterer Optics, double GPer10ml);
+
 /// <summary>
-/// Clear coats over a face. Light that the film turns back inside strikes the colour again, so every glaze deepens
+/// Clear or tinted coats over a face. Light that the film turns back inside strikes the colour again, so every glaze deepens
 /// (the correction of Saunderson, 1942, for the share of the face that has become glossy).
 /// </summary>
 public sealed class GlazeFilm
 {
+    /// <summary>Powder in 10 ml that leaves 37 % of the gloss.</summary>
+    private const double DullingGPer10ml = 0.50;
+
     private readonly double glossy;
     private readonly double passed;
     private readonly double inner;
+    private readonly double mirrored;
+    private readonly double[]? filter;
 
     /// <param name="coats">0 or more; 0 changes nothing.</param>
-    public GlazeFilm(Glaze glaze, int coats)
+    /// <param name="mirrored">Share of light that the shine throws into the eye: 0 to leave it to the highlights.</param>
+    public GlazeFilm(Glaze glaze, int coats, GlazeTint? tint = null, double mirrored = 0)
     {
-        glossy = 1 - Math.Pow(1 - glaze.Gloss, coats);
+        var gloss = glaze.Gloss;
+        if (tint is not null)
+        {
+            gloss *= Math.Exp(-tint.GPer10ml / DullingGPer10ml);
+            var loadMgPerCm2 = 100 * tint.GPer10ml * glaze.WetMlPerCm2 * coats;
+            // Light goes through the tint on its way in and again on its way out.
+            filter = [.. tint.Optics.Absorption.Values.ToArray().Select(k => Math.Exp(-2 * k * loadMgPerCm2))];
+        }
+
+        glossy = 1 - Math.Pow(1 - gloss, coats);
         passed = (1 - glaze.OuterReflection) * (1 - glaze.InnerReflection);
         inner = glaze.InnerReflection;
+        this.mirrored = mirrored;
     }
 
-    /// <param name="reflectance">0 to 1 in each band; changed in place. The gloss itself is not part of it: it shows in highlights only.</param>
+    /// <param name="reflectance">0 to 1 in each band; changed in place.</param>
     public void LayOn(Span<double> reflectance)
     {
-        foreach (ref var r in reflectance)
-            r = (1 - glossy) * r + glossy * passed * r / (1 - inner * r);
+        for (var band = 0; band < SpectralGrid.Bands; band++)
+        {
+            var r = filter is null ? reflectance[band] : reflectance[band] * filter[band];
+            reflectance[band] = (1 - glossy) * r + glossy * (mirrored + passed * r / (1 - inner * r));
+        }
     }
 }

@@ -6,7 +6,10 @@ using YoungTinge.Core.Flowers;
 namespace YoungTinge.Store.Demo;
 
 internal sealed record DemoCommission(
-    string Name, int DueInDays, string Place, int? RoomHumidityPercent, IReadOnlyList<DemoFlower> Flowers);
+    string Name, int DueInDays, string Place, LightKind Light, int? RoomHumidityPercent, IReadOnlyList<DemoFlower> Flowers, IReadOnlyList<DemoBatch> Batches);
+
+/// <param name="Off">How far the batch lay from its target when it was read; null before it was.</param>
+internal sealed record DemoBatch(string Name, PasteRecipe Recipe, double PasteG, string Target, Lab? Off, string Note);
 
 internal sealed record DemoFlower(string Name, int Flowers, int Buds, IReadOnlyList<DemoPiece> Pieces);
 
@@ -50,6 +53,6 @@ internal static class DemoPlan
     private static PasteRecipe Paste(string id, (string Id, double GPer100g)[] doses) =>
         new(id, [.. doses.Select(dose => new Dose(dose.Id, dose.GPer100g))]);
 
-    private static Lab Colour(string hex) =>
+    public static Lab Colour(string hex) =>
         Srgb.TryParseHex(hex, out var colour) ? Illuminant.D65.LabOf(colour) : throw new ArgumentException($"'{hex}' is no colour.", nameof(hex));
 }

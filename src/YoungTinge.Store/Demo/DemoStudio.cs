@@ -1,7 +1,10 @@
+using System.Text.Json;
 using Npgsql;
 using NpgsqlTypes;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Store.Demo;
 
@@ -13,12 +16,12 @@ public static class DemoStudio
     {
         if (await new StudioStore(dataSource).FindFirstAsync(cancel) is not null)
             return false;
-        var studio = new Studio(Guid.CreateVersion7(now), "Saltmarsh Lane Sugar Room", "Odile Farrant", "UTC");
-        var materials = StarterCabinet.Load();
+        var studio = new Studio(Guid.CreateVersion7(now), "Saltmarsh Lane Sugar Room", "Odile Farrant", "UTC", "EUR");
+        var materials = DemoSupplies.Stock(StarterCabinet.Load());
 
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
         await using var transaction = await connection.BeginTransactionAsync(cancel);
-        await RunAsync(connection, "insert into studio (id, name, maker, time_zone) values ($1, $2, $3, $4)", cancel, studio.Id, studio.Name, studio.Maker, studio.TimeZone);
+        await RunAsync(connection, "insert into studio (id, name, maker, time_zone, currency) values ($1, $2, $3, $4, $5)", cancel, studio.Id, studio.Name, studio.Maker, studio.TimeZone, studio.Currency);
         await CabinetStore.InsertAllAsync(connection, studio.Id, materials.All, cancel);
         var today = DateOnly.FromDateTime(now.UtcDateTime);
         foreach (var commission in DemoCommissions.All)
@@ -33,9 +36,12 @@ public static class DemoStudio
         var commissionId = Guid.CreateVersion7(now);
         await RunAsync(
             connection,
-            "insert into commission (id, studio_id, name, due_on, place, room_humidity_percent) values ($1, $2, $3, $4, $5, $6)",
+            "insert into commission (id, studio_id, name, due_on, place, light, room_humidity_percent) values ($1, $2, $3, $4, $5, $6, $7)",
             cancel,
-            commissionId, studioId, commission.Name, today.AddDays(commission.DueInDays), commission.Place, commission.RoomHumidityPercent);
+            commissionId, studioId, commission.Name, today.AddDays(commission.DueInDays), commission.Place, Words.Light.WordFor(commission.Light),
+            commission.RoomHumidityPercent);
+        foreach (var batch in commission.Batches)
+            await AddBatchAsync(connection, studioId, commissionId, batch, materials, now, cancel);
         foreach (var (position, flower) in commission.Flowers.Index())
         {
             var flowerId = Guid.CreateVersion7(now);
@@ -83,6 +89,23 @@ public static class DemoStudio
                 Guid.CreateVersion7(now), studioId, pieceId, Words.Subject.WordFor(reading.Subject), predicted.L, predicted.A, predicted.B,
                 predicted.L + off.L, predicted.A + off.A, predicted.B + off.B, reading.Note, now.UtcDateTime.AddDays(-reading.DaysAgo));
         }
+    }
+
+    private static async Task AddBatchAsync(
+        NpgsqlConnection connection, Guid studioId, Guid commissionId, DemoBatch batch, Materials materials, DateTimeOffset now, CancellationToken cancel)
+    {
+        var target = DemoPlan.Colour(batch.Target);
+        var predicted = Illuminant.D65.LabOf(PasteOptics.Reflectance(batch.Recipe, materials));
+        await RunAsync(
+            connection,
+            """
+            insert into batch (id, studio_id, commission_id, name, recipe, paste_g, target_l, target_a, target_b,
+                measured_l, measured_a, measured_b, note, kept_at)
+            values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14)
+            """,
+            cancel,
+            Guid.CreateVersion7(now), studioId, commissionId, batch.Name, new Json(JsonSerializer.Serialize(batch.Recipe, PlanJson.Options)), batch.PasteG,
+            target.L, target.A, target.B, predicted.L + batch.Off?.L, predicted.A + batch.Off?.A, predicted.B + batch.Off?.B, batch.Note, now.UtcDateTime.AddDays(-1));
     }
 
     private sealed record Json(string Text);

@@ -13,7 +13,8 @@ public static class GetCabinet
     /// <param name="Chip">Null for what has no colour of its own.</param>
     /// <param name="LoadLimit">g per 100 g for a colourant, mg/cm2 for a dust, else null.</param>
     public sealed record MaterialView(
-        string Id, string Name, string Kind, string Form, FoodStatus FoodStatus, string DyeFamily, string Note, ColourView? Chip, double? LoadLimit);
+        string Id, string Name, string Kind, string Form, FoodStatus FoodStatus, string DyeFamily, string Note, ColourView? Chip, double? LoadLimit,
+        IReadOnlyList<DoseUnit> Units, Supply Supply, IReadOnlyList<Diet> NotFor);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/materials", Handle)
         .WithName("getCabinet").Produces<IReadOnlyList<MaterialView>>().Fails(503);
@@ -33,5 +34,8 @@ public static class GetCabinet
             Colourant colourant => colourant.LoadLimitGPer100g,
             Dust dust => dust.LoadLimitMgPerCm2,
             _ => null,
-        });
+        },
+        (material as Colourant)?.Units ?? [],
+        material.Supply,
+        material.Label.NotFor);
 }

@@ -52,7 +52,7 @@ public static class Server
         var services = builder.Services;
         services.AddNpgsqlDataSource(builder.Configuration.GetConnectionString(ConnectionName) ?? "");
         services.AddSingleton<StudioStore>().AddSingleton<CabinetStore>().AddSingleton<CommissionStore>().AddSingleton<PieceStore>()
-            .AddSingleton<RunSheetStore>().AddSingleton<LogbookStore>();
+            .AddSingleton<RunSheetStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>();
         services.AddScoped<CurrentStudio>();
         services.AddSingleton(TimeProvider.System);
         services.ConfigureHttpJsonOptions(json => PlanJson.Configure(json.SerializerOptions));
@@ -81,7 +81,14 @@ public static class Server
         PreviewPlan.Map(api);
         GetRunSheet.Map(api);
         TickStep.Map(api);
+        GetMixingTable.Map(api);
         FindRecipes.Map(api);
+        LookAtRecipe.Map(api);
+        RescueBatch.Map(api);
+        PlanLetDown.Map(api);
+        GetDoseLadder.Map(api);
+        KeepBatch.Map(api);
+        RemoveBatch.Map(api);
         ReadColour.Map(api);
         GetCabinet.Map(api);
         ListLogEntries.Map(api);

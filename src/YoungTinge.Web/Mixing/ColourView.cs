@@ -2,9 +2,12 @@ using YoungTinge.Core.Colour;
 
 namespace YoungTinge.Web.Mixing;
 
-/// <summary>A colour to show: under daylight, with what a screen paints for it and its plain words.</summary>
-/// <param name="Hex">sRGB, as colourful as a screen can be.</param>
+/// <summary>A colour to show, with what a screen paints for it and its plain words.</summary>
+/// <param name="Lab">Relative to the white of its light: daylight unless said otherwise.</param>
+/// <param name="Hex">sRGB, as colourful as a screen can be; the eye adapted to the light.</param>
 public sealed record ColourView(Lab Lab, string Hex, ColourWords Words)
 {
-    public static ColourView From(Lab lab) => new(lab, ScreenColour.From(lab, Illuminant.D65).ToHex(), ColourWords.Of(lab));
+    public static ColourView From(Lab lab) => From(lab, Illuminant.D65);
+
+    public static ColourView From(Lab lab, Illuminant light) => new(lab, ScreenColour.From(lab, light).ToHex(), ColourWords.Of(lab));
 }

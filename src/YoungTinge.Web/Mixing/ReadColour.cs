@@ -1,6 +1,5 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
-using YoungTinge.Core.Coats;
 using YoungTinge.Core.Colour;
 using YoungTinge.Web.Hosting;
 
@@ -16,9 +15,12 @@ public static partial class ReadColour
     public static void Map(RouteGroupBuilder api) => api.MapPost("/colours/read", Handle)
         .WithName("readColour").Produces<ColourView>().Fails(422);
 
-    private static IResult Handle(Request request) => TryRead(request.Text, out var lab)
-        ? TypedResults.Ok(ColourView.From(lab))
-        : Trouble.NotPossible([new FieldProblem("text", NotAColour, null, null)]);
+    private static IResult Handle(Request request)
+    {
+        if (!TryRead(request.Text, out var lab))
+            return Trouble.NotPossible([new FieldProblem("text", NotAColour, null, null)]);
+        return SearchProblems.OfTarget(lab, "text") is { Count: > 0 } problems ? Trouble.NotPossible(problems) : TypedResults.Ok(ColourView.From(lab));
+    }
 
     internal static bool TryRead(string text, out Lab lab)
     {
@@ -35,7 +37,7 @@ public static partial class ReadColour
             return false;
         var numbers = Enumerable.Range(1, 3).Select(i => double.Parse(match.Groups[i].Value, CultureInfo.InvariantCulture)).ToArray();
         lab = new Lab(numbers[0], numbers[1], numbers[2]);
-        return PlanCheck.IsColour(lab);
+        return lab.IsFinite;
     }
 
     [GeneratedRegex(@"^\s*(?:lab)?\s*\(?\s*L?\*?\s*[:=]?\s*([-+]?\d+(?:\.\d+)?)\s*[,;\s]\s*a?\*?\s*[:=]?\s*([-+]?\d+(?:\.\d+)?)\s*[,;\s]\s*b?\*?\s*[:=]?\s*([-+]?\d+(?:\.\d+)?)\s*\)?\s*$", RegexOptions.IgnoreCase)]

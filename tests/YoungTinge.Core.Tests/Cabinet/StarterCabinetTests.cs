@@ -1,4 +1,5 @@
 using System.Text.Json;
+using YoungTinge.Checks;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 
@@ -48,7 +49,7 @@ public class StarterCabinetTests
         }
 
         double Number(string name) => compact.TryGetProperty(name, out var value) ? value.GetDouble() : 0;
-        IEnumerable<double[]> Bands(string name) => compact.TryGetProperty(name, out var value) ? value.EnumerateArray().Select(TestData.Numbers) : [];
+        IEnumerable<double[]> Bands(string name) => compact.TryGetProperty(name, out var value) ? value.EnumerateArray().Select(JsonReading.Numbers) : [];
     }
 
     [Fact]

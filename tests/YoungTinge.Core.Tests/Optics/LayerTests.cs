@@ -1,8 +1,6 @@
 using CsCheck;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats;
 using YoungTinge.Core.Colour;
-using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.Tests.Optics;
@@ -132,18 +130,74 @@ public class LayerTests
     [Fact]
     public void A_second_steaming_changes_nothing_more()
     {
-        Coat Dust(string id) => new DustCoat(Guid.NewGuid(), [new Portion(id, 1)], 0.2, Place.Whole, Sides.Both);
-        var steam = new SteamCoat(Guid.NewGuid(), 8);
+        DustLayer Dust(string id) => new(TestData.Cabinet.Get<Dust>(id).Optics, 0.2);
+        var steam = new SteamLayer();
         Assert.Equal(Face(Dust("wine-lees"), steam), Face(Dust("wine-lees"), steam, steam));
         // Dust laid on after the steam is not steamed.
         Assert.NotEqual(Face(Dust("wine-lees"), steam, Dust("nettle")), Face(Dust("wine-lees"), Dust("nettle"), steam));
 
-        double[] Face(params Coat[] coats)
+        double[] Face(params Layer[] layers)
         {
-            var face = PasteOptics.Reflectance(new PasteRecipe("bright-white-paste", []), TestData.Cabinet).Values.ToArray();
-            new CoatStack(coats, TestData.Cabinet, Side.Face).LayOn(face, _ => 1);
+            var paste = TestData.Cabinet.Get<PasteBase>(TestData.White).Optics;
+            var face = KubelkaMunk.Opaque(paste.Absorption, paste.Scattering).Values.ToArray();
+            new LayerStack(paste, layers).LayOn(face, _ => 1);
             return face;
         }
+    }
+
+    [Fact]
+    public void A_wash_on_bare_paste_is_the_same_by_either_way_and_an_empty_one_changes_nothing() =>
+        Gen.Select(Colourants, Colourants, Gen.Double[0, 2], Gen.Double[0, 2]).Sample((inPaste, inWash, dose, washed) =>
+        {
+            var paste = PasteOptics.Mix(TestData.Recipe((inPaste.Id, dose)), TestData.Cabinet);
+            var face = KubelkaMunk.Opaque(paste.Absorption, paste.Scattering);
+            Assert.Equal(Washed(bare: true, washed), Washed(bare: false, washed), (a, b) => Math.Abs(a - b) < 1e-9);
+            Assert.Equal(face.Values.ToArray(), Washed(bare: false, 0), (a, b) => Math.Abs(a - b) < 1e-12);
+
+            double[] Washed(bool bare, double share)
+            {
+                var skin = face.Values.ToArray();
+                new WashFilm(paste, inWash.Optics, 0.15).LayOn(skin, share, bare);
+                return skin;
+            }
+        });
+
+    [Fact]
+    public void A_glint_grows_with_the_load_up_to_its_strength()
+    {
+        var glint = TestData.Cabinet.Get<Dust>("moonmilk").Glint!;
+        Assert.Equal(0, glint.AmountAt(0));
+        Assert.Equal(glint.Strength / 2, glint.AmountAt(glint.HalfLoadMgPerCm2), 1e-12);
+        Assert.InRange(glint.AmountAt(5), glint.Strength * 0.999, glint.Strength);
+    }
+
+    [Fact]
+    public void The_more_powder_in_a_glaze_the_duller_and_the_more_coloured()
+    {
+        var glaze = TestData.Cabinet.Get<Glaze>("pond-dip");
+        var red = TestData.Cabinet.Get<Dust>("haw").Optics;
+        var deeper = new[] { 0, 0.05, 0.2, 0.5 }.Select(powder =>
+        {
+            var face = Enumerable.Repeat(0.7, SpectralGrid.Bands).ToArray();
+            new GlazeFilm(glaze, 2, new GlazeTint(red, powder)).LayOn(face);
+            return Illuminant.D65.LabOf(new Spectrum(face)).Chroma;
+        }).ToList();
+        Assert.Equal(deeper.Order(), deeper);
+        var plain = Enumerable.Repeat(0.7, SpectralGrid.Bands).ToArray();
+        var clear = Enumerable.Repeat(0.7, SpectralGrid.Bands).ToArray();
+        new GlazeFilm(glaze, 2).LayOn(plain);
+        new GlazeFilm(glaze, 2, new GlazeTint(red, 0)).LayOn(clear);
+        Assert.Equal(plain, clear);
+    }
+
+    [Fact]
+    public void A_wire_shows_less_the_thicker_the_paste_over_it()
+    {
+        var paste = TestData.Cabinet.Get<PasteBase>(TestData.White).Optics;
+        var wire = TestData.Cabinet.Get<Wire>("green-wire").Reflectance;
+        var seen = new[] { 0.2, 0.4, 0.8, 1.6, 3.2 }.Select(mm => ShowThrough.Of(paste, mm, wire).DeltaE(Illuminant.D65)).ToList();
+        Assert.Equal(seen.OrderDescending(), seen);
+        Assert.InRange(seen[^1], 0, 0.5);
     }
 
     [Fact]

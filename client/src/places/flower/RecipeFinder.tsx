@@ -26,7 +26,7 @@ export function RecipeFinder({
   const { t } = useTranslation()
   const search = useMutation({
     mutationFn: () =>
-      answer(api.POST('/api/recipes/find', { body: { baseId, target: ground, pasteG: piece.batchG, mostColourants } })),
+      answer(api.POST('/api/recipes/find', { body: { baseIds: [baseId], target: ground, pasteG: piece.batchG, mostColourants } })),
   })
   const [best] = search.data?.recipes ?? []
   return (

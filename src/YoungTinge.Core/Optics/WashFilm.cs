@@ -1,0 +1,42 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
+
+namespace YoungTinge.Core.Optics;
+
+/// <summary>
+/// Colour let down with spirit or water that soaks into the skin of a piece. The skin is treated as a material that looks like
+/// the present face, so an empty wash changes nothing; on bare paste it is the paste itself.
+/// </summary>
+/// <param name="paste">K and S of the coloured paste of the piece, in 1/mm.</param>
+/// <param name="colour">What the soaked skin takes up, in 1/mm, where the wash is full.</param>
+/// <param name="depthMm">How deep it soaks in.</param>
+public sealed class WashFilm(Scatterer paste, Scatterer colour, double depthMm)
+{
+    /// <summary>Keeps a black face out of the inverse, which has no end there.</summary>
+    private const double DarkestFace = 1e-6;
+
+    private const double PasteDensityGPerCm3 = 1.30;
+
+    /// <summary>Colour in the soaked skin, g per 100 g of paste.</summary>
+    /// <param name="gPerMl">Colour in the thinner.</param>
+    /// <param name="wetMlPerCm2">Brushed on.</param>
+    /// <param name="depthMm">Above 0; spirit 0.15, water 0.22.</param>
+    public static double ConcentrationGPer100g(double gPerMl, double wetMlPerCm2, double depthMm) =>
+        100 * gPerMl * wetMlPerCm2 / (PasteDensityGPerCm3 * depthMm / 10);
+
+    /// <param name="reflectance">36 values of the face, 0 to 1; changed in place.</param>
+    /// <param name="share">How much of the wash lies here, 0 or more.</param>
+    /// <param name="bare">Nothing but paste and other washes below.</param>
+    public void LayOn(Span<double> reflectance, double share, bool bare)
+    {
+        if (share <= 0)
+            return;
+        for (var band = 0; band < SpectralGrid.Bands; band++)
+        {
+            var s = paste.Scattering[band];
+            var k = bare ? paste.Absorption[band] : KubelkaMunk.RatioFromReflectance(Math.Max(reflectance[band], DarkestFace)) * s;
+            reflectance[band] = KubelkaMunk.Layer(
+                k + share * colour.Absorption[band], s + share * colour.Scattering[band], depthMm, reflectance[band]);
+        }
+    }
+}

@@ -1,0 +1,62 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Planning;
+using YoungTinge.Store;
+using YoungTinge.Web.Hosting;
+
+namespace YoungTinge.Web.Mixing;
+
+/// <summary>Everything that mixing can start from: what the flowers want, batches that were kept, and colours with a name.</summary>
+public static class GetMixingTable
+{
+    /// <param name="Zone">Null for the ground colour of the paste.</param>
+    public sealed record TargetView(Zone? Zone, ColourView Colour);
+
+    /// <param name="PasteG">That the piece needs at once.</param>
+    public sealed record PieceView(Guid Id, string Name, Guid FlowerId, string FlowerName, Guid CommissionId, PasteRecipe Recipe, double PasteG, IReadOnlyList<TargetView> Targets);
+
+    /// <summary>A paste of a piece that was measured and logged.</summary>
+    public sealed record ReadingView(Guid Id, Guid PieceId, ColourView Actual, Difference Difference, DateTimeOffset LoggedAt);
+
+    public sealed record CommissionView(Guid Id, string Name, LightKind Light);
+
+    public sealed record SwatchView(string Id, ColourView Colour);
+
+    /// <param name="Currency">ISO 4217.</param>
+    public sealed record Answer(
+        IReadOnlyList<CommissionView> Commissions, IReadOnlyList<PieceView> Pieces, IReadOnlyList<KeptBatchView> Batches,
+        IReadOnlyList<ReadingView> Readings, IReadOnlyList<SwatchView> Swatches, string Currency);
+
+    private const int MostBatches = 100;
+
+    public static void Map(RouteGroupBuilder api) => api.MapGet("/mixing-table", Handle)
+        .WithName("getMixingTable").Produces<Answer>().Fails(503);
+
+    private static async Task<IResult> Handle(
+        CurrentStudio studio, CommissionStore commissions, PieceStore pieces, BatchStore batches, LogbookStore logbook, CabinetStore cabinet,
+        CancellationToken cancel)
+    {
+        var current = await studio.GetAsync(cancel);
+        var materials = await cabinet.LoadAsync(current.Id, cancel);
+        var (all, flowers) = await commissions.ListAsync(current.Id, cancel);
+        var flowerOf = flowers.ToDictionary(flower => flower.Id);
+        var planned = await pieces.ListAsync(current.Id, null, cancel);
+        var log = await logbook.ListAsync(current.Id, null, MostBatches, cancel);
+        return TypedResults.Ok(new Answer(
+            [.. all.Select(commission => new CommissionView(commission.Id, commission.Name, commission.Light))],
+            [.. planned.OrderBy(piece => flowers.Index().First(flower => flower.Item.Id == piece.FlowerId).Index).Select(piece => View(piece, flowerOf[piece.FlowerId]))],
+            [.. (await batches.ListAsync(current.Id, MostBatches, cancel)).Select(batch => KeptBatchView.From(batch, materials))],
+            [.. log.Where(named => named.Entry.Subject == LogSubject.Paste).Select(View)],
+            [.. NamedSwatches.All.Select(swatch => new SwatchView(swatch.Id, ColourView.From(swatch.Colour)))],
+            current.Currency));
+    }
+
+    private static PieceView View(PlannedPiece planned, Flower flower) => new(
+        planned.Id, planned.Piece.Name, flower.Id, flower.Name, flower.CommissionId, planned.Plan.Paste,
+        PasteQuantity.For(planned.Piece, planned.Parts).BatchG,
+        [new TargetView(null, ColourView.From(planned.Plan.Ground)), .. Enum.GetValues<Zone>().Select(zone => new TargetView(zone, ColourView.From(planned.Plan.Targets[zone])))]);
+
+    private static ReadingView View(NamedLogEntry named) => new(
+        named.Entry.Id, named.Entry.PieceId, ColourView.From(named.Entry.Actual), Difference.Of(named.Entry.Actual, named.Entry.Predicted), named.Entry.LoggedAt);
+}

@@ -1,0 +1,48 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Mixing;
+using YoungTinge.Store;
+using YoungTinge.Web.Hosting;
+
+namespace YoungTinge.Web.Mixing;
+
+/// <summary>How to measure a dose that is too small for the hand or the scale.</summary>
+public static class PlanLetDown
+{
+    /// <param name="Unit">What the maker counts by.</param>
+    /// <param name="UnitsWanted">How many of it the batch should get; parts of one are what this is for.</param>
+    /// <param name="ScaleG">Smallest step of the scale.</param>
+    public sealed record Request(string ColourantId, DoseUnitKind Unit, double UnitsWanted, double PasteG, double ScaleG);
+
+    /// <param name="LetDown">Null if it cannot be made with this scale and batch.</param>
+    public sealed record Answer(double DoseG, LetDown? LetDown);
+
+    private const double MostUnits = 100;
+    private const double FinestScaleG = 0.001;
+    private const double CoarsestScaleG = 10;
+
+    public static void Map(RouteGroupBuilder api) => api.MapPost("/let-downs", Handle)
+        .WithName("planLetDown").Produces<Answer>().Fails(422, 503);
+
+    private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
+    {
+        var materials = await cabinet.LoadAsync(await studio.IdAsync(cancel), cancel);
+        var unit = materials.Find(request.ColourantId) is Colourant colourant ? colourant.Units.FirstOrDefault(unit => unit.Kind == request.Unit) : null;
+        FieldProblem[] problems = [.. Problems(request, unit)];
+        if (unit is null || problems.Length > 0)
+            return Trouble.NotPossible(problems);
+        var doseG = request.UnitsWanted * unit.MassG;
+        return TypedResults.Ok(new Answer(doseG, LetDown.For(doseG, unit, request.PasteG, request.ScaleG)));
+    }
+
+    private static IEnumerable<FieldProblem> Problems(Request request, DoseUnit? unit)
+    {
+        if (unit is null)
+            yield return new FieldProblem("colourantId", "unknownMaterial", null, null);
+        if (request.UnitsWanted is not (> 0 and <= MostUnits))
+            yield return new FieldProblem("unitsWanted", "unitsOutOfRange", MostUnits, null);
+        if (request.ScaleG is not (>= FinestScaleG and <= CoarsestScaleG))
+            yield return new FieldProblem("scaleG", "scaleOutOfRange", CoarsestScaleG, null);
+        foreach (var problem in SearchProblems.OfMass(request.PasteG, "pasteG"))
+            yield return problem;
+    }
+}

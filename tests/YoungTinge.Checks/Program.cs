@@ -1,0 +1,98 @@
+using System.Diagnostics;
+using System.Globalization;
+using System.Text.Json;
+using YoungTinge.Checks;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Mixing;
+
+CultureInfo.CurrentCulture = CultureInfo.InvariantCulture;
+return args switch
+{
+    ["vectors", var file] => Vectors(file),
+    ["finder", var file] => Finder(file),
+    ["agreement", var targets, var colourants, var most] => Agreement(int.Parse(targets), int.Parse(colourants), int.Parse(most)),
+    ["timing", var targets, var colourants, var most] => Timing(int.Parse(targets), int.Parse(colourants), int.Parse(most)),
+    ["recovery", var targets, var colourants, var most] => Recovery(int.Parse(targets), int.Parse(colourants), int.Parse(most)),
+    _ => Usage(),
+};
+
+static int Vectors(string file)
+{
+    var results = new VectorCheck(Read(file), StarterCabinet.Load()).Run();
+    Console.WriteLine($"{results.Count} cases");
+    foreach (var operation in results.GroupBy(result => result.Operation))
+    {
+        var worst = operation.SelectMany(result => result.Deviations).GroupBy(deviation => deviation.Quantity)
+            .Select(quantity => $"{quantity.Key} {quantity.Max(deviation => deviation.Error):0.0e+0}");
+        Console.WriteLine($"{operation.Key}: {operation.Count()} cases, worst error: {string.Join(", ", worst)}");
+    }
+
+    foreach (var result in results.Where(result => !result.Passes))
+        Console.WriteLine($"FAILED {result.Id}: {string.Join(", ", result.Deviations.Where(d => d.Fails).Select(d => $"{d.Quantity} {d.Error:0.0e+0} (allowed {d.Tolerance:0.0e+0})"))}");
+    return Close(results.Count(result => result.Passes), results.Count);
+}
+
+static int Finder(string file)
+{
+    var check = new FinderCheck(Read(file), StarterCabinet.Load());
+    check.Run(); // Once to warm up: the time that counts is that of a running server.
+    var results = check.Run();
+    Console.WriteLine($"{results.Count} cases");
+    foreach (var result in results.Where(result => !result.Passes))
+        Console.WriteLine($"FAILED {result.How}: {result.Excess:0.000} over the best known");
+    if (results.Count > 0)
+    {
+        Console.WriteLine($"worst excess over bestDeltaE2000: {results.Max(result => result.Excess):0.0000}");
+        Console.WriteLine($"median time: {results.Select(result => result.Took.TotalMilliseconds).Order().ElementAt(results.Count / 2):0.0} ms");
+    }
+
+    return Close(results.Count(result => result.Passes), results.Count);
+}
+
+static int Agreement(int targets, int colourants, int most)
+{
+    var results = new AgreementCheck(WideCabinet.With(colourants), most).Run(targets, Console.WriteLine);
+    return Close(results.Count(result => result.Passes), results.Count);
+}
+
+static int Timing(int targets, int colourants, int most)
+{
+    var cabinet = WideCabinet.With(colourants);
+    var times = AgreementCheck.RandomTargets(targets).Concat(AgreementCheck.RandomTargets(targets)).Select(target =>
+    {
+        var clock = Stopwatch.StartNew();
+        var best = RecipeFinder.Find(cabinet, new RecipeSearch("bright-white-paste", target, 100) { MostColourants = most })[0];
+        return (Ms: clock.Elapsed.TotalMilliseconds, IsThere: best.Difference.DeltaE < 0.05);
+    }).Skip(targets).ToList(); // Twice, the first time to warm up.
+    foreach (var (what, some) in new[] { ("all", times), ("within reach", times.FindAll(time => time.IsThere)), ("out of reach", times.FindAll(time => !time.IsThere)) })
+    {
+        var sorted = some.Select(time => time.Ms).Order().ToList();
+        Console.WriteLine($"{what}: {sorted.Count} targets, median {sorted[sorted.Count / 2]:0} ms, nine in ten under {sorted[sorted.Count * 9 / 10]:0} ms, most {sorted[^1]:0} ms");
+    }
+
+    return 0;
+}
+
+static int Recovery(int targets, int colourants, int most)
+{
+    const double recovered = 0.1;
+    var cabinet = WideCabinet.With(colourants);
+    var misses = AgreementCheck.RecipeTargets(targets, cabinet, most).AsParallel()
+        .Select(target => RecipeFinder.Find(cabinet, new RecipeSearch("bright-white-paste", target, 100) { MostColourants = most })[0].Difference.DeltaE).ToList();
+    Console.WriteLine($"{targets} colours made from recipes, worst {misses.Max():0.000}");
+    return Close(misses.Count(miss => miss < recovered), targets);
+}
+
+static JsonElement Read(string file) => JsonDocument.Parse(File.ReadAllText(file)).RootElement;
+
+static int Close(int passed, int all)
+{
+    Console.WriteLine($"{passed} passed, {all - passed} failed");
+    return passed == all ? 0 : 1;
+}
+
+static int Usage()
+{
+    Console.Error.WriteLine("vectors FILE | finder FILE | agreement|timing|recovery TARGETS COLOURANTS MOST");
+    return 2;
+}
