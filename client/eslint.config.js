@@ -7,4 +7,6 @@ export default tseslint.config(
   js.configs.recommended,
   ...tseslint.configs.recommended,
   reactHooks.configs.flat.recommended,
+  // Scripts that run in Node, not in the browser.
+  { files: ['checks/*.mjs'], languageOptions: { globals: { process: 'readonly', Response: 'readonly' } } },
 )

@@ -5,6 +5,7 @@ import { CommissionsPage } from './places/commissions/CommissionsPage'
 import { FlowerPage } from './places/flower/FlowerPage'
 import { RunSheetPage } from './places/flower/RunSheetPage'
 import { LogbookPage } from './places/logbook/LogbookPage'
+import { MixingPage } from './places/mixing/MixingPage'
 import { Frame } from './shared/Frame'
 import { SafetyNet } from './shared/SafetyNet'
 
@@ -18,6 +19,7 @@ export function App() {
           <Route path="flowers/:flowerId" element={<FlowerPage />} />
           <Route path="flowers/:flowerId/:pieceId" element={<FlowerPage />} />
           <Route path="flowers/:flowerId/:pieceId/run-sheet" element={<RunSheetPage />} />
+          <Route path="mixing" element={<MixingPage />} />
           <Route path="cabinet" element={<CabinetPage />} />
           <Route path="logbook" element={<LogbookPage />} />
           <Route path="*" element={<NothingHere />} />

@@ -18,6 +18,20 @@ export type FlowerAnswer = Schemas['GetFlowerAnswer']
 export type FoundRecipe = Schemas['FindRecipesRecipeView']
 export type GlazeCoat = Schemas['CoatGlazeCoat']
 export type Lab = Schemas['Lab']
+export type DoseLadder = Schemas['GetDoseLadderAnswer']
+export type DoseUnitKind = Schemas['DoseUnitKind']
+export type Diet = Schemas['Diet']
+export type Filters = Schemas['FiltersView']
+export type FoundRecipes = Schemas['FindRecipesAnswer']
+export type KeptBatch = Schemas['KeptBatchView']
+export type LetDown = Schemas['LetDown']
+export type LightKind = Schemas['LightKind']
+export type Look = Schemas['LookAtRecipeAnswer']
+export type LookRequest = Schemas['LookAtRecipeRequest']
+export type MixingTable = Schemas['GetMixingTableAnswer']
+export type Beyond = Schemas['BeyondView']
+export type Rescue = Schemas['RescueBatchAnswer']
+export type RescuePlan = Schemas['RescueBatchPlanView']
 export type LogEntry = Schemas['LogEntryView']
 export type LogSubject = Schemas['LogSubject']
 export type Material = Schemas['GetCabinetMaterialView']
@@ -59,15 +73,58 @@ export class RequestFailed extends Error {
 
 /** The data of an answer, or a thrown {@link RequestFailed}. */
 export async function answer<T>(request: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
-  let result
-  try {
-    result = await request
-  } catch (error) {
-    // fetch throws a TypeError when nobody answers; an abort is the caller's own.
-    if (error instanceof DOMException && error.name === 'AbortError') throw error
-    throw new RequestFailed('offline')
-  }
+  const result = await reach(request)
   if (result.response.ok) return result.data as T
   const trouble = result.error as Partial<Trouble> | undefined
   throw new RequestFailed(trouble?.code ?? 'unexpected', trouble?.problems ?? [])
+}
+
+/** What a long computation says: how far it is, and at last its answer. */
+type Line<T> = { progress: number } | { answer: T }
+
+/**
+ * Posts to an endpoint that may take longer than a breath and tells how far it is meanwhile. Aborting the signal stops the
+ * computation on the server too.
+ */
+export async function longWork<T>(
+  path: '/api/recipes/find' | '/api/recipes/rescue',
+  body: unknown,
+  signal: AbortSignal,
+  onProgress: (share: number) => void,
+): Promise<T> {
+  const response = await reach(
+    fetch(path, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json', Accept: 'application/x-ndjson' },
+      body: JSON.stringify(body),
+      signal,
+    }),
+  )
+  if (!response.ok || !response.body) {
+    const trouble = (await response.json().catch(() => undefined)) as Partial<Trouble> | undefined
+    throw new RequestFailed(trouble?.code ?? 'unexpected', trouble?.problems ?? [])
+  }
+  const reader = response.body.pipeThrough(new TextDecoderStream()).getReader()
+  let rest = ''
+  for (;;) {
+    const { value, done } = await reach(reader.read())
+    if (done) throw new RequestFailed('unexpected')
+    const lines = (rest + value).split('\n')
+    rest = lines.pop() ?? ''
+    for (const line of lines) {
+      const said = JSON.parse(line) as Line<T>
+      if ('answer' in said) return said.answer
+      onProgress(said.progress)
+    }
+  }
+}
+
+/** fetch throws a TypeError when nobody answers; an abort is the caller's own. */
+async function reach<T>(request: Promise<T>): Promise<T> {
+  try {
+    return await request
+  } catch (error) {
+    if (error instanceof DOMException && error.name === 'AbortError') throw error
+    throw new RequestFailed('offline')
+  }
 }

@@ -1,5 +1,6 @@
 import { queryOptions } from '@tanstack/react-query'
-import { answer, api } from './api'
+import type { LookRequest } from './api'
+import { answer, api, RequestFailed } from './api'
 
 /** Key and fetch of everything that is read, in one place. */
 export const queries = {
@@ -17,6 +18,27 @@ export const queries = {
     queryOptions({
       queryKey: ['materials'],
       queryFn: ({ signal }) => answer(api.GET('/api/materials', { signal })),
+      staleTime: 60_000,
+    }),
+  mixingTable: () =>
+    queryOptions({
+      queryKey: ['mixing-table'],
+      queryFn: ({ signal }) => answer(api.GET('/api/mixing-table', { signal })),
+    }),
+  /** What follows from a recipe on the table. */
+  look: (body: LookRequest) =>
+    queryOptions({
+      queryKey: ['look', body],
+      queryFn: ({ signal }) => answer(api.POST('/api/recipes/look', { body, signal })),
+      staleTime: 60_000,
+      gcTime: 60_000,
+      retry: (count, error) => count < 2 && error instanceof RequestFailed && error.isPassing,
+    }),
+  doseLadder: (id: string, baseId: string) =>
+    queryOptions({
+      queryKey: ['dose-ladder', id, baseId],
+      queryFn: ({ signal }) =>
+        answer(api.GET('/api/materials/{id}/dose-ladder', { params: { path: { id }, query: { baseId } }, signal })),
       staleTime: 60_000,
     }),
   runSheet: (pieceId: string) =>

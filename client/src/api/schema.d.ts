@@ -905,6 +905,7 @@ export interface components {
             /** Format: double */
             grams: number;
             units: null | components["schemas"]["UnitChoice"];
+            letDown: null | components["schemas"]["LetDown"];
             key: string;
             cautions?: components["schemas"]["Caution"][];
         };

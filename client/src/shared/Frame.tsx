@@ -5,7 +5,7 @@ import { NavLink, Outlet } from 'react-router'
 import { FrameSlot } from './FrameState'
 import { chooseTheme, currentTheme } from './theme'
 
-const places = ['commissions', 'cabinet', 'logbook'] as const
+const places = ['commissions', 'mixing', 'cabinet', 'logbook'] as const
 
 /** The frame round every place: word mark, places, theme. A place adds its own state at the right by the slot. */
 export function Frame() {
@@ -21,7 +21,7 @@ export function Frame() {
       <header className="border-base-300 flex flex-wrap items-center gap-x-6 gap-y-1 border-b px-4 py-2 lg:h-14 lg:px-6 print:hidden">
         <span className="name text-xl">{t('frame.name')}</span>
         <nav aria-label={t('frame.places')} className="order-last w-full sm:order-none sm:w-auto">
-          <ul className="flex gap-5">
+          <ul className="flex flex-wrap gap-x-5">
             {places.map((place) => (
               <li key={place}>
                 <NavLink

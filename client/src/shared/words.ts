@@ -1,5 +1,13 @@
 import type { TFunction } from 'i18next'
-import type { ColourView, Difference, DosedColour, FieldProblem } from '../api/api'
+import type { ColourView, Difference, DosedColour, FieldProblem, LetDown, Material } from '../api/api'
+
+/** A material's name by its id; the id itself if it is gone. */
+export type NameOf = (id: string) => string
+
+export const nameFinder =
+  (materials: Material[]): NameOf =>
+  (id) =>
+    materials.find((material) => material.id === id)?.name ?? id
 
 /** "pale soft yellow-green" */
 export function colourName(t: TFunction, colour: ColourView): string {
@@ -33,6 +41,28 @@ export function dose(t: TFunction, colour: DosedColour): string {
   return units.isUnderOne
     ? t('dose.underOne', { unit: t(`dose.one.${units.kind}`) })
     : t(`dose.${units.kind}`, { count: units.whole })
+}
+
+/** How to make a let-down, lump by lump. */
+export function lumpWords(t: TFunction, letDown: LetDown, name: string): string[] {
+  const [first, second] = letDown.lumps
+  const words = []
+  if (first) {
+    const dose = t(`dose.${letDown.unit.kind}`, { count: letDown.units })
+    words.push(t('letDown.first', { dose, name, white: scale(first.whiteG), part: scale(first.partG) }))
+  }
+  if (second) words.push(t('letDown.second', { white: scale(second.whiteG), part: scale(second.partG) }))
+  return words
+}
+
+/** Grams as they stand on a scale: never rounded to whole ones. */
+export function scale(value: number): string {
+  return `${Number(value.toFixed(1))} g`
+}
+
+/** An amount of money as people in this place write it. */
+export function money(amount: number, currency: string): string {
+  return amount.toLocaleString(undefined, { style: 'currency', currency })
 }
 
 /** What is wrong with a field, in the maker's words. */

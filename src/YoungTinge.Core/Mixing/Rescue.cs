@@ -34,14 +34,18 @@ public sealed record Rescue(
     /// <summary>Where it cannot, this much farther than a fresh batch would be.</summary>
     private const double NearlyAsFresh = 0.3;
 
-    private const int Halvings = 9;
+    private const int Halvings = 8;
+
+    /// <summary>So many shares of the batch are tried for the least trouble.</summary>
+    private const int Shares = 20;
 
     public bool StartAgain => !IsThere && SavedShare < WorthIt;
 
     /// <summary>
     /// What to add, and how much of the batch to keep. Colour cannot be taken out, only diluted: the larger the share of the old
     /// batch in the new one, the less there is to make, and the harder the target is to reach. So the largest share is sought
-    /// from which the target can be reached; with it no more paste is made than is needed.
+    /// from which the target can be reached, and at or below it the one that costs the least in paste, colour and counting. No
+    /// more paste is made than is needed.
     /// </summary>
     /// <param name="search">Target, mass needed, and which colours may be used. Its first base is the fresh paste.</param>
     /// <exception cref="ArgumentException">The search or the batch cannot be.</exception>
@@ -50,25 +54,30 @@ public sealed record Rescue(
         if (!(batch.PasteG > 0))
             throw new ArgumentException("A batch has some mass.", nameof(batch));
         var fresh = RecipeFinder.Find(materials, search, share => progress?.Invoke(share * 0.2), cancel)[0];
-        var rescuer = new Rescuer(batch, search, materials, cancel);
+        var rescuer = new Rescuer(batch, search, fresh.Recipe, materials, cancel);
         var now = rescuer.Now;
         var difference = Difference.Of(now, search.Target);
         var near = Math.Max(Near, fresh.Difference.DeltaE + NearlyAsFresh);
 
-        var share = rescuer.Nearest(1).DeltaE <= near ? 1.0 : 0.0;
-        for (double low = 0, high = 1, i = 0; share < 1 && i < Halvings; i++)
+        // The largest share from which the target can be reached, then the least trouble at or below it.
+        var most = rescuer.Reach(1) <= near ? 1.0 : 0.0;
+        for (double low = 0, high = 1, i = 0; most < 1 && i < Halvings; i++)
         {
             var middle = (low + high) / 2;
-            if (rescuer.Nearest(middle).DeltaE <= near)
-                low = share = middle;
+            if (rescuer.Reach(middle) <= near)
+                low = most = middle;
             else
                 high = middle;
-            progress?.Invoke(0.2 + 0.8 * (i + 1) / Halvings);
+            progress?.Invoke(0.2 + 0.4 * (i + 1) / Halvings);
         }
 
+        var shares = Enumerable.Range(1, Shares).Select(i => most * i / Shares).ToList();
+        var handiest = most > 0 ? shares.MinBy(share => rescuer.TroubleAt(share, near)) : 0;
+        progress?.Invoke(0.9);
+
         // No more of the batch than there is.
-        var least = rescuer.Plan(Math.Min(share, batch.PasteG / search.PasteG), search.PasteG);
-        var all = share > 0 && batch.PasteG / share > search.PasteG * 1.01 ? rescuer.Plan(share, batch.PasteG / share) : null;
+        var least = rescuer.Plan(Math.Min(handiest, batch.PasteG / search.PasteG), search.PasteG, near);
+        var all = most > 0 && batch.PasteG / handiest > search.PasteG * 1.01 ? rescuer.Plan(handiest, batch.PasteG / handiest, near) : null;
         var freshBatch = DosedRecipe.For(fresh.Recipe, search.PasteG, materials);
         var freshCost = RecipeLook.CostOf(fresh.Recipe, search.PasteG, materials);
         var saved = least.Cost is { } cost && freshCost is > 0 ? 1 - cost / freshCost.Value : least.KeepG / search.PasteG;

@@ -34,7 +34,7 @@ public static class RunSheet
     {
         yield return new WeighPaste("paste", recipe.BaseId, batch.PasteG);
         foreach (var colour in batch.Colours)
-            yield return new AddColour($"colour:{colour.ColourantId}", colour.ColourantId, colour.Grams, colour.Units);
+            yield return new AddColour($"colour:{colour.ColourantId}", colour.ColourantId, colour.Grams, colour.Units, colour.LetDown);
         if (recipe.Doses.Count > 0)
             yield return new RestPaste("rest", recipe.Doses.Max(dose => materials.Get<Colourant>(dose.ColourantId).Development.HoursUntil(RestedShare)));
     }

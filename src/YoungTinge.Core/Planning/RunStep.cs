@@ -44,7 +44,8 @@ public abstract record RunStep(string Key, IReadOnlyList<Caution> Cautions);
 
 public sealed record WeighPaste(string Key, string BaseId, double Grams) : RunStep(Key, []);
 
-public sealed record AddColour(string Key, string ColourantId, double Grams, UnitChoice? Units) : RunStep(Key, [Caution.Gloves]);
+/// <param name="LetDown">For a dose under one unit; null if it needs none, or none can be made.</param>
+public sealed record AddColour(string Key, string ColourantId, double Grams, UnitChoice? Units, LetDown? LetDown) : RunStep(Key, [Caution.Gloves]);
 
 /// <param name="Hours">Until the colour has come out as far as the plan counts on.</param>
 public sealed record RestPaste(string Key, double Hours) : RunStep(Key, []);

@@ -12,9 +12,9 @@ internal static class DemoCommissions
     [
         new("Lantern Pier winter supper", 9, "Evening hall, warm lamps, two-tier cake", LightKind.Lamp, 55, [Hellebore, Ranunculus, Ivy],
         [
-            new("Ranunculus, middle whorl", White(("ember", 0.11), ("quince", 0.20)), 140, "#f3c9a0", new Lab(-1.6, 3.1, 1.2), "One touch of ember too many, I think."),
+            new("Ranunculus, middle whorl", White(("saffron-thread", 0.12), ("ember", 0.048), ("bracken", 0.024)), 140, "#f3c9a0", new Lab(-2.4, 4.1, 2.2), "One touch of ember too many, I think."),
         ]),
-        new("Tidewrack moon wedding", 21, "Candle light", LightKind.Candle, 60, [Clematis, Caladium], [new("Clematis, deep indigo", White(("slatewing", 0.9), ("vetch", 0.4)), 120, "#4a4a78", null, "")]),
+        new("Tidewrack moon wedding", 21, "Candle light", LightKind.Candle, 60, [Clematis, Caladium], [new("Clematis, deep indigo", White(("woad", 1.23), ("sloe", 0.86), ("vetch", 0.39)), 120, "#4a4a78", null, "")]),
         new("Harbour school fete", 33, "Marquee, afternoon daylight; vegan guests", LightKind.Daylight, null, [Astrantia], []),
     ];
 

@@ -7,7 +7,7 @@ import { answer, api, RequestFailed, zones } from '../../api/api'
 import { ColourEntry } from '../../shared/ColourEntry'
 import { Problem } from '../../shared/Message'
 import { Swatch } from '../../shared/Swatch'
-import { Choice } from './Choice'
+import { Choice } from '../../shared/Choice'
 import { Editor } from './Editor'
 import { newId } from './planEdits'
 

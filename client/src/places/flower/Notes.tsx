@@ -1,8 +1,8 @@
 import { TriangleAlert } from 'lucide-react'
 import { useTranslation } from 'react-i18next'
 import type { Advice, CoatView, PieceView, Plan, Preview, ZoneView } from '../../api/api'
+import type { NameOf } from '../../shared/words'
 import { deltaE, differenceWords, grams } from '../../shared/words'
-import type { NameOf } from './coatWords'
 import { coatName, mixAmounts } from './coatWords'
 
 /** Under the ribbons: why, how much, and what to watch. */

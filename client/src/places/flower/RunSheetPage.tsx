@@ -7,7 +7,7 @@ import { queries } from '../../api/queries'
 import { FrameState } from '../../shared/FrameState'
 import { Reading, Unreadable } from '../../shared/Message'
 import { dayWords } from '../../shared/words'
-import { nameFinder } from './coatWords'
+import { nameFinder } from '../../shared/words'
 import { cautionsOf, stepWords } from './stepWords'
 import { useTicks } from './useTicks'
 

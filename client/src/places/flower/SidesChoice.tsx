@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next'
 import type { Sides } from '../../api/api'
-import { Choice } from './Choice'
+import { Choice } from '../../shared/Choice'
 
 /** Face, back, or both. */
 export function SidesChoice({ sides, onChange }: { sides: Sides; onChange: (sides: Sides) => void }) {

@@ -1,14 +1,7 @@
 import type { TFunction } from 'i18next'
-import type { Coat, CoatView, Material, Place } from '../../api/api'
+import type { Coat, CoatView, Place } from '../../api/api'
+import type { NameOf } from '../../shared/words'
 import { grams } from '../../shared/words'
-
-/** A material's name by its id; the id itself if it is gone. */
-export type NameOf = (id: string) => string
-
-export const nameFinder =
-  (materials: Material[]): NameOf =>
-  (id) =>
-    materials.find((material) => material.id === id)?.name ?? id
 
 /**
  * What a coat is called at the head of its column.

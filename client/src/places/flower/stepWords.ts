@@ -1,7 +1,7 @@
 import type { TFunction } from 'i18next'
 import type { RunStep, RunStepView } from '../../api/api'
-import { grams } from '../../shared/words'
-import type { NameOf } from './coatWords'
+import type { NameOf } from '../../shared/words'
+import { grams, lumpWords } from '../../shared/words'
 import { placeWords } from './coatWords'
 
 /** A step as a maker reads it: what to do, and how. */
@@ -19,7 +19,9 @@ export function stepWords(t: TFunction, step: RunStep, nameOf: NameOf): { what: 
       return isUnderOne
         ? {
             what: t('step.addColour', { dose: grams(step.grams), name }),
-            how: t('step.underOne', { unit: t(`dose.one.${unit.kind}`), mass: grams(unit.massG) }),
+            how: step.letDown
+              ? [...lumpWords(t, step.letDown, name), t('letDown.sheet')].join(' ')
+              : t('step.underOne', { unit: t(`dose.one.${unit.kind}`), mass: grams(unit.massG) }),
           }
         : {
             what: t('step.addColour', { dose: t(`dose.${unit.kind}`, { count: whole }), name }),

@@ -1,4 +1,4 @@
-import type { Material } from '../../api/api'
+import type { Material } from '../api/api'
 
 /** A list of what is not in a mix yet; choosing one puts it in. */
 export function AddMaterial({

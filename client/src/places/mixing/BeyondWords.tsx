@@ -1,0 +1,34 @@
+import { useTranslation } from 'react-i18next'
+import type { Beyond } from '../../api/api'
+import { Swatch } from '../../shared/Swatch'
+import type { NameOf } from '../../shared/words'
+import { deltaE, differenceWords } from '../../shared/words'
+
+/** What dust and glaze can do where paste ends, as one sentence. */
+export function BeyondWords({ beyond, nameOf }: { beyond: Beyond; nameOf: NameOf }) {
+  const { t } = useTranslation()
+  const steps = [
+    t('mixing.beyond.paste', {
+      paste: beyond.paste.doses
+        .map((dose) => `${nameOf(dose.colourantId)} ${Number(dose.gPer100g.toPrecision(2))} g`)
+        .join(', '),
+    }),
+    ...beyond.passes.map((pass) =>
+      t('mixing.beyond.dust', { dust: nameOf(pass.dustId), load: t(`load.${pass.word}`) }),
+    ),
+    ...(beyond.passes.length > 0 ? [t('mixing.beyond.steam')] : []),
+    ...(beyond.glazeId ? [t('mixing.beyond.glaze', { glaze: nameOf(beyond.glazeId) })] : []),
+  ]
+  return (
+    <>
+      {t(beyond.passes.length > 0 ? 'mixing.beyond.dustCan' : 'mixing.beyond.glazeCan', {
+        steps: steps.join(', '),
+        difference: differenceWords(t, beyond.difference),
+        deltaE: deltaE(beyond.difference.deltaE),
+      })}{' '}
+      <span className="surround inline-block p-1 align-middle">
+        <Swatch colour={beyond.colour} className="h-4 w-8 align-middle" />
+      </span>
+    </>
+  )
+}

@@ -1,0 +1,91 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { useTranslation } from 'react-i18next'
+import type { Material } from '../../api/api'
+import { answer, api, RequestFailed } from '../../api/api'
+import { Choice } from '../../shared/Choice'
+import { LetDownSteps } from '../../shared/LetDownSteps'
+import { Problem } from '../../shared/Message'
+import { NumberField } from '../../shared/NumberField'
+import type { NameOf } from '../../shared/words'
+import { grams, problemWords } from '../../shared/words'
+import { PickColour } from './PickColour'
+import type { Table } from './tableState'
+
+/** Part of a touch, made measurable by kneading whole touches into a weighed lump of white. */
+export function LetDownTool({ table, materials, nameOf }: { table: Table; materials: Material[]; nameOf: NameOf }) {
+  const { t } = useTranslation()
+  const colours = materials.filter((m) => m.kind === 'colourant')
+  const [colourantId, setColourantId] = useState(table.mixes[0]?.doses[0]?.colourantId ?? colours[0]?.id ?? '')
+  const units = colours.find((m) => m.id === colourantId)?.units ?? []
+  const [kind, setKind] = useState<string | null>(null)
+  const unit = (units.find((one) => one.kind === kind) ?? units[0])?.kind
+  const [unitsWanted, setUnitsWanted] = useState(0.4)
+  const [pasteG, setPasteG] = useState(table.pasteG)
+  const [scaleG, setScaleG] = useState(0.1)
+  const { data, error } = useQuery({
+    queryKey: ['let-down', colourantId, unit, unitsWanted, pasteG, scaleG],
+    queryFn: ({ signal }) =>
+      answer(api.POST('/api/let-downs', { body: { colourantId, unit: unit!, unitsWanted, pasteG, scaleG }, signal })),
+    enabled: unit !== undefined,
+    placeholderData: keepPreviousData,
+    retry: false,
+  })
+  const failed = error instanceof RequestFailed ? error : null
+  const problemAt = (path: string) => {
+    const problem = failed?.problems.find((one) => one.path === path)
+    return problem && problemWords(t, problem, nameOf)
+  }
+  return (
+    <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,22rem)_minmax(0,1fr)]">
+      <div className="space-y-3">
+        <p className="quiet max-w-prose text-sm">{t('mixing.letDown.help')}</p>
+        <PickColour label={t('mixing.letDown.colour')} colours={colours} chosen={colourantId} onPick={setColourantId} />
+        {unit && units.length > 1 && (
+          <Choice
+            legend={t('mixing.letDown.unit')}
+            options={units.map((one) => ({ value: one.kind as string, label: t(`dose.one.${one.kind}`) }))}
+            chosen={unit}
+            onChoose={setKind}
+          />
+        )}
+        <NumberField
+          label={t('mixing.letDown.wanted')}
+          unit={unit ? t(`dose.many.${unit}`) : ''}
+          value={unitsWanted}
+          problem={problemAt('unitsWanted')}
+          onChange={setUnitsWanted}
+        />
+        <NumberField
+          label={t('mixing.letDown.paste')}
+          unit="g"
+          value={pasteG}
+          problem={problemAt('pasteG')}
+          onChange={setPasteG}
+        />
+        <NumberField
+          label={t('mixing.letDown.scale')}
+          unit="g"
+          value={scaleG}
+          problem={problemAt('scaleG')}
+          onChange={setScaleG}
+        />
+      </div>
+      <div role="status" className="text-sm">
+        {failed && failed.problems.length === 0 && <Problem>{t(`trouble.${failed.code}`)}</Problem>}
+        {!failed && data && (
+          <>
+            <p className="font-semibold">
+              {t('mixing.letDown.dose', { mass: grams(data.doseG), paste: grams(pasteG) })}
+            </p>
+            {data.letDown ? (
+              <LetDownSteps letDown={data.letDown} name={nameOf(colourantId)} />
+            ) : (
+              <p>{t('mixing.letDown.cannot')}</p>
+            )}
+          </>
+        )}
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,123 @@
+import { useQuery } from '@tanstack/react-query'
+import { useCallback, useEffect, useMemo, useState } from 'react'
+import { useTranslation } from 'react-i18next'
+import { useSearchParams } from 'react-router'
+import type { FoundRecipes, Material, MixingTable, PasteRecipe } from '../../api/api'
+import { queries } from '../../api/queries'
+import { Reading, Unreadable } from '../../shared/Message'
+import { nameFinder } from '../../shared/words'
+import { FindPanel } from './FindPanel'
+import { Found } from './Found'
+import { KeepForm } from './KeepForm'
+import { Mix } from './Mix'
+import { Start } from './Start'
+import { fromPiece } from './starts'
+import type { Table } from './tableState'
+import { emptyTable, readTable, storeTable } from './tableState'
+import { Tools } from './Tools'
+import { useLook } from './useLook'
+import { useLongWork } from './useLongWork'
+import { Viewing } from './Viewing'
+
+/** The mixing table: from a colour to what to knead in. */
+export function MixingPage() {
+  const shelf = useQuery(queries.mixingTable())
+  const materials = useQuery(queries.materials())
+  const [asked] = useSearchParams()
+  const failed = shelf.error ?? materials.error
+  if (!shelf.data || !materials.data) {
+    return failed ? (
+      <Unreadable
+        error={failed}
+        retry={() => {
+          void shelf.refetch()
+          void materials.refetch()
+        }}
+      />
+    ) : (
+      <Reading />
+    )
+  }
+  const piece = shelf.data.pieces.find((one) => one.id === asked.get('piece'))
+  const white = materials.data.find((material) => material.kind === 'paste')
+  const table = (piece && fromPiece(piece, shelf.data)) ?? readTable() ?? emptyTable(white?.id ?? '')
+  return <OpenTable shelf={shelf.data} materials={materials.data} first={table} />
+}
+
+function OpenTable({ shelf, materials, first }: { shelf: MixingTable; materials: Material[]; first: Table }) {
+  const { t } = useTranslation()
+  const [table, setTable] = useState(first)
+  const change = useCallback((part: Partial<Table>) => setTable((was) => ({ ...was, ...part })), [])
+  useEffect(() => storeTable(table), [table])
+
+  const nameOf = useMemo(() => nameFinder(materials), [materials])
+  const search = useLongWork<FoundRecipes>('/api/recipes/find')
+  const { clear } = search
+  const looks = [useLook(table, 0), useLook(table, 1)]
+  const setMix = (place: number, recipe: PasteRecipe) =>
+    change({ mixes: table.mixes.map((mix, i) => (i === place ? recipe : mix)) })
+  /** A new target makes what was found for the old one worthless. */
+  const begin = (part: Partial<Table>) => {
+    clear()
+    change(part)
+  }
+
+  const take = (recipe: PasteRecipe, place: 0 | 1) =>
+    change({ mixes: place === 0 ? [recipe, ...table.mixes.slice(1)] : [table.mixes[0]!, recipe] })
+
+  return (
+    <main className="grid w-full lg:grid-cols-[20rem_minmax(0,1fr)]">
+      <div className="lg:sticky lg:top-0 lg:max-h-dvh lg:self-start lg:overflow-y-auto">
+        <h1 className="name px-4 pt-5 pb-3 text-3xl lg:px-6">{t('mixing.title')}</h1>
+        <Start shelf={shelf} table={table} look={looks[0]!.look} onBegin={begin} onChange={change} />
+        {table.target && (
+          <FindPanel table={table} materials={materials} nameOf={nameOf} search={search} onChange={change} />
+        )}
+      </div>
+      <div className="pb-10">
+        <Viewing table={table} looks={looks.map((one) => one.look)} onLight={(light) => change({ light })} />
+        {search.answer && (
+          <Found
+            found={search.answer}
+            baseId={table.mixes[0]!.baseId}
+            nameOf={nameOf}
+            currency={shelf.currency}
+            onTake={take}
+          />
+        )}
+        {table.target && (
+          <>
+            <div className={`grid ${table.mixes.length > 1 ? 'xl:grid-cols-2' : ''}`}>
+              {table.mixes.map((mix, place) => (
+                <Mix
+                  key={place}
+                  place={place}
+                  alone={table.mixes.length === 1}
+                  recipe={mix}
+                  pasteG={table.pasteG}
+                  seen={looks[place]!}
+                  materials={materials}
+                  nameOf={nameOf}
+                  currency={shelf.currency}
+                  onRecipe={(recipe) => setMix(place, recipe)}
+                  onBeside={() => change({ mixes: [mix, mix] })}
+                  onPutAway={() => change({ mixes: table.mixes.filter((_, i) => i !== place) })}
+                />
+              ))}
+            </div>
+            <KeepForm key={table.targetName} shelf={shelf} table={table} />
+          </>
+        )}
+        <Tools
+          key={table.target ? 'all' : 'some'}
+          shelf={shelf}
+          table={table}
+          look={looks[0]!.look}
+          materials={materials}
+          nameOf={nameOf}
+          onRecipe={(recipe) => setMix(0, recipe)}
+        />
+      </div>
+    </main>
+  )
+}

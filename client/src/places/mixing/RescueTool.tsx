@@ -1,0 +1,271 @@
+import { useState } from 'react'
+import { useTranslation } from 'react-i18next'
+import type { ColourView, KeptBatch, Material, PasteRecipe, Rescue, RescuePlan } from '../../api/api'
+import { AddMaterial } from '../../shared/AddMaterial'
+import { ColourEntry } from '../../shared/ColourEntry'
+import { LetDownSteps } from '../../shared/LetDownSteps'
+import { NumberField } from '../../shared/NumberField'
+import { RecipeCard } from '../../shared/RecipeCard'
+import { Swatch } from '../../shared/Swatch'
+import type { NameOf } from '../../shared/words'
+import { deltaE, differenceWords, dose, grams, money, problemWords } from '../../shared/words'
+import type { Table } from './tableState'
+import { useLongWork } from './useLongWork'
+import { WorkState } from './WorkState'
+
+/** A colour that went in besides the recipe, counted in its first unit. */
+interface Slip {
+  colourantId: string
+  count: number
+}
+
+/** A batch that came out wrong: what it is now, what to add, how much of it to keep, or when to begin again. */
+export function RescueTool({
+  table,
+  batch,
+  materials,
+  nameOf,
+  currency,
+  onRecipe,
+}: {
+  table: Table
+  /** The batch that lies on the table, if it was kept. */
+  batch: KeptBatch | undefined
+  materials: Material[]
+  nameOf: NameOf
+  currency: string
+  onRecipe: (recipe: PasteRecipe) => void
+}) {
+  const { t } = useTranslation()
+  const work = useLongWork<Rescue>('/api/recipes/rescue')
+  const [haveG, setHaveG] = useState(table.pasteG)
+  const [slips, setSlips] = useState<Slip[]>([])
+  const [measured, setMeasured] = useState<ColourView | null>(batch?.measured ?? null)
+  const [isMeasured, setIsMeasured] = useState(measured !== null)
+  const recipe = withSlips(table.mixes[0]!, slips, haveG, materials)
+  const question = {
+    recipe,
+    haveG,
+    measured: isMeasured ? (measured?.lab ?? null) : null,
+    target: table.target,
+    needG: table.pasteG,
+    filters: { ...table.filters, mustUse: [] },
+  }
+  // An answer to what is no longer the question is put away.
+  const [asked, setAsked] = useState('')
+  const problemAt = (path: string) => {
+    const problem = work.error?.problems.find((one) => one.path === path)
+    return problem && problemWords(t, problem, nameOf)
+  }
+  const isAnswered = asked === JSON.stringify(question)
+  return (
+    <div>
+      <p className="quiet mb-3 max-w-prose text-sm">{t('mixing.rescue.help')}</p>
+      <div className="flex flex-wrap items-start gap-x-10 gap-y-3 text-sm">
+        <NumberField
+          label={t('mixing.rescue.have')}
+          unit="g"
+          value={haveG}
+          problem={problemAt('haveG')}
+          onChange={setHaveG}
+        />
+        <fieldset>
+          <legend className="quiet text-xs">{t('mixing.rescue.slips')}</legend>
+          <ul className="space-y-1">
+            {slips.map((slip, i) => {
+              const kind = unitOf(materials, slip.colourantId)?.kind
+              return (
+                <li key={slip.colourantId} className="flex items-center gap-2">
+                  <span className="min-w-24">{nameOf(slip.colourantId)}</span>
+                  <NumberField
+                    hideLabel
+                    label={t('mixing.rescue.slip', { name: nameOf(slip.colourantId) })}
+                    unit={kind ? t(`dose.many.${kind}`) : 'g'}
+                    value={slip.count}
+                    onChange={(count) => setSlips(slips.map((old, j) => (i === j ? { ...old, count } : old)))}
+                  />
+                  <button
+                    className="btn btn-ghost btn-xs"
+                    aria-label={t('paste.remove', { name: nameOf(slip.colourantId) })}
+                    onClick={() => setSlips(slips.filter((_, j) => i !== j))}
+                  >
+                    {t('editor.remove')}
+                  </button>
+                </li>
+              )
+            })}
+          </ul>
+          <AddMaterial
+            label={t('mixing.rescue.alsoIn')}
+            materials={materials.filter(
+              (m) => m.kind === 'colourant' && !slips.some((slip) => slip.colourantId === m.id),
+            )}
+            onAdd={(colourantId) => setSlips([...slips, { colourantId, count: 3 }])}
+          />
+        </fieldset>
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm"
+            checked={isMeasured}
+            onChange={(event) => setIsMeasured(event.target.checked)}
+          />
+          {t('mixing.rescue.measuredToo')}
+        </label>
+        {isMeasured && <ColourEntry label={t('mixing.rescue.measured')} colour={measured} onChange={setMeasured} />}
+        <button
+          className="btn btn-primary btn-sm"
+          disabled={work.running}
+          onClick={() => {
+            setAsked(JSON.stringify(question))
+            work.start(question)
+          }}
+        >
+          {work.running ? t('finder.searching') : t('mixing.rescue.find')}
+        </button>
+        <WorkState work={work} nameOf={nameOf} />
+      </div>
+      {work.answer && isAnswered && (
+        <Answer rescue={work.answer} nameOf={nameOf} currency={currency} onRecipe={onRecipe} needG={table.pasteG} />
+      )}
+    </div>
+  )
+}
+
+const unitOf = (materials: Material[], id: string) => materials.find((m) => m.id === id)?.units[0]
+
+function withSlips(recipe: PasteRecipe, slips: Slip[], haveG: number, materials: Material[]): PasteRecipe {
+  const doses = [...recipe.doses]
+  for (const slip of slips) {
+    // Without a mass there is no share; the server says what is missing.
+    const gPer100g = haveG > 0 ? (slip.count * (unitOf(materials, slip.colourantId)?.massG ?? 1) * 100) / haveG : 0
+    const at = doses.findIndex((one) => one.colourantId === slip.colourantId)
+    const old = doses[at]
+    if (old) doses[at] = { ...old, gPer100g: old.gPer100g + gPer100g }
+    else doses.push({ colourantId: slip.colourantId, gPer100g })
+  }
+  return { ...recipe, doses }
+}
+
+function Answer({
+  rescue,
+  nameOf,
+  currency,
+  onRecipe,
+  needG,
+}: {
+  rescue: Rescue
+  nameOf: NameOf
+  currency: string
+  onRecipe: (recipe: PasteRecipe) => void
+  needG: number
+}) {
+  const { t } = useTranslation()
+  return (
+    <div className="mt-4 text-sm">
+      <div className="surround flex items-center p-3">
+        <Swatch colour={rescue.now} label={t('mixing.rescue.now')} className="h-14 w-28" />
+        <Swatch colour={rescue.target} label={t('finder.target')} className="h-14 w-28" />
+        <p className="pl-3">
+          {t('mixing.rescue.now')}: <span className="font-semibold">{differenceWords(t, rescue.nowDifference)}</span>{' '}
+          {deltaE(rescue.nowDifference.deltaE)}
+        </p>
+      </div>
+      <p role="status" className="mt-2 font-semibold">
+        {t(
+          rescue.isThere
+            ? 'mixing.rescue.isThere'
+            : rescue.startAgain
+              ? rescue.savedShare < 0.01
+                ? 'mixing.rescue.savesNothing'
+                : 'mixing.rescue.startAgain'
+              : 'mixing.rescue.worthIt',
+          { percent: Math.max(0, Math.round(100 * rescue.savedShare)) },
+        )}
+      </p>
+      {!rescue.isThere && (
+        <ol className="mt-2 grid gap-4 md:grid-cols-3" aria-label={t('mixing.rescue.ways')}>
+          <Way
+            title={t('mixing.rescue.least')}
+            plan={rescue.leastMass}
+            rescue={rescue}
+            nameOf={nameOf}
+            currency={currency}
+          />
+          {rescue.keepAll && (
+            <Way
+              title={t('mixing.rescue.keepAll')}
+              plan={rescue.keepAll}
+              rescue={rescue}
+              nameOf={nameOf}
+              currency={currency}
+            />
+          )}
+          <RecipeCard
+            title={t('mixing.rescue.again')}
+            recipe={rescue.fresh}
+            target={rescue.target}
+            nameOf={nameOf}
+            showTitle
+            more={[
+              t('mixing.rescue.againWhite', { mass: grams(needG), paste: nameOf(rescue.baseId) }),
+              rescue.fresh.cost === null ? '' : t('mixing.cost', { cost: money(rescue.fresh.cost, currency) }),
+            ].join(' ')}
+          >
+            <button className="btn btn-sm" onClick={() => onRecipe(rescue.fresh.recipe)}>
+              {t('mixing.rescue.takeAgain')}
+            </button>
+          </RecipeCard>
+        </ol>
+      )}
+    </div>
+  )
+}
+
+function Way({
+  title,
+  plan,
+  rescue,
+  nameOf,
+  currency,
+}: {
+  title: string
+  plan: RescuePlan
+  rescue: Rescue
+  nameOf: NameOf
+  currency: string
+}) {
+  const { t } = useTranslation()
+  return (
+    <li className="border-base-300 border-t pt-2">
+      <h3 className="font-semibold">{title}</h3>
+      <div className="surround mt-1 flex p-2">
+        <Swatch colour={plan.colour} label={title} className="h-10 w-1/2" />
+        <Swatch colour={rescue.target} label={t('finder.target')} className="h-10 w-1/2" />
+      </div>
+      <p className="mt-1">
+        <span className="font-semibold">{differenceWords(t, plan.difference)}</span> {deltaE(plan.difference.deltaE)}
+      </p>
+      <ol className="mt-1 list-decimal space-y-0.5 pl-5">
+        <li>
+          {t('mixing.rescue.keep', { mass: grams(plan.keepG) })}
+          {plan.leftOverG >= 0.5 && ` ${t('mixing.rescue.setAside', { mass: grams(plan.leftOverG) })}`}
+        </li>
+        {plan.whiteG >= 0.5 && (
+          <li>{t('mixing.rescue.white', { mass: grams(plan.whiteG), paste: nameOf(rescue.baseId) })}</li>
+        )}
+        {plan.add.map((colour) => (
+          <li key={colour.colourantId}>
+            {t('step.addColour', { dose: dose(t, colour), name: nameOf(colour.colourantId) })}{' '}
+            <span className="quiet">{grams(colour.grams)}</span>
+            {colour.letDown && <LetDownSteps letDown={colour.letDown} name={nameOf(colour.colourantId)} />}
+          </li>
+        ))}
+      </ol>
+      <p className="quiet mt-1 text-xs">
+        {t('mixing.rescue.total', { mass: grams(plan.totalG) })}
+        {plan.cost !== null && ` ${t('mixing.cost', { cost: money(plan.cost, currency) })}`}
+      </p>
+    </li>
+  )
+}

@@ -1,0 +1,80 @@
+import * as z from 'zod/mini'
+import type { Filters, Lab, LightKind, PasteRecipe } from '../../api/api'
+
+/** What lies on the mixing table. */
+export interface Table {
+  /** Under daylight; null while nothing has been chosen. */
+  target: Lab | null
+  /** Where the target comes from, in the maker's words. */
+  targetName: string
+  /** The commission it is for, if it is for one. */
+  commissionId: string | null
+  /** The kept batch that was opened, if it was one. */
+  batchId: string | null
+  light: LightKind
+  /** Paste before colour that is needed. */
+  pasteG: number
+  /** One recipe to work on, and perhaps another to compare it with. */
+  mixes: PasteRecipe[]
+  mostColourants: number
+  filters: Filters
+}
+
+export const lights: LightKind[] = ['daylight', 'eveningDaylight', 'lamp', 'tube', 'warmLed', 'candle']
+
+export const noFilters: Filters = { mustUse: [], leaveOut: [], edibleOnly: false, diets: [], withinStock: true }
+
+export const emptyTable = (baseId: string): Table => ({
+  target: null,
+  targetName: '',
+  commissionId: null,
+  batchId: null,
+  light: 'daylight',
+  pasteG: 180,
+  mixes: [{ baseId, doses: [] }],
+  mostColourants: 3,
+  filters: noFilters,
+})
+
+// What comes out of storage may be from an older build: its whole shape is checked.
+const recipe = z.object({
+  baseId: z.string(),
+  doses: z.array(z.object({ colourantId: z.string(), gPer100g: z.number() })),
+})
+const table = z.object({
+  target: z.nullable(z.object({ l: z.number(), a: z.number(), b: z.number() })),
+  targetName: z.string(),
+  commissionId: z.nullable(z.string()),
+  batchId: z.nullable(z.string()),
+  light: z.enum(['daylight', 'eveningDaylight', 'lamp', 'tube', 'warmLed', 'candle']),
+  pasteG: z.number(),
+  mixes: z.array(recipe).check(z.minLength(1), z.maxLength(2)),
+  mostColourants: z.number(),
+  filters: z.object({
+    mustUse: z.array(z.string()),
+    leaveOut: z.array(z.string()),
+    edibleOnly: z.boolean(),
+    diets: z.array(z.enum(['vegan', 'vegetarian', 'glutenFree', 'nutFree', 'dairyFree'])),
+    withinStock: z.boolean(),
+  }),
+})
+
+const key = 'young-tinge/mixing-table'
+
+/** The table as it was left, so that a reload or a restart loses nothing. */
+export function readTable(): Table | null {
+  try {
+    const parsed = table.safeParse(JSON.parse(localStorage.getItem(key) ?? 'null'))
+    return parsed.success ? parsed.data : null
+  } catch {
+    return null
+  }
+}
+
+export function storeTable(value: Table) {
+  try {
+    localStorage.setItem(key, JSON.stringify(value))
+  } catch {
+    // Storage is full or shut: the table still works, it is only not kept.
+  }
+}
