@@ -35,6 +35,25 @@ public class AccessibilityTests(Application application)
         browser.Click("link", "Run sheet");
         browser.Find("checkbox", "Weigh");
         Check(browser, "run sheet");
+        browser.Open("/mixing");
+        browser.Choose("Or a colour by name", "Mulberry");
+        browser.Click("button", "Find recipes");
+        browser.Click("button", "Put recipe 1 on the table");
+        browser.Click("button", "Lay 2 beside");
+        browser.Find("region", "Mix B", exact: true);
+        browser.Run("document.querySelector('details').open = true");
+        Check(browser, "mixing table");
+        browser.Click("button", "A batch", exact: true);
+        browser.Choose("I also put in …", "Inkcap");
+        browser.Click("button", "Find a rescue");
+        browser.WaitForText("The batch now:");
+        Check(browser, "rescue");
+        foreach (var tool in new[] { "Let-down", "Dose ladder", "Spectrum" })
+        {
+            browser.Click("button", tool, exact: true);
+            Check(browser, tool);
+        }
+
         browser.Open("/cabinet");
         browser.Find("heading", "Cabinet", exact: true);
         Check(browser, "cabinet");

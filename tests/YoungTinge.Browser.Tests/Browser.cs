@@ -122,6 +122,14 @@ public sealed class Browser : IDisposable
         throw new InvalidOperationException($"The {role} '{name}' cannot be reached with the Tab key.");
     }
 
+    /// <summary>Keeps requests to matching addresses from leaving the browser until <see cref="LetThrough"/>.</summary>
+    public void HoldBack(string pattern) => driver.ExecuteCdpCommand("Fetch.enable", new Dictionary<string, object?>
+    {
+        ["patterns"] = new[] { new Dictionary<string, object> { ["urlPattern"] = pattern } },
+    });
+
+    public void LetThrough() => driver.ExecuteCdpCommand("Fetch.disable", []);
+
     public object? Run(string script, params object[] arguments) => driver.ExecuteScript(script, arguments);
 
     /// <summary>Rules of axe-core (WCAG A and AA) that the page breaks, with where.</summary>

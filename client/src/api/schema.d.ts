@@ -1043,6 +1043,7 @@ export interface components {
             whole?: number;
             /** Format: double */
             roundedG?: number;
+            isTooMany?: boolean;
             isUnderOne?: boolean;
         };
         UnitsView: {
@@ -1054,6 +1055,7 @@ export interface components {
             /** Format: double */
             massG: number;
             isUnderOne: boolean;
+            isTooMany: boolean;
             /** Format: double */
             oneMore: null | number;
         };

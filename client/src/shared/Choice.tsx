@@ -19,7 +19,7 @@ export function Choice<T extends string>({
             key={value}
             type="button"
             aria-pressed={chosen === value}
-            className={`btn btn-sm join-item px-2 font-normal ${chosen === value ? 'btn-neutral' : ''}`}
+            className={`btn btn-sm join-item min-w-8 px-2 font-normal ${chosen === value ? 'btn-neutral' : ''}`}
             onClick={() => onChoose(value)}
           >
             {label}

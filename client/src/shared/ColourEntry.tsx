@@ -3,7 +3,7 @@ import { useTranslation } from 'react-i18next'
 import type { ColourView } from '../api/api'
 import { answer, api, RequestFailed } from '../api/api'
 import { Problem } from './Message'
-import { colourName } from './words'
+import { colourName, problemWords } from './words'
 
 /** A colour half typed is no mistake: what does not look whole yet is read only after this much quiet. */
 const quietMs = 500
@@ -46,7 +46,8 @@ export function ColourEntry({
       return true
     } catch (error) {
       if (question !== asked.current || !(error instanceof RequestFailed)) return false
-      setWrong(t(error.code === 'notPossible' ? 'problem.notAColour' : `trouble.${error.code}`))
+      const [problem] = error.problems
+      setWrong(problem ? problemWords(t, problem, (id) => id) : t(`trouble.${error.code}`))
       return false
     }
   }

@@ -37,7 +37,7 @@ export function grams(value: number): string {
 /** "2 touches", "1 drop"; just grams when a colour is only weighed. */
 export function dose(t: TFunction, colour: DosedColour): string {
   const { units } = colour
-  if (!units) return grams(colour.grams)
+  if (!units || units.isTooMany) return grams(colour.grams)
   return units.isUnderOne
     ? t('dose.underOne', { unit: t(`dose.one.${units.kind}`) })
     : t(`dose.${units.kind}`, { count: units.whole })

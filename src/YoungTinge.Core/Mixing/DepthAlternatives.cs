@@ -37,13 +37,15 @@ public static class DepthAlternatives
             return [];
         var target = Illuminant.D65.LabOf(PasteOptics.Reflectance(recipe, materials));
         var found = new List<DepthAlternative>();
-        if (ByPowder(recipe, search with { Target = SurfaceColours.Nearest(target) }, materials, cancel) is { } powder)
-            found.Add(Alternative(DepthWay.Powder, powder));
-
         var madeIn = recipe with { Doses = [.. recipe.Doses.Select(dose => dose with { GPer100g = Math.Min(dose.GPer100g, MadeIntoPasteTimes * LimitOf(dose)) })] };
         found.Add(Alternative(DepthWay.MadeIntoPaste, madeIn));
 
         var atLimit = recipe with { Doses = [.. recipe.Doses.Select(dose => dose with { GPer100g = Math.Min(dose.GPer100g, LimitOf(dose)) })] };
+        // Another recipe that misses by more than leaving out what is too much is no help.
+        var missedAtLimit = Alternative(DepthWay.Powder, atLimit).Difference.DeltaE;
+        if (ByPowder(recipe, search with { Target = SurfaceColours.Nearest(target) }, materials, cancel) is { } powder
+            && Alternative(DepthWay.Powder, powder) is var way && way.Difference.DeltaE < missedAtLimit)
+            found.Add(way);
         if (BeyondPaste.Over([atLimit], target, materials, material => material is Dust && search.Allows(material), worthAStep: 0, cancel) is { } beyond)
             found.Add(new DepthAlternative(DepthWay.Dust, atLimit, beyond, beyond.Colour, Difference.Of(beyond.Colour, target)));
         return found;

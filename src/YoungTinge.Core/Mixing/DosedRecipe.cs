@@ -11,8 +11,8 @@ namespace YoungTinge.Core.Mixing;
 /// <param name="OneUnitMore">Delta E by which one unit more moves the colour; null without a unit.</param>
 public sealed record DosedColour(string ColourantId, double Grams, UnitChoice? Units, LetDown? LetDown, double? OneUnitMore)
 {
-    /// <summary>What really goes in: whole units, or what a let-down carries.</summary>
-    public double MeasuredG => LetDown?.DoseG ?? Units?.RoundedG ?? Grams;
+    /// <summary>What really goes in: whole units, what a let-down carries, or what the scale says.</summary>
+    public double MeasuredG => LetDown?.DoseG ?? (Units is { IsTooMany: false } units ? units.RoundedG : Grams);
 }
 
 /// <summary>A recipe for a batch of known mass, with what rounding to whole units does to its colour.</summary>

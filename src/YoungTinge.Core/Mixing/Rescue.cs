@@ -26,7 +26,7 @@ public sealed record Rescue(
     double SavedShare, bool IsThere)
 {
     /// <summary>A rescue that saves less is not worth its kneading.</summary>
-    public const double WorthIt = 0.10;
+    public const double WorthIt = 0.15;
 
     /// <summary>As near as this counts as rescued, in delta E, where the cabinet can reach the target at all.</summary>
     public const double Near = 0.8;

@@ -14,6 +14,9 @@ public sealed record UnitChoice(DoseUnit Unit, double Exact)
 
     public double RoundedG => Whole * Unit.MassG;
 
+    /// <summary>More than a hand counts, even of the largest unit: weigh it.</summary>
+    public bool IsTooMany => Whole > MostToCount;
+
     /// <summary>Too little to measure by this unit.</summary>
     public bool IsUnderOne => Exact < 0.75;
 

@@ -7,8 +7,9 @@ namespace YoungTinge.Web.Mixing;
 /// <param name="Whole">How many to put in.</param>
 /// <param name="MassG">Mean mass of one.</param>
 /// <param name="IsUnderOne">Too little to measure by this unit.</param>
+/// <param name="IsTooMany">More than a hand counts: weigh it.</param>
 /// <param name="OneMore">Delta E by which one unit more moves the colour.</param>
-public sealed record UnitsView(DoseUnitKind Kind, double Exact, int Whole, double MassG, bool IsUnderOne, double? OneMore);
+public sealed record UnitsView(DoseUnitKind Kind, double Exact, int Whole, double MassG, bool IsUnderOne, bool IsTooMany, double? OneMore);
 
 /// <param name="Units">Null if the colour is only weighed.</param>
 /// <param name="LetDown">How to measure a dose under one unit; null if it needs none, or none can be made.</param>
@@ -17,7 +18,7 @@ public sealed record DosedColourView(string ColourantId, double Grams, UnitsView
     public static DosedColourView From(DosedColour colour) => new(
         colour.ColourantId,
         colour.Grams,
-        colour.Units is { } units ? new UnitsView(units.Unit.Kind, units.Exact, units.Whole, units.Unit.MassG, units.IsUnderOne, colour.OneUnitMore) : null,
+        colour.Units is { } units ? new UnitsView(units.Unit.Kind, units.Exact, units.Whole, units.Unit.MassG, units.IsUnderOne, units.IsTooMany, colour.OneUnitMore) : null,
         colour.LetDown);
 }
 

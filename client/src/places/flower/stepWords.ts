@@ -14,7 +14,7 @@ export function stepWords(t: TFunction, step: RunStep, nameOf: NameOf): { what: 
       }
     case 'addColour': {
       const name = nameOf(step.colourantId)
-      if (!step.units) return { what: t('step.addColour', { dose: grams(step.grams), name }) }
+      if (!step.units || step.units.isTooMany) return { what: t('step.addColour', { dose: grams(step.grams), name }) }
       const { unit, whole, isUnderOne } = step.units
       return isUnderOne
         ? {

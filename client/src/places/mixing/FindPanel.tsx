@@ -43,7 +43,16 @@ export function FindPanel({
         </button>
       </div>
       <WorkState work={search} nameOf={nameOf} />
-      <FiltersEntry table={table} materials={materials} nameOf={nameOf} onChange={onChange} />
+      <FiltersEntry
+        table={table}
+        materials={materials}
+        nameOf={nameOf}
+        onChange={(part) => {
+          // What was wrong with the wishes may be so no longer.
+          if (search.error) search.clear()
+          onChange(part)
+        }}
+      />
     </section>
   )
 }

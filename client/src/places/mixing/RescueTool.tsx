@@ -1,3 +1,4 @@
+import { X } from 'lucide-react'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { ColourView, KeptBatch, Material, PasteRecipe, Rescue, RescuePlan } from '../../api/api'
@@ -85,11 +86,11 @@ export function RescueTool({
                     onChange={(count) => setSlips(slips.map((old, j) => (i === j ? { ...old, count } : old)))}
                   />
                   <button
-                    className="btn btn-ghost btn-xs"
+                    className="btn btn-ghost btn-sm btn-square"
                     aria-label={t('paste.remove', { name: nameOf(slip.colourantId) })}
                     onClick={() => setSlips(slips.filter((_, j) => i !== j))}
                   >
-                    {t('editor.remove')}
+                    <X size={16} aria-hidden />
                   </button>
                 </li>
               )
