@@ -1,4 +1,5 @@
 using BenchmarkDotNet.Attributes;
+using YoungTinge.Checks;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats;
 using YoungTinge.Core.Colour;
@@ -15,17 +16,32 @@ public class ColourBenchmarks
     private readonly Materials materials = StarterCabinet.Load();
     private readonly PieceShape shape = new(OutlineLibrary.Get("broad-sepal"), 48, 42);
     private readonly PasteRecipe recipe = new("bright-white-paste", [new Dose("quince", 0.2), new Dose("lichen", 0.05)]);
+    private readonly Materials full = WideCabinet.With(60);
+    private readonly PasteColourModel model;
+    private readonly int[] chosen = [2, 5, 9];
+    private readonly double[] doses = [0.1, 0.2, 0.3];
     private readonly PiecePlan plan;
     private readonly DustFilm film;
     private readonly double[] face = new double[SpectralGrid.Bands];
 
     public ColourBenchmarks()
     {
+        model = new PasteColourModel(
+            materials.Get<PasteBase>("bright-white-paste").Optics, [.. materials.All.OfType<Colourant>().Select(colourant => colourant.Optics)]);
         film = new DustFilm(materials.Get<Dust>("wine-lees").Optics);
         plan = new PiecePlan(
             Enum.GetValues<Zone>().ToDictionary(zone => zone, _ => new Lab(70, 10, 10)), new Lab(90, -5, 12), recipe, EightCoats());
     }
 
+    /// <summary>What the finder asks for, with slopes: three colourants, no garbage.</summary>
+    [Benchmark]
+    public Lab PasteColourFast()
+    {
+        Span<Lab> slopes = stackalloc Lab[3];
+        return model.ColourAndSlopes(chosen, doses, slopes);
+    }
+
+    /// <summary>The readable reference, spectrum to Lab.</summary>
     [Benchmark]
     public Lab PasteColour() => Illuminant.D65.LabOf(PasteOptics.Reflectance(recipe, materials));
 
@@ -55,6 +71,24 @@ public class ColourBenchmarks
     [Benchmark]
     public IReadOnlyList<FoundRecipe> FindOutOfReach() =>
         RecipeFinder.Find(materials, new RecipeSearch("bright-white-paste", new Lab(51.3, 56.8, -33.3), 100));
+
+    /// <summary>60 colourants, at most 4 of them, within reach.</summary>
+    [Benchmark]
+    public IReadOnlyList<FoundRecipe> FindOnAFullShelf() =>
+        RecipeFinder.Find(full, new RecipeSearch("bright-white-paste", new Lab(65.6, 11.7, 10.5), 100) { MostColourants = 4 });
+
+    [Benchmark]
+    public IReadOnlyList<FoundRecipe> FindOnAFullShelfOutOfReach() =>
+        RecipeFinder.Find(full, new RecipeSearch("bright-white-paste", new Lab(51.3, 56.8, -33.3), 100) { MostColourants = 4 });
+
+    /// <summary>Everything about a recipe, as each move of a dose asks for it.</summary>
+    [Benchmark]
+    public RecipeLook LookAtRecipe() => RecipeLook.Of(recipe, new Lab(88, -6, 16), 180, LightKind.Lamp, materials);
+
+    [Benchmark]
+    public Rescue RescueABatch() => Rescue.Of(
+        new MadeBatch(recipe with { Doses = [.. recipe.Doses, new Dose("rowan", 0.05)] }, 180, null),
+        new RecipeSearch("bright-white-paste", new Lab(88, -6, 16), 180), materials);
 
     private static Coat[] EightCoats()
     {

@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using System.Runtime.InteropServices;
 using System.Runtime.Intrinsics;
 using YoungTinge.Core.Cabinet;
@@ -11,10 +12,13 @@ namespace YoungTinge.Core.Mixing;
 /// </summary>
 internal sealed class PasteColourModel
 {
+    private const int FoursPerColour = SpectralGrid.Bands / 4;
+
     private readonly double[] pasteK;
     private readonly double[] pasteS;
-    private readonly double[][] k;
-    private readonly double[][] s;
+    // One colour after the other, so that the hot path walks along one array.
+    private readonly double[] k;
+    private readonly double[] s;
     private readonly Illuminant light = Illuminant.D65;
 
     /// <param name="paste">In 1/mm.</param>
@@ -23,8 +27,8 @@ internal sealed class PasteColourModel
     {
         pasteK = paste.Absorption.Values.ToArray();
         pasteS = paste.Scattering.Values.ToArray();
-        k = [.. colours.Select(colour => colour.Absorption.Values.ToArray())];
-        s = [.. colours.Select(colour => colour.Scattering.Values.ToArray())];
+        k = [.. colours.SelectMany(colour => colour.Absorption.Values.ToArray())];
+        s = [.. colours.SelectMany(colour => colour.Scattering.Values.ToArray())];
     }
 
     public Lab ColourOf(ReadOnlySpan<int> chosen, ReadOnlySpan<double> doses) => ColourAndSlopes(chosen, doses, []);
@@ -36,6 +40,7 @@ internal sealed class PasteColourModel
     public Lab ColourAndSlopes(ReadOnlySpan<int> chosen, ReadOnlySpan<double> doses, Span<Lab> slopes)
     {
         ReadOnlySpan<Vector256<double>> wx = Fours(light.XWeights), wy = Fours(light.YWeights), wz = Fours(light.ZWeights);
+        ReadOnlySpan<Vector256<double>> ks = Fours(k), ss = Fours(s);
         Vector256<double> x = default, y = default, z = default;
         Span<Vector256<double>> dx = stackalloc Vector256<double>[slopes.Length];
         Span<Vector256<double>> dy = stackalloc Vector256<double>[slopes.Length];
@@ -52,7 +57,8 @@ internal sealed class PasteColourModel
             var perQ = -r / (root * bandS);
             for (var i = 0; i < chosen.Length; i++)
             {
-                var dr = perQ * (Fours(k[chosen[i]])[four] - q * Fours(s[chosen[i]])[four]);
+                var at = chosen[i] * FoursPerColour + four;
+                var dr = perQ * (ks[at] - q * ss[at]);
                 dx[i] += wx[four] * dr;
                 dy[i] += wy[four] * dr;
                 dz[i] += wz[four] * dr;
@@ -62,11 +68,10 @@ internal sealed class PasteColourModel
         var white = light.White;
         var xyz = new Xyz(Vector256.Sum(x), Vector256.Sum(y), Vector256.Sum(z));
         double tx = xyz.X / white.X, ty = xyz.Y / white.Y, tz = xyz.Z / white.Z;
+        double perX = LabFromXyz.FSlope(tx) / white.X, perY = LabFromXyz.FSlope(ty) / white.Y, perZ = LabFromXyz.FSlope(tz) / white.Z;
         for (var i = 0; i < slopes.Length; i++)
         {
-            var fx = LabFromXyz.FSlope(tx) * Vector256.Sum(dx[i]) / white.X;
-            var fy = LabFromXyz.FSlope(ty) * Vector256.Sum(dy[i]) / white.Y;
-            var fz = LabFromXyz.FSlope(tz) * Vector256.Sum(dz[i]) / white.Z;
+            double fx = perX * Vector256.Sum(dx[i]), fy = perY * Vector256.Sum(dy[i]), fz = perZ * Vector256.Sum(dz[i]);
             slopes[i] = new Lab(116 * fy, 500 * (fx - fy), 200 * (fy - fz));
         }
 
@@ -82,6 +87,8 @@ internal sealed class PasteColourModel
     }
 
     /// <summary>R of an opaque layer in four bands, with what its slopes are made of.</summary>
+    /// <remarks>Inlined: handing vectors over would cost more than the sum itself.</remarks>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
     private Vector256<double> Opaque(
         ReadOnlySpan<int> chosen, ReadOnlySpan<double> doses, int four, out Vector256<double> bandS, out Vector256<double> q, out Vector256<double> root)
     {
@@ -89,8 +96,9 @@ internal sealed class PasteColourModel
         bandS = Fours(pasteS)[four];
         for (var i = 0; i < chosen.Length; i++)
         {
-            bandK += Fours(k[chosen[i]])[four] * doses[i];
-            bandS += Fours(s[chosen[i]])[four] * doses[i];
+            var at = chosen[i] * FoursPerColour + four;
+            bandK += Fours(k)[at] * doses[i];
+            bandS += Fours(s)[at] * doses[i];
         }
 
         q = bandK / bandS;
@@ -98,6 +106,7 @@ internal sealed class PasteColourModel
         return Vector256<double>.One / (Vector256<double>.One + q + root);
     }
 
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
     private static ReadOnlySpan<Vector256<double>> Fours(ReadOnlySpan<double> bands) => MemoryMarshal.Cast<double, Vector256<double>>(bands);
 
     /// <summary>
@@ -114,7 +123,7 @@ internal sealed class PasteColourModel
         {
             var wanted = ratio[band] * pasteS[band];
             for (var i = 0; i < n; i++)
-                pull[i] = (k[chosen[i]][band] - ratio[band] * s[chosen[i]][band]) / wanted;
+                pull[i] = (k[chosen[i] * SpectralGrid.Bands + band] - ratio[band] * s[chosen[i] * SpectralGrid.Bands + band]) / wanted;
             for (var i = 0; i < n; i++)
             {
                 right[i] += pull[i] * (wanted - pasteK[band]) / wanted;
