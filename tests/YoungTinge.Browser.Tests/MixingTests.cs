@@ -91,6 +91,17 @@ public class MixingTests(Application application)
         browser.WaitForText("Target: Hellebore, sepals");
         Assert.Equal("Lamp", browser.Run("return arguments[0].selectedOptions[0].text", browser.Find("combobox", "Seen in")));
         Assert.True(double.Parse(browser.ValueOf("Paste needed"), System.Globalization.CultureInfo.InvariantCulture) > 50);
+        // What was mixed goes back to the piece it is for.
+        browser.Choose("Add a colour", "Inkcap");
+        browser.Fill("Dose of Inkcap", "0.05");
+        browser.WaitForText("Inkcap");
+        browser.Click("button", "Use it for Hellebore, sepals");
+        browser.WaitForText("It is the paste of that piece now.");
+        browser.Click("link", "See the piece");
+        browser.OpenColumn("Paste, ");
+        Assert.Equal("0.05", browser.ValueOf("Dose of Inkcap"));
+
+        browser.Click("link", "Mixing table");
         browser.Click("button", "A flower", exact: true);
         browser.Choose("Flower and piece", ListedAs(browser, "Ivy, large leaves"));
         browser.WaitForText("Target: Ivy, large leaves");

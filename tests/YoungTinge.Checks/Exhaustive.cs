@@ -19,7 +19,7 @@ public sealed class Exhaustive(Materials materials, string baseId, int most)
     {
         var model = new PasteColourModel(materials.Get<PasteBase>(baseId).Optics, [.. colourants.Select(colourant => colourant.Optics)]);
         var solver = new DoseSolver(model, target);
-        var ratio = ReflectanceFromColour.Convert(Illuminant.D65.LinearRgbOf(target)).Values.ToArray().Select(KubelkaMunk.RatioFromReflectance).ToArray();
+        var ratio = ReflectanceFromColour.Convert(target).Values.ToArray().Select(KubelkaMunk.RatioFromReflectance).ToArray();
         var nearest = new PriorityQueue<(int[] Set, double[] Doses), double>();
         foreach (var set in Sets(0, most))
         {

@@ -13,17 +13,46 @@ public static class ReflectanceFromColour
     private const double LargestMove = 1.0;
 
     private const double Tolerance = 1e-12;
+
+    /// <summary>Share of its chroma by which a colour at the edge is drawn in at a time.</summary>
+    private const double DrawnIn = 0.02;
+
     private const int MostSteps = 100;
 
     /// <param name="colour">Parts outside 0 to 1 are clamped.</param>
     /// <exception cref="InvalidOperationException">No convergence in 100 steps; not seen on any colour.</exception>
-    public static Spectrum Convert(LinearRgb colour)
+    public static Spectrum Convert(LinearRgb colour) =>
+        Solve(Illuminant.D65.XyzOf(new LinearRgb(Clamp(colour.R), Clamp(colour.G), Clamp(colour.B))))
+        ?? throw new InvalidOperationException($"No smooth reflectance found for {colour}.");
+
+    /// <summary>The same for colours beyond a screen: up to what a surface can be. At that edge the colour is drawn in a little.</summary>
+    /// <param name="colour">Under daylight.</param>
+    public static Spectrum Convert(Lab colour)
+    {
+        var light = Illuminant.D65;
+        var rgb = light.LinearRgbOf(colour);
+        if (rgb.IsOnScreen)
+            return Convert(rgb);
+        var possible = SurfaceColours.Nearest(colour);
+        for (var share = 1.0; share > 0; share -= DrawnIn)
+        {
+            var nearer = possible with { A = possible.A * share, B = possible.B * share };
+            if (Solve(XyzFromLab.Convert(nearer, light.White)) is { } reflectance)
+                return reflectance;
+        }
+
+        return Convert(rgb);
+    }
+
+    /// <returns>Null if it does not converge: the colour is at or over the edge of what a surface can be.</returns>
+    private static Spectrum? Solve(Xyz colour)
     {
         const int n = SpectralGrid.Bands, size = n + 3;
         var light = Illuminant.D65;
-        var rgb = new LinearRgb(Clamp(colour.R), Clamp(colour.G), Clamp(colour.B));
-        var (x, y, z) = light.XyzOf(rgb) * 0.01;
+        var (x, y, z) = colour * 0.01;
         double[] target = [x, y, z];
+        if (y is not (> 0 and < 1))
+            return null;
         double Weight(int row, int band) => 0.01 * (row == 0 ? light.XWeights : row == 1 ? light.YWeights : light.ZWeights)[band];
 
         var variable = new double[n];
@@ -68,7 +97,7 @@ public static class ReflectanceFromColour
                 multiplier[row] -= shorten * move[n + row];
         }
 
-        throw new InvalidOperationException($"No smooth reflectance found for {colour}.");
+        return null;
     }
 
     private static double Clamp(double part) => Math.Clamp(part, Margin, 1 - Margin);

@@ -31,8 +31,8 @@ public sealed record MadeBatch(PasteRecipe Recipe, double PasteG, Lab? Measured)
             var now = light.LabOf(face);
             if (DeltaE2000.Between(measured, now) < 1e-3)
                 break;
-            var wanted = ReflectanceFromColour.Convert(light.LinearRgbOf(measured));
-            var have = ReflectanceFromColour.Convert(light.LinearRgbOf(now));
+            var wanted = ReflectanceFromColour.Convert(measured);
+            var have = ReflectanceFromColour.Convert(now);
             var bent = face;
             face = Spectrum.From(band => Math.Clamp(bent[band] * wanted[band] / have[band], 1e-4, 0.9999));
         }

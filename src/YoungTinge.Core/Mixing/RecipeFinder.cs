@@ -44,7 +44,7 @@ public sealed class RecipeFinder
         this.search = search;
         colourants = [.. materials.All.OfType<Colourant>()];
         absorption = [.. colourants.Select(colourant => colourant.Optics.Absorption.Values.ToArray().Sum())];
-        wanted = ReflectanceFromColour.Convert(Illuminant.D65.LinearRgbOf(search.Target));
+        wanted = ReflectanceFromColour.Convert(search.Target);
     }
 
     /// <summary>The nearest recipes, best first.</summary>

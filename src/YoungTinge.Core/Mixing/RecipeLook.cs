@@ -56,7 +56,7 @@ public sealed record RecipeLook(
     /// <param name="light">To see the ages of the paste under.</param>
     public static RecipeLook Of(PasteRecipe recipe, Lab target, double pasteG, LightKind light, Materials materials)
     {
-        var wanted = ReflectanceFromColour.Convert(Illuminant.D65.LinearRgbOf(target));
+        var wanted = ReflectanceFromColour.Convert(target);
         var rested = PasteOptics.Reflectance(recipe, materials);
         var kneaded = PasteOptics.Reflectance(recipe, materials, restHours: 0);
         var dried = PasteOptics.Dried(recipe, materials);
@@ -83,7 +83,7 @@ public sealed record RecipeLook(
             return new LitColour(kind, colour, TargetUnder(kind), Difference.Of(colour, TargetUnder(kind)));
         }
 
-        // The reflectance stops at what a screen can show; beyond that its error under daylight is taken off again.
+        // At the edge of what a surface can be the reflectance falls a little short; its error under daylight is taken off again.
         Lab TargetUnder(LightKind kind)
         {
             var daylight = Illuminant.D65.LabOf(wanted);

@@ -55,7 +55,7 @@ internal sealed class SetSearch
         this.model = model;
         this.limits = limits;
         solver = new DoseSolver(model, target);
-        var wanted = ReflectanceFromColour.Convert(Illuminant.D65.LinearRgbOf(target));
+        var wanted = ReflectanceFromColour.Convert(target);
         ratio = [.. wanted.Values.ToArray().Select(KubelkaMunk.RatioFromReflectance)];
         usable = [.. Enumerable.Range(0, limits.Length).Where(colour => limits[colour] > 0)];
     }

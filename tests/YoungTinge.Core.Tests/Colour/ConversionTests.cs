@@ -110,4 +110,15 @@ public class ConversionTests
         Assert.Equal(expected.G, actual.G, 1e-6);
         Assert.Equal(expected.B, actual.B, 1e-6);
     }
+
+    /// <summary>Also for colours far beyond a screen: bands that reflect nearly all or nearly nothing.</summary>
+    [Fact]
+    public void A_surface_of_any_colour_has_a_smooth_reflectance_of_that_colour() =>
+        Gen.Select(Gen.Int[0, 30], Gen.Int[3, 35], Gen.Double[0.02, 0.3], Gen.Double[0.4, 0.9]).Where((from, to, _, _) => from < to - 3).Sample((from, to, low, high) =>
+        {
+            var colour = Illuminant.D65.LabOf(Spectrum.From(band => band >= from && band < to ? high : low));
+            var reflectance = ReflectanceFromColour.Convert(colour);
+            Assert.All(reflectance.Values.ToArray(), r => Assert.InRange(r, 0, 1));
+            Assert.InRange(DeltaE2000.Between(colour, Illuminant.D65.LabOf(reflectance)), 0, 0.01);
+        });
 }

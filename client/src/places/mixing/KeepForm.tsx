@@ -5,11 +5,14 @@ import type { MixingTable } from '../../api/api'
 import { answer, api, RequestFailed } from '../../api/api'
 import { queries } from '../../api/queries'
 import { Problem } from '../../shared/Message'
+import { SelectField } from '../../shared/SelectField'
+import type { NameOf } from '../../shared/words'
 import { problemWords } from '../../shared/words'
 import type { Table } from './tableState'
+import { UseForPiece } from './UseForPiece'
 
 /** Keeps the mix on the table as a batch for a commission. */
-export function KeepForm({ shelf, table }: { shelf: MixingTable; table: Table }) {
+export function KeepForm({ shelf, table, nameOf }: { shelf: MixingTable; table: Table; nameOf: NameOf }) {
   const { t } = useTranslation()
   const client = useQueryClient()
   const [name, setName] = useState(table.targetName)
@@ -39,6 +42,7 @@ export function KeepForm({ shelf, table }: { shelf: MixingTable; table: Table })
       return client.invalidateQueries(queries.mixingTable())
     },
   })
+  const piece = shelf.pieces.find((one) => one.id === table.pieceId)
   const failed = keep.error instanceof RequestFailed ? keep.error : null
   return (
     <section aria-label={t('mixing.keep.title')} className="border-base-300 border-t px-4 py-4 lg:px-6">
@@ -59,20 +63,12 @@ export function KeepForm({ shelf, table }: { shelf: MixingTable; table: Table })
             onChange={(event) => setName(event.target.value)}
           />
         </label>
-        <label className="text-xs">
-          <span className="quiet block">{t('mixing.keep.commission')}</span>
-          <select
-            className="select select-sm w-64"
-            value={commissionId}
-            onChange={(event) => setChosen(event.target.value)}
-          >
-            {shelf.commissions.map((commission) => (
-              <option key={commission.id} value={commission.id}>
-                {commission.name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <SelectField
+          label={t('mixing.keep.commission')}
+          value={commissionId}
+          options={shelf.commissions.map((one) => ({ value: one.id, label: one.name }))}
+          onChoose={setChosen}
+        />
         <button className="btn btn-sm" disabled={keep.isPending || commissionId === ''}>
           {table.mixes.length > 1 ? t('mixing.keep.keepA') : t('mixing.keep.keep')}
         </button>
@@ -83,6 +79,19 @@ export function KeepForm({ shelf, table }: { shelf: MixingTable; table: Table })
         )}
         {keep.isSuccess && <p role="status">{t('mixing.keep.kept')}</p>}
       </form>
+      {piece &&
+        table.mixes.map((mix, place) => (
+          <UseForPiece
+            key={place}
+            piece={piece}
+            recipe={mix}
+            nameOf={nameOf}
+            words={t(table.mixes.length > 1 ? 'mixing.use.mixFor' : 'mixing.use.for', {
+              letter: 'AB'[place],
+              piece: `${piece.flowerName}, ${piece.name.toLowerCase()}`,
+            })}
+          />
+        ))}
       {shelf.commissions.length === 0 && <p className="quiet mt-1 text-sm">{t('mixing.keep.noCommission')}</p>}
       {failed && (
         <div role="alert">
@@ -91,7 +100,7 @@ export function KeepForm({ shelf, table }: { shelf: MixingTable; table: Table })
               {t(`trouble.${failed.code}`)} {t('log.kept')}
             </Problem>
           ) : (
-            failed.problems.map((problem, i) => <Problem key={i}>{problemWords(t, problem, (one) => one)}</Problem>)
+            failed.problems.map((problem, i) => <Problem key={i}>{problemWords(t, problem, nameOf)}</Problem>)
           )}
         </div>
       )}

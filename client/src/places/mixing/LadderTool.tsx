@@ -6,10 +6,10 @@ import type { DoseLadder, Material } from '../../api/api'
 import { queries } from '../../api/queries'
 import { Reading, Unreadable } from '../../shared/Message'
 import { Swatch } from '../../shared/Swatch'
+import { SelectField } from '../../shared/SelectField'
 import type { NameOf } from '../../shared/words'
 import { deltaE } from '../../shared/words'
 import { Chart, Curve } from './Chart'
-import { PickColour } from './PickColour'
 import type { Table } from './tableState'
 
 /** What a colour does to the paste at eight doses: as a strip and as curves of lightness and strength. */
@@ -21,7 +21,12 @@ export function LadderTool({ table, materials, nameOf }: { table: Table; materia
   const { data, error, refetch } = useQuery({ ...queries.doseLadder(id, baseId), enabled: id !== '' })
   return (
     <div className="space-y-3">
-      <PickColour label={t('mixing.ladder.colour')} colours={colours} chosen={id} onPick={setId} />
+      <SelectField
+        label={t('mixing.ladder.colour')}
+        value={id}
+        options={colours.map((m) => ({ value: m.id, label: m.name }))}
+        onChoose={setId}
+      />
       {!data && (error ? <Unreadable error={error} retry={() => void refetch()} /> : <Reading />)}
       {data && <Ladder ladder={data} title={t('mixing.ladder.title', { name: nameOf(id), paste: nameOf(baseId) })} />}
     </div>

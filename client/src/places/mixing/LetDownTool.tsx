@@ -7,9 +7,9 @@ import { Choice } from '../../shared/Choice'
 import { LetDownSteps } from '../../shared/LetDownSteps'
 import { Problem } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
+import { SelectField } from '../../shared/SelectField'
 import type { NameOf } from '../../shared/words'
 import { grams, problemWords } from '../../shared/words'
-import { PickColour } from './PickColour'
 import type { Table } from './tableState'
 
 /** Part of a touch, made measurable by kneading whole touches into a weighed lump of white. */
@@ -40,7 +40,12 @@ export function LetDownTool({ table, materials, nameOf }: { table: Table; materi
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,22rem)_minmax(0,1fr)]">
       <div className="space-y-3">
         <p className="quiet max-w-prose text-sm">{t('mixing.letDown.help')}</p>
-        <PickColour label={t('mixing.letDown.colour')} colours={colours} chosen={colourantId} onPick={setColourantId} />
+        <SelectField
+          label={t('mixing.letDown.colour')}
+          value={colourantId}
+          options={colours.map((m) => ({ value: m.id, label: m.name }))}
+          onChoose={setColourantId}
+        />
         {unit && units.length > 1 && (
           <Choice
             legend={t('mixing.letDown.unit')}

@@ -105,7 +105,7 @@ function OpenTable({ shelf, materials, first }: { shelf: MixingTable; materials:
                 />
               ))}
             </div>
-            <KeepForm key={table.targetName} shelf={shelf} table={table} />
+            <KeepForm key={table.targetName} shelf={shelf} table={table} nameOf={nameOf} />
           </>
         )}
         <Tools

@@ -4,10 +4,14 @@ import type { ColourView, Look, MixingTable } from '../../api/api'
 import { Choice } from '../../shared/Choice'
 import { ColourEntry } from '../../shared/ColourEntry'
 import { NumberField } from '../../shared/NumberField'
+import { SelectField } from '../../shared/SelectField'
 import { grams } from '../../shared/words'
 import { Shelf } from './Shelf'
 import { fromPiece } from './starts'
 import type { Table } from './tableState'
+
+/** The colour of the paste itself, which is no zone. */
+const ground = 'ground'
 
 type Way = 'colour' | 'flower' | 'batch'
 
@@ -72,7 +76,7 @@ function FromColour({
   const entered = picked ?? look?.lights.find((lit) => lit.light === 'daylight')?.target ?? null
   const begin = (colour: ColourView, targetName: string) => {
     setPicked(colour)
-    onBegin({ target: colour.lab, targetName, batchId: null })
+    onBegin({ target: colour.lab, targetName, batchId: null, pieceId: null })
   }
   return (
     <>
@@ -81,29 +85,16 @@ function FromColour({
         colour={table.target ? entered : null}
         onChange={(colour) => begin(colour, t('mixing.start.ownColour'))}
       />
-      <div>
-        <label className="quiet block text-xs" htmlFor="named-swatch">
-          {t('mixing.start.swatch')}
-        </label>
-        <select
-          id="named-swatch"
-          className="select select-sm w-full max-w-64"
-          value=""
-          onChange={(event) => {
-            const swatch = shelf.swatches.find((one) => one.id === event.target.value)
-            if (swatch) begin(swatch.colour, t(`swatch.${swatch.id}`))
-          }}
-        >
-          <option value="" disabled>
-            {t('mixing.start.chooseSwatch')}
-          </option>
-          {shelf.swatches.map((swatch) => (
-            <option key={swatch.id} value={swatch.id}>
-              {t(`swatch.${swatch.id}`)}
-            </option>
-          ))}
-        </select>
-      </div>
+      <SelectField
+        label={t('mixing.start.swatch')}
+        value=""
+        placeholder={t('mixing.start.chooseSwatch')}
+        options={shelf.swatches.map(({ id }) => ({ value: id, label: t(`swatch.${id}`) }))}
+        onChoose={(id) => {
+          const swatch = shelf.swatches.find((one) => one.id === id)
+          if (swatch) begin(swatch.colour, t(`swatch.${id}`))
+        }}
+      />
     </>
   )
 }
@@ -112,54 +103,36 @@ function FromFlower({ shelf, onBegin }: { shelf: MixingTable; onBegin: (part: Pa
   const { t } = useTranslation()
   const [pieceId, setPieceId] = useState('')
   const piece = shelf.pieces.find((one) => one.id === pieceId)
-  const begin = (id: string, zone: string | null) => {
+  const [zone, setZone] = useState(ground)
+  const begin = (id: string, of: string) => {
+    setPieceId(id)
+    setZone(of)
     const chosen = shelf.pieces.find((one) => one.id === id)
-    const laid = chosen && fromPiece(chosen, shelf, zone)
+    const laid = chosen && fromPiece(chosen, shelf, of === ground ? null : of)
     if (laid) onBegin(laid)
   }
   return (
     <>
-      <div>
-        <label className="quiet block text-xs" htmlFor="start-piece">
-          {t('mixing.start.piece')}
-        </label>
-        <select
-          id="start-piece"
-          className="select select-sm w-full max-w-64"
-          value={pieceId}
-          onChange={(event) => {
-            setPieceId(event.target.value)
-            begin(event.target.value, null)
-          }}
-        >
-          <option value="" disabled>
-            {t('mixing.start.choosePiece')}
-          </option>
-          {shelf.pieces.map((one) => (
-            <option key={one.id} value={one.id}>
-              {one.flowerName}, {one.name.toLowerCase()} ({grams(one.pasteG)})
-            </option>
-          ))}
-        </select>
-      </div>
+      <SelectField
+        label={t('mixing.start.piece')}
+        value={pieceId}
+        placeholder={t('mixing.start.choosePiece')}
+        options={shelf.pieces.map((one) => ({
+          value: one.id,
+          label: `${one.flowerName}, ${one.name.toLowerCase()} (${grams(one.pasteG)})`,
+        }))}
+        onChoose={(id) => begin(id, ground)}
+      />
       {piece && (
-        <div>
-          <label className="quiet block text-xs" htmlFor="start-zone">
-            {t('mixing.start.zone')}
-          </label>
-          <select
-            id="start-zone"
-            className="select select-sm w-full max-w-64"
-            defaultValue=""
-            onChange={(event) => begin(piece.id, event.target.value || null)}
-          >
-            {piece.targets.map((target) => (
-              <option key={target.zone ?? 'ground'} value={target.zone ?? ''}>
-                {target.zone ? t(`zone.${target.zone}`) : t('mixing.start.ground')}
-              </option>
-            ))}
-          </select>
-        </div>
+        <SelectField
+          label={t('mixing.start.zone')}
+          value={zone}
+          options={piece.targets.map((target) => ({
+            value: target.zone ?? ground,
+            label: target.zone ? t(`zone.${target.zone}`) : t('mixing.start.ground'),
+          }))}
+          onChoose={(chosen) => begin(piece.id, chosen)}
+        />
       )}
     </>
   )

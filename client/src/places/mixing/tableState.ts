@@ -11,6 +11,8 @@ export interface Table {
   commissionId: string | null
   /** The kept batch that was opened, if it was one. */
   batchId: string | null
+  /** The piece whose paste this is to be, if it is for one. */
+  pieceId: string | null
   light: LightKind
   /** Paste before colour that is needed. */
   pasteG: number
@@ -29,6 +31,7 @@ export const emptyTable = (baseId: string): Table => ({
   targetName: '',
   commissionId: null,
   batchId: null,
+  pieceId: null,
   light: 'daylight',
   pasteG: 180,
   mixes: [{ baseId, doses: [] }],
@@ -46,6 +49,7 @@ const table = z.object({
   targetName: z.string(),
   commissionId: z.nullable(z.string()),
   batchId: z.nullable(z.string()),
+  pieceId: z.nullable(z.string()),
   light: z.enum(['daylight', 'eveningDaylight', 'lamp', 'tube', 'warmLed', 'candle']),
   pasteG: z.number(),
   mixes: z.array(recipe).check(z.minLength(1), z.maxLength(2)),

@@ -1,0 +1,64 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useTranslation } from 'react-i18next'
+import { Link } from 'react-router'
+import type { MixingTable, PasteRecipe } from '../../api/api'
+import { answer, api, RequestFailed } from '../../api/api'
+import { Problem } from '../../shared/Message'
+import type { NameOf } from '../../shared/words'
+import { problemWords } from '../../shared/words'
+
+/** Makes a mix the paste of the piece that it was mixed for. Its other figures stay as they are. */
+export function UseForPiece({
+  piece,
+  recipe,
+  words,
+  nameOf,
+}: {
+  piece: MixingTable['pieces'][number]
+  recipe: PasteRecipe
+  words: string
+  nameOf: NameOf
+}) {
+  const { t } = useTranslation()
+  const client = useQueryClient()
+  const use = useMutation({
+    mutationFn: async () => {
+      const path = { id: piece.id }
+      const { plan, version } = await answer(api.GET('/api/pieces/{id}', { params: { path } }))
+      const doses = recipe.doses.filter((dose) => dose.gPer100g > 0)
+      return answer(
+        api.PUT('/api/pieces/{id}/plan', {
+          params: { path },
+          headers: { 'If-Match': `"${version}"` },
+          body: { ...plan, paste: { ...recipe, doses } },
+        }),
+      )
+    },
+    onSuccess: () => client.invalidateQueries(),
+  })
+  const failed = use.error instanceof RequestFailed ? use.error : null
+  return (
+    <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1 text-sm">
+      <button className="btn btn-sm" disabled={use.isPending} onClick={() => use.mutate()}>
+        {words}
+      </button>
+      {use.isSuccess && (
+        <p role="status">
+          {t('mixing.use.used')}{' '}
+          <Link className="act" to={`/flowers/${piece.flowerId}/${piece.id}`}>
+            {t('mixing.use.see')}
+          </Link>
+        </p>
+      )}
+      {failed && (
+        <div role="alert">
+          {failed.problems.length === 0 ? (
+            <Problem>{t(`trouble.${failed.code}`)}</Problem>
+          ) : (
+            failed.problems.map((problem, i) => <Problem key={i}>{problemWords(t, problem, nameOf)}</Problem>)
+          )}
+        </div>
+      )}
+    </div>
+  )
+}
