@@ -25,7 +25,20 @@ public sealed class VectorCheck(JsonElement file, Materials materials)
 
     public IReadOnlyList<VectorResult> Run() => [.. file.GetProperty("cases").EnumerateArray().Select(Check)];
 
+    /// <summary>A case that cannot be read or computed is one that fails, not the end of the check.</summary>
     public VectorResult Check(JsonElement vector)
+    {
+        try
+        {
+            return Compute(vector);
+        }
+        catch (Exception e) when (e is KeyNotFoundException or InvalidDataException or ArgumentException or InvalidOperationException)
+        {
+            return new VectorResult(vector.Text("id"), vector.Text("op"), [new Deviation($"not computed ({e.Message})", double.NaN, 0)]);
+        }
+    }
+
+    private VectorResult Compute(JsonElement vector)
     {
         var operation = vector.Text("op");
         var inputs = vector.GetProperty("inputs");

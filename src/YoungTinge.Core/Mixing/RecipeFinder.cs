@@ -54,7 +54,8 @@ public sealed class RecipeFinder
     public static IReadOnlyList<FoundRecipe> Find(
         Materials materials, RecipeSearch search, Action<double>? progress = null, CancellationToken cancel = default)
     {
-        if (SearchCheck.Problems(search, materials) is [var problem, ..])
+        // A target that no surface can be still has a nearest recipe; whether to ask for it is for the caller to say.
+        if (SearchCheck.Problems(search, materials).FirstOrDefault(problem => problem.Code != SearchProblemCode.NoSurfaceIsThis) is { } problem)
             throw new ArgumentException($"The search cannot be: {problem}.", nameof(search));
         var finder = new RecipeFinder(materials, search);
         var limits = finder.colourants.Select(search.LimitOf).ToArray();

@@ -37,6 +37,9 @@ internal sealed class SetSearch
     /// <summary>So many of the best are tried with a colour swapped.</summary>
     private const int Swapped = 4;
 
+    /// <summary>A swap must bring a set this much nearer, in delta E.</summary>
+    private const double SmallestGain = 1e-6;
+
     /// <summary>Dose at which a colour joins a set, g per 100 g.</summary>
     private const double JoiningDose = 0.02;
 
@@ -160,27 +163,28 @@ internal sealed class SetSearch
         return found;
     }
 
-    /// <summary>Tries the best sets with each of their colours exchanged for another, as long as that brings them nearer.</summary>
+    /// <summary>Tries the best sets with one of their colours exchanged for another, as long as that brings them nearer.</summary>
     private void Swap(List<ColourSet> found, int[] must, CancellationToken cancel)
     {
+        if (found.Count == 0 || found[0].DeltaE <= SameColour)
+            return;
         var seen = found.Select(set => ColourSet.KeyOf(set.Chosen)).ToHashSet();
-        for (var i = 0; i < Math.Min(Swapped, found.Count) && found[0].DeltaE > SameColour; i++)
+        foreach (var set in found.Take(Swapped).ToList())
         {
-            for (var improved = true; improved;)
-            {
-                cancel.ThrowIfCancellationRequested();
-                improved = TrySwaps(found, found[i], must, seen);
-            }
+            for (var nearer = WithASwap(set, must, seen, cancel); nearer is not null; nearer = WithASwap(nearer, must, seen, cancel))
+                found.Add(nearer);
         }
 
         found.Sort((one, other) => one.DeltaE.CompareTo(other.DeltaE));
     }
 
-    private bool TrySwaps(List<ColourSet> found, ColourSet set, int[] must, HashSet<ulong> seen)
+    /// <summary>The set with the first colour exchanged that brings it nearer; null if none does.</summary>
+    /// <param name="seen">Sets that need not be tried again.</param>
+    private ColourSet? WithASwap(ColourSet set, int[] must, HashSet<ulong> seen, CancellationToken cancel)
     {
-        var improved = false;
         for (var place = 0; place < set.Chosen.Length; place++)
         {
+            cancel.ThrowIfCancellationRequested();
             if (must.Contains(set.Chosen[place]))
                 continue;
             var without = set.Without(place);
@@ -188,23 +192,13 @@ internal sealed class SetSearch
             {
                 if (Array.BinarySearch(set.Chosen, colour) >= 0)
                     continue;
-                var swapped = without.With(colour, Math.Min(set.Doses[place], limits[colour]));
-                if (!seen.Add(ColourSet.KeyOf(swapped.Chosen)))
-                    continue;
-                var solved = Solved(swapped, Yardstick.Exact);
-                if (solved.DeltaE >= set.DeltaE - 1e-6)
-                    continue;
-                found.Add(solved);
-                set = solved;
-                improved = true;
-                break;
+                var other = without.With(colour, Math.Min(set.Doses[place], limits[colour]));
+                if (seen.Add(ColourSet.KeyOf(other.Chosen)) && Solved(other, Yardstick.Exact) is var solved && solved.DeltaE < set.DeltaE - SmallestGain)
+                    return solved;
             }
-
-            if (improved)
-                break;
         }
 
-        return improved && TrySwaps(found, set, must, seen);
+        return null;
     }
 
     private ColourSet SolveRoughly(int[] chosen, double bestSoFar)

@@ -40,12 +40,12 @@ public static class GetMixingTable
         var current = await studio.GetAsync(cancel);
         var materials = await cabinet.LoadAsync(current.Id, cancel);
         var (all, flowers) = await commissions.ListAsync(current.Id, cancel);
-        var flowerOf = flowers.ToDictionary(flower => flower.Id);
+        var flowerOf = flowers.Index().ToDictionary(flower => flower.Item.Id);
         var planned = await pieces.ListAsync(current.Id, null, cancel);
         var log = await logbook.ListAsync(current.Id, null, MostBatches, cancel);
         return TypedResults.Ok(new Answer(
             [.. all.Select(commission => new CommissionView(commission.Id, commission.Name, commission.Light))],
-            [.. planned.OrderBy(piece => flowers.Index().First(flower => flower.Item.Id == piece.FlowerId).Index).Select(piece => View(piece, flowerOf[piece.FlowerId]))],
+            [.. planned.OrderBy(piece => flowerOf[piece.FlowerId].Index).Select(piece => View(piece, flowerOf[piece.FlowerId].Item))],
             [.. (await batches.ListAsync(current.Id, MostBatches, cancel)).Select(batch => KeptBatchView.From(batch, materials))],
             [.. log.Where(named => named.Entry.Subject == LogSubject.Paste).Select(View)],
             [.. NamedSwatches.All.Select(swatch => new SwatchView(swatch.Id, ColourView.From(swatch.Colour)))],
