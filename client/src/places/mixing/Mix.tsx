@@ -161,45 +161,43 @@ function DoseLine({
           onChange={onDose}
         />
       </div>
-      <div className="mt-1 flex flex-wrap items-center gap-x-3 text-sm">
-        {oneUnit > 0 && units && (
-          <span className="flex items-center">
-            <button
-              className="btn btn-ghost btn-xs btn-square"
-              aria-label={t('mixing.mix.oneLess', { unit: t(`dose.one.${units.kind}`), name })}
-              onClick={() => step(-1)}
-            >
-              <Minus size={14} aria-hidden />
-            </button>
-            <span className="min-w-20 text-center font-semibold">{measured && dose(t, measured)}</span>
-            <button
-              className="btn btn-ghost btn-xs btn-square"
-              aria-label={t('mixing.mix.oneMore', { unit: t(`dose.one.${units.kind}`), name })}
-              onClick={() => step(1)}
-            >
-              <Plus size={14} aria-hidden />
-            </button>
-          </span>
-        )}
-        {measured && <span className="quiet">{grams(measured.grams)}</span>}
-        {effect && (
-          <span>
-            {t(`mixing.effect.${effect.kind}`)}{' '}
-            <span className="quiet">
-              {t('mixing.effect.figures', { lightness: signed(effect.lightness), chroma: signed(effect.chroma) })}
+      <div className="mt-1 flex items-start justify-between gap-2 text-sm">
+        <div className="flex flex-wrap items-center gap-x-3">
+          {oneUnit > 0 && units && (
+            <span className="flex items-center">
+              <button
+                className="btn btn-ghost btn-xs btn-square"
+                aria-label={t('mixing.mix.oneLess', { unit: t(`dose.one.${units.kind}`), name })}
+                onClick={() => step(-1)}
+              >
+                <Minus size={14} aria-hidden />
+              </button>
+              <span className="min-w-20 text-center font-semibold">{measured && dose(t, measured)}</span>
+              <button
+                className="btn btn-ghost btn-xs btn-square"
+                aria-label={t('mixing.mix.oneMore', { unit: t(`dose.one.${units.kind}`), name })}
+                onClick={() => step(1)}
+              >
+                <Plus size={14} aria-hidden />
+              </button>
             </span>
-          </span>
-        )}
-        {units?.oneMore != null && (
-          <span className="quiet">
-            {t('mixing.mix.sensitivity', { unit: t(`dose.one.${units.kind}`), deltaE: deltaE(units.oneMore) })}
-          </span>
-        )}
-        <button
-          className="btn btn-ghost btn-sm btn-square ml-auto"
-          aria-label={t('paste.remove', { name })}
-          onClick={onRemove}
-        >
+          )}
+          {measured && <span className="quiet">{grams(measured.grams)}</span>}
+          {effect && (
+            <span>
+              {t(`mixing.effect.${effect.kind}`)}{' '}
+              <span className="quiet">
+                {t('mixing.effect.figures', { lightness: signed(effect.lightness), chroma: signed(effect.chroma) })}
+              </span>
+            </span>
+          )}
+          {units?.oneMore != null && (
+            <span className="quiet">
+              {t('mixing.mix.sensitivity', { unit: t(`dose.one.${units.kind}`), deltaE: deltaE(units.oneMore) })}
+            </span>
+          )}
+        </div>
+        <button className="btn btn-ghost btn-sm btn-square" aria-label={t('paste.remove', { name })} onClick={onRemove}>
           <X size={16} aria-hidden />
         </button>
       </div>
