@@ -125,9 +125,17 @@ public sealed class MixingTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
         await using (var command = demo.DataSource.CreateCommand("delete from material where kind = 'colourant'"))
             await command.ExecuteNonQueryAsync();
         Assert.Contains("target noColours", await ProblemsAsync(Find, DustyWine.ToJsonString()));
+        // Batches from before are still on the shelf.
+        Assert.Contains((await GetTableAsync())["batches"]!.AsArray(), batch => batch!["colour"] is null);
         // What is measured by hand can still be looked at.
         var look = await PostAsync(Look, new JsonObject { ["recipe"] = Recipe(), ["target"] = Lab(90, 0, 5), ["pasteG"] = 100, ["light"] = "candle" });
         Assert.Empty(look["effects"]!.AsArray());
+
+        await using (var command = demo.DataSource.CreateCommand("delete from material where kind = 'paste'"))
+            await command.ExecuteNonQueryAsync();
+        Assert.Contains("baseIds[0] unknownMaterial", await ProblemsAsync(Find, DustyWine.ToJsonString()));
+        Assert.NotEmpty((await GetTableAsync())["batches"]!.AsArray());
+        Assert.NotEmpty((await http.GetFromJsonAsync<JsonNode>("/api/materials"))!.AsArray());
     }
 
     [Fact]

@@ -624,9 +624,9 @@ export interface components {
             /** Format: double */
             pasteG: number;
             target: components["schemas"]["ColourView"];
-            colour: components["schemas"]["ColourView"];
+            colour: null | components["schemas"]["ColourView"];
             measured: null | components["schemas"]["ColourView"];
-            difference: components["schemas"]["Difference"];
+            difference: null | components["schemas"]["Difference"];
             note: string;
             /** Format: int32 */
             version: number;

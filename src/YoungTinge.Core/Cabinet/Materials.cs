@@ -16,6 +16,9 @@ public sealed class Materials
 
     public bool Has<T>(string id) where T : Material => byId.GetValueOrDefault(id) is T;
 
+    /// <summary>Whether everything that a recipe names is here.</summary>
+    public bool HasAllOf(PasteRecipe recipe) => Has<PasteBase>(recipe.BaseId) && recipe.Doses.All(dose => Has<Colourant>(dose.ColourantId));
+
     /// <exception cref="KeyNotFoundException">No such material of this kind: the caller checks a plan before using it.</exception>
     public T Get<T>(string id) where T : Material =>
         byId.GetValueOrDefault(id) as T ?? throw new KeyNotFoundException($"There is no {typeof(T).Name} '{id}'.");

@@ -11,9 +11,10 @@ public static class Chip
 
     private const double DoseGPer100g = 0.2;
 
-    /// <returns>Null for what has no colour of its own.</returns>
+    /// <returns>Null for what has no colour of its own, and for a colour or dust when there is no paste to show it on.</returns>
     public static Lab? Of(Material material, Materials materials) => material switch
     {
+        Colourant or Dust when !materials.All.OfType<PasteBase>().Any() => null,
         PasteBase => OfPaste(new PasteRecipe(material.Id, []), materials),
         Colourant => OfPaste(White(materials) with { Doses = [new Dose(material.Id, DoseGPer100g)] }, materials),
         Dust dust => OfDust(dust.Optics, materials),

@@ -6,18 +6,20 @@ using YoungTinge.Store;
 namespace YoungTinge.Web.Mixing;
 
 /// <summary>A batch that was kept for a commission.</summary>
-/// <param name="Colour">As its recipe predicts it, rested.</param>
+/// <param name="Colour">As its recipe predicts it, rested; null if something in it is not in the cabinet any more.</param>
 /// <param name="Measured">As it came out; null before it was read.</param>
-/// <param name="Difference">Measured, or else predicted, against the target.</param>
+/// <param name="Difference">Measured, or else predicted, against the target; null if neither is known.</param>
 public sealed record KeptBatchView(
-    Guid Id, Guid CommissionId, string Name, PasteRecipe Recipe, double PasteG, ColourView Target, ColourView Colour, ColourView? Measured,
-    Difference Difference, string Note, int Version)
+    Guid Id, Guid CommissionId, string Name, PasteRecipe Recipe, double PasteG, ColourView Target, ColourView? Colour, ColourView? Measured,
+    Difference? Difference, string Note, int Version)
 {
     public static KeptBatchView From(Batch batch, Materials materials)
     {
-        var predicted = Illuminant.D65.LabOf(PasteOptics.Reflectance(batch.Recipe, materials));
+        Lab? predicted = materials.HasAllOf(batch.Recipe) ? Illuminant.D65.LabOf(PasteOptics.Reflectance(batch.Recipe, materials)) : null;
         return new KeptBatchView(
-            batch.Id, batch.CommissionId, batch.Name, batch.Recipe, batch.PasteG, ColourView.From(batch.Target), ColourView.From(predicted),
-            batch.Measured is { } measured ? ColourView.From(measured) : null, Difference.Of(batch.Measured ?? predicted, batch.Target), batch.Note, batch.Version);
+            batch.Id, batch.CommissionId, batch.Name, batch.Recipe, batch.PasteG, ColourView.From(batch.Target), View(predicted), View(batch.Measured),
+            (batch.Measured ?? predicted) is { } colour ? Core.Colour.Difference.Of(colour, batch.Target) : null, batch.Note, batch.Version);
     }
+
+    private static ColourView? View(Lab? colour) => colour is { } lab ? ColourView.From(lab) : null;
 }

@@ -44,6 +44,7 @@ export function Mix({
     const problem = seen.problems.find((one) => one.path === path)
     return problem && problemWords(t, problem, nameOf)
   }
+  const baseProblem = problemAt('recipe.baseId')
   return (
     <section aria-label={name} className="px-4 py-4 lg:px-6">
       <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
@@ -65,6 +66,7 @@ export function Mix({
         chosen={recipe.baseId}
         onChoose={(baseId) => onRecipe({ ...recipe, baseId })}
       />
+      {baseProblem && <Problem>{baseProblem}</Problem>}
       <div className={`mt-3 grid gap-x-8 gap-y-4 ${alone ? 'xl:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]' : ''}`}>
         <div>
           {recipe.doses.length === 0 && <p className="text-sm">{t('mixing.mix.plain')}</p>}

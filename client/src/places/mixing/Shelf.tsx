@@ -136,16 +136,18 @@ function Kept({
     <li className="py-1.5">
       <div className="flex items-center gap-2">
         <span className="border-surround flex border-4">
-          <Swatch colour={batch.measured ?? batch.colour} label={batch.name} className="h-7 w-5" />
+          <Swatch colour={batch.measured ?? batch.colour ?? batch.target} label={batch.name} className="h-7 w-5" />
           <Swatch colour={batch.target} label={t('finder.target')} className="h-7 w-4" />
         </span>
         <span className="min-w-0 grow">
           {batch.name}
           <span className="quiet block text-xs">
             {commission}, {grams(batch.pasteG)};{' '}
-            {t(batch.measured ? 'mixing.shelf.cameOut' : 'mixing.shelf.predicted', {
-              difference: `${differenceWords(t, batch.difference)} ${deltaE(batch.difference.deltaE)}`,
-            })}
+            {batch.difference
+              ? t(batch.measured ? 'mixing.shelf.cameOut' : 'mixing.shelf.predicted', {
+                  difference: `${differenceWords(t, batch.difference)} ${deltaE(batch.difference.deltaE)}`,
+                })
+              : t('mixing.shelf.incomplete')}
           </span>
         </span>
         <button className="btn btn-xs" aria-label={t('mixing.shelf.open', { name: batch.name })} onClick={onOpen}>
