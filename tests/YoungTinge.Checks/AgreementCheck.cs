@@ -29,7 +29,7 @@ public sealed class AgreementCheck(Materials materials, int most)
         {
             random.Shuffle(colourants);
             var doses = colourants.Take(random.Next(1, most + 1)).Select(colourant => new Dose(colourant.Id, Math.Pow(10, -2 * random.NextDouble())));
-            return Illuminant.D65.LabOf(PasteOptics.Reflectance(new PasteRecipe(Base, [.. doses]), materials));
+            return PasteOptics.ColourOf(new PasteRecipe(Base, [.. doses]), materials);
         })];
     }
 

@@ -77,7 +77,7 @@ public sealed class VectorCheck(JsonElement file, Materials materials)
     private Spectrum Opaque(Scatterer mix, JsonElement paste)
     {
         if (!paste.TryGetProperty("thicknessMm", out var thickness))
-            return KubelkaMunk.Opaque(mix.Absorption, mix.Scattering);
+            return KubelkaMunk.Opaque(mix);
         var backing = paste.TryGetProperty("backing", out var wire) ? materials.Get<Wire>(wire.GetString()!).Reflectance : paste.GetProperty("backingR").Spectrum();
         return KubelkaMunk.Layer(mix.Absorption, mix.Scattering, thickness.GetDouble(), backing);
     }

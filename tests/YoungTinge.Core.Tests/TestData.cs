@@ -25,5 +25,5 @@ internal static class TestData
 
     /// <summary>Rested, under daylight.</summary>
     public static Lab ColourOf(PasteRecipe recipe, Materials? materials = null) =>
-        Illuminant.D65.LabOf(Core.Optics.PasteOptics.Reflectance(recipe, materials ?? Cabinet));
+        Core.Optics.PasteOptics.ColourOf(recipe, materials ?? Cabinet);
 }

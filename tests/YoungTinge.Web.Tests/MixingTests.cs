@@ -179,6 +179,30 @@ public sealed class MixingTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
     }
 
     [Fact]
+    public async Task What_also_went_in_is_counted_as_the_maker_counts()
+    {
+        JsonObject Batch(JsonArray? alsoIn, params (string Id, double GPer100g)[] doses) => new()
+        {
+            ["recipe"] = Recipe(doses),
+            ["haveG"] = 150,
+            ["measured"] = null,
+            ["target"] = Lab(70, 22, 12),
+            ["needG"] = 150,
+            ["alsoIn"] = alsoIn,
+        };
+
+        JsonObject Slip(string id, string unit, double count) => new() { ["colourantId"] = id, ["unit"] = unit, ["count"] = count };
+
+        // A touch of woad is 0.015 g: ten of them in 150 g are 0.1 g in 100 g.
+        var counted = await PostAsync(Rescue, Batch([Slip("woad", "touch", 10)], ("foxberry", 0.3)));
+        var weighed = await PostAsync(Rescue, Batch(null, ("foxberry", 0.3), ("woad", 0.1)));
+        Assert.Equal((double)weighed["now"]!["lab"]!["l"]!, (double)counted["now"]!["lab"]!["l"]!, 1e-9);
+        Assert.Contains("alsoIn[0].colourantId unknownMaterial", await ProblemsAsync(Rescue, Batch([Slip("woad", "knifeTip", 1)]).ToJsonString()));
+        Assert.Contains("alsoIn[0].count doseEnormous", await ProblemsAsync(Rescue, Batch([Slip("woad", "touch", -3)]).ToJsonString()));
+        Assert.Contains("alsoIn[0].count doseEnormous", await ProblemsAsync(Rescue, Batch([Slip("woad", "touch", 1e7)]).ToJsonString()));
+    }
+
+    [Fact]
     public async Task A_batch_is_kept_changed_and_taken_off_the_shelf()
     {
         var table = await GetTableAsync();

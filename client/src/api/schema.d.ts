@@ -513,6 +513,8 @@ export interface components {
             gPer100g: number;
             colour: components["schemas"]["ColourView"];
             /** Format: double */
+            chroma: number;
+            /** Format: double */
             fromBefore: number;
         };
         GetFlowerAnswer: {
@@ -859,6 +861,12 @@ export interface components {
         ReadColourRequest: {
             text: string;
         };
+        RescueBatchAlsoInView: {
+            colourantId: string;
+            unit: components["schemas"]["DoseUnitKind"];
+            /** Format: double */
+            count: number;
+        };
         RescueBatchAnswer: {
             now: components["schemas"]["ColourView"];
             nowDifference: components["schemas"]["Difference"];
@@ -895,6 +903,7 @@ export interface components {
             target: components["schemas"]["Lab"];
             /** Format: double */
             needG: number;
+            alsoIn?: null | components["schemas"]["RescueBatchAlsoInView"][];
             filters?: null | components["schemas"]["FiltersView"];
         };
         RunStep: components["schemas"]["RunStepWeighPaste"] | components["schemas"]["RunStepAddColour"] | components["schemas"]["RunStepRestPaste"] | components["schemas"]["RunStepShapePieces"] | components["schemas"]["RunStepDryPieces"] | components["schemas"]["RunStepMixDust"] | components["schemas"]["RunStepBrushDust"] | components["schemas"]["RunStepSteamPieces"] | components["schemas"]["RunStepGlazePieces"] | components["schemas"]["RunStepComparePieces"];
@@ -1053,7 +1062,7 @@ export interface components {
             /** Format: int32 */
             whole: number;
             /** Format: double */
-            massG: number;
+            gPer100g: number;
             isUnderOne: boolean;
             isTooMany: boolean;
             /** Format: double */

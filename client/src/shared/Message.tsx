@@ -2,6 +2,8 @@ import { CircleAlert } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { useTranslation } from 'react-i18next'
 import { RequestFailed } from '../api/api'
+import type { NameOf } from './words'
+import { problemWords } from './words'
 
 /** A line that something is wrong, with a sign and not by colour alone. */
 export function Problem({ id, children }: { id?: string; children: ReactNode }) {
@@ -10,6 +12,24 @@ export function Problem({ id, children }: { id?: string; children: ReactNode }) 
       <CircleAlert size={16} aria-hidden className="mt-0.5 shrink-0" />
       <span>{children}</span>
     </p>
+  )
+}
+
+/** What was wrong with something that was asked for, field by field, or as a whole. */
+export function Failure({ error, nameOf, kept = false }: { error: unknown; nameOf: NameOf; kept?: boolean }) {
+  const { t } = useTranslation()
+  if (!error) return null
+  const failed = error instanceof RequestFailed ? error : new RequestFailed('unexpected')
+  return (
+    <div role="alert">
+      {failed.problems.length === 0 ? (
+        <Problem>
+          {t(`trouble.${failed.code}`)} {kept && t('log.kept')}
+        </Problem>
+      ) : (
+        failed.problems.map((problem, i) => <Problem key={i}>{problemWords(t, problem, nameOf)}</Problem>)
+      )}
+    </div>
   )
 }
 

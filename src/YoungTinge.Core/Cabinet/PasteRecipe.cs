@@ -5,4 +5,16 @@ namespace YoungTinge.Core.Cabinet;
 public sealed record Dose(string ColourantId, double GPer100g);
 
 /// <summary>A paste and what is kneaded into it; no doses is the paste as it comes.</summary>
-public sealed record PasteRecipe(string BaseId, IReadOnlyList<Dose> Doses);
+public sealed record PasteRecipe(string BaseId, IReadOnlyList<Dose> Doses)
+{
+    /// <summary>The same with more in it: on top of what there is of that colour already, or as a further one.</summary>
+    public PasteRecipe With(Dose more) => this with
+    {
+        Doses = Doses.Any(dose => dose.ColourantId == more.ColourantId)
+            ? [.. Doses.Select(dose => dose.ColourantId == more.ColourantId ? dose with { GPer100g = dose.GPer100g + more.GPer100g } : dose)]
+            : [.. Doses, more],
+    };
+
+    /// <summary>Without colours at no dose, which are no part of it.</summary>
+    public PasteRecipe WithoutNothing() => this with { Doses = [.. Doses.Where(dose => dose.GPer100g > 0)] };
+}

@@ -20,7 +20,7 @@ public static class BuildUp
     public static IReadOnlyList<ZoneHistory> Of(PiecePlan plan, PieceShape shape, Materials materials)
     {
         var mix = PasteOptics.Mix(plan.Paste, materials);
-        var paste = KubelkaMunk.Opaque(mix.Absorption, mix.Scattering);
+        var paste = KubelkaMunk.Opaque(mix);
         return [.. Enum.GetValues<Zone>().Select(zone => History(zone, plan, mix, paste, shape, materials))];
     }
 

@@ -22,7 +22,7 @@ public sealed record ColourField(int Columns, int Rows, byte[] Rgb)
     {
         ArgumentOutOfRangeException.ThrowIfNotEqual(columns % 2, 0, nameof(columns));
         var mix = PasteOptics.Mix(plan.Paste, materials);
-        var paste = KubelkaMunk.Opaque(mix.Absorption, mix.Scattering);
+        var paste = KubelkaMunk.Opaque(mix);
         var face = new ColourField(columns, rows, new byte[3 * columns * rows]);
         var back = new ColourField(columns, rows, new byte[3 * columns * rows]);
         var faceStack = CoatStack.Of(plan.Coats, mix, materials, Side.Face);

@@ -35,7 +35,7 @@ public static class DepthAlternatives
         double LimitOf(Dose dose) => materials.Get<Colourant>(dose.ColourantId).LoadLimitGPer100g;
         if (!recipe.Doses.Any(dose => dose.GPer100g > LimitOf(dose)))
             return [];
-        var target = Illuminant.D65.LabOf(PasteOptics.Reflectance(recipe, materials));
+        var target = PasteOptics.ColourOf(recipe, materials);
         var found = new List<DepthAlternative>();
         var madeIn = recipe with { Doses = [.. recipe.Doses.Select(dose => dose with { GPer100g = Math.Min(dose.GPer100g, MadeIntoPasteTimes * LimitOf(dose)) })] };
         found.Add(Alternative(DepthWay.MadeIntoPaste, madeIn));
@@ -52,7 +52,7 @@ public static class DepthAlternatives
 
         DepthAlternative Alternative(DepthWay way, PasteRecipe other)
         {
-            var colour = Illuminant.D65.LabOf(PasteOptics.Reflectance(other, materials));
+            var colour = PasteOptics.ColourOf(other, materials);
             return new DepthAlternative(way, other, null, colour, Difference.Of(colour, target));
         }
     }

@@ -31,6 +31,6 @@ public static class DoseLadder
 
         return rungs;
 
-        Lab ColourAt(double dose) => Illuminant.D65.LabOf(PasteOptics.Reflectance(new PasteRecipe(paste.Id, [new Dose(colourant.Id, dose)]), materials));
+        Lab ColourAt(double dose) => PasteOptics.ColourOf(new PasteRecipe(paste.Id, [new Dose(colourant.Id, dose)]), materials);
     }
 }

@@ -33,7 +33,7 @@ public sealed record DosedRecipe(double PasteG, IReadOnlyList<DosedColour> Colou
             DeltaE2000.Between(ColourOf(recipe.Doses), roundedColour));
 
         Lab ColourOf(IReadOnlyList<Dose> doses) =>
-            Illuminant.D65.LabOf(PasteOptics.Reflectance(recipe with { Doses = doses }, materials));
+            PasteOptics.ColourOf(recipe with { Doses = doses }, materials);
 
         double OneMore(int place, double massG) => DeltaE2000.Between(
             roundedColour, ColourOf([.. rounded.Select((dose, i) => i == place ? dose with { GPer100g = dose.GPer100g + massG * 100 / pasteG } : dose)]));

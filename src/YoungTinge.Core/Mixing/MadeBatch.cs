@@ -25,7 +25,7 @@ public sealed record MadeBatch(PasteRecipe Recipe, double PasteG, Lab? Measured)
         if (Measured is not { } measured)
             return predicted;
         var light = Illuminant.D65;
-        var face = KubelkaMunk.Opaque(predicted.Absorption, predicted.Scattering);
+        var face = KubelkaMunk.Opaque(predicted);
         for (var i = 0; i < Corrections; i++)
         {
             var now = light.LabOf(face);

@@ -49,7 +49,7 @@ public sealed record RecipeLook(
     DosedRecipe Batch, double RestHours, double? Cost, Spectrum Reflectance, Spectrum TargetReflectance)
 {
     /// <summary>Share of its strength that a colour should have reached before the paste is judged.</summary>
-    public const double RestedShare = 0.97;
+    private const double RestedShare = 0.97;
 
     /// <param name="target">Under daylight.</param>
     /// <param name="pasteG">Paste before colour, above 0.</param>
@@ -61,12 +61,12 @@ public sealed record RecipeLook(
         var kneaded = PasteOptics.Reflectance(recipe, materials, restHours: 0);
         var dried = PasteOptics.Dried(recipe, materials);
         return new RecipeLook(
-            [Aged(PasteAge.Kneaded, kneaded), Aged(PasteAge.Rested, rested), Aged(PasteAge.Dried, KubelkaMunk.Opaque(dried.Absorption, dried.Scattering))],
+            [Aged(PasteAge.Kneaded, kneaded), Aged(PasteAge.Rested, rested), Aged(PasteAge.Dried, KubelkaMunk.Opaque(dried))],
             [.. Enum.GetValues<LightKind>().Select(Lit)],
             [.. recipe.Doses.Select((_, i) => EffectOf(recipe, i, materials))],
             [.. recipe.Doses.Select(dose => LoadOf(dose, materials))],
             DosedRecipe.For(recipe, pasteG, materials),
-            recipe.Doses.Select(dose => materials.Get<Colourant>(dose.ColourantId).Development.HoursUntil(RestedShare)).DefaultIfEmpty(0).Max(),
+            RestHoursOf(recipe, materials),
             CostOf(recipe, pasteG, materials),
             rested,
             wanted);
@@ -94,8 +94,8 @@ public sealed record RecipeLook(
 
     private static ColourEffect EffectOf(PasteRecipe recipe, int place, Materials materials)
     {
-        var with = Illuminant.D65.LabOf(PasteOptics.Reflectance(recipe, materials));
-        var without = Illuminant.D65.LabOf(PasteOptics.Reflectance(recipe with { Doses = [.. recipe.Doses.Where((_, i) => i != place)] }, materials));
+        var with = PasteOptics.ColourOf(recipe, materials);
+        var without = PasteOptics.ColourOf(recipe with { Doses = [.. recipe.Doses.Where((_, i) => i != place)] }, materials);
         var difference = Difference.Of(with, without);
         return new ColourEffect(
             recipe.Doses[place].ColourantId, KindOf(with, without, difference), with.L - without.L, with.Chroma - without.Chroma, difference.DeltaE);
@@ -125,6 +125,10 @@ public sealed record RecipeLook(
         var limit = materials.Get<Colourant>(dose.ColourantId).LoadLimitGPer100g;
         return new ColourLoad(dose.ColourantId, dose.GPer100g, limit, dose.GPer100g / limit);
     }
+
+    /// <summary>Until every colour has come out; 0 if there is none.</summary>
+    public static double RestHoursOf(PasteRecipe recipe, Materials materials) =>
+        recipe.Doses.Select(dose => materials.Get<Colourant>(dose.ColourantId).Development.HoursUntil(RestedShare)).DefaultIfEmpty(0).Max();
 
     /// <summary>Null if the price of anything in it is not known.</summary>
     public static double? CostOf(PasteRecipe recipe, double pasteG, Materials materials)

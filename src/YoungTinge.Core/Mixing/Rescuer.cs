@@ -46,7 +46,7 @@ internal sealed class Rescuer
         colours = [.. colourants.Select(colourant => colourant.Optics)];
     }
 
-    public Lab Now => Illuminant.D65.LabOf(KubelkaMunk.Opaque(optics.Absorption, optics.Scattering));
+    public Lab Now => Illuminant.D65.LabOf(KubelkaMunk.Opaque(optics));
 
     /// <summary>How near the target can be brought, CIEDE2000.</summary>
     /// <param name="share">Of the old batch in the new one, 0 to 1.</param>

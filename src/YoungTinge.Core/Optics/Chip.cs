@@ -29,7 +29,7 @@ public static class Chip
         return Illuminant.D65.LabOf(new Spectrum(face));
     }
 
-    private static Lab OfPaste(PasteRecipe recipe, Materials materials) => Illuminant.D65.LabOf(PasteOptics.Reflectance(recipe, materials));
+    private static Lab OfPaste(PasteRecipe recipe, Materials materials) => PasteOptics.ColourOf(recipe, materials);
 
     private static PasteRecipe White(Materials materials) => new(materials.All.OfType<PasteBase>().First().Id, []);
 }

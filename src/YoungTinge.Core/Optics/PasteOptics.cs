@@ -44,12 +44,12 @@ public static class PasteOptics
         return rested with { Scattering = Spectrum.From(band => rested.Scattering[band] + (DryScattering - 1) * paste.Scattering[band]) };
     }
 
+    /// <summary>The coloured paste as an eye sees it: rested, under daylight.</summary>
+    public static Lab ColourOf(PasteRecipe recipe, Materials materials) => Illuminant.D65.LabOf(Reflectance(recipe, materials));
+
     /// <summary>Reflectance of the coloured paste, thick enough that nothing shows through.</summary>
-    public static Spectrum Reflectance(PasteRecipe recipe, Materials materials, double? restHours = null)
-    {
-        var mix = Mix(recipe, materials, restHours);
-        return KubelkaMunk.Opaque(mix.Absorption, mix.Scattering);
-    }
+    public static Spectrum Reflectance(PasteRecipe recipe, Materials materials, double? restHours = null) =>
+        KubelkaMunk.Opaque(Mix(recipe, materials, restHours));
 
     private static void Add(IReadOnlyList<Dose> doses, Materials materials, double? restHours, Span<double> k, Span<double> s)
     {

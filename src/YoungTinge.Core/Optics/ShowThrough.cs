@@ -15,5 +15,5 @@ public sealed record ShowThrough(Spectrum OverWire, Spectrum Plain)
     /// <param name="coverMm">Paste over the wire, 0 or more.</param>
     public static ShowThrough Of(Scatterer paste, double coverMm, Spectrum wire) => new(
         KubelkaMunk.Layer(paste.Absorption, paste.Scattering, coverMm, wire),
-        KubelkaMunk.Opaque(paste.Absorption, paste.Scattering));
+        KubelkaMunk.Opaque(paste));
 }

@@ -8,9 +8,6 @@ namespace YoungTinge.Core.Planning;
 /// <summary>A plan as a list to work through at the bench: all pieces with the first coat, then all with the second.</summary>
 public static class RunSheet
 {
-    /// <summary>Share of its strength that a colour should have reached before the paste is judged.</summary>
-    private const double RestedShare = 0.97;
-
     /// <summary>Let each coat of glaze dry this long before anything else touches it.</summary>
     private const double FlashOffMinutes = 15;
 
@@ -36,7 +33,7 @@ public static class RunSheet
         foreach (var colour in batch.Colours)
             yield return new AddColour($"colour:{colour.ColourantId}", colour.ColourantId, colour.Grams, colour.Units, colour.LetDown);
         if (recipe.Doses.Count > 0)
-            yield return new RestPaste("rest", recipe.Doses.Max(dose => materials.Get<Colourant>(dose.ColourantId).Development.HoursUntil(RestedShare)));
+            yield return new RestPaste("rest", RecipeLook.RestHoursOf(recipe, materials));
     }
 
     private static IEnumerable<RunStep> Coat(Coat coat, PieceShape shape, int pieces, Materials materials)

@@ -3,7 +3,6 @@ using Npgsql;
 using NpgsqlTypes;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats;
-using YoungTinge.Core.Colour;
 using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Store.Demo;
@@ -95,7 +94,7 @@ public static class DemoStudio
         NpgsqlConnection connection, Guid studioId, Guid commissionId, DemoBatch batch, Materials materials, DateTimeOffset now, CancellationToken cancel)
     {
         var target = DemoPlan.Colour(batch.Target);
-        var predicted = Illuminant.D65.LabOf(PasteOptics.Reflectance(batch.Recipe, materials));
+        var predicted = PasteOptics.ColourOf(batch.Recipe, materials);
         await RunAsync(
             connection,
             """

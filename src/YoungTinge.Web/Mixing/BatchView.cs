@@ -5,20 +5,20 @@ namespace YoungTinge.Web.Mixing;
 
 /// <param name="Exact">How many of the unit the dose really is.</param>
 /// <param name="Whole">How many to put in.</param>
-/// <param name="MassG">Mean mass of one.</param>
+/// <param name="GPer100g">What one of it is in this batch.</param>
 /// <param name="IsUnderOne">Too little to measure by this unit.</param>
 /// <param name="IsTooMany">More than a hand counts: weigh it.</param>
 /// <param name="OneMore">Delta E by which one unit more moves the colour.</param>
-public sealed record UnitsView(DoseUnitKind Kind, double Exact, int Whole, double MassG, bool IsUnderOne, bool IsTooMany, double? OneMore);
+public sealed record UnitsView(DoseUnitKind Kind, double Exact, int Whole, double GPer100g, bool IsUnderOne, bool IsTooMany, double? OneMore);
 
 /// <param name="Units">Null if the colour is only weighed.</param>
 /// <param name="LetDown">How to measure a dose under one unit; null if it needs none, or none can be made.</param>
 public sealed record DosedColourView(string ColourantId, double Grams, UnitsView? Units, LetDown? LetDown)
 {
-    public static DosedColourView From(DosedColour colour) => new(
+    public static DosedColourView From(DosedColour colour, double pasteG) => new(
         colour.ColourantId,
         colour.Grams,
-        colour.Units is { } units ? new UnitsView(units.Unit.Kind, units.Exact, units.Whole, units.Unit.MassG, units.IsUnderOne, units.IsTooMany, colour.OneUnitMore) : null,
+        colour.Units is { } units ? new UnitsView(units.Unit.Kind, units.Exact, units.Whole, units.Unit.MassG * 100 / pasteG, units.IsUnderOne, units.IsTooMany, colour.OneUnitMore) : null,
         colour.LetDown);
 }
 
@@ -29,5 +29,5 @@ public sealed record DosedColourView(string ColourantId, double Grams, UnitsView
 public sealed record BatchView(double PasteG, IReadOnlyList<DosedColourView> Colours, ColourView RoundedColour, double RoundingDeltaE)
 {
     public static BatchView From(DosedRecipe batch) => new(
-        batch.PasteG, [.. batch.Colours.Select(DosedColourView.From)], ColourView.From(batch.RoundedColour), batch.RoundingDeltaE);
+        batch.PasteG, [.. batch.Colours.Select(colour => DosedColourView.From(colour, batch.PasteG))], ColourView.From(batch.RoundedColour), batch.RoundingDeltaE);
 }

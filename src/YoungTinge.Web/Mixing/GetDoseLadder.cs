@@ -8,8 +8,9 @@ namespace YoungTinge.Web.Mixing;
 /// <summary>What a colour does to a paste at eight doses up to its load limit.</summary>
 public static class GetDoseLadder
 {
+    /// <param name="Chroma">Colourfulness C*.</param>
     /// <param name="FromBefore">Delta E to the rung before.</param>
-    public sealed record RungView(double GPer100g, ColourView Colour, double FromBefore);
+    public sealed record RungView(double GPer100g, ColourView Colour, double Chroma, double FromBefore);
 
     public sealed record Answer(ColourView Paste, double LimitGPer100g, IReadOnlyList<RungView> Rungs);
 
@@ -24,6 +25,6 @@ public static class GetDoseLadder
         var plain = Core.Optics.Chip.Of(paste, materials)!.Value;
         return TypedResults.Ok(new Answer(
             ColourView.From(plain), colourant.LoadLimitGPer100g,
-            [.. DoseLadder.Of(colourant, paste, materials).Select(rung => new RungView(rung.GPer100g, ColourView.From(rung.Colour), rung.FromBefore))]));
+            [.. DoseLadder.Of(colourant, paste, materials).Select(rung => new RungView(rung.GPer100g, ColourView.From(rung.Colour), rung.Colour.Chroma, rung.FromBefore))]));
     }
 }

@@ -15,7 +15,7 @@ public sealed record KeptBatchView(
 {
     public static KeptBatchView From(Batch batch, Materials materials)
     {
-        Lab? predicted = materials.HasAllOf(batch.Recipe) ? Illuminant.D65.LabOf(PasteOptics.Reflectance(batch.Recipe, materials)) : null;
+        Lab? predicted = materials.HasAllOf(batch.Recipe) ? PasteOptics.ColourOf(batch.Recipe, materials) : null;
         return new KeptBatchView(
             batch.Id, batch.CommissionId, batch.Name, batch.Recipe, batch.PasteG, ColourView.From(batch.Target), View(predicted), View(batch.Measured),
             (batch.Measured ?? predicted) is { } colour ? Core.Colour.Difference.Of(colour, batch.Target) : null, batch.Note, batch.Version);

@@ -44,7 +44,7 @@ public static class LookAtRecipe
     private static Answer Look(Request request, Materials materials, CancellationToken cancel)
     {
         // A colour dragged down to nothing stays on the table, but it is no part of the recipe.
-        var recipe = request.Recipe with { Doses = [.. request.Recipe.Doses.Where(dose => dose.GPer100g > 0)] };
+        var recipe = request.Recipe.WithoutNothing();
         var look = RecipeLook.Of(recipe, request.Target, request.PasteG, request.Light, materials);
         var light = Lights.Of(request.Light);
         return new Answer(
@@ -64,7 +64,7 @@ public static class LookAtRecipe
 
     private static IEnumerable<AlternativeView> Alternatives(PasteRecipe recipe, Request request, Materials materials, CancellationToken cancel)
     {
-        var wanted = Illuminant.D65.LabOf(Core.Optics.PasteOptics.Reflectance(recipe, materials));
+        var wanted = Core.Optics.PasteOptics.ColourOf(recipe, materials);
         return DepthAlternatives.For(recipe, new RecipeSearch(recipe.BaseId, request.Target, request.PasteG), materials, cancel)
             .Select(way => new AlternativeView(
                 way.Way, way.Recipe, way.Beyond is null ? null : BeyondView.From(way.Beyond, wanted), ColourView.From(way.Colour), way.Difference));

@@ -16,7 +16,7 @@ public class BuildUpTests
     [Fact]
     public void Without_coats_every_zone_is_the_paste()
     {
-        var paste = Illuminant.D65.LabOf(PasteOptics.Reflectance(Plan().Paste, TestData.Cabinet));
+        var paste = PasteOptics.ColourOf(Plan().Paste, TestData.Cabinet);
         Assert.All(BuildUp.Of(Plan(), Shape, TestData.Cabinet), history => Assert.Equal(paste, Assert.Single(history.Colours)));
     }
 

@@ -69,6 +69,6 @@ public class ExhaustiveSearchTests
     private static double DeltaEOf(Lab target, string one, double doseOne, string two, double doseTwo)
     {
         var recipe = new PasteRecipe("bright-white-paste", [new Dose(one, doseOne), new Dose(two, doseTwo)]);
-        return DeltaE2000.Between(target, Illuminant.D65.LabOf(PasteOptics.Reflectance(recipe, SmallCabinet)));
+        return DeltaE2000.Between(target, PasteOptics.ColourOf(recipe, SmallCabinet));
     }
 }

@@ -83,7 +83,7 @@ public class RescueTests
         foreach (var measured in new[] { new Lab(50, 28, 3), new Lab(68, 15, 10), new Lab(58, 25, -6) })
         {
             var optics = new MadeBatch(Wine, 180, measured).Optics(Cabinet);
-            var seen = Illuminant.D65.LabOf(KubelkaMunk.Opaque(optics.Absorption, optics.Scattering));
+            var seen = Illuminant.D65.LabOf(KubelkaMunk.Opaque(optics));
             Assert.InRange(DeltaE2000.Between(measured, seen), 0, 0.02);
             Assert.InRange(Rescue.Of(new MadeBatch(Wine, 180, measured), Search, Cabinet).LeastMass.Difference.DeltaE, 0, 2);
         }

@@ -34,7 +34,7 @@ public class FromDabsTests
     public void Three_loads_tell_what_others_give(string id)
     {
         var dust = TestData.Cabinet.Get<Dust>(id).Optics;
-        var below = KubelkaMunk.Opaque(White.Absorption, White.Scattering);
+        var below = KubelkaMunk.Opaque(White);
         Spectrum Laid(Scatterer optics, double load) => KubelkaMunk.Layer(optics.Absorption, optics.Scattering, load, below);
         var learned = FromDabs.Dust([.. new[] { 0.1, 0.3, 0.6 }.Select(load => new Dab(load, Laid(dust, load)))], below);
         foreach (var load in new[] { 0.05, 0.2, 0.45 })

@@ -139,7 +139,7 @@ public class LayerTests
         double[] Face(params Layer[] layers)
         {
             var paste = TestData.Cabinet.Get<PasteBase>(TestData.White).Optics;
-            var face = KubelkaMunk.Opaque(paste.Absorption, paste.Scattering).Values.ToArray();
+            var face = KubelkaMunk.Opaque(paste).Values.ToArray();
             new LayerStack(paste, layers).LayOn(face, _ => 1);
             return face;
         }
@@ -150,7 +150,7 @@ public class LayerTests
         Gen.Select(Colourants, Colourants, Gen.Double[0, 2], Gen.Double[0, 2]).Sample((inPaste, inWash, dose, washed) =>
         {
             var paste = PasteOptics.Mix(TestData.Recipe((inPaste.Id, dose)), TestData.Cabinet);
-            var face = KubelkaMunk.Opaque(paste.Absorption, paste.Scattering);
+            var face = KubelkaMunk.Opaque(paste);
             Assert.Equal(Washed(bare: true, washed), Washed(bare: false, washed), (a, b) => Math.Abs(a - b) < 1e-9);
             Assert.Equal(face.Values.ToArray(), Washed(bare: false, 0), (a, b) => Math.Abs(a - b) < 1e-12);
 

@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next'
 import type { Beyond } from '../../api/api'
-import { Swatch } from '../../shared/Swatch'
+import { InlineSwatch } from '../../shared/Swatch'
 import type { NameOf } from '../../shared/words'
 import { deltaE, differenceWords } from '../../shared/words'
 
@@ -26,9 +26,7 @@ export function BeyondWords({ beyond, nameOf }: { beyond: Beyond; nameOf: NameOf
         difference: differenceWords(t, beyond.difference),
         deltaE: deltaE(beyond.difference.deltaE),
       })}{' '}
-      <span className="surround inline-block p-1 align-middle">
-        <Swatch colour={beyond.colour} className="h-4 w-8 align-middle" />
-      </span>
+      <InlineSwatch colour={beyond.colour} />
     </>
   )
 }

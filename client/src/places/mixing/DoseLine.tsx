@@ -17,7 +17,6 @@ export function DoseLine({
   material,
   name,
   gPer100g,
-  pasteG,
   look,
   measured,
   problem,
@@ -27,7 +26,6 @@ export function DoseLine({
   material: Material | undefined
   name: string
   gPer100g: number
-  pasteG: number
   look: Look | undefined
   measured: DosedColour | undefined
   problem: string | undefined
@@ -39,7 +37,7 @@ export function DoseLine({
   const load = look?.loads.find((one) => one.colourantId === material?.id)
   const effect = look?.effects.find((one) => one.colourantId === material?.id)
   const units = measured?.units
-  const oneUnit = units && pasteG > 0 ? (units.massG * 100) / pasteG : 0
+  const oneUnit = units?.gPer100g ?? 0
   const step = (by: number) => onDose(Math.max(0, (Math.max(0, Math.round(gPer100g / oneUnit)) + by) * oneUnit))
   return (
     <li className="py-2">

@@ -2,12 +2,11 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { MixingTable } from '../../api/api'
-import { answer, api, RequestFailed } from '../../api/api'
+import { answer, api } from '../../api/api'
 import { queries } from '../../api/queries'
-import { Problem } from '../../shared/Message'
+import { Failure } from '../../shared/Message'
 import { SelectField } from '../../shared/SelectField'
 import type { NameOf } from '../../shared/words'
-import { problemWords } from '../../shared/words'
 import type { Table } from './tableState'
 import { UseForPiece } from './UseForPiece'
 
@@ -43,7 +42,6 @@ export function KeepForm({ shelf, table, nameOf }: { shelf: MixingTable; table: 
     },
   })
   const piece = shelf.pieces.find((one) => one.id === table.pieceId)
-  const failed = keep.error instanceof RequestFailed ? keep.error : null
   return (
     <section aria-label={t('mixing.keep.title')} className="border-base-300 border-t px-4 py-4 lg:px-6">
       <h2 className="font-semibold">{t('mixing.keep.title')}</h2>
@@ -93,17 +91,7 @@ export function KeepForm({ shelf, table, nameOf }: { shelf: MixingTable; table: 
           />
         ))}
       {shelf.commissions.length === 0 && <p className="quiet mt-1 text-sm">{t('mixing.keep.noCommission')}</p>}
-      {failed && (
-        <div role="alert">
-          {failed.problems.length === 0 ? (
-            <Problem>
-              {t(`trouble.${failed.code}`)} {t('log.kept')}
-            </Problem>
-          ) : (
-            failed.problems.map((problem, i) => <Problem key={i}>{problemWords(t, problem, nameOf)}</Problem>)
-          )}
-        </div>
-      )}
+      <Failure error={keep.error} nameOf={nameOf} kept />
     </section>
   )
 }

@@ -68,7 +68,7 @@ function Ladder({ ladder, title }: { ladder: DoseLadder; title: string }) {
             <Curve
               scale={scale}
               dashed
-              points={ladder.rungs.map((rung) => [rung.gPer100g, Math.hypot(rung.colour.lab.a, rung.colour.lab.b)])}
+              points={ladder.rungs.map((rung) => [rung.gPer100g, rung.chroma])}
               name={t('mixing.ladder.strength')}
             />
           </>

@@ -77,7 +77,6 @@ export function Mix({
                 material={materials.find((m) => m.id === one.colourantId)}
                 name={nameOf(one.colourantId)}
                 gPer100g={one.gPer100g}
-                pasteG={pasteG}
                 look={look}
                 measured={look?.batch.colours.find((colour) => colour.colourantId === one.colourantId)}
                 problem={problemAt(`recipe.doses[${i}].gPer100g`) ?? problemAt(`recipe.doses[${i}].colourantId`)}

@@ -41,9 +41,12 @@ export function RescueTool({
   const [slips, setSlips] = useState<Slip[]>([])
   const [measured, setMeasured] = useState<ColourView | null>(batch?.measured ?? null)
   const [isMeasured, setIsMeasured] = useState(measured !== null)
-  const recipe = withSlips(table.mixes[0]!, slips, haveG, materials)
   const question = {
-    recipe,
+    recipe: table.mixes[0]!,
+    alsoIn: slips.flatMap(({ colourantId, count }) => {
+      const unit = unitOf(materials, colourantId)?.kind
+      return unit ? [{ colourantId, unit, count }] : []
+    }),
     haveG,
     measured: isMeasured ? (measured?.lab ?? null) : null,
     target: table.target,
@@ -81,6 +84,7 @@ export function RescueTool({
                     label={t('mixing.rescue.slip', { name: nameOf(slip.colourantId) })}
                     unit={kind ? t(`dose.many.${kind}`) : 'g'}
                     value={slip.count}
+                    problem={problemAt(`alsoIn[${i}].count`)}
                     onChange={(count) => setSlips(slips.map((old, j) => (i === j ? { ...old, count } : old)))}
                   />
                   <button
@@ -96,9 +100,7 @@ export function RescueTool({
           </ul>
           <AddMaterial
             label={t('mixing.rescue.alsoIn')}
-            materials={materials.filter(
-              (m) => m.kind === 'colourant' && !slips.some((slip) => slip.colourantId === m.id),
-            )}
+            materials={materials.filter((m) => m.units.length > 0 && !slips.some((slip) => slip.colourantId === m.id))}
             onAdd={(colourantId) => setSlips([...slips, { colourantId, count: 3 }])}
           />
         </fieldset>
@@ -138,16 +140,3 @@ export function RescueTool({
 }
 
 const unitOf = (materials: Material[], id: string) => materials.find((m) => m.id === id)?.units[0]
-
-function withSlips(recipe: PasteRecipe, slips: Slip[], haveG: number, materials: Material[]): PasteRecipe {
-  const doses = [...recipe.doses]
-  for (const slip of slips) {
-    // Without a mass there is no share; the server says what is missing.
-    const gPer100g = haveG > 0 ? (slip.count * (unitOf(materials, slip.colourantId)?.massG ?? 1) * 100) / haveG : 0
-    const at = doses.findIndex((one) => one.colourantId === slip.colourantId)
-    const old = doses[at]
-    if (old) doses[at] = { ...old, gPer100g: old.gPer100g + gPer100g }
-    else doses.push({ colourantId: slip.colourantId, gPer100g })
-  }
-  return { ...recipe, doses }
-}

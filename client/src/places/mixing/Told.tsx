@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next'
 import type { Look } from '../../api/api'
-import { Swatch } from '../../shared/Swatch'
+import { InlineSwatch, Swatch } from '../../shared/Swatch'
 import type { NameOf } from '../../shared/words'
 import { deltaE, differenceWords, grams, money } from '../../shared/words'
 import { BeyondWords } from './BeyondWords'
@@ -61,9 +61,7 @@ export function Told({
                       difference: differenceWords(t, way.difference),
                       deltaE: deltaE(way.difference.deltaE),
                     })}{' '}
-                    <span className="surround inline-block p-1 align-middle">
-                      <Swatch colour={way.colour} className="h-4 w-8 align-middle" />
-                    </span>
+                    <InlineSwatch colour={way.colour} />
                   </>
                 )}
               </li>

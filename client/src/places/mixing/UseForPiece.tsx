@@ -2,10 +2,9 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
 import type { MixingTable, PasteRecipe } from '../../api/api'
-import { answer, api, RequestFailed } from '../../api/api'
-import { Problem } from '../../shared/Message'
+import { answer, api } from '../../api/api'
+import { Failure } from '../../shared/Message'
 import type { NameOf } from '../../shared/words'
-import { problemWords } from '../../shared/words'
 
 /** Makes a mix the paste of the piece that it was mixed for. Its other figures stay as they are. */
 export function UseForPiece({
@@ -36,7 +35,6 @@ export function UseForPiece({
     },
     onSuccess: () => client.invalidateQueries(),
   })
-  const failed = use.error instanceof RequestFailed ? use.error : null
   return (
     <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1 text-sm">
       <button className="btn btn-sm" disabled={use.isPending} onClick={() => use.mutate()}>
@@ -50,15 +48,7 @@ export function UseForPiece({
           </Link>
         </p>
       )}
-      {failed && (
-        <div role="alert">
-          {failed.problems.length === 0 ? (
-            <Problem>{t(`trouble.${failed.code}`)}</Problem>
-          ) : (
-            failed.problems.map((problem, i) => <Problem key={i}>{problemWords(t, problem, nameOf)}</Problem>)
-          )}
-        </div>
-      )}
+      <Failure error={use.error} nameOf={nameOf} />
     </div>
   )
 }

@@ -1,7 +1,6 @@
 import { useTranslation } from 'react-i18next'
-import { Problem } from '../../shared/Message'
+import { Failure } from '../../shared/Message'
 import type { NameOf } from '../../shared/words'
-import { problemWords } from '../../shared/words'
 import type { LongWork } from './useLongWork'
 
 /** How far a search is, with a way to stop it, and what went wrong with it. */
@@ -28,15 +27,7 @@ export function WorkState<T>({ work, nameOf }: { work: LongWork<T>; nameOf: Name
           {t('mixing.stopped')}
         </p>
       )}
-      {work.error && (
-        <div role="alert">
-          {work.error.problems.length === 0 ? (
-            <Problem>{t(`trouble.${work.error.code}`)}</Problem>
-          ) : (
-            work.error.problems.map((problem, i) => <Problem key={i}>{problemWords(t, problem, nameOf)}</Problem>)
-          )}
-        </div>
-      )}
+      <Failure error={work.error} nameOf={nameOf} />
     </>
   )
 }
