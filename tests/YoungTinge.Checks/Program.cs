@@ -13,6 +13,9 @@ return args switch
     ["agreement", var targets, var colourants, var most] => Agreement(int.Parse(targets), int.Parse(colourants), int.Parse(most)),
     ["timing", var targets, var colourants, var most] => Timing(int.Parse(targets), int.Parse(colourants), int.Parse(most)),
     ["recovery", var targets, var colourants, var most] => Recovery(int.Parse(targets), int.Parse(colourants), int.Parse(most)),
+    ["dabs", var trials, var dabs] => DabTrialsOf(int.Parse(trials), int.Parse(dabs)),
+    ["flowers", var trials] => FlowerPictures(int.Parse(trials)),
+    ["shot", var file] => Shot(file),
     _ => Usage(),
 };
 
@@ -81,6 +84,44 @@ static int Recovery(int targets, int colourants, int most)
         .Select(target => RecipeFinder.Find(cabinet, new RecipeSearch("bright-white-paste", target, 100) { MostColourants = most })[0].Difference.DeltaE).ToList();
     Console.WriteLine($"{targets} colours made from recipes, worst {misses.Max():0.000}");
     return Close(misses.Count(miss => miss < recovered), targets);
+}
+
+static int DabTrialsOf(int trials, int dabs)
+{
+    const double within = 1.5;
+    foreach (var withReader in new[] { false, true })
+    {
+        var results = DabTrials.Run(trials, dabs, withReader);
+        var sorted = results.Select(trial => trial.Miss).Order().ToList();
+        Console.WriteLine($"{(withReader ? "colour reader" : "light box")}, {dabs} dabs: median {sorted[trials / 2]:0.00}, nine in ten under {sorted[trials * 9 / 10]:0.00}, worst {sorted[^1]:0.00}; within {within}: {sorted.Count(miss => miss < within)} of {trials}");
+        foreach (var trial in results.Where(trial => trial.Miss >= within))
+            Console.WriteLine($"  seed {trial.Seed}, {trial.Colour}: {trial.Miss:0.00} (fit {trial.WorstFit:0.00})");
+    }
+
+    return 0;
+}
+
+static int Shot(string file)
+{
+    var flower = FlowerPictureTrials.Random(int.Parse(file));
+    File.WriteAllBytes($"/tmp/shot{file}.jpg", new YoungTinge.Devices.LightBoxCamera(new YoungTinge.Devices.FlowerScene(flower), int.Parse(file)).TakeAsync(default).Result.Jpeg);
+    return 0;
+}
+
+static int FlowerPictures(int trials)
+{
+    const double within = 3;
+    var results = FlowerPictureTrials.Run(trials, FlowerPictureTrials.Random);
+    foreach (var zone in results[0].Misses.Keys)
+    {
+        var misses = results.Select(trial => trial.Misses[zone]).OfType<double>().Order().ToList();
+        Console.WriteLine($"{zone}: proposed in {misses.Count} of {trials}, median {misses[misses.Count / 2]:0.00}, worst {misses[^1]:0.00}, within {within}: {misses.Count(miss => miss < within)}");
+    }
+
+    var whole = results.Count(trial => trial.Misses.Values.All(miss => miss < within));
+    foreach (var trial in results.Where(trial => !trial.Misses.Values.All(miss => miss < within)))
+        Console.WriteLine($"  {trial.Seed}: {string.Join(", ", trial.Misses.Select(miss => $"{miss.Key} {miss.Value:0.0}"))}");
+    return Close(whole, trials);
 }
 
 static JsonElement Read(string file) => JsonDocument.Parse(File.ReadAllText(file)).RootElement;

@@ -5,7 +5,11 @@ internal static class LinearSystem
 {
     /// <summary>Solves A x = b. A is overwritten.</summary>
     /// <exception cref="InvalidOperationException">A is singular.</exception>
-    public static double[] Solve(double[,] a, double[] b)
+    public static double[] Solve(double[,] a, double[] b) =>
+        SolveOrNull(a, b) ?? throw new InvalidOperationException("The system has no single solution.");
+
+    /// <summary>The same for a system that may be singular: then null. A is overwritten.</summary>
+    public static double[]? SolveOrNull(double[,] a, double[] b)
     {
         var n = b.Length;
         var x = (double[])b.Clone();
@@ -19,7 +23,7 @@ internal static class LinearSystem
             }
 
             if (a[pivot, column] == 0)
-                throw new InvalidOperationException("The system has no single solution.");
+                return null;
             if (pivot != column)
             {
                 for (var k = column; k < n; k++)

@@ -29,7 +29,7 @@ public static class FromDabs
     /// <exception cref="ArgumentException">No dab, more than four, or an amount that is not above 0.</exception>
     public static LearnedOptics Colourant(IReadOnlyList<Dab> dabs, Scatterer paste)
     {
-        Check(dabs);
+        Check([.. dabs.Select(dab => dab.Amount)]);
         if (dabs.Count == 1)
             return Learned(FromSwatch.Colourant(dabs[0].Reflectance, dabs[0].Amount, paste), dabs, InPaste, rough: true);
         // How much a colour scatters shows only where it covers: up to twice the paste's own scattering for a gram.
@@ -62,7 +62,7 @@ public static class FromDabs
     /// <exception cref="ArgumentException">No dab, more than four, or an amount that is not above 0.</exception>
     public static LearnedOptics Dust(IReadOnlyList<Dab> dabs, Spectrum below)
     {
-        Check(dabs);
+        Check([.. dabs.Select(dab => dab.Amount)]);
         return dabs.Count == 1
             ? Learned(Model(Spectrum.From(_ => 1.0)), dabs, OnFace, rough: true)
             : Learned(BestScattering(0.05, 6, Model, dabs, OnFace), dabs, OnFace, rough: false);
@@ -78,10 +78,11 @@ public static class FromDabs
         Spectrum OnFace(Scatterer dust, double load) => KubelkaMunk.Layer(dust.Absorption, dust.Scattering, load, below);
     }
 
-    private static void Check(IReadOnlyList<Dab> dabs)
+    /// <exception cref="ArgumentException">No dab, more than four, or an amount that is not above 0.</exception>
+    internal static void Check(IReadOnlyList<double> amounts)
     {
-        if (dabs.Count is < 1 or > MostDabs || dabs.Any(dab => !(dab.Amount > 0 && double.IsFinite(dab.Amount))))
-            throw new ArgumentException($"One to {MostDabs} dabs are needed, each with an amount above 0.", nameof(dabs));
+        if (amounts.Count is < 1 or > MostDabs || amounts.Any(amount => !(amount > 0 && double.IsFinite(amount))))
+            throw new ArgumentException($"One to {MostDabs} dabs are needed, each with an amount above 0.", nameof(amounts));
     }
 
     private static LearnedOptics Learned(Scatterer optics, IReadOnlyList<Dab> dabs, Func<Scatterer, double, Spectrum> look, bool rough)

@@ -1,0 +1,24 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Optics;
+
+namespace YoungTinge.Devices;
+
+/// <summary>A dab on the simulated bench, as it really looks.</summary>
+public static class Dabs
+{
+    /// <summary>A colour kneaded into a paste, rested, opaque.</summary>
+    public static Spectrum InPaste(Colourant colourant, double gPer100g, PasteBase paste, HiddenTruth truth)
+    {
+        var optics = truth.Of(colourant).Optics;
+        return Spectrum.From(band => KubelkaMunk.Opaque(
+            paste.Optics.Absorption[band] + gPer100g * optics.Absorption[band], paste.Optics.Scattering[band] + gPer100g * optics.Scattering[band]));
+    }
+
+    /// <summary>A dust rubbed out on plain dry paste.</summary>
+    public static Spectrum RubbedOut(Dust dust, double loadMgPerCm2, PasteBase paste, HiddenTruth truth)
+    {
+        var optics = truth.Of(dust).Optics;
+        return KubelkaMunk.Layer(optics.Absorption, optics.Scattering, loadMgPerCm2, KubelkaMunk.Opaque(paste.Optics));
+    }
+}

@@ -1,0 +1,46 @@
+using System.Security.Cryptography;
+using System.Text;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
+
+namespace YoungTinge.Devices;
+
+/// <summary>
+/// What is really in the jars of the simulated bench: like the cabinet's figures, but not quite. A colour is stronger or weaker,
+/// its bands lie a few nanometres off, and it scatters a little more or less. The same seed gives the same truth.
+/// </summary>
+public sealed class HiddenTruth(int seed)
+{
+    // As wide as jars of one name are said to differ: the cabinet's own figures "may be off by a factor of two".
+    private const double StrengthSpread = 0.22;
+    private const double MostStrength = 0.5;
+    private const double ShiftNm = 6;
+    private const double ScatterSpread = 0.12;
+
+    public Colourant Of(Colourant colourant) => colourant with { Optics = Of(colourant.Id, colourant.Optics) };
+
+    public Dust Of(Dust dust) => dust with { Optics = Of(dust.Id, dust.Optics) };
+
+    private Scatterer Of(string id, Scatterer nominal)
+    {
+        var chance = ChanceOf(id);
+        var strength = Math.Exp(Math.Clamp(StrengthSpread * chance.NextNormal(), -MostStrength, MostStrength));
+        var shift = Math.Clamp(ShiftNm * chance.NextNormal() / 2, -ShiftNm, ShiftNm);
+        var scatter = Math.Exp(ScatterSpread * chance.NextNormal());
+        return new Scatterer(Shifted(nominal.Absorption, shift).Map(k => strength * k), nominal.Scattering.Map(s => scatter * s));
+    }
+
+    private Random ChanceOf(string id)
+    {
+        var hash = SHA256.HashData(Encoding.UTF8.GetBytes($"{seed}/{id}"));
+        return new Random(BitConverter.ToInt32(hash));
+    }
+
+    /// <summary>The spectrum moved along the wavelengths, linear between bands.</summary>
+    internal static Spectrum Shifted(Spectrum spectrum, double nm) => Spectrum.From(band =>
+    {
+        var at = Math.Clamp(band - nm / SpectralGrid.StepNm, 0, SpectralGrid.Bands - 1);
+        var low = Math.Min((int)at, SpectralGrid.Bands - 2);
+        return spectrum[low] + (at - low) * (spectrum[low + 1] - spectrum[low]);
+    });
+}

@@ -1,0 +1,66 @@
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Pictures;
+using YoungTinge.Files.Pictures;
+
+namespace YoungTinge.Devices;
+
+/// <summary>
+/// A simulated camera over a light box: lamps between daylight and filament, a sensor that is not quite an eye's, a white balance
+/// that gets part of the way, fall-off towards the corners, and noise. The same seed gives the same picture.
+/// </summary>
+public sealed class LightBoxCamera(Scene before, int seed) : ICamera
+{
+    private const double MostFilament = 0.45;
+    private const double SensorShiftNm = 2;
+    private const double FallOff = 0.03;
+    private const double ShotNoise = 0.010;
+    private const double ReadNoise = 0.002;
+
+    public Task<Shot> TakeAsync(CancellationToken cancel) => Task.FromResult(new Shot(PictureFile.WriteJpeg(Expose(cancel)), before.Card, before.Subject));
+
+    private Photograph Expose(CancellationToken cancel)
+    {
+        var chance = new Random(seed);
+        var filament = chance.Between(0, MostFilament);
+        var balanced = chance.Between(0.4, 1);
+        double[] shifts = [.. Enumerable.Range(0, 3).Select(_ => chance.Between(-SensorShiftNm, SensorShiftNm))];
+
+        double[] Raw(Spectrum reflectance) => [.. shifts.Select((nm, channel) =>
+        {
+            var seen = HiddenTruth.Shifted(reflectance, nm);
+            var xyz = Illuminant.D65.XyzOf(seen) * (1 - filament) + Illuminant.A.XyzOf(seen) * filament;
+            var rgb = Illuminant.D65.LinearRgbOf(xyz);
+            return channel switch { 0 => rgb.R, 1 => rgb.G, _ => rgb.B };
+        })];
+
+        var white = Raw(Scene.White);
+        var level = chance.Between(0.60, 0.80);
+        double[] gains = [.. white.Select((light, channel) => Math.Pow(white[1] / light, balanced) * (channel == 1 ? 1 : 1 + 0.05 * chance.NextNormal()))];
+        var brightest = white.Zip(gains, (light, gain) => light * gain).Max();
+        var surfaces = before.Surfaces.Select(surface => Raw(surface).Zip(gains, (light, gain) => light * gain * level / brightest).ToArray()).ToArray();
+
+        int width = before.Width, height = before.Height;
+        var rgb = new byte[3 * width * height];
+        for (var y = 0; y < height; y++)
+        {
+            cancel.ThrowIfCancellationRequested();
+            for (var x = 0; x < width; x++)
+            {
+                double fromMiddleX = 2.0 * x / width - 1, fromMiddleY = 2.0 * y / height - 1;
+                var lit = (1 - FallOff * (fromMiddleX * fromMiddleX + fromMiddleY * fromMiddleY)) * before.ShadeAt(x, y);
+                var parts = before.At(x, y);
+                for (var channel = 0; channel < 3; channel++)
+                {
+                    var light = 0.0;
+                    foreach (var (surface, share) in parts)
+                        light += share * surfaces[surface][channel];
+                    light = Math.Max(0, light * lit);
+                    light += ShotNoise * Math.Sqrt(light) * chance.NextNormal() + ReadNoise * chance.NextNormal();
+                    rgb[3 * (y * width + x) + channel] = Srgb.Byte(Srgb.FromLinear(new LinearRgb(light, 0, 0)).R);
+                }
+            }
+        }
+
+        return new Photograph(width, height, rgb);
+    }
+}

@@ -1,0 +1,55 @@
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Pictures;
+using YoungTinge.Devices;
+using YoungTinge.Files.Pictures;
+
+namespace YoungTinge.Checks;
+
+/// <param name="Misses">CIEDE2000 between a zone as read where it was proposed and as it really is; null if it was not proposed.</param>
+public sealed record FlowerPictureTrial(int Seed, IReadOnlyDictionary<Zone, double?> Misses);
+
+/// <summary>Whole flowers in the light box: photographed, cast removed by the card, zones proposed and read, against what was put in.</summary>
+public static class FlowerPictureTrials
+{
+    private static readonly string[] Outlines = ["broad-sepal", "round-petal", "pointed-petal"];
+
+    public static IReadOnlyList<FlowerPictureTrial> Run(int trials, Func<int, LivingFlower> flower) =>
+        [.. Enumerable.Range(1, trials).AsParallel().AsOrdered().Select(seed => One(seed, flower(seed)))];
+
+    /// <summary>Five colours a zone apart from the next, as natural flowers have: near in hue, unlike in depth.</summary>
+    public static LivingFlower Random(int seed)
+    {
+        var chance = new Random(seed);
+        double hue = 360 * chance.NextDouble(), chroma = 8 + 50 * chance.NextDouble(), lightness = 45 + 40 * chance.NextDouble();
+        var zones = Enum.GetValues<Zone>().ToDictionary(zone => zone, _ =>
+        {
+            var h = (hue + 50 * (chance.NextDouble() - 0.5)) * Math.PI / 180;
+            var c = chroma * (0.5 + chance.NextDouble());
+            return OnScreen(new Lab(Math.Clamp(lightness + 40 * (chance.NextDouble() - 0.5), 20, 93), c * Math.Cos(h), c * Math.Sin(h)));
+        });
+        return new LivingFlower(zones, Outlines[seed % Outlines.Length], 5 + seed % 4);
+    }
+
+    /// <summary>What a picture file can hold, with a little room for the cast.</summary>
+    private static Lab OnScreen(Lab colour)
+    {
+        for (var share = 1.0; ; share -= 0.05)
+        {
+            var nearer = colour with { A = share * colour.A, B = share * colour.B };
+            var rgb = Illuminant.D65.LinearRgbOf(nearer);
+            if (Math.Min(rgb.R, Math.Min(rgb.G, rgb.B)) > 0.004 && rgb.IsOnScreen)
+                return nearer;
+        }
+    }
+
+    private static FlowerPictureTrial One(int seed, LivingFlower flower)
+    {
+        var shot = new LightBoxCamera(new FlowerScene(flower), seed).TakeAsync(default).Result;
+        var photo = ((PictureResult.Read)PictureFile.Read(shot.Jpeg)).Photo;
+        var cast = LightReading.Of(photo, new PictureLight(shot.Card, NeutralKind.WhiteCard)).Cast;
+        var division = FlowerDivision.Of(photo, cast, flower.Petals > 1 ? SeenAs.Bloom : SeenAs.Piece, card: shot.Card);
+        return new FlowerPictureTrial(seed, Enum.GetValues<Zone>().ToDictionary(zone => zone, zone =>
+            division.Zones.FirstOrDefault(one => one.Zone == zone) is { } found ? DeltaE2000.Between(flower.Zones[zone], found.Reading.Colour) : (double?)null));
+    }
+}
