@@ -30,7 +30,7 @@ public class ColourBenchmarks
             materials.Get<PasteBase>("bright-white-paste").Optics, [.. materials.All.OfType<Colourant>().Select(colourant => colourant.Optics)]);
         film = new DustFilm(materials.Get<Dust>("wine-lees").Optics);
         plan = new PiecePlan(
-            Enum.GetValues<Zone>().ToDictionary(zone => zone, _ => new Lab(70, 10, 10)), new Lab(90, -5, 12), recipe, EightCoats());
+            Enum.GetValues<Zone>().ToDictionary(zone => zone, _ => Target.Of(new Lab(70, 10, 10))), new Lab(90, -5, 12), recipe, EightCoats());
     }
 
     /// <summary>What the finder asks for, with slopes: three colourants, no garbage.</summary>

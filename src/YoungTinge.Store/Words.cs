@@ -18,6 +18,18 @@ internal static class Words
     public static readonly WordList<Diet> Diets = new(
         (Diet.Vegan, "vegan"), (Diet.Vegetarian, "vegetarian"), (Diet.GlutenFree, "gluten_free"), (Diet.NutFree, "nut_free"), (Diet.DairyFree, "dairy_free"));
 
+    public static readonly WordList<Ingredient> Ingredients = new(
+        (Ingredient.Egg, "egg"), (Ingredient.Gluten, "gluten"), (Ingredient.Nuts, "nuts"), (Ingredient.Milk, "milk"), (Ingredient.Soya, "soya"),
+        (Ingredient.Gelatine, "gelatine"), (Ingredient.Shellac, "shellac"), (Ingredient.Carmine, "carmine"), (Ingredient.WarnedColour, "warned_colour"));
+
+    public static readonly WordList<MaterialKind> Kind = new(
+        (MaterialKind.Paste, "paste"), (MaterialKind.Colourant, "colourant"), (MaterialKind.Dust, "dust"), (MaterialKind.Lustre, "lustre"),
+        (MaterialKind.Extender, "extender"), (MaterialKind.Glaze, "glaze"), (MaterialKind.Thinner, "thinner"), (MaterialKind.Crumb, "crumb"),
+        (MaterialKind.Adhesive, "adhesive"), (MaterialKind.Wire, "wire"), (MaterialKind.Tape, "tape"), (MaterialKind.Stamens, "stamens"));
+
+    public static readonly WordList<OpticsOrigin> Origin = new(
+        (OpticsOrigin.Nominal, "nominal"), (OpticsOrigin.Label, "label"), (OpticsOrigin.Dabs, "dabs"));
+
     public static readonly WordList<LightKind> Light = new(
         (LightKind.Daylight, "daylight"), (LightKind.EveningDaylight, "evening_daylight"), (LightKind.Lamp, "lamp"),
         (LightKind.Tube, "tube"), (LightKind.WarmLed, "warm_led"), (LightKind.Candle, "candle"));

@@ -11,7 +11,7 @@ internal static class TestPlans
     public static Piece Petal { get; } = new("Petal", "broad-sepal", 48, 42, 0.6, Solid: false, PartOf.Flower, PerPart: 5, SpareShare: 0.2);
 
     public static PiecePlan Plan(params Coat[] coats) => new(
-        Enum.GetValues<Zone>().ToDictionary(zone => zone, _ => new Lab(80, 5, 10)),
+        Enum.GetValues<Zone>().ToDictionary(zone => zone, _ => Target.Of(new Lab(80, 5, 10))),
         new Lab(90, -4, 12),
         new PasteRecipe("bright-white-paste", [new Dose("quince", 0.2), new Dose("lichen", 0.05)]),
         coats);

@@ -1,3 +1,4 @@
+using System.Text.Json;
 using Npgsql;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats;
@@ -41,22 +42,47 @@ public sealed class StoreTests(DemoDatabase demo) : IClassFixture<DemoDatabase>,
     [Fact]
     public async Task The_cabinet_comes_back_as_it_went_in()
     {
-        var expected = DemoSupplies.Stock(StarterCabinet.Load()).All;
-        var actual = (await new CabinetStore(demo.DataSource).LoadAsync(studioId, Cancel)).All;
-        Assert.Equal(expected.Select(m => (m.GetType(), m.Label with { NotFor = [] })), actual.Select(m => (m.GetType(), m.Label with { NotFor = [] })));
-        Assert.Equal(expected.Select(m => (string.Join(' ', m.Label.NotFor), m.Supply)), actual.Select(m => (string.Join(' ', m.Label.NotFor), m.Supply)));
-        Assert.Equal(expected.OfType<Dust>().Select(dust => dust.Glint), actual.OfType<Dust>().Select(dust => dust.Glint));
-        Assert.Equal(expected.OfType<Thinner>().Select(thinner => thinner.WashDepthMm), actual.OfType<Thinner>().Select(thinner => thinner.WashDepthMm));
-        foreach (var (a, b) in expected.OfType<Colourant>().Zip(actual.OfType<Colourant>()))
-        {
-            Assert.Equal(a.Optics.Absorption.Values, b.Optics.Absorption.Values);
-            Assert.Equal(a.Optics.Scattering.Values, b.Optics.Scattering.Values);
-            Assert.Equal((a.LoadLimitGPer100g, a.Development), (b.LoadLimitGPer100g, b.Development));
-            Assert.Equal(a.Units.OrderBy(u => u.MassG), b.Units);
-        }
+        static IEnumerable<string> Written(Materials materials) => materials.All.Select(material => JsonSerializer.Serialize(MaterialSheet.Of(material), PlanJson.Options));
+        var store = new CabinetStore(demo.DataSource);
+        Assert.Equal(Written(DemoSupplies.Stock(StarterCabinet.Load())), Written(await store.LoadAsync(studioId, Cancel)));
+    }
 
-        foreach (var (a, b) in expected.OfType<Glaze>().Zip(actual.OfType<Glaze>()))
-            Assert.Equal(a with { Label = b.Label }, b);
+    [Fact]
+    public async Task A_material_is_written_over_the_version_it_was_made_from_or_not_at_all()
+    {
+        var store = new CabinetStore(demo.DataSource);
+        var rowan = (await store.ListAsync(studioId, Cancel)).Single(kept => kept.Material.Id == "rowan");
+        var renamed = rowan.Material with { Label = rowan.Material.Label with { Name = "Rowan, new pot" }, Supply = rowan.Material.Supply with { Lot = "B 7" } };
+        Assert.IsType<SaveMaterialsResult.Saved>(await store.SaveAsync(studioId, [new MaterialChange(renamed, rowan.Version)], Cancel));
+        Assert.Equal(new SaveMaterialsResult.Changed("rowan"), await store.SaveAsync(studioId, [new MaterialChange(rowan.Material, rowan.Version)], Cancel));
+        // A new one with the id of one that is there is no change of it.
+        Assert.Equal(new SaveMaterialsResult.Changed("rowan"), await store.SaveAsync(studioId, [new MaterialChange(rowan.Material, 0)], Cancel));
+        var after = (await store.ListAsync(studioId, Cancel)).Single(kept => kept.Material.Id == "rowan");
+        Assert.Equal((rowan.Version + 1, "Rowan, new pot", "B 7"), (after.Version, after.Material.Label.Name, after.Material.Supply.Lot));
+    }
+
+    [Fact]
+    public async Task Of_many_materials_all_are_written_or_none()
+    {
+        var store = new CabinetStore(demo.DataSource);
+        var glue = new Adhesive(new Label("flower-glue", "Flower glue", "gum", FoodStatus.Edible));
+        var twin = new Adhesive(new Label("flower-glue-2", "Flower glue", "gum", FoodStatus.Edible));
+        Assert.Equal(
+            new SaveMaterialsResult.NameTaken("Flower glue"),
+            await store.SaveAsync(studioId, [new MaterialChange(glue, 0), new MaterialChange(twin, 0)], Cancel));
+        Assert.DoesNotContain((await store.LoadAsync(studioId, Cancel)).All, material => material.Id == "flower-glue");
+    }
+
+    [Fact]
+    public async Task Nothing_is_removed_that_a_plan_or_a_batch_names()
+    {
+        var store = new CabinetStore(demo.DataSource);
+        Assert.Equal(RemoveMaterialResult.InUse, await store.RemoveAsync(studioId, "wine-lees", Cancel));
+        // Only in a kept batch.
+        Assert.Equal(RemoveMaterialResult.InUse, await store.RemoveAsync(studioId, "sloe", Cancel));
+        Assert.Equal(RemoveMaterialResult.Removed, await store.RemoveAsync(studioId, "edible-glue", Cancel));
+        Assert.Equal(RemoveMaterialResult.Missing, await store.RemoveAsync(studioId, "edible-glue", Cancel));
+        Assert.Equal(RemoveMaterialResult.Missing, await store.RemoveAsync(Guid.NewGuid(), "fresh-egg-white", Cancel));
     }
 
     [Fact]

@@ -111,7 +111,8 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
         { "coats[4].seconds", "0", "secondsOutOfRange" },
         { "coats[5].coats", "99", "coatsOutOfRange" },
         { "coats[5].glazeId", "\"gone\"", "unknownMaterial" },
-        { "targets.rim.l", "140", "notAColour" },
+        { "targets.rim.colour.l", "140", "notAColour" },
+        { "targets.rim.spread", "13", "spreadOutOfRange" },
     };
 
     [Theory]
@@ -121,7 +122,7 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
         var (id, plan, version) = await SepalsAsync();
         Set(plan, path, JsonNode.Parse(value));
         // A wrong end of a place is told at its end; a wrong colour part at its colour.
-        var at = path.Replace(".place.start", ".place.end").Replace("rim.l", "rim");
+        var at = path.Replace(".place.start", ".place.end").Replace("colour.l", "colour");
         foreach (var response in new[] { await SaveAsync(id, plan, version), await http.PostAsJsonAsync($"/api/pieces/{id}/preview", plan) })
         {
             var trouble = await TroubleAsync(response);

@@ -486,11 +486,13 @@ export interface components {
             filters?: null | components["schemas"]["FiltersView"];
         };
         /** @enum {unknown} */
+        Finish: "matt" | "satin" | "gloss" | "pearl" | "metallic" | "frosted";
+        /** @enum {unknown} */
         FoodStatus: "edible" | "decorativeOnly" | "notFood";
         GetCabinetMaterialView: {
             id: string;
             name: string;
-            kind: string;
+            kind: components["schemas"]["MaterialKind"];
             form: string;
             foodStatus: components["schemas"]["FoodStatus"];
             dyeFamily: string;
@@ -501,6 +503,13 @@ export interface components {
             units: components["schemas"]["DoseUnit"][];
             supply: components["schemas"]["Supply"];
             notFor: components["schemas"]["Diet"][];
+            contains: components["schemas"]["Ingredient"][];
+            isRetired: boolean;
+            /** Format: int32 */
+            gauge: null | number;
+            origin: components["schemas"]["OpticsOrigin"];
+            /** Format: double */
+            worstDeltaE: null | number;
         };
         GetDoseLadderAnswer: {
             paste: components["schemas"]["ColourView"];
@@ -599,6 +608,8 @@ export interface components {
         };
         /** @enum {unknown} */
         HueWord: "pink" | "red" | "orange" | "gold" | "yellow" | "yellowGreen" | "green" | "teal" | "blue" | "blueViolet" | "violet" | "magenta";
+        /** @enum {unknown} */
+        Ingredient: "egg" | "gluten" | "nuts" | "milk" | "soya" | "gelatine" | "shellac" | "carmine" | "warnedColour";
         KeepBatchAnswer: {
             /** Format: int32 */
             version: number;
@@ -744,11 +755,15 @@ export interface components {
             /** Format: double */
             partG: number;
         };
+        /** @enum {unknown} */
+        MaterialKind: "paste" | "colourant" | "dust" | "lustre" | "extender" | "glaze" | "thinner" | "crumb" | "adhesive" | "wire" | "tape" | "stamens";
         NamedLoad: {
             word: components["schemas"]["LoadWord"];
             /** Format: double */
             mgPerCm2: number;
         };
+        /** @enum {unknown} */
+        OpticsOrigin: "nominal" | "label" | "dabs";
         /** @enum {unknown} */
         PartOf: "flower" | "bud";
         /** @enum {unknown} */
@@ -759,7 +774,7 @@ export interface components {
         };
         PiecePlan: {
             targets: {
-                [key: string]: components["schemas"]["Lab"];
+                [key: string]: components["schemas"]["Target"];
             };
             ground: components["schemas"]["Lab"];
             paste: components["schemas"]["PasteRecipe"];
@@ -1028,6 +1043,21 @@ export interface components {
             stockG: null | number;
             /** Format: double */
             pricePerG: null | number;
+            /** Format: double */
+            stockPieces?: null | number;
+            /** Format: double */
+            pricePerPiece?: null | number;
+            lot?: string;
+            /** Format: date */
+            openedOn?: null | string;
+            /** Format: date */
+            bestBefore?: null | string;
+        };
+        Target: {
+            colour: components["schemas"]["Lab"];
+            /** Format: double */
+            spread: number;
+            finish: components["schemas"]["Finish"];
         };
         TickStepRequest: {
             fingerprint: string;

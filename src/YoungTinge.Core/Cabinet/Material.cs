@@ -24,19 +24,94 @@ public enum Diet
     DairyFree,
 }
 
+/// <summary>Something in a material that people may not bear, avoid, or must be told of.</summary>
+public enum Ingredient
+{
+    Egg,
+    Gluten,
+    Nuts,
+    Milk,
+    Soya,
+    Gelatine,
+    Shellac,
+    Carmine,
+
+    /// <summary>A colour that needs a warning on the label in some countries, or is not allowed there.</summary>
+    WarnedColour,
+}
+
 /// <summary>What every material is known by.</summary>
 /// <param name="Id">Stable within a studio, lower-case words joined by hyphens.</param>
 /// <param name="Form">What it comes as: gel, powder, spray ...</param>
 /// <param name="DyeFamily">What makes the colour, in words; empty if nothing does.</param>
 public sealed record Label(string Id, string Name, string Form, FoodStatus FoodStatus, string DyeFamily = "", string Note = "")
 {
-    /// <summary>Diets that it does not suit, as far as the studio knows.</summary>
+    /// <summary>Diets that it does not suit, as far as the studio knows, apart from what its ingredients say.</summary>
     public IReadOnlyList<Diet> NotFor { get; init; } = [];
+
+    public IReadOnlyList<Ingredient> Contains { get; init; } = [];
+
+    /// <summary>No longer bought: still known where it was used, no longer offered.</summary>
+    public bool IsRetired { get; init; }
+
+    /// <summary>Whether it suits a diet, by what was said of it and by what it contains.</summary>
+    public bool Suits(Diet diet) => !NotFor.Contains(diet) && !Contains.Any(ingredient => RuledOutBy(ingredient).Contains(diet));
+
+    private static Diet[] RuledOutBy(Ingredient ingredient) => ingredient switch
+    {
+        Ingredient.Egg or Ingredient.Shellac => [Diet.Vegan],
+        Ingredient.Milk => [Diet.Vegan, Diet.DairyFree],
+        Ingredient.Gelatine or Ingredient.Carmine => [Diet.Vegan, Diet.Vegetarian],
+        Ingredient.Gluten => [Diet.GlutenFree],
+        Ingredient.Nuts => [Diet.NutFree],
+        _ => [],
+    };
 }
 
-/// <summary>What is left of a material and what it costs; null is not known.</summary>
+/// <summary>What is left of a material and what it costs; null is not known. What is counted has pieces, the rest grams.</summary>
 /// <param name="PricePerG">In the studio's currency.</param>
-public sealed record Supply(double? StockG, double? PricePerG);
+public sealed record Supply(double? StockG, double? PricePerG)
+{
+    public double? StockPieces { get; init; }
+
+    /// <summary>In the studio's currency.</summary>
+    public double? PricePerPiece { get; init; }
+
+    /// <summary>The maker's mark on the pot; empty if there is none.</summary>
+    public string Lot { get; init; } = "";
+
+    public DateOnly? OpenedOn { get; init; }
+
+    public DateOnly? BestBefore { get; init; }
+}
+
+/// <summary>Where a material's optics come from.</summary>
+public enum OpticsOrigin
+{
+    /// <summary>From whoever made the list; a jar may be off by a factor of two.</summary>
+    Nominal,
+
+    /// <summary>From one colour on a label: rough.</summary>
+    Label,
+
+    /// <summary>From dabs of this very jar.</summary>
+    Dabs,
+}
+
+/// <param name="WorstDeltaE">Largest CIEDE2000 between a dab and what the model says for it; null without dabs.</param>
+public sealed record OpticsSource(OpticsOrigin Origin, double? WorstDeltaE)
+{
+    public static OpticsSource Nominal { get; } = new(OpticsOrigin.Nominal, null);
+
+    /// <summary>That it was learned from, none to four.</summary>
+    public IReadOnlyList<DabReading> Dabs { get; init; } = [];
+}
+
+/// <summary>A trial of a material, as it was read.</summary>
+/// <param name="Amount">g per 100 g of paste for a colourant, mg/cm2 for a dust; above 0.</param>
+/// <param name="Colour">Under daylight.</param>
+/// <param name="Reflectance">36 values, 380 to 730 nm every 10 nm, 0 to 1; null if only its colour was read.</param>
+public sealed record DabReading(double Amount, Lab Colour, IReadOnlyList<double>? Reflectance);
 
 /// <summary>A thing in the cabinet that colours, carries or finishes a piece.</summary>
 public abstract record Material(Label Label)
@@ -44,6 +119,8 @@ public abstract record Material(Label Label)
     public string Id => Label.Id;
 
     public Supply Supply { get; init; } = new(null, null);
+
+    public OpticsSource Source { get; init; } = OpticsSource.Nominal;
 }
 
 /// <summary>Paste before colour.</summary>
@@ -95,5 +172,24 @@ public sealed record Glaze(Label Label, double Gloss, double OuterReflection, do
 /// <param name="WashDepthMm">How deep a wash with it soaks into paste.</param>
 public sealed record Thinner(Label Label, double DensityGPerMl, double WashDepthMm) : Material(Label);
 
+/// <summary>Tinted crumbs for pollen: fine sugar, gelatine, maize meal.</summary>
+/// <param name="Reflectance">0 to 1.</param>
+public sealed record Crumb(Label Label, Spectrum Reflectance) : Material(Label);
+
+/// <summary>What holds pieces or pollen: edible glue, egg white.</summary>
+public sealed record Adhesive(Label Label) : Material(Label);
+
 /// <param name="Reflectance">Of its wrapping, 0 to 1.</param>
-public sealed record Wire(Label Label, Spectrum Reflectance) : Material(Label);
+public sealed record Wire(Label Label, Spectrum Reflectance) : Material(Label)
+{
+    /// <summary>The higher the finer, 14 to 36; null is not known.</summary>
+    public int? Gauge { get; init; }
+}
+
+/// <summary>What stems are bound with.</summary>
+/// <param name="Reflectance">0 to 1.</param>
+public sealed record Tape(Label Label, Spectrum Reflectance) : Material(Label);
+
+/// <summary>Ready-made stamens.</summary>
+/// <param name="Reflectance">Of their heads, 0 to 1.</param>
+public sealed record Stamens(Label Label, Spectrum Reflectance) : Material(Label);

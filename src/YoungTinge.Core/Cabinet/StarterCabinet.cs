@@ -29,7 +29,7 @@ public static class StarterCabinet
 
         var label = new Label(Text("id"), Text("name"), Text("form"), Food(Text("foodStatus")), Text("dyeFamily"), Text("note"))
         {
-            NotFor = Text("dyeFamily").Contains("carmine") ? [Diet.Vegan, Diet.Vegetarian] : [],
+            Contains = Text("dyeFamily").Contains("carmine") ? [Ingredient.Carmine] : [],
         };
         return Text("kind") switch
         {

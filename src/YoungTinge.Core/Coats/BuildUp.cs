@@ -47,7 +47,7 @@ public static class BuildUp
             colours.Add(LabFromXyz.Convert(sum * (1.0 / loads.Count), light.White));
         }
 
-        var target = plan.Targets[zone];
+        var target = plan.Targets[zone].Colour;
         return new ZoneHistory(zone, colours, target, Difference.Of(colours[^1], target));
     }
 }

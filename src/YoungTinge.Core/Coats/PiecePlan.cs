@@ -5,6 +5,6 @@ using YoungTinge.Core.Flowers;
 namespace YoungTinge.Core.Coats;
 
 /// <summary>How one kind of piece gets its colour: what it should look like, its paste, and the coats in order.</summary>
-/// <param name="Targets">Under daylight, of the finished piece; one for every zone.</param>
+/// <param name="Targets">Of the finished piece; one for every zone.</param>
 /// <param name="Ground">What the paste alone should be, under daylight.</param>
-public sealed record PiecePlan(IReadOnlyDictionary<Zone, Lab> Targets, Lab Ground, PasteRecipe Paste, IReadOnlyList<Coat> Coats);
+public sealed record PiecePlan(IReadOnlyDictionary<Zone, Target> Targets, Lab Ground, PasteRecipe Paste, IReadOnlyList<Coat> Coats);

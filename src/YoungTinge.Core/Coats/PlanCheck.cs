@@ -8,6 +8,7 @@ public enum PlanProblemCode
 {
     MissingTarget,
     NotAColour,
+    SpreadOutOfRange,
     UnknownMaterial,
     DoseNotAboveZero,
     DoseOverLimit,
@@ -50,8 +51,10 @@ public static class PlanCheck
             var path = $"targets.{char.ToLowerInvariant(zone.ToString()[0])}{zone.ToString()[1..]}";
             if (!plan.Targets.TryGetValue(zone, out var target))
                 yield return new PlanProblem(path, PlanProblemCode.MissingTarget);
-            else if (!IsColour(target))
-                yield return new PlanProblem(path, PlanProblemCode.NotAColour);
+            else if (!IsColour(target.Colour))
+                yield return new PlanProblem($"{path}.colour", PlanProblemCode.NotAColour);
+            else if (!(target.Spread is >= 0 and <= Target.MostSpread))
+                yield return new PlanProblem($"{path}.spread", PlanProblemCode.SpreadOutOfRange, Target.MostSpread);
         }
 
         if (!IsColour(plan.Ground))

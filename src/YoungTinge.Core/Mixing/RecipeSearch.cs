@@ -38,9 +38,9 @@ public sealed record RecipeSearch(IReadOnlyList<string> BaseIds, Lab Target, dou
     /// <summary>No more of a colour than the studio has left, where that is known. Default yes.</summary>
     public bool WithinStock { get; init; } = true;
 
-    /// <summary>Whether a material passes the food status and diet filters.</summary>
+    /// <summary>Whether a material is still bought and passes the food status and diet filters.</summary>
     public bool Allows(Material material) =>
-        !(EdibleOnly && material.Label.FoodStatus != FoodStatus.Edible) && !material.Label.NotFor.Intersect(Diets).Any();
+        !material.Label.IsRetired && !(EdibleOnly && material.Label.FoodStatus != FoodStatus.Edible) && Diets.All(material.Label.Suits);
 
     /// <summary>Most of a colour that a recipe may hold, g per 100 g; 0 if it may not be used at all.</summary>
     public double LimitOf(Colourant colourant)

@@ -18,8 +18,7 @@ public static class Chip
         PasteBase => OfPaste(new PasteRecipe(material.Id, []), materials),
         Colourant => OfPaste(White(materials) with { Doses = [new Dose(material.Id, DoseGPer100g)] }, materials),
         Dust dust => OfDust(dust.Optics, materials),
-        Wire wire => Illuminant.D65.LabOf(wire.Reflectance),
-        _ => null,
+        _ => MaterialSheet.ReflectanceOf(material) is { } face ? Illuminant.D65.LabOf(face) : null,
     };
 
     public static Lab OfDust(Scatterer dust, Materials materials)

@@ -23,13 +23,13 @@ internal sealed record DemoReading(LogSubject Subject, double DaysAgo, Lab Off, 
 internal static class DemoPlan
 {
     public static PiecePlan Of(string ground, PasteRecipe paste, string rim, string tip, string heart, string foot, string back, params Coat[] coats) => new(
-        new Dictionary<Zone, Lab>
+        new Dictionary<Zone, Target>
         {
-            [Zone.Rim] = Colour(rim),
-            [Zone.Tip] = Colour(tip),
-            [Zone.Heart] = Colour(heart),
-            [Zone.Base] = Colour(foot),
-            [Zone.Back] = Colour(back),
+            [Zone.Rim] = Target.Of(Colour(rim)),
+            [Zone.Tip] = Target.Of(Colour(tip)),
+            [Zone.Heart] = Target.Of(Colour(heart)),
+            [Zone.Base] = Target.Of(Colour(foot)),
+            [Zone.Back] = Target.Of(Colour(back)),
         },
         Colour(ground),
         paste,

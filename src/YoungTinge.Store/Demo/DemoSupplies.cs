@@ -1,8 +1,9 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Store.Demo;
 
-/// <summary>What the made-up studio has left of everything, what it paid, and whom a few things do not suit.</summary>
+/// <summary>What the made-up studio has of everything, what it paid, what is in it; and what the starter cabinet does not hold.</summary>
 internal static class DemoSupplies
 {
     /// <summary>Pots that are nearly used up, in g: the deep wine paste runs short for the winter supper.</summary>
@@ -13,20 +14,44 @@ internal static class DemoSupplies
         ["cockle"] = 0.6,
     };
 
-    private static readonly IReadOnlyDictionary<string, (Diet[] Diets, string Note)> NotFor = new Dictionary<string, (Diet[], string)>
+    private static readonly IReadOnlyDictionary<string, (Ingredient[] Contains, string Note)> Contains = new Dictionary<string, (Ingredient[], string)>
     {
-        ["soft-cream-paste"] = ([Diet.Vegan, Diet.Vegetarian, Diet.DairyFree], "made with gelatine and milk powder"),
-        ["brushed-sheen"] = ([Diet.Vegan], "shellac"),
+        ["soft-cream-paste"] = ([Ingredient.Gelatine, Ingredient.Milk], "made with gelatine and milk powder"),
+        ["brushed-sheen"] = ([Ingredient.Shellac], "shellac"),
     };
 
-    public static Materials Stock(Materials cabinet) => new(cabinet.All.Select(Stocked));
+    private static readonly MaterialSheet[] More =
+    [
+        Crumb("Fine pollen sugar", "fine sugar", "#f4d35e", 60, 0.02),
+        Crumb("Rust crumb", "gelatine", "#a0522d", 25, 0.08) with { Contains = [Ingredient.Gelatine], FoodStatus = FoodStatus.Edible },
+        Crumb("Maize meal, pale", "maize meal", "#f0dc9a", 200, 0.004),
+        new() { Name = "Edible glue", Kind = MaterialKind.Adhesive, Form = "gum glue", FoodStatus = FoodStatus.Edible, StockG = 45, PricePerG = 0.06 },
+        new()
+        {
+            Name = "Fresh egg white", Kind = MaterialKind.Adhesive, Form = "egg white", FoodStatus = FoodStatus.Edible, Contains = [Ingredient.Egg],
+            StockG = 30, PricePerG = 0.01, Note = "For pieces that nobody eats, or use dried egg white.",
+        },
+        Counted("Moss stem tape", MaterialKind.Tape, "crepe", "#5b7a3a", 3, 1.9),
+        Counted("White stem tape", MaterialKind.Tape, "crepe", "#f3f2ea", 2, 1.9),
+        Counted("Bracken stem tape", MaterialKind.Tape, "crepe", "#6b4a2f", 1, 1.9),
+        Counted("Seed-head stamens, pale yellow", MaterialKind.Stamens, "round heads, fine", "#f2e394", 120, 0.03),
+        Counted("Seed-head stamens, wine", MaterialKind.Stamens, "round heads, fine", "#6d2237", 40, 0.03),
+    ];
+
+    private static readonly IReadOnlyDictionary<string, int> Gauges = new Dictionary<string, int>
+    {
+        ["white-wire"] = 26, ["green-wire"] = 24, ["bare-wire"] = 18,
+    };
+
+    public static Materials Stock(Materials cabinet) =>
+        new([.. cabinet.All.Select(Stocked), .. More.Select(sheet => MaterialFromSheet.Convert(sheet, MaterialId.From(sheet.Name, _ => false)))]);
 
     private static Material Stocked(Material material)
     {
         var stocked = material with { Supply = SupplyOf(material) };
-        return NotFor.TryGetValue(material.Id, out var not)
-            ? stocked with { Label = stocked.Label with { NotFor = not.Diets, Note = not.Note } }
-            : stocked;
+        if (Contains.TryGetValue(material.Id, out var inside))
+            stocked = stocked with { Label = stocked.Label with { Contains = inside.Contains, Note = inside.Note } };
+        return stocked is Wire wire && Gauges.TryGetValue(wire.Id, out var gauge) ? wire with { Gauge = gauge } : stocked;
     }
 
     private static Supply SupplyOf(Material material)
@@ -43,6 +68,18 @@ internal static class DemoSupplies
             Dust => (400, 0.004),
             _ => (0.0, 0.0),
         };
+        if (material is Wire)
+            return new Supply(null, null) { StockPieces = 150, PricePerPiece = 0.05 };
         return potG > 0 ? new Supply(NearlyUsedUp.GetValueOrDefault(material.Id, potG), pricePerG) : new Supply(null, null);
     }
+
+    private static MaterialSheet Crumb(string name, string form, string look, double stockG, double pricePerG) => new()
+    {
+        Name = name, Kind = MaterialKind.Crumb, Form = form, FoodStatus = FoodStatus.Edible, LabelColour = DemoPlan.Colour(look), StockG = stockG, PricePerG = pricePerG,
+    };
+
+    private static MaterialSheet Counted(string name, MaterialKind kind, string form, string look, double pieces, double pricePerPiece) => new()
+    {
+        Name = name, Kind = kind, Form = form, LabelColour = DemoPlan.Colour(look), StockPieces = pieces, PricePerPiece = pricePerPiece,
+    };
 }

@@ -9,12 +9,13 @@ namespace YoungTinge.Web.Cabinet;
 /// <summary>Everything on the shelf, with the colour it gives by itself.</summary>
 public static class GetCabinet
 {
-    /// <param name="Kind">paste, colourant, dust, lustre, extender, glaze, thinner or wire.</param>
     /// <param name="Chip">Null for what has no colour of its own.</param>
     /// <param name="LoadLimit">g per 100 g for a colourant, mg/cm2 for a dust, else null.</param>
+    /// <param name="NotFor">All diets that it does not suit, by what was said and by what is in it.</param>
     public sealed record MaterialView(
-        string Id, string Name, string Kind, string Form, FoodStatus FoodStatus, string DyeFamily, string Note, ColourView? Chip, double? LoadLimit,
-        IReadOnlyList<DoseUnit> Units, Supply Supply, IReadOnlyList<Diet> NotFor);
+        string Id, string Name, MaterialKind Kind, string Form, FoodStatus FoodStatus, string DyeFamily, string Note, ColourView? Chip,
+        double? LoadLimit, IReadOnlyList<DoseUnit> Units, Supply Supply, IReadOnlyList<Diet> NotFor, IReadOnlyList<Ingredient> Contains,
+        bool IsRetired, int? Gauge, OpticsOrigin Origin, double? WorstDeltaE);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/materials", Handle)
         .WithName("getCabinet").Produces<IReadOnlyList<MaterialView>>().Fails(503);
@@ -25,8 +26,8 @@ public static class GetCabinet
         return TypedResults.Ok<IReadOnlyList<MaterialView>>([.. materials.All.Select(material => View(material, materials))]);
     }
 
-    private static MaterialView View(Material material, Materials materials) => new(
-        material.Id, material.Label.Name, CabinetStore.KindOf(material), material.Label.Form, material.Label.FoodStatus,
+    internal static MaterialView View(Material material, Materials materials) => new(
+        material.Id, material.Label.Name, MaterialKinds.Of(material), material.Label.Form, material.Label.FoodStatus,
         material.Label.DyeFamily, material.Label.Note,
         Chip.Of(material, materials) is { } colour ? ColourView.From(colour) : null,
         material switch
@@ -37,5 +38,10 @@ public static class GetCabinet
         },
         (material as Colourant)?.Units ?? [],
         material.Supply,
-        material.Label.NotFor);
+        [.. Enum.GetValues<Diet>().Where(diet => !material.Label.Suits(diet))],
+        material.Label.Contains,
+        material.Label.IsRetired,
+        (material as Wire)?.Gauge,
+        material.Source.Origin,
+        material.Source.WorstDeltaE);
 }

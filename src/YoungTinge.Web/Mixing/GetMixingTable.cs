@@ -55,7 +55,7 @@ public static class GetMixingTable
     private static PieceView View(PlannedPiece planned, Flower flower) => new(
         planned.Id, planned.Piece.Name, flower.Id, flower.Name, flower.CommissionId, planned.Plan.Paste,
         PasteQuantity.For(planned.Piece, planned.Parts).BatchG,
-        [new TargetView(null, ColourView.From(planned.Plan.Ground)), .. Enum.GetValues<Zone>().Select(zone => new TargetView(zone, ColourView.From(planned.Plan.Targets[zone])))]);
+        [new TargetView(null, ColourView.From(planned.Plan.Ground)), .. Enum.GetValues<Zone>().Select(zone => new TargetView(zone, ColourView.From(planned.Plan.Targets[zone].Colour)))]);
 
     private static ReadingView View(NamedLogEntry named) => new(
         named.Entry.Id, named.Entry.PieceId, ColourView.From(named.Entry.Actual), Difference.Of(named.Entry.Actual, named.Entry.Predicted), named.Entry.LoggedAt);

@@ -29,7 +29,7 @@ public class PlanCheckTests
     [Fact]
     public void A_missing_target_is_named()
     {
-        var plan = Plan() with { Targets = new Dictionary<Zone, Lab> { [Zone.Rim] = new(50, 0, 0) } };
+        var plan = Plan() with { Targets = new Dictionary<Zone, Target> { [Zone.Rim] = Target.Of(new Lab(50, 0, 0)) } };
         Assert.Equal(["targets.tip", "targets.heart", "targets.base", "targets.back"], PlanCheck.Problems(plan, TestData.Cabinet).Select(p => p.Path));
     }
 

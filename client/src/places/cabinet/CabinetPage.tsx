@@ -7,7 +7,7 @@ import { Reading, Unreadable } from '../../shared/Message'
 import { Swatch } from '../../shared/Swatch'
 import { colourName } from '../../shared/words'
 
-const shelves = ['paste', 'colourant', 'dust', 'lustre', 'extender', 'glaze', 'thinner', 'wire']
+const shelves = ['paste', 'colourant', 'dust', 'lustre', 'extender', 'glaze', 'thinner', 'crumb', 'adhesive', 'wire', 'tape', 'stamens']
 
 /** What stands in the studio's cabinet, shelf by shelf, each with its colour and whether it may be eaten. */
 export function CabinetPage() {

@@ -9,6 +9,7 @@ import { DustFields } from './DustFields'
 import type { ProblemAt } from './Editor'
 import { Editor } from './Editor'
 import { SidesChoice } from './SidesChoice'
+import { offered } from '../../shared/cabinet'
 
 /** One coat, opened: what it is made of, how much, where, and its place in the order. */
 export function CoatEditor({
@@ -112,7 +113,7 @@ function GlazeFields({
     <div className="flex flex-wrap items-start gap-6">
       <Choice
         legend={t('coat.glazeProduct')}
-        options={materials.filter((m) => m.kind === 'glaze').map((m) => ({ value: m.id, label: m.name }))}
+        options={offered(materials, 'glaze', coat.glazeId).map((m) => ({ value: m.id, label: m.name }))}
         chosen={coat.glazeId}
         onChoose={(glazeId) => onChange({ ...coat, glazeId })}
       />

@@ -12,6 +12,7 @@ import { Choice } from '../../shared/Choice'
 import type { ProblemAt } from './Editor'
 import { Editor } from './Editor'
 import { RecipeFinder } from './RecipeFinder'
+import { offered } from '../../shared/cabinet'
 
 /** The paste of a piece: its ground colour, recipes for it, and the doses by hand. */
 export function PasteEditor({
@@ -54,7 +55,7 @@ export function PasteEditor({
         <div className="space-y-3">
           <Choice
             legend={t('paste.base')}
-            options={materials.filter((m) => m.kind === 'paste').map((m) => ({ value: m.id, label: m.name }))}
+            options={offered(materials, 'paste', plan.paste.baseId).map((m) => ({ value: m.id, label: m.name }))}
             chosen={plan.paste.baseId}
             onChoose={(baseId) => onPaste({ ...plan.paste, baseId })}
           />
@@ -102,7 +103,7 @@ function Doses({
 }) {
   const { t } = useTranslation()
   const { paste } = plan
-  const unused = materials.filter((m) => m.kind === 'colourant' && !paste.doses.some((d) => d.colourantId === m.id))
+  const unused = offered(materials, 'colourant').filter((m) => !paste.doses.some((d) => d.colourantId === m.id))
   const setDoses = (doses: PasteRecipe['doses']) => onPaste({ ...paste, doses })
   const problem = problemAt('paste.doses')
   return (

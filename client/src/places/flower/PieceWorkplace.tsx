@@ -136,7 +136,9 @@ export function PieceWorkplace({
             <TargetEditor
               key={opened.zone}
               view={view}
-              problem={problemAt(`targets.${opened.zone}`)}
+              target={plan.targets[opened.zone]!}
+              problem={problemAt(`targets.${opened.zone}.colour`)}
+              spreadProblem={problemAt(`targets.${opened.zone}.spread`)}
               onChange={(lab) => edit((old) => setTarget(old, opened.zone, lab))}
               onClose={close}
             />
@@ -186,7 +188,7 @@ function troubledParts({ problems, plan }: Session): Set<string> {
     const coat = /^coats\[(\d+)\]/.exec(path)
     if (coat) parts.add(plan.coats[Number(coat[1])]?.id ?? '')
     if (path.startsWith('paste') || path === 'ground') parts.add('paste')
-    for (const zone of zones) if (path === `targets.${zone}`) parts.add(zone)
+    for (const zone of zones) if (path.startsWith(`targets.${zone}`)) parts.add(zone)
   }
   return parts
 }

@@ -1,21 +1,29 @@
 import { useTranslation } from 'react-i18next'
-import type { Lab, ZoneView } from '../../api/api'
+import type { Finish, Target, ZoneView } from '../../api/api'
 import { ColourEntry } from '../../shared/ColourEntry'
+import { NumberField } from '../../shared/NumberField'
+import { SelectField } from '../../shared/SelectField'
 import { Swatch } from '../../shared/Swatch'
 import { Problem } from '../../shared/Message'
 import { deltaE, differenceWords } from '../../shared/words'
 import { Editor } from './Editor'
 
+export const finishes: Finish[] = ['matt', 'satin', 'gloss', 'pearl', 'metallic', 'frosted']
+
 /** What a zone should look like when it is finished, with the result right beside it. */
 export function TargetEditor({
   view,
+  target,
   problem,
+  spreadProblem,
   onChange,
   onClose,
 }: {
   view: ZoneView
+  target: Target
   problem?: string
-  onChange: (lab: Lab) => void
+  spreadProblem?: string
+  onChange: (change: Partial<Target>) => void
   onClose: () => void
 }) {
   const { t } = useTranslation()
@@ -24,7 +32,11 @@ export function TargetEditor({
   return (
     <Editor title={t('target.title', { zone })} onClose={onClose}>
       <div className="flex flex-wrap items-start gap-6">
-        <ColourEntry label={t('target.colour')} colour={view.target} onChange={(colour) => onChange(colour.lab)} />
+        <ColourEntry
+          label={t('target.colour')}
+          colour={view.target}
+          onChange={({ lab }) => onChange({ colour: lab })}
+        />
         <div className="surround flex items-center p-4">
           <Swatch colour={result} label={t('target.result')} className="h-16 w-24" />
           <Swatch colour={view.target} label={t('target.target')} className="h-16 w-24" />
@@ -35,6 +47,20 @@ export function TargetEditor({
           </p>
         </div>
         {problem && <Problem>{problem}</Problem>}
+        <NumberField
+          label={t('target.spread')}
+          value={target.spread}
+          unit={t('target.spreadUnit')}
+          problem={spreadProblem}
+          onChange={(spread) => onChange({ spread })}
+          className="max-w-52"
+        />
+        <SelectField
+          label={t('target.finish')}
+          value={target.finish}
+          options={finishes.map((finish) => ({ value: finish, label: t(`finish.${finish}`) }))}
+          onChoose={(finish) => onChange({ finish: finish as Finish })}
+        />
       </div>
     </Editor>
   )

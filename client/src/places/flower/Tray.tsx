@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { Material } from '../../api/api'
+import { stillBought } from '../../shared/cabinet'
 import { Swatch } from '../../shared/Swatch'
 
 const shelves = ['dust', 'lustre', 'setting'] as const
@@ -11,7 +12,7 @@ type Shelf = (typeof shelves)[number]
 export function Tray({ materials, onTake }: { materials: Material[]; onTake: (what: Material | 'steam') => void }) {
   const { t } = useTranslation()
   const [shelf, setShelf] = useState<Shelf>('dust')
-  const pots = materials.filter((material) =>
+  const pots = stillBought(materials).filter((material) =>
     shelf === 'dust'
       ? material.kind === 'dust' || material.kind === 'extender'
       : shelf === 'lustre'

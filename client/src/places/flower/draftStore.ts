@@ -15,7 +15,7 @@ export interface Draft {
 
 // What comes out of storage may be from an older build. Only its frame is checked here: the server checks every plan.
 const planFrame = z.looseObject({
-  targets: z.record(z.string(), z.looseObject({})),
+  targets: z.record(z.string(), z.looseObject({ colour: z.looseObject({}) })),
   ground: z.looseObject({}),
   paste: z.looseObject({ doses: z.array(z.looseObject({})) }),
   coats: z.array(z.looseObject({ kind: z.string(), id: z.string() })),
@@ -54,10 +54,24 @@ function read(name: string): Draft | null {
   const text = localStorage.getItem(name)
   if (!text) return null
   try {
-    return draftFrame.parse(JSON.parse(text)) as unknown as Draft
+    return draftFrame.parse(withWholeTargets(JSON.parse(text))) as unknown as Draft
   } catch {
     return null
   }
+}
+
+/** Until autumn 2026 a target was a colour alone; a draft from before is not to be lost for that. */
+function withWholeTargets(draft: { base: { plan: OldPlan }; plan: OldPlan }) {
+  for (const { targets } of [draft.base.plan, draft.plan]) {
+    for (const [zone, target] of Object.entries(targets)) {
+      if (!('colour' in target)) targets[zone] = { colour: target, spread: 2, finish: 'matt' }
+    }
+  }
+  return draft
+}
+
+interface OldPlan {
+  targets: Record<string, object>
 }
 
 /** Names this tab; the name outlives a reload, but a copied tab gets a new one because its lock is taken. */

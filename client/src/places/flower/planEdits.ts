@@ -1,10 +1,10 @@
-import type { Coat, DustCoat, Lab, Material, PasteRecipe, Place, PlaceKind, Plan, Zone } from '../../api/api'
+import type { Coat, DustCoat, Lab, Material, PasteRecipe, Place, PlaceKind, Plan, Target, Zone } from '../../api/api'
 
 /** Changes to a plan, each a new plan. No rules here: whether a plan is possible, the server says. */
 
-export const setTarget = (plan: Plan, zone: Zone, lab: Lab): Plan => ({
+export const setTarget = (plan: Plan, zone: Zone, change: Partial<Target>): Plan => ({
   ...plan,
-  targets: { ...plan.targets, [zone]: lab },
+  targets: { ...plan.targets, [zone]: { ...plan.targets[zone]!, ...change } },
 })
 
 export const setGround = (plan: Plan, ground: Lab): Plan => ({ ...plan, ground })

@@ -7,6 +7,7 @@ import { diets, PickedList } from './PickedList'
 import type { Table } from './tableState'
 import type { LongWork } from './useLongWork'
 import { WorkState } from './WorkState'
+import { offered } from '../../shared/cabinet'
 
 const mostColours = ['1', '2', '3', '4'] as const
 
@@ -27,7 +28,9 @@ export function FindPanel({
   const { t } = useTranslation()
   const find = (anyPaste: boolean) => {
     const baseIds = anyPaste
-      ? materials.filter((m) => m.kind === 'paste' && suits(m, table)).map((m) => m.id)
+      ? offered(materials, 'paste')
+          .filter((m) => suits(m, table))
+          .map((m) => m.id)
       : [table.mixes[0]!.baseId]
     const { target, pasteG, mostColourants, filters } = table
     search.start({ baseIds, target, pasteG, mostColourants, filters })
@@ -75,7 +78,7 @@ function FiltersEntry({
   const { t } = useTranslation()
   const { filters } = table
   const set = (part: Partial<Table['filters']>) => onChange({ filters: { ...filters, ...part } })
-  const colours = materials.filter((m) => m.kind === 'colourant')
+  const colours = offered(materials, 'colourant')
   const count =
     filters.mustUse.length +
     filters.leaveOut.length +

@@ -11,11 +11,12 @@ import type { NameOf } from '../../shared/words'
 import { deltaE } from '../../shared/words'
 import { Chart, Curve } from './Chart'
 import type { Table } from './tableState'
+import { offered } from '../../shared/cabinet'
 
 /** What a colour does to the paste at eight doses: as a strip and as curves of lightness and strength. */
 export function LadderTool({ table, materials, nameOf }: { table: Table; materials: Material[]; nameOf: NameOf }) {
   const { t } = useTranslation()
-  const colours = materials.filter((m) => m.kind === 'colourant')
+  const colours = offered(materials, 'colourant')
   const [id, setId] = useState(table.mixes[0]?.doses[0]?.colourantId ?? colours[0]?.id ?? '')
   const baseId = table.mixes[0]!.baseId
   const { data, error, refetch } = useQuery({ ...queries.doseLadder(id, baseId), enabled: id !== '' })

@@ -11,11 +11,12 @@ import { SelectField } from '../../shared/SelectField'
 import type { NameOf } from '../../shared/words'
 import { grams, problemWords } from '../../shared/words'
 import type { Table } from './tableState'
+import { offered } from '../../shared/cabinet'
 
 /** Part of a touch, made measurable by kneading whole touches into a weighed lump of white. */
 export function LetDownTool({ table, materials, nameOf }: { table: Table; materials: Material[]; nameOf: NameOf }) {
   const { t } = useTranslation()
-  const colours = materials.filter((m) => m.kind === 'colourant')
+  const colours = offered(materials, 'colourant')
   const [colourantId, setColourantId] = useState(table.mixes[0]?.doses[0]?.colourantId ?? colours[0]?.id ?? '')
   const units = colours.find((m) => m.id === colourantId)?.units ?? []
   const [kind, setKind] = useState<string | null>(null)

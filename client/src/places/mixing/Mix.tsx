@@ -8,6 +8,7 @@ import { problemWords } from '../../shared/words'
 import type { Seen } from './useLook'
 import { DoseLine } from './DoseLine'
 import { Told } from './Told'
+import { offered } from '../../shared/cabinet'
 
 /** A mix on the table: its paste, its doses to drag, and everything that follows from them. */
 export function Mix({
@@ -39,7 +40,7 @@ export function Mix({
   const name = t('mixing.mix.name', { letter: 'AB'[place] })
   const { look } = seen
   const setDoses = (doses: PasteRecipe['doses']) => onRecipe({ ...recipe, doses })
-  const unused = materials.filter((m) => m.kind === 'colourant' && !recipe.doses.some((d) => d.colourantId === m.id))
+  const unused = offered(materials, 'colourant').filter((m) => !recipe.doses.some((d) => d.colourantId === m.id))
   const problemAt = (path: string) => {
     const problem = seen.problems.find((one) => one.path === path)
     return problem && problemWords(t, problem, nameOf)
@@ -62,7 +63,7 @@ export function Mix({
       </div>
       <Choice
         legend={t('paste.base')}
-        options={materials.filter((m) => m.kind === 'paste').map((m) => ({ value: m.id, label: m.name }))}
+        options={offered(materials, 'paste', recipe.baseId).map((m) => ({ value: m.id, label: m.name }))}
         chosen={recipe.baseId}
         onChoose={(baseId) => onRecipe({ ...recipe, baseId })}
       />

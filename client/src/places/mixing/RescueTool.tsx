@@ -2,6 +2,7 @@ import { X } from 'lucide-react'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { ColourView, KeptBatch, Material, PasteRecipe, Rescue } from '../../api/api'
+import { stillBought } from '../../shared/cabinet'
 import { AddMaterial } from '../../shared/AddMaterial'
 import { ColourEntry } from '../../shared/ColourEntry'
 import { NumberField } from '../../shared/NumberField'
@@ -100,7 +101,9 @@ export function RescueTool({
           </ul>
           <AddMaterial
             label={t('mixing.rescue.alsoIn')}
-            materials={materials.filter((m) => m.units.length > 0 && !slips.some((slip) => slip.colourantId === m.id))}
+            materials={stillBought(materials).filter(
+              (m) => m.units.length > 0 && !slips.some((slip) => slip.colourantId === m.id),
+            )}
             onAdd={(colourantId) => setSlips([...slips, { colourantId, count: 3 }])}
           />
         </fieldset>
