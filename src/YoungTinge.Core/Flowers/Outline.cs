@@ -24,6 +24,9 @@ public sealed class Outline
 
     public string Id { get; }
 
+    /// <summary>Veined as a leaf is; everything else is part of a flower.</summary>
+    public bool IsLeaf => Veins is VeinPattern.Feather or VeinPattern.Palm;
+
     public VeinPattern Veins { get; }
 
     /// <summary>The right half as a fine chain of points, base to tip.</summary>

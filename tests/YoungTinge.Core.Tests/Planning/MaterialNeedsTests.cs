@@ -1,0 +1,32 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Planning;
+using static YoungTinge.Core.Tests.TestPlans;
+
+namespace YoungTinge.Core.Tests.Planning;
+
+public class MaterialNeedsTests
+{
+    [Fact]
+    public void What_two_plans_use_is_added_up_and_what_runs_short_is_told()
+    {
+        var plan = Plan(Dust("wine-lees"), Glaze());
+        PlannedWork[] works = [new(Guid.NewGuid(), Petal, 6, plan), new(Guid.NewGuid(), Petal, 4, plan)];
+        var batchG = works.Sum(work => PasteQuantity.For(Petal, work.Parts).BatchG);
+        var materials = new Materials(TestData.Cabinet.All.Select(material => material.Id switch
+        {
+            "quince" => material with { Supply = new Supply(0.1, null) },
+            "lichen" => material with { Supply = new Supply(500, null) },
+            _ => material,
+        }));
+        var needs = MaterialNeeds.Of(works, materials).ToDictionary(need => need.MaterialId);
+        Assert.Equal(["bright-white-paste", "lichen", "plain-cornstarch", "quince", "satin-veil", "wine-lees"], needs.Keys.Order());
+        Assert.Equal(batchG, needs["bright-white-paste"].Grams);
+        Assert.Null(needs["bright-white-paste"].ShortG);
+        Assert.Equal(0.2 * batchG / 100, needs["quince"].Grams!.Value, 9);
+        Assert.Equal(0.2 * batchG / 100 - 0.1, needs["quince"].ShortG!.Value, 9);
+        Assert.Equal(0, needs["lichen"].ShortG);
+        Assert.Equal(needs["wine-lees"].Grams!.Value, needs["plain-cornstarch"].Grams!.Value, 9);
+        Assert.True(needs["satin-veil"].Ml > 0 && needs["satin-veil"].Grams is null);
+        Assert.Equal(works.Select(work => work.PieceId), needs["quince"].PieceIds);
+    }
+}
