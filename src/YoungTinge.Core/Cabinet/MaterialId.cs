@@ -1,4 +1,3 @@
-using System.Globalization;
 using System.Text;
 using System.Text.RegularExpressions;
 
@@ -9,6 +8,10 @@ public static partial class MaterialId
 {
     private const int Longest = 80;
 
+    // Not by the system's tables of letters, which a lean server may lack.
+    private const string Accented = "àáâãäåāçćčèéêëēėęìíîïīłñńòóôõöøōùúûüūśšÿýžźż";
+    private const string Plain = "aaaaaaaccceeeeeeeiiiiilnnooooooouuuuussyyzzz";
+
     public static bool IsOne(string text) => text.Length <= Longest && Form().IsMatch(text);
 
     /// <summary>Made from a name; a number is added if it is taken.</summary>
@@ -16,10 +19,10 @@ public static partial class MaterialId
     {
         // Letters lose their accents; what is no letter or digit parts words.
         var plain = new StringBuilder();
-        foreach (var letter in name.Normalize(NormalizationForm.FormD).ToLowerInvariant())
+        foreach (var letter in name.ToLowerInvariant())
         {
-            if (CharUnicodeInfo.GetUnicodeCategory(letter) != UnicodeCategory.NonSpacingMark)
-                plain.Append(char.IsAsciiLetterOrDigit(letter) ? letter : '-');
+            var accented = Accented.IndexOf(letter);
+            plain.Append(accented >= 0 ? Plain[accented] : char.IsAsciiLetterOrDigit(letter) ? letter : '-');
         }
 
         var words = plain.ToString().Split('-', StringSplitOptions.RemoveEmptyEntries);

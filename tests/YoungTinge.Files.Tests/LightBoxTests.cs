@@ -1,0 +1,29 @@
+using YoungTinge.Checks;
+using YoungTinge.Core.Flowers;
+
+namespace YoungTinge.Files.Tests;
+
+/// <summary>Whole ways on the simulated bench, whose materials differ from the cabinet's nominal figures.</summary>
+public class LightBoxTests
+{
+    [Fact]
+    public void A_recipe_with_a_colour_learned_from_photographed_dabs_comes_out_near()
+    {
+        var trials = DabTrials.Run(50, dabs: 4);
+        Assert.True(trials.Count(trial => trial.Miss <= 1.5) >= 45, $"{trials.Count(trial => trial.Miss <= 1.5)} of 50");
+    }
+
+    [Fact]
+    public void With_the_colour_reader_it_comes_out_nearer_still() =>
+        Assert.All(DabTrials.Run(20, dabs: 4, withReader: true), trial => Assert.InRange(trial.Miss, 0, 1));
+
+    [Fact]
+    public void Every_zone_that_is_proposed_on_a_photographed_flower_is_near_its_truth()
+    {
+        var trials = FlowerPictureTrials.Run(40, FlowerPictureTrials.Random);
+        var misses = trials.SelectMany(trial => trial.Misses.Values.OfType<double>()).ToList();
+        Assert.True(misses.Count(miss => miss <= 3) >= 0.98 * misses.Count, $"{misses.Count(miss => miss > 3)} of {misses.Count} too far");
+        // All but the back, which may lie too near the background's colour to stand out.
+        Assert.All(trials, trial => Assert.All(trial.Misses.Where(zone => zone.Key != Zone.Back), zone => Assert.NotNull(zone.Value)));
+    }
+}

@@ -1,0 +1,107 @@
+using System.Buffers.Binary;
+using System.IO.Compression;
+using System.IO.Hashing;
+using YoungTinge.Core.Pictures;
+using YoungTinge.Files.Pictures;
+
+namespace YoungTinge.Files.Tests;
+
+public class PictureFileTests
+{
+    /// <summary>Left half red, right half green.</summary>
+    private static Photograph Halves(int width, int height)
+    {
+        var rgb = new byte[3 * width * height];
+        for (var i = 0; i < width * height; i++)
+            rgb[3 * i + (i % width < width / 2 ? 0 : 1)] = 200;
+        return new Photograph(width, height, rgb);
+    }
+
+    private static PictureProblem Problem(byte[] file) => Assert.IsType<PictureResult.Refused>(PictureFile.Read(file)).Problem;
+
+    [Fact]
+    public void A_jpeg_is_read_and_what_is_kept_has_no_notes_in_it()
+    {
+        var jpeg = WithExif(PictureFile.WriteJpeg(Halves(120, 80)), orientation: 6);
+        Assert.Contains("Canary", Text(jpeg));
+        // Turned by a quarter: what was left is on top.
+        var photo = Assert.IsType<PictureResult.Read>(PictureFile.Read(jpeg)).Photo;
+        Assert.Equal((80, 120), (photo.Width, photo.Height));
+        Assert.True(photo.LinearAt(40, 20).R > photo.LinearAt(40, 20).G && photo.LinearAt(40, 100).G > photo.LinearAt(40, 100).R);
+        var kept = PictureFile.WriteJpeg(photo);
+        Assert.DoesNotContain("Canary", Text(kept));
+        Assert.DoesNotContain("Exif", Text(kept));
+    }
+
+    [Fact]
+    public void A_large_picture_is_kept_small()
+    {
+        var photo = Assert.IsType<PictureResult.Read>(PictureFile.Read(PictureFile.WriteJpeg(Halves(3000, 1000)))).Photo;
+        Assert.Equal(PictureFile.LongestKept, photo.Width);
+    }
+
+    [Fact]
+    public void What_is_no_picture_or_a_damaged_one_is_refused()
+    {
+        Assert.Equal(PictureProblem.NotAPicture, Problem([]));
+        Assert.Equal(PictureProblem.NotAPicture, Problem("<svg xmlns='http://www.w3.org/2000/svg'/>"u8.ToArray()));
+        Assert.Equal(PictureProblem.NotAPicture, Problem([.. "GIF89a"u8, .. new byte[200]]));
+        var jpeg = PictureFile.WriteJpeg(Halves(400, 300));
+        Assert.Equal(PictureProblem.Damaged, Problem(jpeg[..(jpeg.Length / 2)]));
+        Assert.Equal(PictureProblem.TooLarge, Problem(new byte[PictureFile.LargestBytes + 1]));
+        Assert.Equal(PictureProblem.TooSmall, Problem(PictureFile.WriteJpeg(Halves(8, 8))));
+    }
+
+    [Theory]
+    [InlineData(30_000, 30_000)]
+    [InlineData(30_000, 40)]
+    [InlineData(15_900, 15_900)]
+    public void A_picture_that_would_blow_up_is_refused_before_it_is_decoded(int width, int height)
+    {
+        var before = GC.GetTotalAllocatedBytes();
+        Assert.Equal(PictureProblem.TooManyPixels, Problem(EmptyPng(width, height)));
+        Assert.True(GC.GetTotalAllocatedBytes() - before < 50_000_000);
+    }
+
+    /// <summary>A PNG whose head promises so many pixels, of a few kilobytes.</summary>
+    private static byte[] EmptyPng(int width, int height)
+    {
+        using var file = new MemoryStream();
+        file.Write([0x89, 0x50, 0x4E, 0x47, 0x0D, 0x0A, 0x1A, 0x0A]);
+        var head = new byte[13];
+        BinaryPrimitives.WriteInt32BigEndian(head, width);
+        BinaryPrimitives.WriteInt32BigEndian(head.AsSpan(4), height);
+        (head[8], head[9]) = (8, 2);
+        Chunk(file, "IHDR"u8, head);
+        using var packed = new MemoryStream();
+        using (var zlib = new ZLibStream(packed, CompressionLevel.SmallestSize))
+            zlib.Write(new byte[1_000_000]);
+        Chunk(file, "IDAT"u8, packed.ToArray());
+        Chunk(file, "IEND"u8, []);
+        return file.ToArray();
+    }
+
+    private static void Chunk(MemoryStream file, ReadOnlySpan<byte> name, byte[] data)
+    {
+        var number = new byte[4];
+        BinaryPrimitives.WriteInt32BigEndian(number, data.Length);
+        file.Write(number);
+        byte[] body = [.. name, .. data];
+        file.Write(body);
+        BinaryPrimitives.WriteUInt32BigEndian(number, Crc32.HashToUInt32(body));
+        file.Write(number);
+    }
+
+    /// <summary>Puts an Exif block with an orientation and a maker's name behind the head of a JPEG.</summary>
+    private static byte[] WithExif(byte[] jpeg, byte orientation)
+    {
+        byte[] exif =
+        [
+            .. "Exif\0\0"u8, .. "MM\0*"u8, 0, 0, 0, 8, 0, 2, 0x01, 0x12, 0, 3, 0, 0, 0, 1, 0, orientation, 0, 0,
+            0x01, 0x0F, 0, 2, 0, 0, 0, 7, 0, 0, 0, 38, 0, 0, 0, 0, .. "Canary\0"u8,
+        ];
+        return [jpeg[0], jpeg[1], 0xFF, 0xE1, (byte)((exif.Length + 2) >> 8), (byte)(exif.Length + 2), .. exif, .. jpeg[2..]];
+    }
+
+    private static string Text(byte[] file) => System.Text.Encoding.Latin1.GetString(file);
+}
