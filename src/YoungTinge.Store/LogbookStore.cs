@@ -24,14 +24,26 @@ public sealed record NamedLogEntry(LogEntry Entry, string PieceName, Guid Flower
 public sealed class LogbookStore(NpgsqlDataSource dataSource)
 {
     /// <summary>Adds an entry. Sending the same entry again changes nothing: a retry after a lost answer is safe.</summary>
-    public async Task AddAsync(Guid studioId, LogEntry entry, CancellationToken cancel)
+    public Task AddAsync(Guid studioId, LogEntry entry, CancellationToken cancel) => AddAllAsync(studioId, [entry], cancel);
+
+    /// <summary>Adds all of them or none; those that are there already stay as they are.</summary>
+    public async Task AddAllAsync(Guid studioId, IReadOnlyList<LogEntry> entries, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand("""
+        await using var connection = await dataSource.OpenConnectionAsync(cancel);
+        await using var transaction = await connection.BeginTransactionAsync(cancel);
+        foreach (var entry in entries)
+            await AddAsync(connection, studioId, entry, cancel);
+        await transaction.CommitAsync(cancel);
+    }
+
+    private static async Task AddAsync(NpgsqlConnection connection, Guid studioId, LogEntry entry, CancellationToken cancel)
+    {
+        await using var command = new NpgsqlCommand("""
             insert into log_entry (id, studio_id, piece_id, subject, predicted_l, predicted_a, predicted_b,
                 actual_l, actual_a, actual_b, note, logged_at)
             values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)
             on conflict (id) do nothing
-            """);
+            """, connection);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = entry.Id });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = entry.PieceId });

@@ -32,6 +32,14 @@ public sealed class DemoDatabase : IAsyncLifetime
         await FillAsync();
     }
 
+    /// <summary>Leaves the tables without a studio, as on a new machine.</summary>
+    public async Task EmptyAsync()
+    {
+        await Schema.DropAsync(DataSource, CancellationToken.None);
+        DataSource.Clear();
+        Schema.Migrate(ConnectionString);
+    }
+
     private async Task FillAsync()
     {
         Schema.Migrate(ConnectionString);

@@ -1,0 +1,18 @@
+using YoungTinge.Core.Flowers;
+
+namespace YoungTinge.Core.Pictures;
+
+/// <summary>Where a zone's colour was taken from a picture.</summary>
+/// <param name="PieceId">Whose target it became; null while it has become none.</param>
+public sealed record PictureSample(Guid? PieceId, Zone Zone, Box Box);
+
+/// <summary>How a picture is read: what its light is taken from, what it shows, and where it was sampled. All of it can be moved later.</summary>
+public sealed record PictureMarks(PictureLight Light, SeenAs SeenAs, IReadOnlyList<PictureSample> Samples)
+{
+    public const int MostSamples = 60;
+
+    public static PictureMarks None { get; } = new(PictureLight.Estimated, SeenAs.Bloom, []);
+
+    /// <summary>Whether everything lies in the picture.</summary>
+    public bool IsPossible => Samples.Count <= MostSamples && Samples.All(sample => sample.Box.IsInPicture) && Light.Mark is not { IsInPicture: false };
+}

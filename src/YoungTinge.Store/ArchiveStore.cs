@@ -1,0 +1,204 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Npgsql;
+using NpgsqlTypes;
+using YoungTinge.Core.Coats;
+
+namespace YoungTinge.Store;
+
+public enum ArchiveProblem
+{
+    /// <summary>No archive of a studio.</summary>
+    NotAnArchive,
+
+    /// <summary>Written by a build that keeps other things than this one.</summary>
+    OtherVersion,
+
+    /// <summary>Something in it cannot be; the table says where.</summary>
+    Damaged,
+}
+
+public abstract record RestoreResult
+{
+    /// <summary>The studio is as it was when the archive was written; the one before can be had back.</summary>
+    public sealed record Restored(string Name) : RestoreResult;
+
+    /// <summary>Nothing has been changed.</summary>
+    public sealed record Refused(ArchiveProblem Problem, string? Table = null) : RestoreResult;
+}
+
+/// <summary>
+/// A whole studio as one JSON document, out and in: every row of every table, as the database itself writes and reads rows as JSON,
+/// so that nothing can be forgotten or rounded on the way.
+/// </summary>
+public sealed class ArchiveStore(NpgsqlDataSource dataSource)
+{
+    public const string Format = "young-tinge-studio";
+
+    /// <summary>Of the archive; raised with each migration that changes what a row holds.</summary>
+    public const int Version = 5;
+
+    /// <summary>In the order in which they can be put in. The condition picks a studio's rows of it.</summary>
+    private static readonly (string Name, string Condition, string Key)[] Tables =
+    [
+        ("material", "studio_id = $1", "id"),
+        ("dose_unit", "studio_id = $1", "material_id, kind"),
+        ("commission", "studio_id = $1", "id"),
+        ("flower", "studio_id = $1", "id"),
+        ("piece", "studio_id = $1", "id"),
+        ("run_sheet_tick", "piece_id in (select id from piece where studio_id = $1)", "piece_id, step_key"),
+        ("log_entry", "studio_id = $1", "id"),
+        ("batch", "studio_id = $1", "id"),
+        ("picture", "studio_id = $1", "id"),
+    ];
+
+    public static IReadOnlyList<string> TableNames => [.. Tables.Select(table => table.Name)];
+
+    public async Task<string> WriteAsync(Guid studioId, CancellationToken cancel)
+    {
+        await using var connection = await dataSource.OpenConnectionAsync(cancel);
+        // One moment for all tables.
+        await using var transaction = await connection.BeginTransactionAsync(System.Data.IsolationLevel.RepeatableRead, cancel);
+        return await WriteAsync(connection, studioId, cancel);
+    }
+
+    /// <summary>Puts an archived studio in place of the one that is there, all of it or nothing.</summary>
+    public async Task<RestoreResult> RestoreAsync(Guid? currentId, string archive, CancellationToken cancel)
+    {
+        if (Parse(archive) is not { } document)
+            return new RestoreResult.Refused(ArchiveProblem.NotAnArchive);
+        if (document["version"]!.GetValue<int>() != Version)
+            return new RestoreResult.Refused(ArchiveProblem.OtherVersion);
+
+        await using var connection = await dataSource.OpenConnectionAsync(cancel);
+        await using var transaction = await connection.BeginTransactionAsync(cancel);
+        if (currentId is { } current)
+        {
+            await KeepAsync(connection, await WriteAsync(connection, current, cancel), cancel);
+            await using var clear = new NpgsqlCommand("delete from studio where id = $1", connection);
+            clear.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = current });
+            await clear.ExecuteNonQueryAsync(cancel);
+        }
+
+        var table = "studio";
+        try
+        {
+            var studio = document["studio"]!.AsObject();
+            var studioId = studio["id"]!.GetValue<Guid>();
+            await PutAsync(connection, table, new JsonArray(studio.DeepClone()), cancel);
+            var tables = document["tables"]!.AsObject();
+            foreach (var (name, condition, _) in Tables)
+            {
+                table = name;
+                var rows = tables[name]!.AsArray();
+                await PutAsync(connection, name, rows, cancel);
+                if (await CountAsync(connection, name, condition, studioId, cancel) != rows.Count)
+                    return new RestoreResult.Refused(ArchiveProblem.Damaged, name);
+            }
+
+            table = await UnreadableAsync(connection, studioId, cancel) ?? "";
+            if (table != "")
+                return new RestoreResult.Refused(ArchiveProblem.Damaged, table);
+            await transaction.CommitAsync(cancel);
+            return new RestoreResult.Restored(studio["name"]!.GetValue<string>());
+        }
+        catch (Exception exception) when (exception is PostgresException or InvalidOperationException or FormatException or NullReferenceException)
+        {
+            // Rows that break a rule of the database, or a document of another shape. The transaction takes everything back.
+            return new RestoreResult.Refused(ArchiveProblem.Damaged, table);
+        }
+    }
+
+    /// <summary>When the last archive was put in place; null if none was.</summary>
+    public async Task<DateTimeOffset?> ReplacedAtAsync(CancellationToken cancel)
+    {
+        await using var command = dataSource.CreateCommand("select replaced_at from replaced_studio");
+        return await command.ExecuteScalarAsync(cancel) is DateTime at ? new DateTimeOffset(at, TimeSpan.Zero) : null;
+    }
+
+    /// <summary>Puts back the studio that the last archive replaced; done again, it puts the archive back.</summary>
+    /// <returns>Null if none was replaced.</returns>
+    public async Task<RestoreResult?> UndoAsync(Guid? currentId, CancellationToken cancel)
+    {
+        await using var command = dataSource.CreateCommand("select archive from replaced_studio");
+        return await command.ExecuteScalarAsync(cancel) is string archive ? await RestoreAsync(currentId, archive, cancel) : null;
+    }
+
+    private static JsonObject? Parse(string archive)
+    {
+        try
+        {
+            return JsonNode.Parse(archive) is JsonObject document
+                && document["format"]?.GetValueKind() == JsonValueKind.String && document["format"]!.GetValue<string>() == Format
+                && document["version"]?.GetValueKind() == JsonValueKind.Number && document["version"]!.AsValue().TryGetValue<int>(out _)
+                && document["studio"] is JsonObject && document["tables"] is JsonObject tables && Tables.All(table => tables[table.Name] is JsonArray)
+                ? document : null;
+        }
+        catch (JsonException)
+        {
+            return null;
+        }
+    }
+
+    private static async Task<string> WriteAsync(NpgsqlConnection connection, Guid studioId, CancellationToken cancel)
+    {
+        // Names of tables and their keys are ours, from the list above.
+        var parts = string.Join(", ", Tables.Select(table =>
+            $"'{table.Name}', (select coalesce(jsonb_agg(to_jsonb(t) order by {table.Key}), '[]') from {table.Name} t where {table.Condition})"));
+        await using var command = new NpgsqlCommand($"""
+            select jsonb_build_object('format', '{Format}', 'version', {Version}, 'studio', to_jsonb(s), 'tables', jsonb_build_object({parts}))::text
+            from studio s
+            where s.id = $1
+            """, connection);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        return (string)(await command.ExecuteScalarAsync(cancel) ?? throw new InvalidOperationException("There is no such studio."));
+    }
+
+    private static async Task PutAsync(NpgsqlConnection connection, string table, JsonArray rows, CancellationToken cancel)
+    {
+        await using var command = new NpgsqlCommand($"insert into {table} select * from jsonb_populate_recordset(null::{table}, $1)", connection);
+        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = rows.ToJsonString() });
+        await command.ExecuteNonQueryAsync(cancel);
+    }
+
+    /// <summary>Rows that say they are another studio's are found by their number.</summary>
+    private static async Task<long> CountAsync(NpgsqlConnection connection, string table, string condition, Guid studioId, CancellationToken cancel)
+    {
+        await using var command = new NpgsqlCommand($"select count(*) from {table} where {condition}", connection);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        return (long)(await command.ExecuteScalarAsync(cancel))!;
+    }
+
+    private static async Task KeepAsync(NpgsqlConnection connection, string archive, CancellationToken cancel)
+    {
+        await using var command = new NpgsqlCommand("""
+            insert into replaced_studio (archive) values ($1)
+            on conflict (id) do update set archive = excluded.archive, replaced_at = now()
+            """, connection);
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = archive });
+        await command.ExecuteNonQueryAsync(cancel);
+    }
+
+    /// <summary>The table of the first thing that the application could not read or would not have kept; null if all is well.</summary>
+    private static async Task<string?> UnreadableAsync(NpgsqlConnection connection, Guid studioId, CancellationToken cancel)
+    {
+        try
+        {
+            var materials = new Core.Cabinet.Materials((await CabinetStore.ListAsync(connection, studioId, cancel)).Select(kept => kept.Material));
+            await using var command = new NpgsqlCommand("select plan::text from piece where studio_id = $1", connection);
+            command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+            await using var reader = await command.ExecuteReaderAsync(cancel);
+            while (await reader.ReadAsync(cancel))
+            {
+                if (PlanCheck.Problems(PlanJson.Read(reader.GetString(0)), materials).Any())
+                    return "piece";
+            }
+
+            return null;
+        }
+        catch (Exception exception) when (exception is InvalidDataException or ArgumentException or JsonException)
+        {
+            return exception is JsonException ? "piece" : "material";
+        }
+    }
+}

@@ -1,0 +1,98 @@
+using System.Text.Json;
+using Npgsql;
+using NpgsqlTypes;
+using YoungTinge.Core.Pictures;
+
+namespace YoungTinge.Store;
+
+/// <summary>A picture that stays with its flower, without its pixels.</summary>
+/// <param name="Version">Counts the changes of its marks.</param>
+public sealed record KeptPicture(Guid Id, Guid FlowerId, string Name, PictureMarks Marks, int Version);
+
+public sealed class PictureStore(NpgsqlDataSource dataSource)
+{
+    public const int LongestName = 200;
+
+    /// <summary>A flower needs a few pictures; more would only be carried along.</summary>
+    public const int MostPerFlower = 12;
+
+    /// <summary>Keeps a picture. Sending the same one again changes nothing.</summary>
+    /// <returns>False if there is no such flower, or it has enough pictures.</returns>
+    public async Task<bool> AddAsync(Guid studioId, KeptPicture picture, byte[] jpeg, CancellationToken cancel)
+    {
+        await using var command = dataSource.CreateCommand("""
+            insert into picture (id, studio_id, flower_id, name, jpeg, marks)
+            select $1, f.studio_id, f.id, $4, $5, $6
+            from flower f
+            where f.studio_id = $2 and f.id = $3
+                and (select count(*) from picture p where p.flower_id = f.id and p.id <> $1) < $7
+            on conflict (id) do update set name = picture.name
+            """);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = picture.Id });
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = picture.FlowerId });
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = picture.Name });
+        command.Parameters.Add(new NpgsqlParameter<byte[]> { TypedValue = jpeg });
+        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = Write(picture.Marks) });
+        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = MostPerFlower });
+        return await command.ExecuteNonQueryAsync(cancel) > 0;
+    }
+
+    /// <summary>Of one flower, oldest first.</summary>
+    public async Task<IReadOnlyList<KeptPicture>> ListAsync(Guid studioId, Guid flowerId, CancellationToken cancel)
+    {
+        await using var command = dataSource.CreateCommand("""
+            select id, flower_id, name, marks::text, version
+            from picture
+            where studio_id = $1 and flower_id = $2
+            order by added_at, id
+            """);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = flowerId });
+        await using var reader = await command.ExecuteReaderAsync(cancel);
+        var pictures = new List<KeptPicture>();
+        while (await reader.ReadAsync(cancel))
+        {
+            var marks = JsonSerializer.Deserialize<PictureMarks>(reader.GetString(3), PlanJson.Options) ?? throw new InvalidDataException("A picture has no marks.");
+            pictures.Add(new KeptPicture(reader.GetGuid(0), reader.GetGuid(1), reader.GetString(2), marks, reader.GetInt32(4)));
+        }
+
+        return pictures;
+    }
+
+    /// <summary>Null if there is none.</summary>
+    public async Task<byte[]?> FindJpegAsync(Guid studioId, Guid id, CancellationToken cancel)
+    {
+        await using var command = dataSource.CreateCommand("select jpeg from picture where studio_id = $1 and id = $2");
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = id });
+        return await command.ExecuteScalarAsync(cancel) as byte[];
+    }
+
+    /// <summary>Writes the marks over the version they were made from.</summary>
+    /// <returns>The new version; null if it was changed or removed in the meantime.</returns>
+    public async Task<int?> SaveMarksAsync(Guid studioId, Guid id, int madeFromVersion, PictureMarks marks, CancellationToken cancel)
+    {
+        await using var command = dataSource.CreateCommand("""
+            update picture
+            set marks = $4, version = version + 1
+            where studio_id = $1 and id = $2 and version = $3
+            returning version
+            """);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = id });
+        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = madeFromVersion });
+        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = Write(marks) });
+        return await command.ExecuteScalarAsync(cancel) as int?;
+    }
+
+    public async Task<bool> RemoveAsync(Guid studioId, Guid id, CancellationToken cancel)
+    {
+        await using var command = dataSource.CreateCommand("delete from picture where studio_id = $1 and id = $2");
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = id });
+        return await command.ExecuteNonQueryAsync(cancel) > 0;
+    }
+
+    private static string Write(PictureMarks marks) => JsonSerializer.Serialize(marks, PlanJson.Options);
+}

@@ -1,0 +1,106 @@
+using System.Text.Json.Nodes;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Pictures;
+using YoungTinge.Testing;
+
+namespace YoungTinge.Store.Tests;
+
+/// <summary>A whole studio out and in again, and pictures, which are part of it.</summary>
+public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, IAsyncLifetime
+{
+    private static readonly CancellationToken Cancel = CancellationToken.None;
+    private static readonly PictureMarks Marks = new(
+        new PictureLight(new Box(0.1, 0.1, 0.2, 0.1), NeutralKind.WhiteCard), SeenAs.Bloom, [new PictureSample(null, Zone.Rim, new Box(0.4, 0.5, 0.05, 0.05))]);
+
+    private Guid studioId;
+    private Guid flowerId;
+
+    public async Task InitializeAsync()
+    {
+        await demo.ResetAsync();
+        studioId = (await new StudioStore(demo.DataSource).FindFirstAsync(Cancel))!.Id;
+        flowerId = (await new CommissionStore(demo.DataSource).ListAsync(studioId, Cancel)).Flowers[0].Id;
+        var picture = new KeptPicture(Guid.NewGuid(), flowerId, "Hellebore.jpg", Marks, 1);
+        Assert.True(await Pictures.AddAsync(studioId, picture, [0xFF, 0xD8, 1, 2, 3, 0], Cancel));
+    }
+
+    public Task DisposeAsync() => Task.CompletedTask;
+
+    private ArchiveStore Archive => new(demo.DataSource);
+
+    private PictureStore Pictures => new(demo.DataSource);
+
+    [Fact]
+    public async Task What_goes_out_comes_in_the_same_to_the_last_digit()
+    {
+        var pieces = await new PieceStore(demo.DataSource).ListAsync(studioId, null, Cancel);
+        await new RunSheetStore(demo.DataSource).TickAsync(pieces[0].Id, "knead", "f00", Cancel);
+        var before = await Archive.WriteAsync(studioId, Cancel);
+        foreach (var table in ArchiveStore.TableNames)
+            Assert.True(JsonNode.Parse(before)!["tables"]![table]!.AsArray().Count > 0, table);
+
+        Assert.Equal(RemoveMaterialResult.Removed, await new CabinetStore(demo.DataSource).RemoveAsync(studioId, "edible-glue", Cancel));
+        Assert.Equal(new RestoreResult.Restored("Saltmarsh Lane Sugar Room"), await Archive.RestoreAsync(studioId, before, Cancel));
+        Assert.Equal(before, await Archive.WriteAsync(studioId, Cancel));
+        // Into an empty database.
+        await demo.EmptyAsync();
+        Assert.IsType<RestoreResult.Restored>(await Archive.RestoreAsync(null, before, Cancel));
+        Assert.Equal(before, await Archive.WriteAsync(studioId, Cancel));
+    }
+
+    [Fact]
+    public async Task The_studio_that_was_replaced_can_be_had_back()
+    {
+        var first = await Archive.WriteAsync(studioId, Cancel);
+        await new CabinetStore(demo.DataSource).RemoveAsync(studioId, "edible-glue", Cancel);
+        var second = await Archive.WriteAsync(studioId, Cancel);
+        await Archive.RestoreAsync(studioId, first, Cancel);
+        Assert.NotNull(await Archive.ReplacedAtAsync(Cancel));
+        await Archive.UndoAsync(studioId, Cancel);
+        Assert.Equal(second, await Archive.WriteAsync(studioId, Cancel));
+        await Archive.UndoAsync(studioId, Cancel);
+        Assert.Equal(first, await Archive.WriteAsync(studioId, Cancel));
+    }
+
+    public static TheoryData<string, ArchiveProblem> Broken => new()
+    {
+        { "format=\"else\"", ArchiveProblem.NotAnArchive },
+        { "version=99", ArchiveProblem.OtherVersion },
+        { "tables/piece=\"none\"", ArchiveProblem.NotAnArchive },
+        { "studio/name=null", ArchiveProblem.Damaged },
+        { "tables/material/0/kind=\"soup\"", ArchiveProblem.Damaged },
+        { "tables/material/5/absorption=[1,2,3]", ArchiveProblem.Damaged },
+        { "tables/commission/0/studio_id=\"7c9e6679-7425-40de-944b-e07fc1f90ae7\"", ArchiveProblem.Damaged },
+        { "tables/piece/0/plan={}", ArchiveProblem.Damaged },
+        { "tables/piece/0/plan/paste/baseId=\"gone\"", ArchiveProblem.Damaged },
+        { "tables/log_entry/0/piece_id=\"7c9e6679-7425-40de-944b-e07fc1f90ae7\"", ArchiveProblem.Damaged },
+    };
+
+    [Theory]
+    [MemberData(nameof(Broken))]
+    public async Task A_broken_archive_is_refused_and_nothing_changes(string change, ArchiveProblem problem)
+    {
+        var before = await Archive.WriteAsync(studioId, Cancel);
+        var archive = JsonNode.Parse(before)!;
+        var (path, value) = (change.Split('=', 2)[0].Split('/'), change.Split('=', 2)[1]);
+        var at = path[..^1].Aggregate(archive, (node, step) => int.TryParse(step, out var index) ? node[index]! : node[step]!);
+        at[path[^1]] = JsonNode.Parse(value);
+        Assert.Equal(problem, Assert.IsType<RestoreResult.Refused>(await Archive.RestoreAsync(studioId, archive.ToJsonString(), Cancel)).Problem);
+        Assert.Equal(before, await Archive.WriteAsync(studioId, Cancel));
+        Assert.Null(await Archive.ReplacedAtAsync(Cancel));
+    }
+
+    [Fact]
+    public async Task A_picture_keeps_its_marks_and_two_people_never_overwrite_each_other()
+    {
+        var kept = Assert.Single(await Pictures.ListAsync(studioId, flowerId, Cancel));
+        Assert.Equal((Marks.Light, Marks.Samples[0]), (kept.Marks.Light, kept.Marks.Samples[0]));
+        var moved = Marks with { Light = PictureLight.Estimated };
+        Assert.Equal(2, await Pictures.SaveMarksAsync(studioId, kept.Id, 1, moved, Cancel));
+        Assert.Null(await Pictures.SaveMarksAsync(studioId, kept.Id, 1, Marks, Cancel));
+        Assert.Equal([0xFF, 0xD8, 1, 2, 3, 0], await Pictures.FindJpegAsync(studioId, kept.Id, Cancel));
+        Assert.Null(await Pictures.FindJpegAsync(Guid.NewGuid(), kept.Id, Cancel));
+        Assert.False(await Pictures.RemoveAsync(Guid.NewGuid(), kept.Id, Cancel));
+        Assert.True(await Pictures.RemoveAsync(studioId, kept.Id, Cancel));
+    }
+}
