@@ -1,4 +1,6 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Devices;
+using YoungTinge.Files.Pictures;
 using YoungTinge.Store;
 
 namespace YoungTinge.Web.Tests;
@@ -10,7 +12,9 @@ public class ArchitectureTests
     {
         Assert.Empty(OursIn(typeof(Materials)));
         Assert.Equal(["YoungTinge.Core"], OursIn(typeof(PieceStore)));
-        Assert.Equal(["YoungTinge.Core", "YoungTinge.Store"], OursIn(typeof(Program)));
+        Assert.Equal(["YoungTinge.Core"], OursIn(typeof(PictureFile)));
+        Assert.Equal(["YoungTinge.Core", "YoungTinge.Files"], OursIn(typeof(LightBoxCamera)));
+        Assert.Equal(["YoungTinge.Core", "YoungTinge.Devices", "YoungTinge.Files", "YoungTinge.Store"], OursIn(typeof(Program)));
     }
 
     private static IEnumerable<string> OursIn(Type type) => type.Assembly.GetReferencedAssemblies()

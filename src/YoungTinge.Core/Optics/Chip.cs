@@ -12,23 +12,28 @@ public static class Chip
     private const double DoseGPer100g = 0.2;
 
     /// <returns>Null for what has no colour of its own, and for a colour or dust when there is no paste to show it on.</returns>
-    public static Lab? Of(Material material, Materials materials) => material switch
+    public static Lab? Of(Material material, Materials materials) =>
+        SpectrumOf(material, materials) is var (_, reflectance) ? Illuminant.D65.LabOf(reflectance) : null;
+
+    /// <param name="materials">With the paste that it is shown on.</param>
+    /// <returns>Reflectance, and in which amount: g per 100 g or mg/cm2, null for what is seen as it is. Null as a whole as in <see cref="Of"/>.</returns>
+    public static (double? Amount, Spectrum Reflectance)? SpectrumOf(Material material, Materials materials) => material switch
     {
         Colourant or Dust when !materials.All.OfType<PasteBase>().Any() => null,
-        PasteBase => OfPaste(new PasteRecipe(material.Id, []), materials),
-        Colourant => OfPaste(White(materials) with { Doses = [new Dose(material.Id, DoseGPer100g)] }, materials),
-        Dust dust => OfDust(dust.Optics, materials),
-        _ => MaterialSheet.ReflectanceOf(material) is { } face ? Illuminant.D65.LabOf(face) : null,
+        PasteBase => (null, PasteOptics.Reflectance(new PasteRecipe(material.Id, []), materials)),
+        Colourant => (DoseGPer100g, PasteOptics.Reflectance(White(materials) with { Doses = [new Dose(material.Id, DoseGPer100g)] }, materials)),
+        Dust dust => (LoadMgPerCm2, DustOnWhite(dust.Optics, materials)),
+        _ => MaterialSheet.ReflectanceOf(material) is { } face ? (null, face) : null,
     };
 
-    public static Lab OfDust(Scatterer dust, Materials materials)
+    public static Lab OfDust(Scatterer dust, Materials materials) => Illuminant.D65.LabOf(DustOnWhite(dust, materials));
+
+    private static Spectrum DustOnWhite(Scatterer dust, Materials materials)
     {
         var face = PasteOptics.Reflectance(White(materials), materials).Values.ToArray();
         new DustFilm(dust).LayOn(face, LoadMgPerCm2);
-        return Illuminant.D65.LabOf(new Spectrum(face));
+        return new Spectrum(face);
     }
-
-    private static Lab OfPaste(PasteRecipe recipe, Materials materials) => PasteOptics.ColourOf(recipe, materials);
 
     private static PasteRecipe White(Materials materials) => new(materials.All.OfType<PasteBase>().First().Id, []);
 }

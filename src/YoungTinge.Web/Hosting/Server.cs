@@ -4,11 +4,15 @@ using Microsoft.AspNetCore.ResponseCompression;
 using Microsoft.Extensions.FileProviders;
 using Serilog;
 using YoungTinge.Store;
+using YoungTinge.Web.Bench;
 using YoungTinge.Web.Cabinet;
 using YoungTinge.Web.Commissions;
+using YoungTinge.Web.Files;
 using YoungTinge.Web.Flowers;
 using YoungTinge.Web.Logbook;
 using YoungTinge.Web.Mixing;
+using YoungTinge.Web.Pictures;
+using YoungTinge.Web.Targets;
 
 namespace YoungTinge.Web.Hosting;
 
@@ -52,7 +56,8 @@ public static class Server
         var services = builder.Services;
         services.AddNpgsqlDataSource(builder.Configuration.GetConnectionString(ConnectionName) ?? "");
         services.AddSingleton<StudioStore>().AddSingleton<CabinetStore>().AddSingleton<CommissionStore>().AddSingleton<PieceStore>()
-            .AddSingleton<RunSheetStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>();
+            .AddSingleton<RunSheetStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>().AddSingleton<PictureStore>().AddSingleton<ArchiveStore>();
+        services.AddSingleton<PictureDesk>().AddSingleton<Reach>();
         services.AddScoped<CurrentStudio>();
         services.AddSingleton(TimeProvider.System);
         services.ConfigureHttpJsonOptions(json => PlanJson.Configure(json.SerializerOptions));
@@ -91,6 +96,27 @@ public static class Server
         RemoveBatch.Map(api);
         ReadColour.Map(api);
         GetCabinet.Map(api);
+        GetNeeds.Map(api);
+        FindDuplicates.Map(api);
+        GetMaterial.Map(api);
+        SaveMaterial.Map(api);
+        RemoveMaterial.Map(api);
+        WeighUnit.Map(api);
+        CharacteriseColour.Map(api);
+        ListStartingPoints.Map(api);
+        PickByEye.Map(api);
+        ShowWhorl.Map(api);
+        CheckCohesion.Map(api);
+        AddPicture.Map(api);
+        GetPictures.Map(api);
+        ReadPicture.Map(api);
+        SavePictureMarks.Map(api);
+        ReadDabOnBench.Map(api);
+        PhotographFlower.Map(api);
+        Downloads.Map(api);
+        Imports.Map(api);
+        Palettes.Map(api);
+        Archive.Map(api);
         ListLogEntries.Map(api);
         AddLogEntry.Map(api);
         api.MapFallback(() => Trouble.Result(StatusCodes.Status404NotFound, TroubleCode.NotFound));

@@ -13,6 +13,12 @@ public enum TroubleCode
     VersionMissing,
     ChangedElsewhere,
     OtherSite,
+
+    /// <summary>A plan or a batch names it.</summary>
+    InUse,
+
+    /// <summary>A picture that was only at hand is no longer there.</summary>
+    PictureGone,
     DatabaseAway,
     Unexpected,
 }
@@ -59,6 +65,8 @@ public sealed class Trouble : ProblemDetails
         TroubleCode.VersionMissing => "Say which version this change was made from (If-Match).",
         TroubleCode.ChangedElsewhere => "It was changed somewhere else in the meantime.",
         TroubleCode.OtherSite => "Another site may not change anything here.",
+        TroubleCode.InUse => "Something that is kept names it.",
+        TroubleCode.PictureGone => "The picture is no longer at hand.",
         TroubleCode.DatabaseAway => "The database does not answer.",
         _ => "Something went wrong here.",
     };

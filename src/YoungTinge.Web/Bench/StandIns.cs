@@ -1,0 +1,30 @@
+using System.Security.Cryptography;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Pictures;
+using YoungTinge.Devices;
+
+namespace YoungTinge.Web.Bench;
+
+/// <summary>A simulated bench: what lies on it differs from the cabinet's figures, the same way each time for one studio.</summary>
+internal static class StandIns
+{
+    public static HiddenTruth TruthOf(Guid studioId) => new(BitConverter.ToInt32(SHA256.HashData(studioId.ToByteArray())));
+
+    /// <returns>How a dab of it really looks; null for what cannot be dabbed.</returns>
+    public static Spectrum? Dab(Material material, double amount, PasteBase paste, HiddenTruth truth) => material switch
+    {
+        Colourant colourant => Dabs.InPaste(colourant, amount, paste, truth),
+        Dust dust => Dabs.RubbedOut(dust, amount, paste, truth),
+        _ => null,
+    };
+}
+
+/// <summary>A picture that a camera took, to be taken in like any other.</summary>
+/// <param name="Jpeg">The file, base64.</param>
+/// <param name="Card">Where its white card lies.</param>
+/// <param name="Subject">Where what was photographed lies.</param>
+public sealed record ShotView(string Jpeg, Box? Card, Box? Subject)
+{
+    internal static ShotView From(Shot shot) => new(Convert.ToBase64String(shot.Jpeg), shot.Card, shot.Subject);
+}

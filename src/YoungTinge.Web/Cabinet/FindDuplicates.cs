@@ -1,0 +1,19 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Optics;
+using YoungTinge.Store;
+using YoungTinge.Web.Hosting;
+
+namespace YoungTinge.Web.Cabinet;
+
+/// <summary>What may stand in the cabinet twice. Only a suggestion.</summary>
+public static class FindDuplicates
+{
+    public static void Map(RouteGroupBuilder api) => api.MapGet("/materials/duplicates", Handle)
+        .WithName("findDuplicates").Produces<IReadOnlyList<Duplicate>>().Fails(503);
+
+    private static async Task<IResult> Handle(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
+    {
+        var materials = await cabinet.LoadAsync(await studio.IdAsync(cancel), cancel);
+        return TypedResults.Ok(Duplicates.In(materials, material => Chip.Of(material, materials)));
+    }
+}

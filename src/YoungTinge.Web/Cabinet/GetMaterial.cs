@@ -1,0 +1,24 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Store;
+using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Mixing;
+
+namespace YoungTinge.Web.Cabinet;
+
+/// <summary>One material with everything that is known of it, to be changed.</summary>
+public static class GetMaterial
+{
+    /// <summary>What a dab was read as, beside what the model says for it.</summary>
+    public sealed record DabView(double Amount, ColourView Read);
+
+    public sealed record Answer(MaterialSheet Sheet, int Version, IReadOnlyList<DabView> Dabs);
+
+    public static void Map(RouteGroupBuilder api) => api.MapGet("/materials/{id}", Handle)
+        .WithName("getMaterial").Produces<Answer>().Fails(404, 503);
+
+    private static async Task<IResult> Handle(string id, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
+        (await cabinet.ListAsync(await studio.IdAsync(cancel), cancel)).FirstOrDefault(kept => kept.Material.Id == id) is { } found
+            ? TypedResults.Ok(new Answer(
+                MaterialSheet.Of(found.Material), found.Version, [.. found.Material.Source.Dabs.Select(dab => new DabView(dab.Amount, ColourView.From(dab.Colour)))]))
+            : Trouble.NotFound();
+}

@@ -1,0 +1,33 @@
+using YoungTinge.Core.Planning;
+using YoungTinge.Store;
+using YoungTinge.Web.Hosting;
+
+namespace YoungTinge.Web.Cabinet;
+
+/// <summary>Which materials the plans use, how much of each, and which run short: of all commissions, of one, or of one flower.</summary>
+public static class GetNeeds
+{
+    public sealed record UseView(Guid PieceId, string Piece, Guid FlowerId, string Flower);
+
+    /// <param name="Grams">Null for a glaze.</param>
+    /// <param name="Ml">Null for all but glazes.</param>
+    /// <param name="ShortG">0 if there is enough, null if it is not known what is left.</param>
+    public sealed record NeedView(string MaterialId, double? Grams, double? Ml, double? ShortG, IReadOnlyList<UseView> Uses);
+
+    public static void Map(RouteGroupBuilder api) => api.MapGet("/materials/needs", Handle)
+        .WithName("getNeeds").Produces<IReadOnlyList<NeedView>>().Fails(503);
+
+    private static async Task<IResult> Handle(
+        Guid? commissionId, Guid? flowerId, CurrentStudio studio, CabinetStore cabinet, CommissionStore commissions, PieceStore pieces, CancellationToken cancel)
+    {
+        var studioId = await studio.IdAsync(cancel);
+        var flowers = (await commissions.ListAsync(studioId, cancel)).Flowers
+            .Where(flower => (commissionId ?? flower.CommissionId) == flower.CommissionId && (flowerId ?? flower.Id) == flower.Id).ToDictionary(flower => flower.Id);
+        var planned = (await pieces.ListAsync(studioId, null, cancel)).Where(piece => flowers.ContainsKey(piece.FlowerId)).ToDictionary(piece => piece.Id);
+        var needs = MaterialNeeds.Of(
+            [.. planned.Values.Select(piece => new PlannedWork(piece.Id, piece.Piece, piece.Parts, piece.Plan))], await cabinet.LoadAsync(studioId, cancel));
+        return TypedResults.Ok<IReadOnlyList<NeedView>>([.. needs.Select(need => new NeedView(
+            need.MaterialId, need.Grams, need.Ml, need.ShortG,
+            [.. need.PieceIds.Select(id => planned[id]).Select(piece => new UseView(piece.Id, piece.Piece.Name, piece.FlowerId, flowers[piece.FlowerId].Name))]))]);
+    }
+}

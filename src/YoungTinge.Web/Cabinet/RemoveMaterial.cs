@@ -1,0 +1,19 @@
+using YoungTinge.Store;
+using YoungTinge.Web.Hosting;
+
+namespace YoungTinge.Web.Cabinet;
+
+/// <summary>Takes a material out of the cabinet for good, unless something that is kept names it: then it can only be retired.</summary>
+public static class RemoveMaterial
+{
+    public static void Map(RouteGroupBuilder api) => api.MapDelete("/materials/{id}", Handle)
+        .WithName("removeMaterial").Produces(204).Fails(404, 409, 503);
+
+    private static async Task<IResult> Handle(string id, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
+        await cabinet.RemoveAsync(await studio.IdAsync(cancel), id, cancel) switch
+        {
+            RemoveMaterialResult.Removed => TypedResults.NoContent(),
+            RemoveMaterialResult.InUse => Trouble.Result(StatusCodes.Status409Conflict, TroubleCode.InUse),
+            _ => Trouble.NotFound(),
+        };
+}

@@ -1,0 +1,39 @@
+using System.Text.Json;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Optics;
+using YoungTinge.Store;
+using YoungTinge.Web.Hosting;
+
+namespace YoungTinge.Web.Cabinet;
+
+/// <summary>Adds a material, or writes over the version that a change was made from.</summary>
+public static class SaveMaterial
+{
+    /// <param name="Version">That the change was made from; 0 for a new material.</param>
+    public sealed record Request(MaterialSheet Sheet, int Version);
+
+    public sealed record Answer(string Id, int Version);
+
+    public static void Map(RouteGroupBuilder api) => api.MapPost("/materials", Handle)
+        .WithName("saveMaterial").Produces<Answer>().Fails(404, 412, 422, 503);
+
+    private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
+    {
+        if (SheetCheck.Problems(request.Sheet) is { Count: > 0 } problems)
+            return Trouble.NotPossible([.. problems.Select(problem => Problem(problem.Field, JsonNamingPolicy.CamelCase.ConvertName(problem.Code.ToString()), problem.Limit))]);
+        var studioId = await studio.IdAsync(cancel);
+        var all = await cabinet.LoadAsync(studioId, cancel);
+        if (request.Version > 0 && (request.Sheet.Id is not { } known || all.Find(known) is null))
+            return Trouble.NotFound();
+        var id = request.Version > 0 ? request.Sheet.Id! : MaterialId.From(request.Sheet.Name, one => all.Find(one) is not null);
+        var material = MaterialFromSheet.Convert(request.Sheet with { Id = id }, id);
+        return await cabinet.SaveAsync(studioId, [new MaterialChange(material, request.Version)], cancel) switch
+        {
+            SaveMaterialsResult.Saved => TypedResults.Ok(new Answer(id, request.Version + 1)),
+            SaveMaterialsResult.NameTaken => Trouble.NotPossible([Problem("name", "nameTaken", null)]),
+            _ => Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere),
+        };
+    }
+
+    private static FieldProblem Problem(string field, string code, double? limit) => new($"sheet.{field}", code, limit, null);
+}

@@ -1,0 +1,66 @@
+using System.Text;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Optics;
+using YoungTinge.Files;
+using YoungTinge.Files.Spectra;
+using YoungTinge.Files.Tables;
+using YoungTinge.Store;
+using YoungTinge.Web.Hosting;
+
+namespace YoungTinge.Web.Files;
+
+/// <summary>The studio's own data as open files.</summary>
+public static class Downloads
+{
+    private const string Csv = "text/csv";
+    private const string Json = "application/json";
+    private const int MostEntries = 100_000;
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        var files = api.MapGroup("/files");
+        files.MapGet("/cabinet.csv", async (CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
+            File(CabinetTable.WriteCsv((await LoadAsync(studio, cabinet, cancel)).All), Csv, "cabinet.csv")).Named("getCabinetCsv", Csv);
+        files.MapGet("/cabinet.json", async (CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
+            File(CabinetTable.WriteJson((await LoadAsync(studio, cabinet, cancel)).All), Json, "cabinet.json")).Named("getCabinetJson", Json);
+        files.MapGet("/cabinet-template.csv", () => File(CabinetTable.Template(), Csv, "cabinet-template.csv")).Named("getCabinetTemplate", Csv);
+        files.MapGet("/cabinet.schema.json", () => File(OpenJson.SchemaOf<CabinetFile>("Young Tinge cabinet"), Json, "cabinet.schema.json")).Named("getCabinetSchema", Json);
+        files.MapGet("/logbook.csv", async (CurrentStudio studio, LogbookStore logbook, CancellationToken cancel) =>
+            File(LogTable.WriteCsv(await RowsAsync(studio, logbook, cancel)), Csv, "logbook.csv")).Named("getLogbookCsv", Csv);
+        files.MapGet("/logbook.json", async (CurrentStudio studio, LogbookStore logbook, CancellationToken cancel) =>
+            File(LogTable.WriteJson(await RowsAsync(studio, logbook, cancel)), Json, "logbook.json")).Named("getLogbookJson", Json);
+        files.MapGet("/logbook-template.csv", () => File(LogTable.Template(), Csv, "logbook-template.csv")).Named("getLogbookTemplate", Csv);
+        files.MapGet("/logbook.schema.json", () => File(OpenJson.SchemaOf<LogFile>("Young Tinge logbook"), Json, "logbook.schema.json")).Named("getLogbookSchema", Json);
+        files.MapGet("/spectra.txt", async (CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
+            File(SpectralReadings.Write(Readings(await LoadAsync(studio, cabinet, cancel))), "text/plain", "spectra.txt")).Named("getSpectra", "text/plain");
+        files.MapGet("/studio.json", async (CurrentStudio studio, ArchiveStore archive, CancellationToken cancel) =>
+            File(await archive.WriteAsync(await studio.IdAsync(cancel), cancel), Json, "studio.json")).Named("getStudioArchive", Json);
+    }
+
+    private static void Named(this RouteHandlerBuilder route, string name, string type) => route.WithName(name).Produces(200, contentType: type).Fails(503);
+
+    private static async Task<Materials> LoadAsync(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) => await cabinet.LoadAsync(await studio.IdAsync(cancel), cancel);
+
+    // With a mark of its encoding, for spreadsheets that would guess another.
+    private static IResult File(string text, string type, string name) =>
+        TypedResults.File([.. type == Csv ? Encoding.UTF8.Preamble : [], .. Encoding.UTF8.GetBytes(text)], type, name);
+
+    private static async Task<IReadOnlyList<LogRow>> RowsAsync(CurrentStudio studio, LogbookStore logbook, CancellationToken cancel) =>
+        [.. (await logbook.ListAsync(await studio.IdAsync(cancel), null, MostEntries, cancel)).Select(LogRows.From)];
+
+    /// <summary>What was read of dabs; of materials without, what their figures tell: a colour as its chip, a thing as its face.</summary>
+    private static List<SpectralReading> Readings(Materials materials)
+    {
+        var readings = new List<SpectralReading>();
+        foreach (var material in materials.All)
+        {
+            var dabs = material.Source.Dabs.Where(dab => dab.Reflectance is not null).ToList();
+            readings.AddRange(dabs.Select(dab => new SpectralReading($"{material.Label.Name}, dab", dab.Amount, new Spectrum(dab.Reflectance!.ToArray()))));
+            if (dabs.Count == 0 && Chip.SpectrumOf(material, materials) is var (amount, spectrum))
+                readings.Add(new SpectralReading($"{material.Label.Name}, figured", amount, spectrum));
+        }
+
+        return readings;
+    }
+}

@@ -1,0 +1,60 @@
+using YoungTinge.Core.Pictures;
+using YoungTinge.Files.Pictures;
+using YoungTinge.Store;
+using YoungTinge.Web.Hosting;
+
+namespace YoungTinge.Web.Pictures;
+
+/// <summary>
+/// Takes a picture in: of a flower, to stay with it, or of a dab, only to be read. It is unpacked and packed anew, upright, without
+/// what the camera wrote into it (place, time, device). The client makes the id, so that sending it again does not add it twice.
+/// </summary>
+public static class AddPicture
+{
+    private const long LargestBody = PictureFile.LargestBytes + 1024;
+
+    public sealed record Answer(Guid Id, int Width, int Height);
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapPost("/flowers/{flowerId:guid}/pictures/{id:guid}", Keep).TakesFile(LargestBody).WithName("addPicture").Produces<Answer>().Fails(404, 413, 422, 503);
+        api.MapPost("/dab-pictures/{id:guid}", LayOut).TakesFile(LargestBody).WithName("layOutDabPicture").Produces<Answer>().Fails(413, 422);
+    }
+
+    private static async Task<IResult> Keep(
+        Guid flowerId, Guid id, string? name, HttpRequest request, CurrentStudio studio, PictureStore pictures, PictureDesk desk, CancellationToken cancel)
+    {
+        switch (PictureFile.Read(await request.ReadFileAsync(cancel)))
+        {
+            case PictureResult.Read read:
+                var kept = new KeptPicture(id, flowerId, Shortened(name), PictureMarks.None, 1);
+                if (!await pictures.AddAsync(await studio.IdAsync(cancel), kept, PictureFile.WriteJpeg(read.Photo), cancel))
+                    return await TooManyOrMissing(flowerId, studio, pictures, cancel);
+                return TypedResults.Ok(Laid(id, read.Photo, desk));
+            case PictureResult.Refused refused:
+                return PictureProblems.Of(refused);
+            default:
+                throw new InvalidOperationException("A picture is read or refused.");
+        }
+    }
+
+    private static async Task<IResult> LayOut(Guid id, HttpRequest request, PictureDesk desk, CancellationToken cancel) =>
+        PictureFile.Read(await request.ReadFileAsync(cancel)) switch
+        {
+            PictureResult.Read read => TypedResults.Ok(Laid(id, read.Photo, desk)),
+            var refused => PictureProblems.Of((PictureResult.Refused)refused),
+        };
+
+    private static Answer Laid(Guid id, Photograph photo, PictureDesk desk)
+    {
+        desk.Lay(id, photo);
+        return new Answer(id, photo.Width, photo.Height);
+    }
+
+    private static async Task<IResult> TooManyOrMissing(Guid flowerId, CurrentStudio studio, PictureStore pictures, CancellationToken cancel) =>
+        (await pictures.ListAsync(await studio.IdAsync(cancel), flowerId, cancel)).Count >= PictureStore.MostPerFlower
+            ? Trouble.NotPossible([new FieldProblem("picture", "tooManyPictures", PictureStore.MostPerFlower, null)])
+            : Trouble.NotFound();
+
+    private static string Shortened(string? name) => (name ?? "").Trim() is var plain && plain.Length > PictureStore.LongestName ? plain[..PictureStore.LongestName] : plain;
+}

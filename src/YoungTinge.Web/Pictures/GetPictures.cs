@@ -1,0 +1,29 @@
+using YoungTinge.Core.Pictures;
+using YoungTinge.Files.Pictures;
+using YoungTinge.Store;
+using YoungTinge.Web.Hosting;
+
+namespace YoungTinge.Web.Pictures;
+
+/// <summary>The pictures of a flower with their marks, and each picture itself.</summary>
+public static class GetPictures
+{
+    public sealed record PictureView(Guid Id, string Name, PictureMarks Marks, int Version);
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapGet("/flowers/{flowerId:guid}/pictures", List).WithName("getPictures").Produces<IReadOnlyList<PictureView>>().Fails(503);
+        api.MapGet("/pictures/{id:guid}/image", Image).WithName("getPictureImage").Produces(200, contentType: "image/jpeg").Fails(404, 503);
+        api.MapGet("/dab-pictures/{id:guid}/image", DabImage).WithName("getDabPictureImage").Produces(200, contentType: "image/jpeg").Fails(404);
+    }
+
+    private static async Task<IResult> List(Guid flowerId, CurrentStudio studio, PictureStore pictures, CancellationToken cancel) =>
+        TypedResults.Ok<IReadOnlyList<PictureView>>([.. (await pictures.ListAsync(await studio.IdAsync(cancel), flowerId, cancel))
+            .Select(kept => new PictureView(kept.Id, kept.Name, kept.Marks, kept.Version))]);
+
+    private static async Task<IResult> Image(Guid id, CurrentStudio studio, PictureStore pictures, CancellationToken cancel) =>
+        await pictures.FindJpegAsync(await studio.IdAsync(cancel), id, cancel) is { } jpeg ? TypedResults.File(jpeg, "image/jpeg") : Trouble.NotFound();
+
+    private static IResult DabImage(Guid id, PictureDesk desk) =>
+        desk.Find(id) is { } photo ? TypedResults.File(PictureFile.WriteJpeg(photo), "image/jpeg") : Trouble.Result(StatusCodes.Status404NotFound, TroubleCode.PictureGone);
+}

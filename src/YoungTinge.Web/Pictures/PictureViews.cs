@@ -1,0 +1,54 @@
+using YoungTinge.Core.Pictures;
+using YoungTinge.Files.Pictures;
+using YoungTinge.Store;
+using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Mixing;
+
+namespace YoungTinge.Web.Pictures;
+
+/// <summary>The colour of a patch.</summary>
+/// <param name="Spread">Typical delta E of its pixels from it.</param>
+/// <param name="Doubts">Why it cannot be trusted; empty if it can.</param>
+public sealed record PatchView(ColourView Colour, double Spread, IReadOnlyList<PatchDoubt> Doubts)
+{
+    internal static PatchView From(PatchReading reading) => new(ColourView.From(reading.Colour), reading.Spread, reading.Doubts);
+}
+
+/// <summary>A picture at hand, read by its light.</summary>
+internal sealed record OpenPicture(Photograph Photo, LightReading Light)
+{
+    public static OpenPicture Of(Photograph photo, PictureLight light) => new(photo, LightReading.Of(photo, light));
+
+    public PatchView Read(Box box)
+    {
+        var reading = PatchReader.Read(Photo, box, Light.Cast);
+        return PatchView.From(reading with { Doubts = Light.Doubts.Contains(LightDoubt.MixedLight) ? [.. reading.Doubts, PatchDoubt.MixedLight] : reading.Doubts });
+    }
+}
+
+internal static class PictureProblems
+{
+    public const int MostBoxes = 60;
+
+    public static IResult Of(PictureResult.Refused refused) => Trouble.NotPossible(
+        [new FieldProblem("picture", $"picture{refused.Problem}", refused.Limit, null)]);
+
+    /// <summary>Boxes that do not lie in the picture; empty if all do.</summary>
+    public static IReadOnlyList<FieldProblem> OfBoxes(PictureLight light, IReadOnlyList<Box> boxes)
+    {
+        var problems = boxes.Index().Where(box => !box.Item.IsInPicture).Select(box => new FieldProblem($"boxes[{box.Index}]", "outsidePicture", null, null)).ToList();
+        if (light.Mark is { IsInPicture: false })
+            problems.Add(new FieldProblem("light.mark", "outsidePicture", null, null));
+        if (boxes.Count > MostBoxes)
+            problems.Add(new FieldProblem("boxes", "tooManyBoxes", MostBoxes, null));
+        return problems;
+    }
+
+    /// <summary>Off the desk, or unpacked from what was kept; null if there is no such picture.</summary>
+    public static async Task<Photograph?> FindAsync(this PictureDesk desk, Guid id, Guid studioId, PictureStore pictures, CancellationToken cancel)
+    {
+        if (desk.Find(id) is { } photo)
+            return photo;
+        return await pictures.FindJpegAsync(studioId, id, cancel) is { } jpeg && PictureFile.Read(jpeg) is PictureResult.Read read ? desk.Lay(id, read.Photo) : null;
+    }
+}

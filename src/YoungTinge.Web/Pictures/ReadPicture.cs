@@ -1,0 +1,62 @@
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Pictures;
+using YoungTinge.Store;
+using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Mixing;
+
+namespace YoungTinge.Web.Pictures;
+
+/// <summary>Reads colours from a picture: where the maker points, or where the zones of the flower seem to lie. Keeps nothing.</summary>
+public static class ReadPicture
+{
+    public sealed record Request(PictureLight Light, IReadOnlyList<Box> Boxes);
+
+    /// <param name="CastStrength">Colourfulness of the light that was removed.</param>
+    /// <param name="LightColour">Of that light, as a screen shows it.</param>
+    public sealed record Answer(double CastStrength, ColourView LightColour, IReadOnlyList<LightDoubt> Doubts, IReadOnlyList<PatchView> Patches);
+
+    public sealed record DivideRequest(PictureLight Light, SeenAs SeenAs, Box? Within);
+
+    public sealed record PartView(ColourView Colour, double Share);
+
+    /// <param name="IsSure">False if the place holds several colours.</param>
+    public sealed record ZoneView(Zone Zone, Box Box, PatchView Patch, bool IsSure);
+
+    public sealed record Division(IReadOnlyList<PartView> Parts, IReadOnlyList<ZoneView> Zones);
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapPost("/pictures/{id:guid}/read", Read).WithName("readPicture").Produces<Answer>().Fails(404, 422, 503);
+        api.MapPost("/dab-pictures/{id:guid}/read", ReadDab).WithName("readDabPicture").Produces<Answer>().Fails(404, 422);
+        api.MapPost("/pictures/{id:guid}/divide", Divide).WithName("dividePicture").Produces<Division>().Fails(404, 422, 503);
+    }
+
+    private static async Task<IResult> Read(Guid id, Request request, CurrentStudio studio, PictureStore pictures, PictureDesk desk, CancellationToken cancel) =>
+        await desk.FindAsync(id, await studio.IdAsync(cancel), pictures, cancel) is { } photo ? ColoursOf(photo, request) : Trouble.NotFound();
+
+    private static IResult ReadDab(Guid id, Request request, PictureDesk desk) =>
+        desk.Find(id) is { } photo ? ColoursOf(photo, request) : Trouble.Result(StatusCodes.Status404NotFound, TroubleCode.PictureGone);
+
+    private static IResult ColoursOf(Photograph photo, Request request)
+    {
+        if (PictureProblems.OfBoxes(request.Light, request.Boxes) is { Count: > 0 } problems)
+            return Trouble.NotPossible(problems);
+        var open = OpenPicture.Of(photo, request.Light);
+        return TypedResults.Ok(new Answer(
+            open.Light.Cast.Strength, ColourView.From(Core.Colour.Illuminant.D65.LabOf(Core.Colour.Srgb.FromLinear(open.Light.Cast.Light))),
+            open.Light.Doubts, [.. request.Boxes.Select(open.Read)]));
+    }
+
+    private static async Task<IResult> Divide(Guid id, DivideRequest request, CurrentStudio studio, PictureStore pictures, PictureDesk desk, CancellationToken cancel)
+    {
+        if (PictureProblems.OfBoxes(request.Light, request.Within is { } within ? [within] : []) is { Count: > 0 } problems)
+            return Trouble.NotPossible(problems);
+        if (await desk.FindAsync(id, await studio.IdAsync(cancel), pictures, cancel) is not { } photo)
+            return Trouble.NotFound();
+        var cast = LightReading.Of(photo, request.Light).Cast;
+        var division = FlowerDivision.Of(photo, cast, request.SeenAs, request.Within, request.Light.Mark);
+        return TypedResults.Ok(new Division(
+            [.. division.Parts.Select(part => new PartView(ColourView.From(part.Colour), part.Share))],
+            [.. division.Zones.Select(zone => new ZoneView(zone.Zone, zone.Box, PatchView.From(zone.Reading), zone.IsSure))]));
+    }
+}

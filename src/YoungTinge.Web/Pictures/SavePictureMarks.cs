@@ -1,0 +1,34 @@
+using YoungTinge.Core.Pictures;
+using YoungTinge.Store;
+using YoungTinge.Web.Hosting;
+
+namespace YoungTinge.Web.Pictures;
+
+/// <summary>Keeps how a picture is read and where it was sampled, over the version it was made from; or removes the picture.</summary>
+public static class SavePictureMarks
+{
+    public sealed record Request(PictureMarks Marks, int Version);
+
+    public sealed record Answer(int Version);
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapPut("/pictures/{id:guid}/marks", Handle).WithName("savePictureMarks").Produces<Answer>().Fails(404, 412, 422, 503);
+        api.MapDelete("/pictures/{id:guid}", Remove).WithName("removePicture").Produces(204).Fails(404, 503);
+    }
+
+    private static async Task<IResult> Handle(Guid id, Request request, CurrentStudio studio, PictureStore pictures, CancellationToken cancel)
+    {
+        if (!request.Marks.IsPossible)
+            return Trouble.NotPossible([new FieldProblem("marks", "outsidePicture", null, null)]);
+        var studioId = await studio.IdAsync(cancel);
+        if (await pictures.SaveMarksAsync(studioId, id, request.Version, request.Marks, cancel) is { } version)
+            return TypedResults.Ok(new Answer(version));
+        return await pictures.FindJpegAsync(studioId, id, cancel) is null
+            ? Trouble.NotFound()
+            : Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere);
+    }
+
+    private static async Task<IResult> Remove(Guid id, CurrentStudio studio, PictureStore pictures, CancellationToken cancel) =>
+        await pictures.RemoveAsync(await studio.IdAsync(cancel), id, cancel) ? TypedResults.NoContent() : Trouble.NotFound();
+}

@@ -1,0 +1,32 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Targets;
+using YoungTinge.Store;
+
+namespace YoungTinge.Web.Targets;
+
+/// <summary>What the cabinet reaches, worked out once for each state of it.</summary>
+public sealed class Reach(CabinetStore cabinet)
+{
+    private (string State, ReachMap Map)? known;
+
+    public async Task<ReachMap> OfAsync(Guid studioId, CancellationToken cancel)
+    {
+        var kept = await cabinet.ListAsync(studioId, cancel);
+        var state = CabinetState.Of(studioId, kept);
+        if (known is { } last && last.State == state)
+            return last.Map;
+        var map = ReachMap.Of(new Materials(kept.Select(one => one.Material)));
+        known = (state, map);
+        return map;
+    }
+}
+
+internal static class CabinetState
+{
+    /// <summary>Another one after every change of any material.</summary>
+    public static string Of(Guid studioId, IEnumerable<KeptMaterial> kept)
+    {
+        var words = string.Join('\n', kept.Select(one => $"{one.Material.Id} {one.Version}").Prepend(studioId.ToString()));
+        return Convert.ToHexStringLower(System.Security.Cryptography.SHA256.HashData(System.Text.Encoding.UTF8.GetBytes(words)))[..32];
+    }
+}
