@@ -1,11 +1,14 @@
 import { useTranslation } from 'react-i18next'
 import { Link, Navigate, Route, Routes } from 'react-router'
 import { CabinetPage } from './places/cabinet/CabinetPage'
+import { MaterialPage } from './places/cabinet/MaterialPage'
 import { CommissionsPage } from './places/commissions/CommissionsPage'
+import { FilesPage } from './places/files/FilesPage'
 import { FlowerPage } from './places/flower/FlowerPage'
 import { RunSheetPage } from './places/flower/RunSheetPage'
 import { LogbookPage } from './places/logbook/LogbookPage'
 import { MixingPage } from './places/mixing/MixingPage'
+import { TargetsPage } from './places/targets/TargetsPage'
 import { Frame } from './shared/Frame'
 import { SafetyNet } from './shared/SafetyNet'
 
@@ -17,10 +20,13 @@ export function App() {
           <Route index element={<Navigate to="/commissions" replace />} />
           <Route path="commissions" element={<CommissionsPage />} />
           <Route path="flowers/:flowerId" element={<FlowerPage />} />
+          <Route path="flowers/:flowerId/targets" element={<TargetsPage />} />
           <Route path="flowers/:flowerId/:pieceId" element={<FlowerPage />} />
           <Route path="flowers/:flowerId/:pieceId/run-sheet" element={<RunSheetPage />} />
           <Route path="mixing" element={<MixingPage />} />
           <Route path="cabinet" element={<CabinetPage />} />
+          <Route path="cabinet/:id" element={<MaterialPage />} />
+          <Route path="files" element={<FilesPage />} />
           <Route path="logbook" element={<LogbookPage />} />
           <Route path="*" element={<NothingHere />} />
         </Route>

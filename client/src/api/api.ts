@@ -49,6 +49,34 @@ export type Sides = Schemas['Sides']
 export type SteamCoat = Schemas['CoatSteamCoat']
 export type Target = Schemas['Target']
 export type Finish = Schemas['Finish']
+export type Box = Schemas['Box']
+export type CharacteriseAnswer = Schemas['CharacteriseColourAnswer']
+export type CohesionPair = Schemas['CheckCohesionPairView']
+export type CohesionAccent = Schemas['CheckCohesionAccentView']
+export type DabReading = Schemas['DabReading']
+export type Division = Schemas['ReadPictureDivision']
+export type Duplicate = Schemas['Duplicate']
+export type EyePicker = Schemas['PickByEyeAnswer']
+export type EyeCell = Schemas['PickByEyeCellView']
+export type FoodStatus = Schemas['FoodStatus']
+export type ImportPreview = Schemas['ImportsPreview']
+export type Ingredient = Schemas['Ingredient']
+export type LightDoubt = Schemas['LightDoubt']
+export type MaterialKind = Schemas['MaterialKind']
+export type MaterialSheet = Schemas['MaterialSheet']
+export type Need = Schemas['GetNeedsNeedView']
+export type NeutralKind = Schemas['NeutralKind']
+export type Palette = Schemas['PalettesAnswer']
+export type Patch = Schemas['PatchView']
+export type Picture = Schemas['GetPicturesPictureView']
+export type PictureLight = Schemas['PictureLight']
+export type PictureMarks = Schemas['PictureMarks']
+export type PictureReading = Schemas['ReadPictureAnswer']
+export type ReachedBy = Schemas['ReachedBy']
+export type SeenAs = Schemas['SeenAs']
+export type Shot = Schemas['ShotView']
+export type SpectralReading = Schemas['ImportsReadingView']
+export type StartingPoint = Schemas['ListStartingPointsStartingPointView']
 export type Trouble = Schemas['Trouble']
 export type TroubleCode = Schemas['TroubleCode'] | 'offline'
 export type Zone = Schemas['Zone']
@@ -81,6 +109,20 @@ export async function answer<T>(request: Promise<{ data?: T; error?: unknown; re
   throw new RequestFailed(trouble?.code ?? 'unexpected', trouble?.problems ?? [])
 }
 
+/** Sends a file as it is, and reads the answer. */
+export async function upload<T>(path: string, file: Blob): Promise<T> {
+  const response = await reach(
+    fetch(path, { method: 'POST', headers: { 'Content-Type': 'application/octet-stream' }, body: file }),
+  )
+  if (!response.ok) throw await failureOf(response)
+  return (await response.json()) as T
+}
+
+async function failureOf(response: Response): Promise<RequestFailed> {
+  const trouble = (await response.json().catch(() => undefined)) as Partial<Trouble> | undefined
+  return new RequestFailed(trouble?.code ?? 'unexpected', trouble?.problems ?? [])
+}
+
 /** What a long computation says: how far it is, and at last its answer. */
 type Line<T> = { progress: number } | { answer: T }
 
@@ -102,10 +144,7 @@ export async function longWork<T>(
       signal,
     }),
   )
-  if (!response.ok || !response.body) {
-    const trouble = (await response.json().catch(() => undefined)) as Partial<Trouble> | undefined
-    throw new RequestFailed(trouble?.code ?? 'unexpected', trouble?.problems ?? [])
-  }
+  if (!response.ok || !response.body) throw await failureOf(response)
   const reader = response.body.pipeThrough(new TextDecoderStream()).getReader()
   let rest = ''
   for (;;) {

@@ -20,6 +20,48 @@ export const queries = {
       queryFn: ({ signal }) => answer(api.GET('/api/materials', { signal })),
       staleTime: 60_000,
     }),
+  material: (id: string) =>
+    queryOptions({
+      queryKey: ['material', id],
+      queryFn: ({ signal }) => answer(api.GET('/api/materials/{id}', { params: { path: { id } }, signal })),
+    }),
+  needs: () =>
+    queryOptions({
+      queryKey: ['needs'],
+      queryFn: ({ signal }) => answer(api.GET('/api/materials/needs', { signal })),
+    }),
+  duplicates: () =>
+    queryOptions({
+      queryKey: ['duplicates'],
+      queryFn: ({ signal }) => answer(api.GET('/api/materials/duplicates', { signal })),
+    }),
+  startingPoints: () =>
+    queryOptions({
+      queryKey: ['starting-points'],
+      queryFn: ({ signal }) => answer(api.GET('/api/starting-points', { signal })),
+      staleTime: Infinity,
+    }),
+  pictures: (flowerId: string) =>
+    queryOptions({
+      queryKey: ['pictures', flowerId],
+      queryFn: ({ signal }) =>
+        answer(api.GET('/api/flowers/{flowerId}/pictures', { params: { path: { flowerId } }, signal })),
+    }),
+  flowerCohesion: (id: string) =>
+    queryOptions({
+      queryKey: ['cohesion', id],
+      queryFn: ({ signal }) => answer(api.GET('/api/flowers/{id}/cohesion', { params: { path: { id } }, signal })),
+    }),
+  commissionCohesion: (id: string) =>
+    queryOptions({
+      queryKey: ['cohesion', id],
+      queryFn: ({ signal }) => answer(api.GET('/api/commissions/{id}/cohesion', { params: { path: { id } }, signal })),
+    }),
+  replacedStudio: () =>
+    queryOptions({
+      queryKey: ['replaced-studio'],
+      queryFn: ({ signal }) => answer(api.GET('/api/files/studio/replaced', { signal })),
+    }),
   mixingTable: () =>
     queryOptions({
       queryKey: ['mixing-table'],

@@ -10,14 +10,17 @@ export function NumberField({
   label,
   value,
   onChange,
+  onClear,
   unit,
   problem,
   hideLabel = false,
   className = '',
 }: {
   label: string
-  value: number
+  value: number | null
   onChange: (value: number) => void
+  /** For a number that need not be known: the field was emptied. */
+  onClear?: () => void
   unit?: string
   problem?: string
   hideLabel?: boolean
@@ -27,7 +30,8 @@ export function NumberField({
   const id = useId()
   // What is being typed; without it the field shows the value, so that other controls move it.
   const [typed, setTyped] = useState<string | null>(null)
-  const wrong = typed !== null && read(typed) === null ? t('problem.notANumber') : problem
+  const isEmptied = (text: string) => onClear !== undefined && text.trim() === ''
+  const wrong = typed !== null && read(typed) === null && !isEmptied(typed) ? t('problem.notANumber') : problem
   return (
     <div className={className}>
       <label htmlFor={id} className={hideLabel ? 'sr-only' : 'quiet block text-xs'}>
@@ -38,15 +42,16 @@ export function NumberField({
           id={id}
           className="input input-sm w-16 px-2"
           inputMode="decimal"
-          value={typed ?? String(Number(value.toPrecision(4)))}
+          value={typed ?? (value === null ? '' : String(Number(value.toPrecision(4))))}
           aria-invalid={wrong ? true : undefined}
           aria-describedby={wrong ? `${id}-wrong` : undefined}
           onChange={(event) => {
             setTyped(event.target.value)
             const number = read(event.target.value)
             if (number !== null) onChange(number)
+            else if (isEmptied(event.target.value)) onClear?.()
           }}
-          onBlur={() => typed !== null && read(typed) !== null && setTyped(null)}
+          onBlur={() => typed !== null && (read(typed) !== null || isEmptied(typed)) && setTyped(null)}
         />
         {unit && <span className="quiet text-sm">{unit}</span>}
       </span>

@@ -26,6 +26,9 @@ internal static class GreyPixels
 
     private const int TilesAcross = 3;
 
+    /// <summary>Only so far in from the edge: what lies in the middle is the flower, and a pale petal is not a grey thing in another light.</summary>
+    private const double FrameShare = 0.16;
+
     /// <summary>How the picture shows neutral things; null if it has none to speak of.</summary>
     public static LinearRgb? Light(Photograph photo)
     {
@@ -58,15 +61,22 @@ internal static class GreyPixels
             tiles[i] = [];
         for (var cell = 0; cell < small.Cells; cell++)
         {
+            var (column, row) = (cell % small.Columns, cell / small.Columns);
+            if (!InFrame(column, small.Columns) && !InFrame(row, small.Rows))
+                continue;
             var colour = cast.LabOf(small[cell]);
             if (colour.L is > 35 and < 97 && colour.Chroma < NearGrey)
-                tiles[cell / small.Columns * TilesAcross / small.Rows * TilesAcross + cell % small.Columns * TilesAcross / small.Columns].Add(colour);
+                tiles[row * TilesAcross / small.Rows * TilesAcross + column * TilesAcross / small.Columns].Add(colour);
         }
 
-        var means = tiles.Where(tile => tile.Count > 0.25 * small.Cells / tiles.Length)
+        var means = tiles.Where(tile => tile.Count > LeastOfTile * small.Cells / tiles.Length)
             .Select(tile => (A: PatchReader.Median(tile.Select(c => c.A)), B: PatchReader.Median(tile.Select(c => c.B)))).ToList();
         return means.Count < 2 ? 0 : means.Max(one => means.Max(other => Math.Sqrt(Math.Pow(one.A - other.A, 2) + Math.Pow(one.B - other.B, 2))));
     }
+
+    private const double LeastOfTile = 0.12;
+
+    private static bool InFrame(int at, int size) => at < FrameShare * size || at >= (1 - FrameShare) * size;
 
     /// <summary>How unlike the three channels change round a cell, over how bright it is; null where nothing changes or it cannot be told.</summary>
     private static double? Index(Thumbnail small, int column, int row)

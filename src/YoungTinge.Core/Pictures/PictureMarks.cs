@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using YoungTinge.Core.Flowers;
 
 namespace YoungTinge.Core.Pictures;
@@ -14,5 +15,6 @@ public sealed record PictureMarks(PictureLight Light, SeenAs SeenAs, IReadOnlyLi
     public static PictureMarks None { get; } = new(PictureLight.Estimated, SeenAs.Bloom, []);
 
     /// <summary>Whether everything lies in the picture.</summary>
+    [JsonIgnore]
     public bool IsPossible => Samples.Count <= MostSamples && Samples.All(sample => sample.Box.IsInPicture) && Light.Mark is not { IsInPicture: false };
 }

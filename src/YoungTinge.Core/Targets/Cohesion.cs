@@ -6,7 +6,8 @@ namespace YoungTinge.Core.Targets;
 /// <summary>One piece among those that should belong together.</summary>
 /// <param name="Id">Of the piece.</param>
 /// <param name="Group">What it is part of: a flower, or all its leaves.</param>
-public sealed record CohesionPart(Guid Id, string Group, IReadOnlyDictionary<Zone, Lab> Colours);
+/// <param name="AreaCm2">Of all such pieces of one flower together.</param>
+public sealed record CohesionPart(Guid Id, string Group, double AreaCm2, IReadOnlyDictionary<Zone, Lab> Colours);
 
 /// <summary>Where a colour stands.</summary>
 public sealed record CohesionPlace(Guid PieceId, Zone Zone);
@@ -32,6 +33,9 @@ public static class Cohesion
     /// <summary>Up to here two colours are taken for one accent.</summary>
     public const double TiedWithin = 10;
 
+    /// <summary>A part that makes up less of its group is not what the eye compares: green nectaries do not tie a flower to its leaves.</summary>
+    private const double LeastAreaShare = 0.15;
+
     private const double LightnessShare = 0.5;
 
     /// <summary>A hint that covers more is a repaint.</summary>
@@ -45,8 +49,15 @@ public static class Cohesion
 
     public static IReadOnlyList<CohesionPair> Of(IReadOnlyList<CohesionPart> parts)
     {
-        var groups = parts.GroupBy(part => part.Group).ToList();
-        return [.. groups.SelectMany((one, i) => groups.Skip(i + 1).Select(other => Compare([.. one], [.. other])))];
+        var groups = parts.GroupBy(part => part.Group).Select(Large).ToList();
+        return [.. groups.SelectMany((one, i) => groups.Skip(i + 1).Select(other => Compare(one, other)))];
+    }
+
+    private static IReadOnlyList<CohesionPart> Large(IEnumerable<CohesionPart> group)
+    {
+        var parts = group.ToList();
+        var area = parts.Sum(part => part.AreaCm2);
+        return [.. parts.Where(part => part.AreaCm2 >= LeastAreaShare * area)];
     }
 
     private static CohesionPair Compare(IReadOnlyList<CohesionPart> one, IReadOnlyList<CohesionPart> other)

@@ -68,7 +68,7 @@ public static class CheckCohesion
     {
         var placed = parts.DistinctBy(part => part.Placed.Piece.Id).ToDictionary(part => part.Placed.Piece.Id, part => part.Placed);
         var pairs = Cohesion.Of([.. parts.Select(part => new CohesionPart(
-            part.Placed.Piece.Id, part.Group, part.Placed.Piece.Plan.Targets.ToDictionary(target => target.Key, target => target.Value.Colour)))]);
+            part.Placed.Piece.Id, part.Group, part.Placed.Piece.Piece.PerPart * part.Placed.Piece.Piece.Shape().AreaCm2, part.Placed.Piece.Plan.Targets.ToDictionary(target => target.Key, target => target.Value.Colour)))]);
         SpotView Spot(CohesionPlace place)
         {
             var (piece, flower) = placed[place.PieceId];

@@ -101,7 +101,7 @@ public class TargetTests
     [Fact]
     public void Petal_and_leaf_without_a_shared_accent_get_one_proposed_that_ties_them()
     {
-        CohesionPart[] parts = [new(Guid.NewGuid(), "flower", Petal), new(Guid.NewGuid(), "leaves", Leaf)];
+        CohesionPart[] parts = [new(Guid.NewGuid(), "flower", 40, Petal), new(Guid.NewGuid(), "leaves", 30, Leaf)];
         var pair = Assert.Single(Cohesion.Of(parts));
         Assert.False(pair.IsTied);
         Assert.Equal(2, pair.Accents.Count);
@@ -117,10 +117,17 @@ public class TargetTests
     }
 
     [Fact]
+    public void A_small_green_part_does_not_tie_a_flower_to_its_leaves()
+    {
+        var pair = Assert.Single(Cohesion.Of([new(Guid.NewGuid(), "flower", 40, Petal), new(Guid.NewGuid(), "flower", 1, Leaf), new(Guid.NewGuid(), "leaves", 30, Leaf)]));
+        Assert.False(pair.IsTied);
+    }
+
+    [Fact]
     public void A_hint_of_the_petal_on_the_leaf_ties_them()
     {
         var hinted = new Dictionary<Zone, Lab>(Leaf) { [Zone.Rim] = new Lab(60, 33, -4) };
-        var pair = Assert.Single(Cohesion.Of([new(Guid.NewGuid(), "flower", Petal), new(Guid.NewGuid(), "leaves", hinted)]));
+        var pair = Assert.Single(Cohesion.Of([new(Guid.NewGuid(), "flower", 40, Petal), new(Guid.NewGuid(), "leaves", 30, hinted)]));
         Assert.True(pair.IsTied);
         Assert.Equal(Zone.Rim, pair.EchoIn.Zone);
         Assert.Empty(pair.Accents);

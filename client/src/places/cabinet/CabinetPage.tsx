@@ -1,48 +1,74 @@
 import { useQuery } from '@tanstack/react-query'
+import { FolderDown, Plus } from 'lucide-react'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
+import { Link } from 'react-router'
 import type { Material } from '../../api/api'
 import { queries } from '../../api/queries'
+import { kinds } from '../../shared/cabinet'
 import { Reading, Unreadable } from '../../shared/Message'
 import { Swatch } from '../../shared/Swatch'
-import { colourName } from '../../shared/words'
-
-const shelves = ['paste', 'colourant', 'dust', 'lustre', 'extender', 'glaze', 'thinner', 'crumb', 'adhesive', 'wire', 'tape', 'stamens']
+import { colourName, grams } from '../../shared/words'
+import { CabinetNotes } from './CabinetNotes'
 
 /** What stands in the studio's cabinet, shelf by shelf, each with its colour and whether it may be eaten. */
 export function CabinetPage() {
   const { t } = useTranslation()
   const { data, error, refetch } = useQuery(queries.materials())
   const [wanted, setWanted] = useState('')
+  const [withRetired, setWithRetired] = useState(false)
   if (!data) return error ? <Unreadable error={error} retry={() => void refetch()} /> : <Reading />
-  const found = data.filter((m) =>
-    `${m.name} ${m.dyeFamily} ${m.note}`.toLowerCase().includes(wanted.trim().toLowerCase()),
-  )
+  const retired = data.filter((material) => material.isRetired).length
+  const found = data
+    .filter((material) => withRetired || !material.isRetired)
+    .filter((m) => `${m.name} ${m.dyeFamily} ${m.note} ${m.form}`.toLowerCase().includes(wanted.trim().toLowerCase()))
   return (
     <main className="w-full">
-      <div className="flex flex-wrap items-end gap-4 px-4 pt-5 pb-4 lg:px-6">
+      <div className="flex flex-wrap items-end gap-x-5 gap-y-3 px-4 pt-5 pb-4 lg:px-6">
         <div>
           <h1 className="name text-3xl">{t('cabinet.title')}</h1>
           <p className="quiet text-sm">{t('cabinet.help')}</p>
         </div>
-        <label className="ml-auto text-sm">
-          <span className="quiet block text-xs">{t('cabinet.find')}</span>
-          <input
-            type="search"
-            className="input input-sm w-56"
-            value={wanted}
-            onChange={(event) => setWanted(event.target.value)}
-          />
-        </label>
+        <div className="ml-auto flex flex-wrap items-end gap-x-5 gap-y-3">
+          <Link className="btn btn-sm" to="/cabinet/new">
+            <Plus size={16} aria-hidden />
+            {t('cabinet.add')}
+          </Link>
+          <Link className="act flex items-center gap-1 py-1 text-sm" to="/files">
+            <FolderDown size={16} aria-hidden />
+            {t('cabinet.files')}
+          </Link>
+          <label className="text-sm">
+            <span className="quiet block text-xs">{t('cabinet.find')}</span>
+            <input
+              type="search"
+              className="input input-sm w-56"
+              value={wanted}
+              onChange={(event) => setWanted(event.target.value)}
+            />
+          </label>
+        </div>
       </div>
+      <CabinetNotes materials={data} />
+      {retired > 0 && (
+        <label className="flex items-center gap-2 px-4 pb-3 text-sm lg:px-6">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm"
+            checked={withRetired}
+            onChange={(event) => setWithRetired(event.target.checked)}
+          />
+          {t('cabinet.showRetired', { count: retired })}
+        </label>
+      )}
       {found.length === 0 && <p className="px-4 pb-6 lg:px-6">{t('cabinet.none', { wanted })}</p>}
-      {shelves.map((shelf) => {
-        const materials = found.filter((material) => material.kind === shelf)
+      {kinds.map((kind) => {
+        const materials = found.filter((material) => material.kind === kind)
         return (
           materials.length > 0 && (
-            <section key={shelf} aria-labelledby={`shelf-${shelf}`}>
-              <h2 id={`shelf-${shelf}`} className="border-base-300 border-t px-4 pt-4 pb-2 font-semibold lg:px-6">
-                {t(`cabinet.shelf.${shelf}`)} <span className="quiet font-normal">{materials.length}</span>
+            <section key={kind} aria-labelledby={`shelf-${kind}`}>
+              <h2 id={`shelf-${kind}`} className="border-base-300 border-t px-4 pt-4 pb-2 font-semibold lg:px-6">
+                {t(`cabinet.shelf.${kind}`)} <span className="quiet font-normal">{materials.length}</span>
               </h2>
               <ul className="surround grid grid-cols-[repeat(auto-fill,minmax(13.5rem,1fr))] gap-x-4 gap-y-4 px-4 py-4 lg:px-6">
                 {materials.map((material) => (
@@ -60,7 +86,13 @@ export function CabinetPage() {
 
 function Jar({ material }: { material: Material }) {
   const { t } = useTranslation()
-  const { chip, foodStatus, loadLimit } = material
+  const { chip, foodStatus, loadLimit, supply } = material
+  const left =
+    supply.stockPieces != null
+      ? t('cabinet.pieces', { count: supply.stockPieces })
+      : supply.stockG !== null
+        ? t('cabinet.left', { mass: grams(supply.stockG) })
+        : null
   return (
     <li className="flex gap-3 text-sm leading-snug">
       {chip ? (
@@ -69,13 +101,28 @@ function Jar({ material }: { material: Material }) {
         <span aria-hidden className="border-surround-ink h-14 w-14 shrink-0 rounded-b-2xl border border-dashed" />
       )}
       <div className="min-w-0">
-        <h3 className="font-semibold">{material.name}</h3>
+        <h3 className="font-semibold">
+          <Link className="hover:underline" to={`/cabinet/${material.id}`}>
+            {material.name}
+          </Link>
+        </h3>
+        {material.isRetired && <p className="font-semibold">{t('cabinet.retired')}</p>}
         <p>
           <span className="font-semibold">{t(`food.${foodStatus}`)}</span>
-          {material.form !== material.kind && ` · ${material.form}`}
+          {material.form && material.form !== material.kind && ` · ${material.form}`}
+          {material.gauge !== null && ` · ${t('cabinet.gauge', { gauge: material.gauge })}`}
         </p>
-        {chip && <p>{colourName(t, chip)}</p>}
+        {chip && (
+          <p>
+            {colourName(t, chip)}
+            {material.origin !== 'nominal' && ` · ${t(`origin.${material.origin}`)}`}
+          </p>
+        )}
         {material.dyeFamily && material.dyeFamily !== 'none' && <p>{material.dyeFamily}</p>}
+        {material.contains.length > 0 && (
+          <p>{t('cabinet.contains', { what: material.contains.map((one) => t(`ingredient.${one}`)).join(', ') })}</p>
+        )}
+        {left && <p>{left}</p>}
         {loadLimit !== null && (
           <p>{t(material.kind === 'colourant' ? 'cabinet.limitPaste' : 'cabinet.limitDust', { limit: loadLimit })}</p>
         )}

@@ -9,7 +9,7 @@ import { stillBought } from '../../shared/cabinet'
 import { AddMaterial } from '../../shared/AddMaterial'
 import { Choice } from '../../shared/Choice'
 import { mixAmounts } from './coatWords'
-import type { ProblemAt } from './Editor'
+import type { ProblemAt } from '../../shared/Editor'
 import { firstPlace } from './planEdits'
 import { SidesChoice } from './SidesChoice'
 

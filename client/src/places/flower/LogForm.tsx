@@ -8,8 +8,8 @@ import { ColourEntry } from '../../shared/ColourEntry'
 import { Problem } from '../../shared/Message'
 import { Swatch } from '../../shared/Swatch'
 import { Choice } from '../../shared/Choice'
-import { Editor } from './Editor'
-import { newId } from './planEdits'
+import { Editor } from '../../shared/Editor'
+import { newId } from '../../shared/newId'
 
 const subjects: LogSubject[] = ['paste', ...zones]
 

@@ -1,4 +1,4 @@
-import { ClipboardList, NotebookPen } from 'lucide-react'
+import { ClipboardList, NotebookPen, Pipette } from 'lucide-react'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
@@ -94,6 +94,10 @@ export function PieceWorkplace({
             <Link className="act flex items-center gap-1" to={`/flowers/${flowerId}/${piece.id}/run-sheet`}>
               <ClipboardList size={16} aria-hidden />
               {t('piece.runSheet')}
+            </Link>
+            <Link className="act flex items-center gap-1" to={`/flowers/${flowerId}/targets?piece=${piece.id}`}>
+              <Pipette size={16} aria-hidden />
+              {t('piece.targets')}
             </Link>
             <button className="act flex items-center gap-1" onClick={() => toggle({ kind: 'log' })}>
               <NotebookPen size={16} aria-hidden />

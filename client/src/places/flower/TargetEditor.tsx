@@ -6,7 +6,7 @@ import { SelectField } from '../../shared/SelectField'
 import { Swatch } from '../../shared/Swatch'
 import { Problem } from '../../shared/Message'
 import { deltaE, differenceWords } from '../../shared/words'
-import { Editor } from './Editor'
+import { Editor } from '../../shared/Editor'
 
 export const finishes: Finish[] = ['matt', 'satin', 'gloss', 'pearl', 'metallic', 'frosted']
 

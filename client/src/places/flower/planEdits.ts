@@ -1,5 +1,7 @@
 import type { Coat, DustCoat, Lab, Material, PasteRecipe, Place, PlaceKind, Plan, Target, Zone } from '../../api/api'
 
+import { newId } from '../../shared/newId'
+
 /** Changes to a plan, each a new plan. No rules here: whether a plan is possible, the server says. */
 
 export const setTarget = (plan: Plan, zone: Zone, change: Partial<Target>): Plan => ({
@@ -55,15 +57,6 @@ export function coatFrom(material: Material | 'steam', starchId: string | undefi
   // Matte dusts are let down with starch, as at the bench; lustres go on neat.
   if (material.kind === 'dust' && starchId) mix.push({ dustId: starchId, parts: 1 })
   return { kind: 'dust', id, mix, loadMgPerCm2, place: firstPlace.base, sides: 'face' }
-}
-
-/** A random UUID that needs no secure address. */
-export function newId(): string {
-  const bytes = crypto.getRandomValues(new Uint8Array(16))
-  bytes[6] = (bytes[6]! & 0x0f) | 0x40
-  bytes[8] = (bytes[8]! & 0x3f) | 0x80
-  const hex = Array.from(bytes, (byte) => byte.toString(16).padStart(2, '0')).join('')
-  return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5')
 }
 
 export const partsOfPlan = ['targets', 'ground', 'paste', 'coats'] as const

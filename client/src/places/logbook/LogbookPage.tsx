@@ -16,7 +16,12 @@ export function LogbookPage() {
     <main className="w-full">
       <div className="px-4 pt-5 pb-4 lg:px-6">
         <h1 className="name text-3xl">{t('logbook.title')}</h1>
-        <p className="quiet text-sm">{t('logbook.help')}</p>
+        <p className="quiet text-sm">
+          {t('logbook.help')}{' '}
+          <Link className="act" to="/files">
+            {t('logbook.files')}
+          </Link>
+        </p>
       </div>
       {data.length === 0 ? (
         <p className="px-4 lg:px-6">{t('logbook.none')}</p>

@@ -1,0 +1,45 @@
+import { useMutation } from '@tanstack/react-query'
+import { useTranslation } from 'react-i18next'
+import type { ColourView, Material } from '../../api/api'
+import { answer, api } from '../../api/api'
+import { Failure } from '../../shared/Message'
+import { Editor } from '../../shared/Editor'
+import { StandInJar } from './StandInJar'
+
+/** Reads a dab with the colour reader. */
+export function DabReader({
+  number,
+  materialId,
+  materials,
+  baseId,
+  amount,
+  onRead,
+  onClose,
+}: {
+  number: number
+  materialId: string | null
+  materials: Material[]
+  baseId: string
+  amount: number
+  onRead: (colour: ColourView, reflectance: number[]) => void
+  onClose: () => void
+}) {
+  const { t } = useTranslation()
+  const read = useMutation({
+    mutationFn: (body: { materialId: string; amount: number; baseId: string; take: number }) =>
+      answer(api.POST('/api/bench/colour-reader/dabs', { body })),
+    onSuccess: ({ colour, reflectance }) => onRead(colour, reflectance),
+  })
+  return (
+    <Editor title={t('dabs.readerTitle', { number })} onClose={onClose}>
+      <StandInJar
+        device="reader"
+        materialId={materialId}
+        materials={materials}
+        isBusy={read.isPending}
+        onUse={(jar, take) => read.mutate({ materialId: jar, amount, baseId, take: take + 10 * number })}
+      />
+      <Failure error={read.error} nameOf={(id) => id} />
+    </Editor>
+  )
+}

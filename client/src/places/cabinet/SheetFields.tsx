@@ -1,0 +1,239 @@
+import type { ReactNode } from 'react'
+import { useId } from 'react'
+import { useTranslation } from 'react-i18next'
+import type { Diet, FoodStatus, Ingredient, MaterialKind, MaterialSheet } from '../../api/api'
+import { Problem } from '../../shared/Message'
+import { NumberField } from '../../shared/NumberField'
+import { SelectField } from '../../shared/SelectField'
+import { Weighing } from './Weighing'
+
+const foods: FoodStatus[] = ['edible', 'decorativeOnly', 'notFood']
+const ingredients: Ingredient[] = [
+  'egg',
+  'gluten',
+  'nuts',
+  'milk',
+  'soya',
+  'gelatine',
+  'shellac',
+  'carmine',
+  'warnedColour',
+]
+const diets: Diet[] = ['vegan', 'vegetarian', 'glutenFree', 'nutFree', 'dairyFree']
+const counted: MaterialKind[] = ['wire', 'tape', 'stamens']
+const dusts: MaterialKind[] = ['dust', 'lustre', 'extender']
+
+type NumberName = {
+  [Key in keyof MaterialSheet]-?: NonNullable<MaterialSheet[Key]> extends number ? Key : never
+}[keyof MaterialSheet]
+
+/** All of a material but its colour, in the order in which a maker reads a jar. */
+export function SheetFields({
+  sheet,
+  problemAt,
+  onChange,
+  children,
+}: {
+  sheet: MaterialSheet
+  problemAt: (field: string) => string | undefined
+  onChange: (part: Partial<MaterialSheet>) => void
+  /** Its colour, which stands right after its name. */
+  children: ReactNode
+}) {
+  const { t } = useTranslation()
+  const number = (name: NumberName, unit?: string) => (
+    <NumberField
+      label={t(`material.field.${name}`)}
+      value={sheet[name] ?? null}
+      unit={unit}
+      problem={problemAt(name)}
+      onChange={(value) => onChange({ [name]: value })}
+      onClear={() => onChange({ [name]: null })}
+    />
+  )
+  const text = (name: 'name' | 'form' | 'dyeFamily' | 'lot', className = 'w-48') => (
+    <TextField
+      label={t(`material.field.${name}`)}
+      value={sheet[name] ?? ''}
+      problem={problemAt(name)}
+      className={className}
+      onChange={(value) => onChange({ [name]: value })}
+    />
+  )
+  const day = (name: 'openedOn' | 'bestBefore') => (
+    <TextField
+      label={t(`material.field.${name}`)}
+      type="date"
+      value={sheet[name] ?? ''}
+      problem={problemAt(name)}
+      className="w-40"
+      onChange={(value) => onChange({ [name]: value === '' ? null : value })}
+    />
+  )
+  const { kind } = sheet
+  return (
+    <>
+      <Group title={t('material.group.jar')}>
+        {text('name', 'w-72')}
+        {text('form')}
+        {text('dyeFamily')}
+        <SelectField
+          label={t('material.field.foodStatus')}
+          value={sheet.foodStatus ?? 'notFood'}
+          options={foods.map((value) => ({ value, label: t(`food.${value}`) }))}
+          onChoose={(value) => onChange({ foodStatus: value as FoodStatus })}
+        />
+        {kind === 'wire' && number('gauge')}
+      </Group>
+      {children}
+      <Group title={t('material.group.stock')}>
+        {counted.includes(kind) ? number('stockPieces') : number('stockG', 'g')}
+        {counted.includes(kind) ? number('pricePerPiece') : number('pricePerG')}
+        {text('lot', 'w-32')}
+        {day('openedOn')}
+        {day('bestBefore')}
+      </Group>
+      <Group title={t('material.group.inside')}>
+        <Ticks
+          legend={t('material.field.contains')}
+          options={ingredients}
+          ticked={sheet.contains ?? []}
+          words={(one) => t(`ingredient.${one}`)}
+          onChange={(contains) => onChange({ contains })}
+        />
+        <Ticks
+          legend={t('material.field.notFor')}
+          options={diets}
+          ticked={sheet.notFor ?? []}
+          words={(one) => t(`diet.${one}`)}
+          onChange={(notFor) => onChange({ notFor })}
+        />
+        <p className="quiet max-w-prose text-xs">{t('material.insideHelp')}</p>
+      </Group>
+      {(kind === 'colourant' || dusts.includes(kind)) && (
+        <Group title={t('material.group.use')}>
+          {number('loadLimit', t(kind === 'colourant' ? 'material.per100g' : 'material.perCm2'))}
+          {kind === 'colourant' && (
+            <>
+              <Weighing sheet={sheet} problemAt={problemAt} onChange={onChange} />
+              {number('shareAtOnce')}
+              {number('timeConstantHours', 'h')}
+            </>
+          )}
+        </Group>
+      )}
+      {kind === 'glaze' && (
+        <Group title={t('material.group.use')}>
+          {number('gloss')}
+          {number('wetMlPerCm2', 'ml/cm²')}
+        </Group>
+      )}
+      {kind === 'thinner' && (
+        <Group title={t('material.group.use')}>
+          {number('densityGPerMl', 'g/ml')}
+          {number('washDepthMm', 'mm')}
+        </Group>
+      )}
+      <Note note={sheet.note ?? ''} problem={problemAt('note')} onChange={(note) => onChange({ note })} />
+    </>
+  )
+}
+
+export function Group({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <fieldset className="border-base-300 border-t pt-3">
+      <legend className="float-left mb-2 w-full font-semibold">{title}</legend>
+      <div className="clear-both flex flex-wrap items-start gap-x-5 gap-y-3">{children}</div>
+    </fieldset>
+  )
+}
+
+function TextField({
+  label,
+  value,
+  problem,
+  type = 'text',
+  className,
+  onChange,
+}: {
+  label: string
+  value: string
+  problem?: string
+  type?: 'text' | 'date'
+  className: string
+  onChange: (value: string) => void
+}) {
+  const id = useId()
+  return (
+    <div>
+      <label htmlFor={id} className="quiet block text-xs">
+        {label}
+      </label>
+      <input
+        id={id}
+        type={type}
+        className={`input input-sm ${className}`}
+        value={value}
+        aria-invalid={problem ? true : undefined}
+        aria-describedby={problem ? `${id}-wrong` : undefined}
+        onChange={(event) => onChange(event.target.value)}
+      />
+      {problem && <Problem id={`${id}-wrong`}>{problem}</Problem>}
+    </div>
+  )
+}
+
+function Note({ note, problem, onChange }: { note: string; problem?: string; onChange: (note: string) => void }) {
+  const { t } = useTranslation()
+  const id = useId()
+  return (
+    <div>
+      <label htmlFor={id} className="quiet block text-xs">
+        {t('material.field.note')}
+      </label>
+      <textarea
+        id={id}
+        className="textarea w-full max-w-prose"
+        rows={2}
+        value={note}
+        onChange={(event) => onChange(event.target.value)}
+      />
+      {problem && <Problem>{problem}</Problem>}
+    </div>
+  )
+}
+
+function Ticks<T extends string>({
+  legend,
+  options,
+  ticked,
+  words,
+  onChange,
+}: {
+  legend: string
+  options: T[]
+  ticked: T[]
+  words: (one: T) => string
+  onChange: (ticked: T[]) => void
+}) {
+  return (
+    <fieldset>
+      <legend className="quiet text-xs">{legend}</legend>
+      <div className="flex max-w-xl flex-wrap gap-x-4 gap-y-1 py-1">
+        {options.map((one) => (
+          <label key={one} className="flex items-center gap-1.5 text-sm">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-sm"
+              checked={ticked.includes(one)}
+              onChange={(event) =>
+                onChange(event.target.checked ? [...ticked, one] : ticked.filter((other) => other !== one))
+              }
+            />
+            {words(one)}
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  )
+}

@@ -1,0 +1,46 @@
+import { useQuery } from '@tanstack/react-query'
+import { useTranslation } from 'react-i18next'
+import { Link } from 'react-router'
+import { queries } from '../../api/queries'
+import { grams } from '../../shared/words'
+
+/** Which plans take from a jar, and whether it is enough for them. */
+export function WhereUsed({ id }: { id: string }) {
+  const { t } = useTranslation()
+  const { data } = useQuery(queries.needs())
+  const need = data?.find((one) => one.materialId === id)
+  if (!data) return null
+  return (
+    <section aria-labelledby="where-used" className="border-base-300 mt-8 border-t pt-4">
+      <h2 id="where-used" className="font-semibold">
+        {t('material.used.title')}
+      </h2>
+      {!need ? (
+        <p className="quiet text-sm">{t('material.used.nowhere')}</p>
+      ) : (
+        <>
+          <p className="text-sm">
+            {need.ml !== null
+              ? t('material.used.ml', { ml: need.ml.toFixed(1) })
+              : t('material.used.mass', { mass: grams(need.grams ?? 0) })}{' '}
+            {need.shortG !== null &&
+              (need.shortG > 0 ? (
+                <strong>{t('material.used.short', { short: grams(need.shortG) })}</strong>
+              ) : (
+                t('material.used.enough')
+              ))}
+          </p>
+          <ul className="mt-1 columns-2 text-sm">
+            {need.uses.map((use) => (
+              <li key={use.pieceId}>
+                <Link className="act" to={`/flowers/${use.flowerId}/${use.pieceId}`}>
+                  {use.flower}, {use.piece.toLowerCase()}
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,59 @@
+import { Download } from 'lucide-react'
+import type { ReactNode } from 'react'
+import { useTranslation } from 'react-i18next'
+import { ImportFile } from './ImportFile'
+import { StudioArchive } from './StudioArchive'
+
+/** The studio's own data, out and in, in open formats. */
+export function FilesPage() {
+  const { t } = useTranslation()
+  return (
+    <main className="w-full max-w-5xl px-4 pt-5 pb-10 lg:px-6">
+      <h1 className="name text-3xl">{t('files.title')}</h1>
+      <p className="quiet max-w-prose text-sm">{t('files.help')}</p>
+      {(['cabinet', 'logbook'] as const).map((what) => (
+        <Part key={what} title={t(`files.${what}.title`)} help={t(`files.${what}.help`)}>
+          <ul className="flex flex-wrap gap-x-5 gap-y-1 text-sm">
+            <Out href={`/api/files/${what}.csv`}>{t(`files.${what}.csv`)}</Out>
+            <Out href={`/api/files/${what}.json`}>{t(`files.${what}.json`)}</Out>
+            <Out href={`/api/files/${what}-template.csv`}>{t(`files.${what}.template`)}</Out>
+            <Out href={`/api/files/${what}.schema.json`}>{t(`files.${what}.schema`)}</Out>
+          </ul>
+          <ImportFile what={what} />
+        </Part>
+      ))}
+      <Part title={t('files.spectra.title')} help={t('files.spectra.help')}>
+        <ul className="text-sm">
+          <Out href="/api/files/spectra.txt">{t('files.spectra.out')}</Out>
+        </ul>
+      </Part>
+      <Part title={t('files.studio.title')} help={t('files.studio.help')}>
+        <ul className="text-sm">
+          <Out href="/api/files/studio.json">{t('files.studio.out')}</Out>
+        </ul>
+        <StudioArchive />
+      </Part>
+    </main>
+  )
+}
+
+function Part({ title, help, children }: { title: string; help: string; children: ReactNode }) {
+  return (
+    <section aria-label={title} className="border-base-300 mt-6 border-t pt-4">
+      <h2 className="font-semibold">{title}</h2>
+      <p className="quiet mb-2 max-w-prose text-sm">{help}</p>
+      {children}
+    </section>
+  )
+}
+
+function Out({ href, children }: { href: string; children: ReactNode }) {
+  return (
+    <li>
+      <a className="act inline-flex min-h-6 items-center gap-1" href={href} download>
+        <Download size={16} aria-hidden />
+        {children}
+      </a>
+    </li>
+  )
+}
