@@ -1,0 +1,283 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Text;
+using System.Text.Json.Nodes;
+using Microsoft.AspNetCore.Mvc.Testing;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Targets;
+using YoungTinge.Testing;
+
+namespace YoungTinge.Web.Tests;
+
+/// <summary>Pictures, targets, the cabinet and files as a client sees them.</summary>
+public sealed class CabinetAndTargetTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, IAsyncLifetime
+{
+    private WebApplicationFactory<Program> factory = null!;
+    private HttpClient http = null!;
+    private string flowerId = "";
+
+    public async Task InitializeAsync()
+    {
+        await demo.ResetAsync();
+        factory = new WebApplicationFactory<Program>().WithWebHostBuilder(host => host.UseSetting("ConnectionStrings:Studio", demo.ConnectionString));
+        http = factory.CreateClient();
+        flowerId = (string)(await GetAsync("/api/commissions"))["commissions"]![0]!["flowers"]![0]!["id"]!;
+    }
+
+    public async Task DisposeAsync() => await factory.DisposeAsync();
+
+    private async Task<JsonNode> GetAsync(string path) => (await http.GetFromJsonAsync<JsonNode>(path))!;
+
+    private static async Task<JsonNode> OkAsync(Task<HttpResponseMessage> sent)
+    {
+        using var response = await sent;
+        Assert.True(response.StatusCode == HttpStatusCode.OK, await response.Content.ReadAsStringAsync());
+        return (await response.Content.ReadFromJsonAsync<JsonNode>())!;
+    }
+
+    private static async Task<string> TroubleAsync(Task<HttpResponseMessage> sent)
+    {
+        using var response = await sent;
+        Assert.Equal("application/problem+json", response.Content.Headers.ContentType?.MediaType);
+        var trouble = (await response.Content.ReadFromJsonAsync<JsonNode>())!;
+        var problems = trouble["problems"]!.AsArray().Select(problem => $" {problem!["path"]} {problem["code"]}");
+        return $"{(int)response.StatusCode} {trouble["code"]}{string.Concat(problems)}";
+    }
+
+    private Task<JsonNode> PostAsync(string path, object body) => OkAsync(http.PostAsJsonAsync(path, body));
+
+    private Task<HttpResponseMessage> UploadAsync(string path, byte[] file) => http.PostAsync(path, new ByteArrayContent(file));
+
+    private static Lab LabOf(JsonNode view) => new((double)view["lab"]!["l"]!, (double)view["lab"]!["a"]!, (double)view["lab"]!["b"]!);
+
+    private async Task<(string Id, JsonNode Shot)> KeptFlowerAsync(string startingPointId, int seed)
+    {
+        var shot = await PostAsync("/api/bench/light-box/flowers", new { startingPointId, seed });
+        var id = Guid.NewGuid().ToString();
+        await OkAsync(UploadAsync($"/api/flowers/{flowerId}/pictures/{id}?name=shot.jpg", Convert.FromBase64String((string)shot["jpeg"]!)));
+        return (id, shot);
+    }
+
+    [Theory]
+    [InlineData("hellebore-sepal-green-white", 3)]
+    [InlineData("rose-petal-deep-red", 4)]
+    [InlineData("cornflower-floret-blue", 5)]
+    [InlineData("maple-leaf-autumn-scarlet", 6)]
+    public async Task A_photographed_flower_is_divided_into_its_zones(string plant, int seed)
+    {
+        var (id, shot) = await KeptFlowerAsync(plant, seed);
+        var natural = StartingPoints.All.Single(one => one.Id == plant);
+        var light = new { mark = shot["card"], kind = "whiteCard" };
+        var division = await PostAsync($"/api/pictures/{id}/divide", new { light, seenAs = natural.IsLeaf ? "piece" : "bloom", within = (object?)null });
+        var zones = division["zones"]!.AsArray();
+        Assert.True(zones.Count >= 4);
+        // As it grew: the same seed grows the same flower.
+        var living = new Devices.LivingFlower(natural.Targets.ToDictionary(one => one.Key, one => one.Value.Colour), "round-petal", 6).Grown(seed);
+        Assert.All(zones, zone =>
+        {
+            var name = Enum.Parse<Zone>((string)zone!["zone"]!, ignoreCase: true);
+            var colour = LabOf(zone["patch"]!["colour"]!);
+            Assert.True(DeltaE2000.Between(living.Zones[name], colour) < 3, $"{name} {DeltaE2000.Between(living.Zones[name], colour):0.0}");
+        });
+        // Reading where it was proposed says the same.
+        var again = await PostAsync($"/api/pictures/{id}/read", new { light, boxes = zones.Select(zone => zone!["box"]) });
+        Assert.Equal(zones.Select(zone => LabOf(zone!["patch"]!["colour"]!)), again["patches"]!.AsArray().Select(patch => LabOf(patch!["colour"]!)));
+        Assert.Empty(again["doubts"]!.AsArray());
+    }
+
+    [Fact]
+    public async Task What_is_no_picture_is_refused_and_nothing_is_kept()
+    {
+        string Path() => $"/api/flowers/{flowerId}/pictures/{Guid.NewGuid()}";
+        Assert.Equal("422 notPossible picture pictureNotAPicture", await TroubleAsync(UploadAsync(Path(), "words"u8.ToArray())));
+        Assert.Equal("422 notPossible picture pictureNotAPicture", await TroubleAsync(UploadAsync(Path(), [])));
+        var jpeg = Convert.FromBase64String((string)(await PostAsync("/api/bench/light-box/flowers", new { startingPointId = "ivy-leaf-dark", seed = 1 }))["jpeg"]!);
+        Assert.Equal("422 notPossible picture pictureDamaged", await TroubleAsync(UploadAsync(Path(), jpeg[..(jpeg.Length / 3)])));
+        Assert.Equal("404 notFound", await TroubleAsync(UploadAsync($"/api/flowers/{Guid.NewGuid()}/pictures/{Guid.NewGuid()}", jpeg)));
+        Assert.Empty((await GetAsync($"/api/flowers/{flowerId}/pictures")).AsArray());
+    }
+
+    [Fact]
+    public async Task Marks_stay_with_the_picture_and_are_not_overwritten_unseen()
+    {
+        var (id, _) = await KeptFlowerAsync("tulip-petal-crimson", 2);
+        var box = new { left = 0.4, top = 0.5, width = 0.05, height = 0.05 };
+        object Marks(double left) => new { marks = new { light = new { mark = (object?)null, kind = "somethingGrey" }, seenAs = "bloom", samples = new[] { new { pieceId = (string?)null, zone = "rim", box = box with { left = left } } } }, version = 1 };
+        Assert.Equal(2, (int)(await OkAsync(http.PutAsJsonAsync($"/api/pictures/{id}/marks", Marks(0.4))))["version"]!);
+        Assert.Equal("412 changedElsewhere", await TroubleAsync(http.PutAsJsonAsync($"/api/pictures/{id}/marks", Marks(0.3))));
+        Assert.Equal("422 notPossible marks outsidePicture", await TroubleAsync(http.PutAsJsonAsync($"/api/pictures/{id}/marks", Marks(0.99))));
+        var kept = Assert.Single((await GetAsync($"/api/flowers/{flowerId}/pictures")).AsArray())!;
+        Assert.Equal(0.4, (double)kept["marks"]!["samples"]![0]!["box"]!["left"]!);
+        Assert.Equal("image/jpeg", (await http.GetAsync($"/api/pictures/{id}/image")).Content.Headers.ContentType!.MediaType);
+        Assert.Equal(HttpStatusCode.NoContent, (await http.DeleteAsync($"/api/pictures/{id}")).StatusCode);
+        Assert.Equal("404 notFound", await TroubleAsync(http.GetAsync($"/api/pictures/{id}/image")));
+    }
+
+    [Fact]
+    public async Task A_material_is_added_changed_retired_and_removed()
+    {
+        var sheet = new JsonObject { ["name"] = "Pond weed", ["kind"] = "colourant", ["form"] = "gel", ["foodStatus"] = "edible", ["labelColour"] = new JsonObject { ["l"] = 60, ["a"] = -30, ["b"] = 30 } };
+        var added = await PostAsync("/api/materials", new { sheet, version = 0 });
+        Assert.Equal(("pond-weed", 1), ((string)added["id"]!, (int)added["version"]!));
+        Assert.Equal("422 notPossible sheet.name nameTaken", await TroubleAsync(http.PostAsJsonAsync("/api/materials", new { sheet, version = 0 })));
+
+        var kept = await GetAsync("/api/materials/pond-weed");
+        Assert.Equal("label", (string)kept["sheet"]!["origin"]!);
+        var retired = kept["sheet"]!.DeepClone();
+        retired["isRetired"] = true;
+        Assert.Equal(2, (int)(await PostAsync("/api/materials", new { sheet = retired, version = 1 }))["version"]!);
+        Assert.Equal("412 changedElsewhere", await TroubleAsync(http.PostAsJsonAsync("/api/materials", new { sheet = retired, version = 1 })));
+        retired["stockG"] = -3;
+        retired["lot"] = new string('x', 99);
+        Assert.Equal("422 notPossible sheet.lot tooLong sheet.stockG outOfRange", await TroubleAsync(http.PostAsJsonAsync("/api/materials", new { sheet = retired, version = 2 })));
+
+        Assert.Equal(HttpStatusCode.NoContent, (await http.DeleteAsync("/api/materials/pond-weed")).StatusCode);
+        Assert.Equal("409 inUse", await TroubleAsync(http.DeleteAsync("/api/materials/wine-lees")));
+        Assert.Equal("404 notFound", await TroubleAsync(http.GetAsync("/api/materials/pond-weed")));
+    }
+
+    [Fact]
+    public async Task A_retired_colour_is_not_offered_by_the_finder()
+    {
+        var kept = await GetAsync("/api/materials/rowan");
+        kept["sheet"]!["isRetired"] = true;
+        await PostAsync("/api/materials", new { sheet = kept["sheet"], version = kept["version"] });
+        var found = await PostAsync("/api/recipes/find", new { baseIds = new[] { "bright-white-paste" }, target = new { l = 55, a = 45, b = 25 }, pasteG = 100, mostColourants = 3 });
+        Assert.DoesNotContain("\"rowan\"", found.ToJsonString());
+    }
+
+    [Theory]
+    [InlineData("colour-reader", 1.0)]
+    [InlineData("light-box", 2.5)]
+    public async Task A_jar_is_learned_from_dabs(string device, double within)
+    {
+        var dabs = new List<object>();
+        foreach (var amount in new[] { 0.03, 0.12, 0.5, 1.5 })
+        {
+            var body = new { materialId = "frond", amount, baseId = "bright-white-paste", take = 7 };
+            if (device == "colour-reader")
+            {
+                var read = await PostAsync("/api/bench/colour-reader/dabs", body);
+                dabs.Add(new { amount, colour = read["colour"]!["lab"], reflectance = read["reflectance"] });
+                continue;
+            }
+
+            var shot = await PostAsync("/api/bench/light-box/dabs", body);
+            var id = Guid.NewGuid();
+            await OkAsync(UploadAsync($"/api/dab-pictures/{id}", Convert.FromBase64String((string)shot["jpeg"]!)));
+            var reading = await PostAsync($"/api/dab-pictures/{id}/read", new { light = new { mark = shot["card"], kind = "whiteCard" }, boxes = new[] { shot["subject"] } });
+            dabs.Add(new { amount, colour = reading["patches"]![0]!["colour"]!["lab"], reflectance = (object?)null });
+        }
+
+        var learned = await PostAsync("/api/materials/characterise", new { materialId = "frond", kind = "colourant", baseId = "bright-white-paste", dabs });
+        Assert.InRange((double)learned["worstDeltaE"]!, 0, within);
+        Assert.False((bool)learned["isRough"]!);
+        Assert.Equal(8, learned["ladder"]!.AsArray().Count);
+
+        // Saved with the rest of the jar, it is what the cabinet says from now on.
+        var kept = await GetAsync("/api/materials/frond");
+        var sheet = kept["sheet"]!;
+        (sheet["absorption"], sheet["scattering"], sheet["origin"]) = (learned["absorption"]!.DeepClone(), learned["scattering"]!.DeepClone(), "dabs");
+        (sheet["worstDeltaE"], sheet["dabs"]) = (learned["worstDeltaE"]!.DeepClone(), System.Text.Json.JsonSerializer.SerializeToNode(dabs));
+        await PostAsync("/api/materials", new { sheet, version = kept["version"] });
+        var after = await GetAsync("/api/materials/frond");
+        Assert.Equal(("dabs", 4), ((string)after["sheet"]!["origin"]!, after["dabs"]!.AsArray().Count));
+        Assert.Equal(learned["absorption"]!.ToJsonString(), after["sheet"]!["absorption"]!.ToJsonString());
+    }
+
+    [Fact]
+    public async Task Dabs_that_cannot_be_are_named()
+    {
+        var lab = new { l = 50, a = 0, b = 0 };
+        object Body(params object[] dabs) => new { materialId = (string?)null, kind = "colourant", baseId = "bright-white-paste", dabs };
+        Task<string> Said(object body) => TroubleAsync(http.PostAsJsonAsync("/api/materials/characterise", body));
+        Assert.Equal("422 notPossible dabs dabsOutOfRange", await Said(Body()));
+        Assert.Equal("422 notPossible dabs[0].amount amountOutOfRange", await Said(Body(new { amount = 0, colour = lab, reflectance = (object?)null })));
+        Assert.Equal("422 notPossible dabs[1].amount sameAmountTwice", await Said(Body(new { amount = 1, colour = lab, reflectance = (object?)null }, new { amount = 1, colour = lab, reflectance = (object?)null })));
+        Assert.Equal("422 notPossible dabs[0].reflectance spectrumWrong", await Said(Body(new { amount = 1, colour = lab, reflectance = new[] { 0.5, 0.5 } })));
+    }
+
+    [Fact]
+    public async Task A_file_is_previewed_then_taken_in_whole_or_not_at_all()
+    {
+        var good = Encoding.UTF8.GetBytes("name;kind;stock_g\nRowan;colourant;7,5\nPetal glue;adhesive;30\n");
+        var preview = await OkAsync(UploadAsync("/api/files/cabinet/preview", good));
+        Assert.Equal((1, 1, 0), ((int)preview["new"]!, (int)preview["changed"]!, (int)preview["bad"]!));
+        Assert.Equal("404 notFound", await TroubleAsync(http.GetAsync("/api/materials/petal-glue")));
+        var state = (string)preview["state"]!;
+
+        var bad = Encoding.UTF8.GetBytes("name;kind;stock_g\nRowan;colourant;9\nPetal glue;adhesive;a lot\n");
+        var seen = await OkAsync(UploadAsync("/api/files/cabinet/preview", bad));
+        Assert.Equal("3 stock_g notANumber a lot", string.Join(' ', seen["lines"]![1]!["number"], seen["lines"]![1]!["problems"]![0]!["column"], seen["lines"]![1]!["problems"]![0]!["code"], seen["lines"]![1]!["problems"]![0]!["said"]));
+        Assert.Equal("422 notPossible file linesBad", await TroubleAsync(UploadAsync($"/api/files/cabinet?state={state}", bad)));
+        Assert.Equal("412 changedElsewhere", await TroubleAsync(UploadAsync("/api/files/cabinet?state=old", good)));
+        Assert.NotEqual(9, (double)(await GetAsync("/api/materials/rowan"))["sheet"]!["stockG"]!);
+
+        Assert.Equal(1, (int)(await OkAsync(UploadAsync($"/api/files/cabinet?state={state}", good)))["changed"]!);
+        Assert.Equal(7.5, (double)(await GetAsync("/api/materials/rowan"))["sheet"]!["stockG"]!);
+        Assert.Equal(30, (double)(await GetAsync("/api/materials/petal-glue"))["sheet"]!["stockG"]!);
+        Assert.Equal("412 changedElsewhere", await TroubleAsync(UploadAsync($"/api/files/cabinet?state={state}", good)));
+    }
+
+    [Fact]
+    public async Task The_logbook_goes_out_and_comes_in_once()
+    {
+        var csv = await http.GetByteArrayAsync("/api/files/logbook.csv");
+        var preview = await OkAsync(UploadAsync("/api/files/logbook/preview", csv));
+        Assert.Equal((0, 0), ((int)preview["new"]!, (int)preview["bad"]!));
+        Assert.True((int)preview["same"]! > 5);
+        var added = Encoding.UTF8.GetBytes("logged_at,flower,piece,of,predicted_l,predicted_a,predicted_b,actual_l,actual_a,actual_b,note\n2026-05-04,Hellebore,Sepals,paste,90,-4,12,89,-4,13,By hand\n");
+        Assert.Equal(1, (int)(await OkAsync(UploadAsync("/api/files/logbook", added)))["new"]!);
+        Assert.Equal(0, (int)(await OkAsync(UploadAsync("/api/files/logbook", added)))["new"]!);
+        Assert.Contains("By hand", (await GetAsync("/api/log-entries")).ToJsonString());
+    }
+
+    [Fact]
+    public async Task An_archive_goes_out_and_in_and_a_broken_one_changes_nothing()
+    {
+        await KeptFlowerAsync("iris-fall-blue-violet", 9);
+        var archive = await http.GetByteArrayAsync("/api/files/studio.json");
+        Assert.Equal(HttpStatusCode.NoContent, (await http.DeleteAsync("/api/materials/edible-glue")).StatusCode);
+        Assert.Equal("422 notPossible file archiveNotAnArchive", await TroubleAsync(UploadAsync("/api/files/studio", "{}"u8.ToArray())));
+        await OkAsync(UploadAsync("/api/files/studio", archive));
+        Assert.Equal(archive, await http.GetByteArrayAsync("/api/files/studio.json"));
+        await OkAsync(http.PostAsync("/api/files/studio/undo", null));
+        Assert.Equal("404 notFound", await TroubleAsync(http.GetAsync("/api/materials/edible-glue")));
+    }
+
+    [Fact]
+    public async Task The_picker_shows_the_colour_its_field_and_its_neighbours()
+    {
+        var picker = await PostAsync("/api/colours/picker", new { colour = new { l = 60, a = 20, b = 10 } });
+        Assert.Equal("paste", (string)picker["by"]!);
+        var here = picker["plane"]![(int)picker["row"]!]![(int)picker["column"]!]!;
+        Assert.InRange(DeltaE2000.Between(new Lab(60, 20, 10), LabOf(here["colour"]!)), 0, 4);
+        Assert.True(picker["neighbours"]!.AsArray().Count >= 14);
+        Assert.Contains(picker["plane"]!.AsArray().SelectMany(row => row!.AsArray()), cell => (string)cell!["by"]! == "nothing");
+        Assert.Equal("422 notPossible colour notAColour", await TroubleAsync(http.PostAsJsonAsync("/api/colours/picker", new { colour = new { l = 400, a = 0, b = 0 } })));
+        var target = new { colour = new { l = 60, a = 20, b = 10 }, spread = 3, finish = "matt" };
+        Assert.Equal(9, (await PostAsync("/api/targets/whorl", new { target, pieces = 9, seed = 1 })).AsArray().Count);
+        Assert.Equal("422 notPossible pieces countOutOfRange", await TroubleAsync(http.PostAsJsonAsync("/api/targets/whorl", new { target, pieces = 0, seed = 1 })));
+    }
+
+    [Fact]
+    public async Task Needs_and_palettes_follow_the_plans()
+    {
+        var needs = (await GetAsync($"/api/materials/needs?flowerId={flowerId}")).AsArray();
+        var white = needs.Single(need => (string)need!["materialId"]! == "bright-white-paste")!;
+        var flower = await GetAsync($"/api/flowers/{flowerId}");
+        Assert.Equal(flower["pieces"]!.AsArray().Sum(piece => (double)piece!["batchG"]!), (double)white["grams"]!, 6);
+        Assert.Equal(5, white["uses"]!.AsArray().Count);
+
+        foreach (var format in new[] { "gpl", "svg" })
+        {
+            var palette = await OkAsync(UploadAsync("/api/palettes/read", await http.GetByteArrayAsync($"/api/flowers/{flowerId}/palette.{format}")));
+            Assert.Equal(("Hellebore", 25), ((string)palette["name"]!, palette["colours"]!.AsArray().Count));
+        }
+
+        Assert.Equal("422 notPossible file notAPalette", await TroubleAsync(UploadAsync("/api/palettes/read", "words"u8.ToArray())));
+        var spectra = (await OkAsync(UploadAsync("/api/files/spectra/read", await http.GetByteArrayAsync("/api/files/spectra.txt")))).AsArray();
+        Assert.True(spectra.Count > 50);
+    }
+}
