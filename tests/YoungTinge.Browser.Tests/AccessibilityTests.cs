@@ -57,6 +57,30 @@ public class AccessibilityTests(Application application)
         browser.Open("/cabinet");
         browser.Find("heading", "Cabinet", exact: true);
         Check(browser, "cabinet");
+        browser.Click("link", "Rowan");
+        browser.Click("button", "Learn it from dabs");
+        browser.Click("button", "By picture");
+        browser.Click("button", "Use the practice light box");
+        browser.Click("button", "Use this reading");
+        browser.Click("button", "Learn from 1 dab");
+        browser.WaitForText("Rough:");
+        Check(browser, "characterise");
+        browser.Open("/files");
+        browser.Upload("Cabinet file", TestFiles.Write("bad.csv", "name,kind,stock_g\nRowan,colourant,a lot\n"));
+        browser.WaitForText("1 line cannot be taken in.");
+        Check(browser, "files");
+        browser.OpenTargets();
+        browser.Click("button", "Use the practice light box");
+        browser.Click("button", "Suggest the zones");
+        browser.Find("button", "Use for the rim");
+        Check(browser, "targets from a picture");
+        foreach (var source in new[] { "Starting points", "By eye", "Together" })
+        {
+            browser.Click("button", source, exact: true);
+            browser.WaitForText(source switch { "Starting points" => "Peony", "By eye" => "a touch paler", _ => "Hellebore and its leaves" });
+            Check(browser, source);
+        }
+
         browser.Open("/logbook");
         browser.Find("heading", "Logbook", exact: true);
         Check(browser, "logbook");

@@ -1,6 +1,7 @@
 using System.Collections.ObjectModel;
 using OpenQA.Selenium;
 using OpenQA.Selenium.Chrome;
+using OpenQA.Selenium.Interactions;
 using OpenQA.Selenium.Support.UI;
 using YoungTinge.Testing;
 
@@ -16,11 +17,12 @@ public sealed class Browser : IDisposable
         const [role, name, exact] = arguments
         const selectors = {
           button: 'button', link: 'a[href]', checkbox: 'input[type=checkbox]', combobox: 'select', slider: 'input[type=range]',
-          textbox: 'input:not([type]),input[type=text],input[type=search],textarea', heading: 'h1,h2,h3', img: '[role=img]',
+          textbox: 'input:not([type]),input[type=text],input[type=search],textarea', heading: 'h1,h2,h3', img: '[role=img],img[alt]',
+          file: 'input[type=file]', group: '[role=group],fieldset',
           region: 'section[aria-label],[role=region]', listitem: 'li', row: 'tr', alert: '[role=alert]', status: '[role=status]',
         }
         const clean = (text) => (text ?? '').replace(/\s+/g, ' ').trim()
-        const nameOf = (e) => clean(e.getAttribute('aria-label') ?? (e.labels?.length ? [...e.labels].map((l) => l.textContent).join(' ') : e.textContent))
+        const nameOf = (e) => clean(e.getAttribute('aria-label') ?? e.getAttribute('alt') ?? (e.labels?.length ? [...e.labels].map((l) => l.textContent).join(' ') : e.textContent))
         return [...document.querySelectorAll(selectors[role])].filter((e) => {
           const own = nameOf(e)
           return (exact ? own === name : own.includes(name)) && e.checkVisibility()
@@ -94,6 +96,19 @@ public sealed class Browser : IDisposable
 
     public void Choose(string label, string option) => Act(() =>
         Find("combobox", label).FindElements(By.TagName("option")).First(one => one.Text.Trim() == option).Click());
+
+    /// <summary>Chooses a file in a field.</summary>
+    public void Upload(string label, string path) => Act(() => Find("file", label).SendKeys(path));
+
+    /// <summary>Drags over a picture, from one place to another in shares of its width and height.</summary>
+    public void Drag(string picture, (double X, double Y) from, (double X, double Y) to) => Act(() =>
+    {
+        var element = Find("img", picture);
+        driver.ExecuteScript("arguments[0].scrollIntoView({ block: 'center' })", element);
+        (int X, int Y) At((double X, double Y) share) => ((int)((share.X - 0.5) * element.Size.Width), (int)((share.Y - 0.5) * element.Size.Height));
+        var (begin, end) = (At(from), At(to));
+        new Actions(driver).MoveToElement(element, begin.X, begin.Y).ClickAndHold().MoveToElement(element, end.X, end.Y).Release().Perform();
+    });
 
     public string ValueOf(string label) => Find("textbox", label).GetDomProperty("value") ?? "";
 

@@ -11,6 +11,14 @@ internal static class Steps
         browser.WaitForSaved();
     }
 
+    public static void OpenTargets(this Browser browser)
+    {
+        browser.OpenSepals();
+        browser.Click("link", "Choose targets");
+        browser.Find("heading", "Targets: Hellebore");
+        browser.WaitForSaved();
+    }
+
     public static void WaitForSaved(this Browser browser) => browser.Find("status", "Saved", exact: true);
 
     /// <summary>Opens the column whose head has this kind and name.</summary>

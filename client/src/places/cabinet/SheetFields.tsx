@@ -142,7 +142,9 @@ export function SheetFields({
 export function Group({ title, children }: { title: string; children: ReactNode }) {
   return (
     <fieldset className="border-base-300 border-t pt-3">
-      <legend className="float-left mb-2 w-full font-semibold">{title}</legend>
+      <legend className="float-left mb-2 w-full">
+        <h2 className="font-semibold">{title}</h2>
+      </legend>
       <div className="clear-both flex flex-wrap items-start gap-x-5 gap-y-3">{children}</div>
     </fieldset>
   )

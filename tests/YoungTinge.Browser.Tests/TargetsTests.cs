@@ -1,0 +1,125 @@
+using OpenQA.Selenium;
+
+namespace YoungTinge.Browser.Tests;
+
+/// <summary>Targets from pictures, from the library, by eye and together.</summary>
+[Collection(ApplicationCollection.Name)]
+public class TargetsTests(Application application)
+{
+    private const string Picture = "rose-petal-deep-red.jpg";
+
+    [Fact]
+    public Task A_picture_is_taken_in_its_light_marked_and_a_zone_sampled() => application.InBrowserAsync(nameof(A_picture_is_taken_in_its_light_marked_and_a_zone_sampled), async browser =>
+    {
+        var flower = await TestFiles.FlowerAsync(application.Server.Address, "rose-petal-deep-red");
+        browser.OpenTargets();
+        browser.Upload("Picture of the flower", flower.Path);
+        browser.Find("img", Picture);
+        browser.Click("button", "White card", exact: true);
+        browser.WaitForText("Drag over something white or grey");
+        browser.Drag(Picture, (flower.Left + 0.02, flower.Top + 0.03), (flower.Left + flower.Width - 0.02, flower.Top + flower.Height - 0.03));
+        browser.WaitForText("This cast is taken out.");
+
+        // The tip of the petal that points up.
+        browser.Click("button", "Tip", exact: false);
+        browser.Drag(Picture, (0.395, 0.245), (0.405, 0.265));
+        browser.Click("button", "Use for the tip");
+        browser.WaitForSaved();
+        browser.WaitUntil("the tip is dark red", () => TargetOf(browser, "Tip").Contains("red") && TargetOf(browser, "Tip").Contains("dark"));
+
+        // The picture and its places stay with the flower; a place can be moved by key.
+        browser.Reload();
+        var place = browser.Find("button", "Tip, at 40 % across");
+        browser.Run("arguments[0].focus()", place);
+        browser.Press(Keys.ArrowRight);
+        browser.Find("button", "Tip, at 41 % across");
+        browser.Click("button", "Remove this picture");
+        browser.Click("button", "Yes, remove");
+        browser.WaitForText("Choose a picture of the living flower");
+    });
+
+    [Fact]
+    public Task Zones_are_suggested_and_taken_over_all_at_once() => application.InBrowserAsync(nameof(Zones_are_suggested_and_taken_over_all_at_once), async browser =>
+    {
+        var flower = await TestFiles.FlowerAsync(application.Server.Address, "cornflower-floret-blue");
+        browser.OpenTargets();
+        browser.Upload("Picture of the flower", flower.Path);
+        browser.Click("button", "Suggest the zones");
+        browser.Find("button", "Use for the heart");
+        browser.WaitForText("main colours");
+        browser.Click("button", "Use all for Sepals");
+        browser.WaitForSaved();
+        browser.WaitUntil("the rim is blue", () => TargetOf(browser, "Rim").Contains("blue"));
+    });
+
+    [Fact]
+    public Task What_is_no_picture_is_said_and_nothing_is_lost() => application.InBrowserAsync(nameof(What_is_no_picture_is_said_and_nothing_is_lost), browser =>
+    {
+        browser.OpenTargets();
+        browser.Upload("Picture of the flower", TestFiles.Write("rose.jpg", "This is a letter."));
+        browser.WaitForText("This is no picture (JPEG, PNG or WebP).");
+        browser.WaitForText("Choose a picture of the living flower");
+        return Task.CompletedTask;
+    });
+
+    [Fact]
+    public Task A_colouring_of_the_library_becomes_the_targets() => application.InBrowserAsync(nameof(A_colouring_of_the_library_becomes_the_targets), browser =>
+    {
+        browser.OpenTargets();
+        browser.Click("button", "Starting points", exact: true);
+        browser.Fill("Find a plant, season or light", "clear cool sun");
+        browser.WaitUntilGone("heading", "Peony");
+        browser.Click("button", "Use for Sepals: Crocus violet");
+        browser.WaitForSaved();
+        browser.WaitUntil("the heart is violet", () => TargetOf(browser, "Heart").Contains("violet"));
+        browser.Click("button", "Fantasy", exact: true);
+        browser.Fill("Find a plant, season or light", "frost");
+        browser.Click("button", "Use for Sepals: Hoar frost");
+        browser.WaitUntil("the rim is frosted", () => TargetOf(browser, "Rim").Contains("Frosted"));
+        browser.WaitForSaved();
+        browser.Upload("Palette file", TestFiles.Write("autumn.gpl", "GIMP Palette\nName: Autumn\n120 40 20\tRusset\n"));
+        browser.Click("button", "Russet");
+        browser.WaitUntil("the rim is russet", () => TargetOf(browser, "Rim").Contains("dark"));
+        browser.WaitForSaved();
+        return Task.CompletedTask;
+    });
+
+    [Fact]
+    public Task By_eye_a_touch_warmer_is_one_press() => application.InBrowserAsync(nameof(By_eye_a_touch_warmer_is_one_press), browser =>
+    {
+        browser.OpenTargets();
+        browser.Click("button", "By eye", exact: true);
+        browser.Click("button", "Base", exact: false);
+        browser.WaitForText("Base: pale clear yellow-green.");
+        var before = Hex(browser, "Base");
+        browser.Click("button", "a touch warmer");
+        browser.WaitUntil("another colour", () => Hex(browser, "Base") != before);
+        browser.Click("button", "dark soft yellow-green");
+        browser.WaitUntil("a dark one", () => TargetOf(browser, "Base").Contains("dark"));
+        browser.WaitForSaved();
+        Assert.Empty(browser.ConsoleErrors());
+        return Task.CompletedTask;
+    });
+
+    [Fact]
+    public Task A_shared_accent_is_proposed_and_used() => application.InBrowserAsync(nameof(A_shared_accent_is_proposed_and_used), browser =>
+    {
+        browser.Open("/");
+        browser.Click("link", "Clematis");
+        browser.Click("link", "Petals");
+        browser.Click("link", "Choose targets");
+        browser.Click("button", "Together", exact: true);
+        browser.WaitForText("have nothing in common yet");
+        browser.Click("button", "Use it");
+        browser.WaitForText("share an accent.");
+        browser.WaitForSaved();
+        return Task.CompletedTask;
+    });
+
+    /// <summary>The words of a zone's target in the list at the left.</summary>
+    private static string TargetOf(Browser browser, string zone) => (string)browser.Run(
+        "return [...document.querySelectorAll('[aria-label=Zones] button')].find((b) => b.textContent.startsWith(arguments[0]))?.textContent ?? ''", zone)!;
+
+    private static string Hex(Browser browser, string zone) => (string)browser.Run(
+        "return document.querySelector(`[aria-label=Zones] [aria-label^='${arguments[0]}']`)?.title ?? ''", zone)!;
+}
