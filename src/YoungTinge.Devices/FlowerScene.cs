@@ -49,7 +49,7 @@ public sealed class FlowerScene : Scene
         var back = PieceMap.Of(outline, (int)length, (int)width, Side.Back);
         for (var petal = 0; petal < flower.Petals; petal++)
             pieces.Add(new Placed(face, isBloom ? 0.40 * Width : 0.38 * Width, (isBloom ? 0.54 : 0.86) * Height, 2 * Math.PI * petal / flower.Petals, isBloom ? 0.045 * Height : 0));
-        pieces.Add(new Placed(back, 0.84 * Width, (isBloom ? 0.92 : 0.86) * Height, 0, 0));
+        pieces.Add(new Placed(back, (isBloom ? 0.84 : 0.80) * Width, (isBloom ? 0.92 : 0.86) * Height, 0, 0));
         Card = isBloom ? new Box(0.77, 0.28, 0.13, 0.17) : new Box(0.05, 0.40, 0.12, 0.16);
         Subject = isBloom ? new Box(0.10, 0.04, 0.60, 0.94) : new Box(0.20, 0.2, 0.36, 0.7);
     }

@@ -1,13 +1,15 @@
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Pictures;
+using YoungTinge.Core.Targets;
 using YoungTinge.Devices;
 using YoungTinge.Files.Pictures;
 
 namespace YoungTinge.Checks;
 
 /// <param name="Misses">CIEDE2000 between a zone as read where it was proposed and as it really is; null if it was not proposed.</param>
-public sealed record FlowerPictureTrial(int Seed, IReadOnlyDictionary<Zone, double?> Misses);
+/// <param name="LightDoubts">Doubts about the light, which in the light box is even.</param>
+public sealed record FlowerPictureTrial(int Seed, IReadOnlyDictionary<Zone, double?> Misses, int LightDoubts);
 
 /// <summary>Whole flowers in the light box: photographed, cast removed by the card, zones proposed and read, against what was put in.</summary>
 public static class FlowerPictureTrials
@@ -31,6 +33,20 @@ public static class FlowerPictureTrials
         return new LivingFlower(zones, Outlines[seed % Outlines.Length], 5 + seed % 4);
     }
 
+    /// <summary>How many natural colourings there are to photograph.</summary>
+    public static int Library => Natural.Count;
+
+    private static IReadOnlyList<StartingPoint> Natural { get; } = [.. StartingPoints.All.Where(one => one.Kind == StartingPointKind.Natural)];
+
+    /// <summary>A flower or leaf of the library, grown a little otherwise. Colours that a picture file cannot hold are calmed.</summary>
+    public static LivingFlower OfLibrary(int seed)
+    {
+        var natural = Natural[(seed - 1) % Natural.Count];
+        var colours = natural.Targets.ToDictionary(target => target.Key, target => target.Value.Colour);
+        var grown = new LivingFlower(colours, natural.IsLeaf ? "heart-leaf" : Outlines[seed % Outlines.Length], natural.IsLeaf ? 1 : 5 + seed % 4).Grown(seed);
+        return grown with { Zones = grown.Zones.ToDictionary(zone => zone.Key, zone => OnScreen(zone.Value)) };
+    }
+
     /// <summary>What a picture file can hold, with a little room for the cast.</summary>
     private static Lab OnScreen(Lab colour)
     {
@@ -47,9 +63,10 @@ public static class FlowerPictureTrials
     {
         var shot = new LightBoxCamera(new FlowerScene(flower), seed).TakeAsync(default).Result;
         var photo = ((PictureResult.Read)PictureFile.Read(shot.Jpeg)).Photo;
-        var cast = LightReading.Of(photo, new PictureLight(shot.Card, NeutralKind.WhiteCard)).Cast;
+        var light = LightReading.Of(photo, new PictureLight(shot.Card, NeutralKind.WhiteCard));
+        var cast = light.Cast;
         var division = FlowerDivision.Of(photo, cast, flower.Petals > 1 ? SeenAs.Bloom : SeenAs.Piece, card: shot.Card);
         return new FlowerPictureTrial(seed, Enum.GetValues<Zone>().ToDictionary(zone => zone, zone =>
-            division.Zones.FirstOrDefault(one => one.Zone == zone) is { } found ? DeltaE2000.Between(flower.Zones[zone], found.Reading.Colour) : (double?)null));
+            division.Zones.FirstOrDefault(one => one.Zone == zone) is { } found ? DeltaE2000.Between(flower.Zones[zone], found.Reading.Colour) : (double?)null), light.Doubts.Count);
     }
 }

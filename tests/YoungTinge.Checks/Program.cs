@@ -4,6 +4,7 @@ using System.Text.Json;
 using YoungTinge.Checks;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Mixing;
+using YoungTinge.Devices;
 
 CultureInfo.CurrentCulture = CultureInfo.InvariantCulture;
 return args switch
@@ -14,8 +15,8 @@ return args switch
     ["timing", var targets, var colourants, var most] => Timing(int.Parse(targets), int.Parse(colourants), int.Parse(most)),
     ["recovery", var targets, var colourants, var most] => Recovery(int.Parse(targets), int.Parse(colourants), int.Parse(most)),
     ["dabs", var trials, var dabs] => DabTrialsOf(int.Parse(trials), int.Parse(dabs)),
-    ["flowers", var trials] => FlowerPictures(int.Parse(trials)),
-    ["shot", var file] => Shot(file),
+    ["flowers", "library"] => FlowerPictures(FlowerPictureTrials.Library, FlowerPictureTrials.OfLibrary),
+    ["flowers", var trials] => FlowerPictures(int.Parse(trials), FlowerPictureTrials.Random),
     _ => Usage(),
 };
 
@@ -101,23 +102,17 @@ static int DabTrialsOf(int trials, int dabs)
     return 0;
 }
 
-static int Shot(string file)
-{
-    var flower = FlowerPictureTrials.Random(int.Parse(file));
-    File.WriteAllBytes($"/tmp/shot{file}.jpg", new YoungTinge.Devices.LightBoxCamera(new YoungTinge.Devices.FlowerScene(flower), int.Parse(file)).TakeAsync(default).Result.Jpeg);
-    return 0;
-}
-
-static int FlowerPictures(int trials)
+static int FlowerPictures(int trials, Func<int, LivingFlower> flower)
 {
     const double within = 3;
-    var results = FlowerPictureTrials.Run(trials, FlowerPictureTrials.Random);
+    var results = FlowerPictureTrials.Run(trials, flower);
     foreach (var zone in results[0].Misses.Keys)
     {
         var misses = results.Select(trial => trial.Misses[zone]).OfType<double>().Order().ToList();
         Console.WriteLine($"{zone}: proposed in {misses.Count} of {trials}, median {misses[misses.Count / 2]:0.00}, worst {misses[^1]:0.00}, within {within}: {misses.Count(miss => miss < within)}");
     }
 
+    Console.WriteLine($"light doubted without cause in {results.Count(trial => trial.LightDoubts > 0)}");
     var whole = results.Count(trial => trial.Misses.Values.All(miss => miss < within));
     foreach (var trial in results.Where(trial => !trial.Misses.Values.All(miss => miss < within)))
         Console.WriteLine($"  {trial.Seed}: {string.Join(", ", trial.Misses.Select(miss => $"{miss.Key} {miss.Value:0.0}"))}");
@@ -134,6 +129,6 @@ static int Close(int passed, int all)
 
 static int Usage()
 {
-    Console.Error.WriteLine("vectors FILE | finder FILE | agreement|timing|recovery TARGETS COLOURANTS MOST");
+    Console.Error.WriteLine("vectors FILE | finder FILE | agreement|timing|recovery TARGETS COLOURANTS MOST | dabs TRIALS DABS | flowers TRIALS|library");
     return 2;
 }

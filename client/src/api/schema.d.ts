@@ -2200,8 +2200,6 @@ export interface components {
         UnitWeighing: {
             /** Format: double */
             meanG: number;
-            /** Format: double */
-            spreadShare: null | number;
         };
         UnitsView: {
             kind: components["schemas"]["DoseUnitKind"];

@@ -98,7 +98,7 @@ public sealed record FlowerDivision(IReadOnlyList<ColourPart> Parts, IReadOnlyLi
     {
         if (other.Cells.Count < 0.05 * main.Cells.Count)
             return false;
-        bool IsGreen(Foreground.Component one) => Middle(one) is { Chroma: > 12, HueDegrees: > 95 and < 175 };
+        bool IsGreen(Foreground.Component one) => Middle(one) is { L: < 70, Chroma: > 12, HueDegrees: > 108 and < 175 };
         return IsGreen(main) || !IsGreen(other);
 
         Lab Middle(Foreground.Component one) => new(

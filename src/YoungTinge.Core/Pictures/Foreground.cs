@@ -32,6 +32,12 @@ internal sealed class Foreground
 
     public sealed record Component(int Number, IReadOnlyList<int> Cells);
 
+    /// <summary>A colour with less of the border than this is not what lies behind the flower.</summary>
+    private const double FewAtBorder = 0.12;
+
+    /// <summary>Cells between what lies apart and everything else.</summary>
+    private const int Gap = 1;
+
     /// <param name="colours">Of every cell, row by row.</param>
     /// <param name="ignored">Cells that are neither: a card, or what lies outside the part that was asked for.</param>
     public static Foreground Of(IReadOnlyList<Lab> colours, int columns, int rows, Func<int, bool> ignored)
@@ -73,6 +79,10 @@ internal sealed class Foreground
                 stands[cell] = true;
         }
 
+        var fewAtBorder = new bool[colours.Count];
+        foreach (var (i, cell) in seen.Index())
+            fewAtBorder[cell] = !stands[cell] && border[groupOf[i]] < FewAtBorder;
+
         stands = Filled(Smooth(stands, columns, rows), columns, rows);
         var componentOf = new int[colours.Count];
         var components = new List<Component>();
@@ -84,9 +94,44 @@ internal sealed class Foreground
             components.Add(new Component(components.Count + 1, cells));
         }
 
+        components.AddRange(LyingApart(Smooth(fewAtBorder, columns, rows), stands, componentOf, components.Count + 1, columns, rows));
         var large = components.Where(one => one.Cells.Count > SmallestShare * colours.Count && !IsCard(one, colours, columns))
             .OrderByDescending(one => Importance(one, columns, rows)).ToList();
         return new Foreground(columns, rows, componentOf, large);
+    }
+
+    /// <summary>
+    /// A piece laid down near the edge, its back up: of a colour that neither the flower nor much of the border has, whole, and apart
+    /// from both. What touches the edge of the picture or the flower is taken for what lies behind.
+    /// </summary>
+    private static IEnumerable<Component> LyingApart(bool[] maybe, bool[] stands, int[] componentOf, int number, int columns, int rows)
+    {
+        var open = Enumerable.Range(0, maybe.Length).Select(cell => maybe[cell] && !stands[cell]).ToArray();
+        for (var cell = 0; cell < open.Length; cell++)
+        {
+            if (!open[cell] || componentOf[cell] != 0)
+                continue;
+            var cells = Flood(cell, open, componentOf, number, columns, rows);
+            if (cells.All(one => IsFree(one % columns, one / columns)))
+                yield return new Component(number, cells);
+            number++;
+        }
+
+        bool IsFree(int column, int row)
+        {
+            if (column < Gap || row < Gap || column >= columns - Gap || row >= rows - Gap)
+                return false;
+            for (var y = row - Gap; y <= row + Gap; y++)
+            {
+                for (var x = column - Gap; x <= column + Gap; x++)
+                {
+                    if (stands[y * columns + x])
+                        return false;
+                }
+            }
+
+            return true;
+        }
     }
 
     private static void Normalise(double[] counts)

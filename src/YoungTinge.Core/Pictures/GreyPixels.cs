@@ -21,8 +21,9 @@ internal static class GreyPixels
     /// <summary>A picture's own camera has mostly done its work: only casts up to this strength (C* of white) are believed.</summary>
     private const double MostCast = 40;
 
-    /// <summary>How far from grey a thing may seem and still be called neutral, a* and b*.</summary>
-    private const double NearGrey = 14;
+    /// <summary>How far from grey a thing may seem and still be called neutral: lamps and windows differ from blue to yellow, hardly from green to red.</summary>
+    private const double NearGreyA = 12;
+    private const double NearGreyB = 26;
 
     private const int TilesAcross = 3;
 
@@ -65,7 +66,7 @@ internal static class GreyPixels
             if (!InFrame(column, small.Columns) && !InFrame(row, small.Rows))
                 continue;
             var colour = cast.LabOf(small[cell]);
-            if (colour.L is > 35 and < 97 && colour.Chroma < NearGrey)
+            if (colour.L is > 35 and < 97 && Math.Abs(colour.A) < NearGreyA && Math.Abs(colour.B) < NearGreyB)
                 tiles[row * TilesAcross / small.Rows * TilesAcross + column * TilesAcross / small.Columns].Add(colour);
         }
 

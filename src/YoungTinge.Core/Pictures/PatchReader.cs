@@ -21,6 +21,10 @@ public static class PatchReader
     private const double VividShare = 0.2;
     private const double UnevenFrom = 6;
 
+    // So much of a patch so far (CIEDE2000) from the rest is a second thing in it, not a fleck.
+    private const double OtherFrom = 12;
+    private const double OtherShare = 0.25;
+
     public static PatchReading Read(Photograph photo, Box box, CastRemoval cast)
     {
         var (left, top, right, bottom) = box.In(photo);
@@ -39,7 +43,7 @@ public static class PatchReader
             }
         }
 
-        var mean = RobustMean(colours, out var spread);
+        var mean = RobustMean(colours, out var spread, out var otherShare);
         var doubts = new List<PatchDoubt>();
         if (blown > BlownShare * colours.Count)
             doubts.Add(PatchDoubt.BlownOut);
@@ -47,12 +51,12 @@ public static class PatchReader
             doubts.Add(PatchDoubt.TooDark);
         if (vivid > VividShare * colours.Count)
             doubts.Add(PatchDoubt.TooVivid);
-        if (spread > UnevenFrom)
+        if (spread > UnevenFrom || otherShare > OtherShare)
             doubts.Add(PatchDoubt.Uneven);
         return new PatchReading(mean, spread, doubts);
     }
 
-    private static Lab RobustMean(List<Lab> colours, out double spread)
+    private static Lab RobustMean(List<Lab> colours, out double spread, out double otherShare)
     {
         var middle = new Lab(Median(colours.Select(c => c.L)), Median(colours.Select(c => c.A)), Median(colours.Select(c => c.B)));
         var distances = colours.ConvertAll(colour => Distance(colour, middle));
@@ -71,7 +75,9 @@ public static class PatchReader
 
         var mean = LabFromXyz.Convert(sum * (1.0 / kept.Count), light.White);
         // Over all pixels, strays too: a patch half in shade is not to be trusted, however even each half is.
-        spread = Median(colours.Select(colour => DeltaE2000.Between(mean, colour)));
+        var differences = colours.ConvertAll(colour => DeltaE2000.Between(mean, colour));
+        spread = Median(differences);
+        otherShare = (double)differences.Count(difference => difference > OtherFrom) / differences.Count;
         return mean;
     }
 
