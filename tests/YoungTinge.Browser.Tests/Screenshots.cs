@@ -56,6 +56,10 @@ public class Screenshots(Application application)
         browser.Open("/logbook");
         browser.Find("heading", "Logbook", exact: true);
         Take(browser, "logbook");
+        browser.Open("/files");
+        browser.Upload("Cabinet file", TestFiles.Write("new-jars.csv", "name;kind;stock_g;label_colour\nRowan;colourant;7,5;\nOchre;colourant;a lot;#aa8833\nPetal glue;adhesive;20;\n"));
+        browser.WaitForText("1 line cannot be taken in.");
+        Take(browser, "files");
         browser.Run("localStorage.setItem('young-tinge/theme', 'dark')");
         browser.Open("/");
         browser.Click("link", "Ivy");
@@ -63,6 +67,51 @@ public class Screenshots(Application application)
         browser.Find("heading", "Large leaves", exact: true);
         Take(browser, "flower-dark");
         return Task.CompletedTask;
+    });
+
+    [Fact]
+    [Trait("Category", "Screenshots")]
+    public Task Targets_and_a_jar() => application.InBrowserAsync(nameof(Targets_and_a_jar), async browser =>
+    {
+        var flower = await TestFiles.FlowerAsync(application.Server.Address, "hellebore-sepal-blush-ageing-green");
+        browser.OpenTargets();
+        browser.Upload("Picture of the flower", flower.Path);
+        browser.Click("button", "White card", exact: true);
+        browser.Drag("hellebore", (flower.Left + 0.02, flower.Top + 0.03), (flower.Left + flower.Width - 0.02, flower.Top + flower.Height - 0.03));
+        browser.WaitForText("This cast is taken out.");
+        browser.Click("button", "Suggest the zones");
+        browser.Click("button", "Use all for Sepals");
+        browser.WaitForSaved();
+        browser.Run("window.scrollTo(0, 0)");
+        Take(browser, "targets");
+        browser.Click("button", "Starting points", exact: true);
+        browser.Click("button", "Fantasy", exact: true);
+        browser.WaitForText("Hoar frost");
+        Take(browser, "library");
+        browser.Click("button", "By eye", exact: true);
+        browser.WaitForText("a touch paler");
+        Take(browser, "by-eye");
+        browser.Open("/");
+        browser.Click("link", "Clematis");
+        browser.Click("link", "Petals");
+        browser.Click("link", "Choose targets");
+        browser.Click("button", "Together", exact: true);
+        browser.WaitForText("have nothing in common yet");
+        Take(browser, "together");
+        browser.Open("/cabinet/woad");
+        browser.Click("button", "Learn it from dabs");
+        for (var dab = 1; dab <= 4; dab++)
+        {
+            browser.Run("arguments[0].querySelector('button').click()", browser.Find("listitem", $"Dab {dab}"));
+            browser.Find("region", $"Picture of dab {dab}");
+            browser.Click("button", "Use the practice light box");
+            browser.Click("button", "Use this reading");
+        }
+
+        browser.Click("button", "Learn from 4 dabs");
+        browser.WaitForText("Dabs come out within");
+        browser.Run("arguments[0].scrollIntoView({ block: 'end' })", browser.Find("button", "Take this colour over"));
+        Take(browser, "dabs");
     });
 
     [Fact]

@@ -54,7 +54,7 @@ export function FromLibrary({ piece, zone, onChange }: { piece: PieceView; zone:
       </div>
       <PaletteFile zone={zone} onChange={onChange} />
       <p className="quiet max-w-prose pt-3 pb-2 text-sm">
-        {t('library.help', { zone: t(`zone.${zone}`).toLowerCase() })}
+        {t('library.help', { zone: t(`zone.${zone}`).toLowerCase() })} {shelf !== 'fantasy' && t('library.living')}
       </p>
       <p className="sr-only" role="status">
         {said}
@@ -63,12 +63,12 @@ export function FromLibrary({ piece, zone, onChange }: { piece: PieceView; zone:
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(17rem,1fr))] gap-x-6 gap-y-5">
         {found.map((one) => (
           <li key={one.id} className="text-sm">
-            <div className="surround flex p-3">
+            <div className="surround flex items-start p-3">
               {one.targets.map((target) => (
                 <button
                   key={target.zone}
                   type="button"
-                  className="min-w-0 grow cursor-pointer text-left text-[0.68rem] leading-tight"
+                  className="flex min-w-0 flex-1 cursor-pointer flex-col text-left text-[0.68rem] leading-tight"
                   onClick={() => {
                     onChange({ [zone]: { colour: target.colour.lab, finish: target.finish } })
                     setSaid(t('library.used', { name: one.name }))
@@ -76,7 +76,7 @@ export function FromLibrary({ piece, zone, onChange }: { piece: PieceView; zone:
                 >
                   <Swatch colour={target.colour} label={t(`zone.${target.zone}`)} className="block h-14 w-full" />
                   {t(`zone.${target.zone}`)}
-                  <span className="block">{target.finish !== 'matt' && t(`finish.${target.finish}`)}</span>
+                  <span>{target.finish !== 'matt' && t(`finish.${target.finish}`)}</span>
                 </button>
               ))}
             </div>
