@@ -135,6 +135,59 @@ public class CabinetTests(Application application)
     });
 
     [Fact]
+    public Task A_retired_dust_leaves_the_tray_but_not_the_plan() => application.InBrowserAsync(nameof(A_retired_dust_leaves_the_tray_but_not_the_plan), browser =>
+    {
+        browser.OpenSepals();
+        browser.Find("button", "Add a coat: Nettle");
+        browser.Open("/cabinet/nettle");
+        browser.Click("button", "Retire it");
+        browser.WaitForText("no longer offered");
+        browser.OpenSepals();
+        browser.Find("button", "Add a coat: Vixen");
+        Assert.False(browser.Has("button", "Add a coat: Nettle"));
+        browser.OpenColumn("DustNettle");
+        browser.Find("region", "Dust: Nettle");
+        return Task.CompletedTask;
+    });
+
+    [Fact]
+    public Task A_dust_is_learned_from_a_table_of_spectra() => application.InBrowserAsync(nameof(A_dust_is_learned_from_a_table_of_spectra), browser =>
+    {
+        var nm = Enumerable.Range(0, 36).Select(band => 380 + 10 * band).ToArray();
+        string Row(int id, double load) => FormattableString.Invariant($"{id} {load} ")
+            + string.Join(' ', nm.Select(one => (0.9 - (one < 600 ? 0.5 : 0.05) * (1 - Math.Exp(-3 * load))).ToString("0.0000", System.Globalization.CultureInfo.InvariantCulture)));
+        var table = $"CGATS.17\nBEGIN_DATA_FORMAT\nSAMPLE_ID AMOUNT {string.Join(' ', nm.Select(one => $"NM{one}"))}\nEND_DATA_FORMAT\nBEGIN_DATA\n{Row(1, 0.1)}\n{Row(2, 0.3)}\n{Row(3, 0.6)}\nEND_DATA\n";
+        browser.Open("/cabinet/vixen");
+        browser.Click("button", "Learn it from dabs");
+        browser.Upload("Table of spectra", TestFiles.Write("words.txt", "no spectra here"));
+        browser.WaitForText("This is no table of spectra");
+        browser.Upload("Table of spectra", TestFiles.Write("dabs.txt", table));
+        browser.Click("button", "Learn from 3 dabs");
+        browser.WaitForText("Dabs come out within");
+        browser.Fill("Dose of dab 2", "0.1");
+        browser.Click("button", "Learn from 3 dabs");
+        browser.WaitForText("Two dabs have the same dose.");
+        return Task.CompletedTask;
+    });
+
+    [Fact]
+    public Task Entries_kept_by_hand_come_into_the_logbook() => application.InBrowserAsync(nameof(Entries_kept_by_hand_come_into_the_logbook), browser =>
+    {
+        const string head = "logged_at;flower;piece;of;predicted_l;predicted_a;predicted_b;actual_l;actual_a;actual_b;note\n";
+        browser.Open("/logbook");
+        browser.Click("link", "Take it out as a file");
+        browser.Upload("Logbook file", TestFiles.Write("log.csv", head + "2026-05-04;Hellebore;Sepals;paste;90,1;-4;12;89;-4;13,5;Kept by hand\n2026-05-05;Hellebore;Wings;paste;90;-4;12;89;-4;13;\n"));
+        browser.WaitForText("1 line cannot be taken in.");
+        browser.WaitForText("No piece is called that. “Hellebore, Wings”");
+        browser.Upload("Logbook file", TestFiles.Write("log.csv", head + "2026-05-04;Hellebore;Sepals;paste;90,1;-4;12;89;-4;13,5;Kept by hand\n"));
+        browser.Click("button", "Take 1 line in");
+        browser.WaitForText("1 added.");
+        browser.Open("/logbook");
+        browser.WaitForText("Kept by hand");
+        return Task.CompletedTask;
+    });
+
+    [Fact]
     public Task An_archive_takes_the_place_of_the_studio_and_that_can_be_taken_back() => application.InBrowserAsync(nameof(An_archive_takes_the_place_of_the_studio_and_that_can_be_taken_back), async browser =>
     {
         var archive = await TestFiles.ArchiveAsync(application.Server.Address);

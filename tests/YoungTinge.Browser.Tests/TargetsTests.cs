@@ -116,6 +116,91 @@ public class TargetsTests(Application application)
         return Task.CompletedTask;
     });
 
+    [Fact]
+    public Task Places_set_while_nobody_answers_are_not_lost() => application.InBrowserAsync(nameof(Places_set_while_nobody_answers_are_not_lost), async browser =>
+    {
+        var flower = await TestFiles.FlowerAsync(application.Server.Address, "rose-petal-deep-red");
+        browser.OpenTargets();
+        browser.Upload("Picture of the flower", flower.Path);
+        browser.Find("img", Picture);
+        browser.HoldBack("*/marks");
+        browser.Drag(Picture, (0.45, 0.40), (0.47, 0.43));
+        browser.Find("button", "Rim, at 46 % across");
+        browser.Reload();
+        browser.LetThrough();
+        browser.Find("button", "Rim, at 46 % across");
+        // Saved now, and there for others too.
+        browser.WaitUntil("nothing left to save", () => (long)browser.Run("return Object.keys(localStorage).filter((key) => key.includes('picture-marks')).length")! == 0);
+        browser.OpenTab(browser.Url);
+        browser.Find("button", "Rim, at 46 % across");
+    });
+
+    [Fact]
+    public Task Two_people_on_one_picture_never_overwrite_each_other() => application.InBrowserAsync(nameof(Two_people_on_one_picture_never_overwrite_each_other), async browser =>
+    {
+        var flower = await TestFiles.FlowerAsync(application.Server.Address, "rose-petal-deep-red");
+        browser.OpenTargets();
+        browser.Upload("Picture of the flower", flower.Path);
+        browser.Find("img", Picture);
+        browser.OpenTab(browser.Url);
+        browser.Find("img", Picture);
+        browser.Drag(Picture, (0.45, 0.40), (0.47, 0.43));
+        browser.Find("button", "Use for the rim");
+        browser.WaitUntil("saved", () => (long)browser.Run("return Object.keys(localStorage).filter((key) => key.includes('picture-marks')).length")! == 0);
+        browser.SwitchToTab(0);
+        browser.Drag(Picture, (0.25, 0.70), (0.27, 0.73));
+        browser.WaitForText("Someone moved something in this picture in another window.");
+        browser.Find("button", "Rim, at 46 % across");
+    });
+
+    [Fact]
+    public Task A_picture_can_be_dropped_or_pasted() => application.InBrowserAsync(nameof(A_picture_can_be_dropped_or_pasted), async browser =>
+    {
+        var flower = await TestFiles.FlowerAsync(application.Server.Address, "rose-petal-deep-red");
+        var bytes = Convert.ToBase64String(await File.ReadAllBytesAsync(flower.Path));
+        browser.OpenTargets();
+        browser.WaitForText("Choose a picture of the living flower");
+        const string carry = """
+            const data = new DataTransfer()
+            const bytes = Uint8Array.from(atob(arguments[0]), (letter) => letter.charCodeAt(0))
+            data.items.add(new File([bytes], arguments[1], { type: 'image/jpeg' }))
+            """;
+        browser.Run(carry + "\ndocument.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true }))", bytes, "pasted.jpg");
+        browser.Find("img", "pasted.jpg");
+        browser.Run(carry + "\narguments[2].dispatchEvent(new DragEvent('drop', { dataTransfer: data, bubbles: true }))", bytes, "dropped.jpg", browser.Find("img", "pasted.jpg"));
+        browser.Find("img", "dropped.jpg");
+        browser.Click("button", "Picture 1 pasted.jpg");
+        browser.Find("img", "pasted.jpg");
+    });
+
+    [Fact]
+    public Task Nothing_sticks_out_on_a_phone() => application.InBrowserAsync(nameof(Nothing_sticks_out_on_a_phone), browser =>
+    {
+        void Fits(string view) => Assert.True((bool)browser.Run("return document.documentElement.scrollWidth <= window.innerWidth")!, view);
+        browser.OpenTargets();
+        browser.Click("button", "Use the practice light box");
+        browser.Click("button", "Suggest the zones");
+        browser.Find("button", "Use for the rim");
+        Fits("picture");
+        foreach (var source in new[] { "Starting points", "By eye", "Together" })
+        {
+            browser.Click("button", source, exact: true);
+            browser.WaitForText(source switch { "Starting points" => "Peony", "By eye" => "a touch paler", _ => "Hellebore and its leaves" });
+            Fits(source);
+        }
+
+        browser.Open("/cabinet/rowan");
+        browser.Click("button", "Learn it from dabs");
+        browser.Click("button", "By picture");
+        browser.Click("button", "Use the practice light box");
+        browser.Click("button", "Use this reading");
+        Fits("dabs");
+        browser.Open("/files");
+        browser.Find("heading", "Whole studio");
+        Fits("files");
+        return Task.CompletedTask;
+    }, width: 390, height: 844);
+
     /// <summary>The words of a zone's target in the list at the left.</summary>
     private static string TargetOf(Browser browser, string zone) => (string)browser.Run(
         "return [...document.querySelectorAll('[aria-label=Zones] button')].find((b) => b.textContent.startsWith(arguments[0]))?.textContent ?? ''", zone)!;

@@ -32,7 +32,10 @@ internal static class CsvTable
         using var reader = new StringReader(text);
         using var parser = new CsvParser(reader, new CsvConfiguration(CultureInfo.InvariantCulture)
         {
-            Delimiter = DelimiterOf(text), BadDataFound = null, IgnoreBlankLines = true, TrimOptions = TrimOptions.Trim,
+            Delimiter = DelimiterOf(text),
+            BadDataFound = null,
+            IgnoreBlankLines = true,
+            TrimOptions = TrimOptions.Trim,
         });
         if (!parser.Read())
             return ([], TableProblem.Empty, [], null);

@@ -40,7 +40,9 @@ internal static class DemoSupplies
 
     private static readonly IReadOnlyDictionary<string, int> Gauges = new Dictionary<string, int>
     {
-        ["white-wire"] = 26, ["green-wire"] = 24, ["bare-wire"] = 18,
+        ["white-wire"] = 26,
+        ["green-wire"] = 24,
+        ["bare-wire"] = 18,
     };
 
     public static Materials Stock(Materials cabinet) =>
@@ -75,11 +77,22 @@ internal static class DemoSupplies
 
     private static MaterialSheet Crumb(string name, string form, string look, double stockG, double pricePerG) => new()
     {
-        Name = name, Kind = MaterialKind.Crumb, Form = form, FoodStatus = FoodStatus.Edible, LabelColour = DemoPlan.Colour(look), StockG = stockG, PricePerG = pricePerG,
+        Name = name,
+        Kind = MaterialKind.Crumb,
+        Form = form,
+        FoodStatus = FoodStatus.Edible,
+        LabelColour = DemoPlan.Colour(look),
+        StockG = stockG,
+        PricePerG = pricePerG,
     };
 
     private static MaterialSheet Counted(string name, MaterialKind kind, string form, string look, double pieces, double pricePerPiece) => new()
     {
-        Name = name, Kind = kind, Form = form, LabelColour = DemoPlan.Colour(look), StockPieces = pieces, PricePerPiece = pricePerPiece,
+        Name = name,
+        Kind = kind,
+        Form = form,
+        LabelColour = DemoPlan.Colour(look),
+        StockPieces = pieces,
+        PricePerPiece = pricePerPiece,
     };
 }

@@ -1,3 +1,4 @@
+using CsCheck;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -131,5 +132,57 @@ public class TargetTests
         Assert.True(pair.IsTied);
         Assert.Equal(Zone.Rim, pair.EchoIn.Zone);
         Assert.Empty(pair.Accents);
+    }
+
+    private static readonly Gen<Lab> Surfaces = Gen.Select(Gen.Double[10, 92], Gen.Double[-60, 60], Gen.Double[-60, 60], (l, a, b) => SurfaceColours.Nearest(new Lab(l, a, b)));
+
+    private static readonly Gen<Dictionary<Zone, Lab>> Faces = Surfaces.Array[5].Select(colours => Enum.GetValues<Zone>().Zip(colours).ToDictionary(pair => pair.First, pair => pair.Second));
+
+    [Fact]
+    public void Of_any_two_groups_each_proposal_ties_them_and_touches_no_heart() => Gen.Select(Faces, Faces).Sample((one, other) =>
+    {
+        CohesionPart[] parts = [new(Guid.NewGuid(), "one", 10, one), new(Guid.NewGuid(), "other", 20, other)];
+        var pair = Assert.Single(Cohesion.Of(parts));
+        Assert.Equal(pair.Distance <= Cohesion.TiedWithin, pair.IsTied);
+        Assert.True(!pair.IsTied || pair.Accents.Count == 0);
+        foreach (var accent in pair.Accents)
+        {
+            Assert.NotEqual(Zone.Heart, accent.Place.Zone);
+            Assert.True(SurfaceColours.Contain(accent.Then));
+            var after = parts.Select(part => part.Id != accent.Place.PieceId ? part : part with
+            {
+                Colours = new Dictionary<Zone, Lab>(part.Colours) { [accent.Place.Zone] = accent.Then },
+            });
+            Assert.True(Assert.Single(Cohesion.Of([.. after])).IsTied);
+        }
+    }, iter: 60);
+
+    [Fact]
+    public void Any_colour_has_neighbours_at_the_step_and_a_whorl_of_its_spread() => Gen.Select(Surfaces, Gen.Double[0.3, 8], Gen.Int[2, 20]).Sample((colour, step, pieces) =>
+    {
+        Assert.All(Neighbours.Of(colour, step), one =>
+        {
+            Assert.Equal(step, DeltaE2000.Between(colour, one.Colour), 3);
+            Assert.True(SurfaceColours.Contain(one.Colour));
+        });
+        var whorl = Variety.Of(new Target(colour, step, Finish.Satin), pieces, 5);
+        Assert.All(whorl, one => Assert.True(SurfaceColours.Contain(one)));
+        // At the edge of what surfaces can be, pieces may come out nearer than asked.
+        Assert.True(Math.Sqrt(whorl.Average(one => Math.Pow(DeltaE2000.Between(colour, one), 2))) <= step + 0.02);
+    }, iter: 100);
+
+    [Fact]
+    public void More_jars_never_reach_less()
+    {
+        var all = TestData.Cabinet;
+        var few = new Materials([.. all.All.Where(material => material is not Colourant), .. all.All.OfType<Colourant>().Take(6)]);
+        var (small, large) = (ReachMap.Of(few), ReachMap.Of(all));
+        var gained = 0;
+        Surfaces.Array[200].Single().ToList().ForEach(colour =>
+        {
+            Assert.True(large.By(colour) <= small.By(colour), $"{colour}");
+            gained += large.By(colour) < small.By(colour) ? 1 : 0;
+        });
+        Assert.True(gained > 5);
     }
 }

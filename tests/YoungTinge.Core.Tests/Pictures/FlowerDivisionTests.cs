@@ -1,0 +1,124 @@
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Pictures;
+
+namespace YoungTinge.Core.Tests.Pictures;
+
+/// <summary>Flowers drawn by rule, so that it is known where each zone lies.</summary>
+public class FlowerDivisionTests
+{
+    private const int Size = 240;
+    private const double Reach = 80;
+
+    private static readonly Lab Heart = new(70, 30, 10);
+    private static readonly Lab Rim = new(45, 45, 15);
+    private static readonly Lab Foot = new(75, -18, 40);
+    private static readonly Lab Back = new(82, 12, 6);
+
+    private static Photograph Draw(Func<int, int, Lab> look, int width = Size, int height = Size, int seed = 1)
+    {
+        var chance = new Random(seed);
+        var rgb = new byte[3 * width * height];
+        for (var i = 0; i < width * height; i++)
+        {
+            var lab = look(i % width, i / width);
+            var seen = Srgb.FromLinear(Illuminant.D65.LinearRgbOf(lab with { L = lab.L + 2 * (chance.NextDouble() - 0.5) }));
+            (rgb[3 * i], rgb[3 * i + 1], rgb[3 * i + 2]) = (Srgb.Byte(seen.R), Srgb.Byte(seen.G), Srgb.Byte(seen.B));
+        }
+
+        return new Photograph(width, height, rgb);
+    }
+
+    /// <summary>Five petals round a point: a foot, a heart, and a dark rim.</summary>
+    private static Lab Bloom(double x, double y, Lab ground)
+    {
+        double radius = Math.Sqrt(x * x + y * y), angle = Math.Atan2(y, x);
+        var reach = Reach * (0.72 + 0.28 * Math.Pow(Math.Abs(Math.Cos(2.5 * angle)), 0.6));
+        return radius > reach ? ground : radius > 0.85 * reach ? Rim : radius < 0.34 * reach ? Foot : Heart;
+    }
+
+    public static TheoryData<double, double, double> Grounds => new() { { 50, 0, 0 }, { 38, -18, 22 }, { 92, 0, 4 }, { 25, 2, -6 }, { 60, 8, 25 } };
+
+    [Theory]
+    [MemberData(nameof(Grounds))]
+    public void A_bloom_is_divided_on_any_plain_ground(double l, double a, double b)
+    {
+        var photo = Draw((x, y) => Bloom(x - Size / 2, y - Size / 2, new Lab(l, a, b)));
+        var division = FlowerDivision.Of(photo, CastRemoval.None, SeenAs.Bloom);
+        Lab Of(Zone zone) => division.Zones.Single(one => one.Zone == zone).Reading.Colour;
+        Assert.InRange(DeltaE2000.Between(Heart, Of(Zone.Heart)), 0, 3);
+        Assert.InRange(DeltaE2000.Between(Rim, Of(Zone.Rim)), 0, 5);
+        Assert.InRange(DeltaE2000.Between(Foot, Of(Zone.Base)), 0, 3);
+        Assert.DoesNotContain(division.Zones, zone => zone.Zone == Zone.Back);
+        Assert.InRange(division.Parts.Count, 2, 4);
+        Assert.InRange(division.Parts.Sum(part => part.Share), 0.9, 1.0001);
+        Assert.Equal(division.Parts.OrderByDescending(part => part.Share), division.Parts);
+    }
+
+    [Fact]
+    public void A_piece_lying_apart_is_its_back_and_a_leaf_beside_it_is_not()
+    {
+        // Beside a flower that is not green: first a pale piece, then a dark green one.
+        foreach (var (apart, isBack) in new[] { (Back, true), (new Lab(38, -22, 24), false) })
+        {
+            var photo = Draw((x, y) => Math.Pow((x - 310) / 34.0, 2) + Math.Pow((y - 160) / 48.0, 2) < 1 ? apart : Bloom(x - 130, y - 120, new Lab(50, 0, 0)), width: 380);
+            var found = FlowerDivision.Of(photo, CastRemoval.None, SeenAs.Bloom).Zones.FirstOrDefault(zone => zone.Zone == Zone.Back);
+            Assert.Equal(isBack, found is not null);
+            if (found is not null)
+                Assert.InRange(DeltaE2000.Between(Back, found.Reading.Colour), 0, 2);
+        }
+    }
+
+    [Fact]
+    public void A_leaf_with_its_foot_down_is_divided_along_and_across()
+    {
+        var (tip, foot, edge, middle) = (new Lab(40, 20, 25), new Lab(65, -20, 45), new Lab(60, -10, 40), new Lab(42, -25, 28));
+        var photo = Draw((x, y) =>
+        {
+            double along = (220 - y) / 200.0, half = 60 * Math.Sqrt(Math.Max(0, 1 - Math.Pow(2 * along - 1, 2)));
+            var across = half > 0 ? Math.Abs(x - Size / 2) / half : 2;
+            return along is < 0 or > 1 || across > 1 ? new Lab(80, 0, 2) : along > 0.88 ? tip : along < 0.18 ? foot : across > 0.86 ? edge : middle;
+        });
+        var zones = FlowerDivision.Of(photo, CastRemoval.None, SeenAs.Piece).Zones.ToDictionary(zone => zone.Zone, zone => zone.Reading.Colour);
+        foreach (var (zone, colour) in new[] { (Zone.Tip, tip), (Zone.Base, foot), (Zone.Rim, edge), (Zone.Heart, middle) })
+            Assert.InRange(DeltaE2000.Between(colour, zones[zone]), 0, 4);
+    }
+
+    [Fact]
+    public void A_card_that_was_marked_is_no_flower_and_only_what_was_asked_for_is_looked_at()
+    {
+        var card = new Box(0.02, 0.02, 0.2, 0.2);
+        var photo = Draw((x, y) => x < 0.22 * Size && y < 0.22 * Size ? new Lab(95, 0, 0) : Bloom(x - Size / 2, y - Size / 2, new Lab(50, 0, 0)));
+        foreach (var zone in FlowerDivision.Of(photo, CastRemoval.None, SeenAs.Bloom, card: card).Zones)
+            Assert.True(zone.Box.Left > 0.1 || zone.Box.Top > 0.1);
+        var half = new Box(0.5, 0, 0.5, 1);
+        Assert.All(FlowerDivision.Of(photo, CastRemoval.None, SeenAs.Bloom, within: half).Zones, zone => Assert.True(zone.Box.Middle.X >= 0.49));
+    }
+
+    [Fact]
+    public void Where_nothing_stands_out_nothing_is_made_up()
+    {
+        var division = FlowerDivision.Of(Draw((_, _) => new Lab(55, 3, 8)), CastRemoval.None, SeenAs.Bloom);
+        // All of an even picture may be one close petal; then its zones are one colour, within the grain.
+        Assert.All(division.Zones, zone => Assert.InRange(DeltaE2000.Between(new Lab(55, 3, 8), zone.Reading.Colour), 0, 2));
+        Assert.InRange(division.Parts.Count, 0, 1);
+    }
+
+    [Fact]
+    public void The_same_picture_is_always_divided_the_same()
+    {
+        var photo = Draw((x, y) => Bloom(x - Size / 2, y - Size / 2, new Lab(60, 8, 25)));
+        FlowerDivision Divided() => FlowerDivision.Of(photo, CastRemoval.None, SeenAs.Bloom);
+        Assert.Equal(Divided().Zones.Select(zone => (zone.Zone, zone.Box, zone.Reading.Colour)), Divided().Zones.Select(zone => (zone.Zone, zone.Box, zone.Reading.Colour)));
+    }
+
+    [Theory]
+    [InlineData(40)]
+    [InlineData(2000)]
+    public void Size_does_not_matter(int size)
+    {
+        var photo = Draw((x, y) => Bloom((x - size / 2.0) * Size / size, (y - size / 2.0) * Size / size, new Lab(50, 0, 0)), size, size);
+        var heart = FlowerDivision.Of(photo, CastRemoval.None, SeenAs.Bloom).Zones.Single(zone => zone.Zone == Zone.Heart);
+        Assert.InRange(DeltaE2000.Between(Heart, heart.Reading.Colour), 0, 3);
+    }
+}

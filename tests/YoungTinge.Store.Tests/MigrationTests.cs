@@ -1,0 +1,72 @@
+using Npgsql;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Testing;
+
+namespace YoungTinge.Store.Tests;
+
+/// <summary>A studio that was kept by an earlier build is read by this one.</summary>
+public sealed class MigrationTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
+{
+    private static readonly CancellationToken Cancel = CancellationToken.None;
+
+    private async Task RunAsync(string sql)
+    {
+        await using var command = demo.DataSource.CreateCommand(sql);
+        await command.ExecuteNonQueryAsync(Cancel);
+    }
+
+    private static string Script(string name)
+    {
+        using var reader = new StreamReader(typeof(Schema).Assembly.GetManifestResourceStream(name)!);
+        return reader.ReadToEnd();
+    }
+
+    [Fact]
+    public async Task Targets_that_were_colours_alone_become_whole_and_carmine_is_said_once()
+    {
+        await Schema.DropAsync(demo.DataSource, Cancel);
+        demo.DataSource.Clear();
+        foreach (var script in new[] { "0001_studio_and_cabinet.sql", "0002_commissions_and_plans.sql", "0003_run_sheet_and_logbook.sql", "0004_supplies_lights_and_batches.sql" })
+            await RunAsync(Script(script));
+        // As the build before this one wrote it.
+        await RunAsync("""
+            insert into studio (id, name, maker, time_zone, currency) values ('7c9e6679-7425-40de-944b-e07fc1f90ae7', 'Old room', 'Odile', 'UTC', 'EUR');
+            insert into material (studio_id, id, position, kind, name, form, food_status, dye_family, not_for, absorption, scattering, load_limit_g_per_100g, share_at_once, time_constant_hours)
+            select s.id, 'beetle-red', 0, 'colourant', 'Beetle Red', 'gel', 'edible', 'carmine', '{vegan,vegetarian,nut_free}', array_fill(1.0::float8, array[36]), array_fill(0.1::float8, array[36]), 3, 0.8, 6 from studio s;
+            insert into commission (id, studio_id, name, due_on) select '7c9e6679-7425-40de-944b-e07fc1f90ae8', id, 'Supper', '2026-12-01' from studio;
+            insert into flower (id, studio_id, commission_id, position, name, flowers, buds)
+            select '7c9e6679-7425-40de-944b-e07fc1f90ae9', id, '7c9e6679-7425-40de-944b-e07fc1f90ae8', 0, 'Rose', 3, 0 from studio;
+            insert into piece (id, studio_id, flower_id, position, name, outline_id, length_mm, width_mm, thickness_mm, solid, part_of, per_part, spare_share, plan, version)
+            select '7c9e6679-7425-40de-944b-e07fc1f90aea', id, '7c9e6679-7425-40de-944b-e07fc1f90ae9', 0, 'Petals', 'round-petal', 30, 30, 0.5, false, 'flower', 5, 0.1,
+                '{"targets": {"rim": {"l": 70, "a": 20, "b": 5}, "tip": {"l": 71, "a": 20, "b": 5}, "heart": {"l": 72, "a": 20, "b": 5}, "base": {"l": 73, "a": 20, "b": 5}, "back": {"l": 74, "a": 20, "b": 5}},
+                  "ground": {"l": 90, "a": 0, "b": 5}, "paste": {"baseId": "white", "doses": []}, "coats": []}', 4 from studio;
+            """);
+        await RunAsync(Script("0005_cabinet_targets_and_pictures.sql"));
+
+        var studio = (await new StudioStore(demo.DataSource).FindFirstAsync(Cancel))!;
+        var red = Assert.Single((await new CabinetStore(demo.DataSource).LoadAsync(studio.Id, Cancel)).All);
+        Assert.Equal([Ingredient.Carmine], red.Label.Contains);
+        Assert.Equal([Diet.NutFree], red.Label.NotFor);
+        Assert.False(red.Label.Suits(Diet.Vegan));
+        Assert.Equal(OpticsSource.Nominal with { Dabs = red.Source.Dabs }, red.Source);
+
+        var piece = Assert.Single(await new PieceStore(demo.DataSource).ListAsync(studio.Id, null, Cancel));
+        Assert.Equal(4, piece.Version);
+        Assert.Equal(new Target(new(70, 20, 5), 2, Finish.Matt), piece.Plan.Targets[Zone.Rim]);
+        Assert.Equal(5, piece.Plan.Targets.Count);
+    }
+
+    [Theory]
+    [InlineData("update material set optics_origin = 'hearsay' where id = 'rowan'", "material_optics_origin_known")]
+    [InlineData("update material set contains = '{plutonium}' where id = 'rowan'", "material_contains_known")]
+    [InlineData("update material set reflectance = null where id = 'green-wire'", "material_has_what_its_kind_needs")]
+    [InlineData("update material set opened_on = '2026-02-01', best_before = '2026-01-01' where id = 'rowan'", "material_dates_in_order")]
+    [InlineData("update material set gauge = 99 where id = 'green-wire'", "material_gauge_range")]
+    [InlineData("update material set stock_pieces = -1 where id = 'green-wire'", "material_stock_pieces_range")]
+    public async Task The_database_holds_the_rules_too(string sql, string constraint)
+    {
+        await demo.ResetAsync();
+        Assert.Equal(constraint, (await Assert.ThrowsAsync<PostgresException>(() => RunAsync(sql))).ConstraintName);
+    }
+}
