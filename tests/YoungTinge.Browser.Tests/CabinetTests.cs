@@ -135,6 +135,23 @@ public class CabinetTests(Application application)
     });
 
     [Fact]
+    public Task What_runs_short_is_said_in_the_cabinet_and_where_it_is_used() => application.InBrowserAsync(nameof(What_runs_short_is_said_in_the_cabinet_and_where_it_is_used), browser =>
+    {
+        browser.Open("/cabinet");
+        browser.WaitForText("runs short by 0.26 g: 1.06 g are needed for");
+        browser.Open("/");
+        browser.Click("link", "Ivy");
+        browser.Click("link", "Large leaves");
+        browser.WaitForText("runs short by 0.26 g: all plans together take 1.06 g.");
+        browser.Open("/cabinet/harts-tongue");
+        browser.WaitForText("It runs short by 0.26 g.");
+        browser.Fill("In stock", "30");
+        browser.Click("button", "Save", exact: true);
+        browser.WaitForText("There is enough.");
+        return Task.CompletedTask;
+    });
+
+    [Fact]
     public Task A_retired_dust_leaves_the_tray_but_not_the_plan() => application.InBrowserAsync(nameof(A_retired_dust_leaves_the_tray_but_not_the_plan), browser =>
     {
         browser.OpenSepals();

@@ -83,6 +83,7 @@ public class CabinetTableTests
     [InlineData("Ochre,colourant,=1+1,#aa8833,", "stock_g formula")]
     [InlineData("Ochre,colourant,5,#aa8833,31.12.2026", "best_before dateWrong")]
     [InlineData(",colourant,5,#aa8833,", "name nameMissing")]
+    [InlineData("Woad,dust,5,#aa8833,", "kind kindFixed")]
     public void A_bad_line_is_named_and_the_good_ones_are_kept_apart(string line, string problem)
     {
         var lines = Csv($"name,kind,stock_g,label_colour,best_before\nRowan,colourant,5,,\n{line}\n");

@@ -1062,7 +1062,7 @@ export interface components {
             scattering: number[];
             /** Format: double */
             worstDeltaE: number;
-            isRough: boolean;
+            quality: components["schemas"]["FitQuality"];
             dabs: components["schemas"]["CharacteriseColourDabView"][];
             ladder: components["schemas"]["CharacteriseColourStepView"][];
         };
@@ -1283,6 +1283,8 @@ export interface components {
         };
         /** @enum {unknown} */
         Finish: "matt" | "satin" | "gloss" | "pearl" | "metallic" | "frosted";
+        /** @enum {unknown} */
+        FitQuality: "good" | "fair" | "poor" | "rough";
         /** @enum {unknown} */
         FoodStatus: "edible" | "decorativeOnly" | "notFood";
         GetCabinetMaterialView: {
@@ -1914,8 +1916,7 @@ export interface components {
             colour: components["schemas"]["ColourView"];
         };
         ReadPictureAnswer: {
-            /** Format: double */
-            castStrength: number;
+            hasCast: boolean;
             lightColour: components["schemas"]["ColourView"];
             doubts: components["schemas"]["LightDoubt"][];
             patches: components["schemas"]["PatchView"][];

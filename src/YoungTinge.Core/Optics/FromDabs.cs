@@ -11,7 +11,27 @@ public sealed record Dab(double Amount, Spectrum Reflectance);
 /// <summary>A material's optics as learned from dabs, and how well they tell the dabs again.</summary>
 /// <param name="WorstDeltaE">Largest CIEDE2000 (daylight) between a dab and what the model says for it.</param>
 /// <param name="IsRough">One dab fixes one figure only: how it scatters was assumed.</param>
-public sealed record LearnedOptics(Scatterer Optics, double WorstDeltaE, bool IsRough);
+public sealed record LearnedOptics(Scatterer Optics, double WorstDeltaE, bool IsRough)
+{
+    /// <summary>Under this CIEDE2000 the model tells a dab as well as an eye does.</summary>
+    private const double GoodBelow = 1;
+
+    /// <summary>From here on a dab may be mislabelled, or was read in uneven light.</summary>
+    private const double PoorFrom = 3;
+
+    public FitQuality Quality => IsRough ? FitQuality.Rough : WorstDeltaE < GoodBelow ? FitQuality.Good : WorstDeltaE < PoorFrom ? FitQuality.Fair : FitQuality.Poor;
+}
+
+/// <summary>How well a model tells its dabs again.</summary>
+public enum FitQuality
+{
+    Good,
+    Fair,
+    Poor,
+
+    /// <summary>One dab alone: it fits always and tells little.</summary>
+    Rough,
+}
 
 /// <summary>
 /// The optics of an unknown material from one to four dabs. Scattering is taken as a smooth power law of the wavelength,

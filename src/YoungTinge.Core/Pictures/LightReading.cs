@@ -26,6 +26,11 @@ public enum LightDoubt
 /// <summary>The light of a picture, as marked or as estimated.</summary>
 public sealed record LightReading(CastRemoval Cast, IReadOnlyList<LightDoubt> Doubts)
 {
+    /// <summary>Under this (C* of white) nobody sees a cast.</summary>
+    private const double CastFrom = 3;
+
+    public bool HasCast => Cast.Strength >= CastFrom;
+
     /// <summary>Median of a patch counts, not its mean: a speck on the card changes nothing.</summary>
     public static LightReading Of(Photograph photo, PictureLight light)
     {

@@ -95,6 +95,9 @@ public static class CabinetTable
             if (problems.Count == 0 && !taken.Add(id))
                 problems.Add(new LineProblem("id", "twiceInFile", null, id));
             var name = sheet.Name.Trim();
+            var before = cabinet.Find(id);
+            if (problems.Count == 0 && before is not null && MaterialKinds.Of(before) != sheet.Kind)
+                problems.Add(new LineProblem("kind", "kindFixed", null, SheetColumns.Word(sheet.Kind)));
             if (problems.Count == 0 && names.TryGetValue(name, out var owner) && owner != id)
                 problems.Add(new LineProblem("name", "nameTaken", null, name));
             if (problems.Count > 0)
@@ -105,7 +108,6 @@ public static class CabinetTable
 
             names[name] = id;
             var material = MaterialFromSheet.Convert(sheet, id);
-            var before = cabinet.All.FirstOrDefault(one => one.Id == id);
             var state = before is null ? LineState.New : Written(before) == Written(material) ? LineState.Same : LineState.Changed;
             lines.Add(new Line<Material>(number, name, state, material, []));
         }

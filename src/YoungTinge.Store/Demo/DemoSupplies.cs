@@ -6,12 +6,13 @@ namespace YoungTinge.Store.Demo;
 /// <summary>What the made-up studio has of everything, what it paid, what is in it; and what the starter cabinet does not hold.</summary>
 internal static class DemoSupplies
 {
-    /// <summary>Pots that are nearly used up, in g: the deep wine paste runs short for the winter supper.</summary>
+    /// <summary>Pots that are nearly used up, in g: deep wine paste cannot be mixed in any amount, and the green of all leaves runs short.</summary>
     private static readonly IReadOnlyDictionary<string, double> NearlyUsedUp = new Dictionary<string, double>
     {
         ["foxberry"] = 0.9,
         ["rootcellar"] = 0.4,
         ["cockle"] = 0.6,
+        ["harts-tongue"] = 0.8,
     };
 
     private static readonly IReadOnlyDictionary<string, (Ingredient[] Contains, string Note)> Contains = new Dictionary<string, (Ingredient[], string)>

@@ -26,10 +26,9 @@ public static class CharacteriseColour
 
     /// <param name="Absorption">With the scattering, to be saved.</param>
     /// <param name="WorstDeltaE">Largest difference between a dab and what the model tells for it.</param>
-    /// <param name="IsRough">One dab alone fixes too little.</param>
     /// <param name="Ladder">What it does dose by dose, up to its usual limit.</param>
     public sealed record Answer(
-        IReadOnlyList<double> Absorption, IReadOnlyList<double> Scattering, double WorstDeltaE, bool IsRough, IReadOnlyList<DabView> Dabs, IReadOnlyList<StepView> Ladder);
+        IReadOnlyList<double> Absorption, IReadOnlyList<double> Scattering, double WorstDeltaE, FitQuality Quality, IReadOnlyList<DabView> Dabs, IReadOnlyList<StepView> Ladder);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/materials/characterise", Handle)
         .WithName("characteriseColour").Produces<Answer>().Fails(422, 503);
@@ -48,7 +47,7 @@ public static class CharacteriseColour
                 paste.Optics.Absorption[band] + amount * learned.Optics.Absorption[band], paste.Optics.Scattering[band] + amount * learned.Optics.Scattering[band]))
             : KubelkaMunk.Layer(learned.Optics.Absorption, learned.Optics.Scattering, amount, below));
         return TypedResults.Ok(new Answer(
-            learned.Optics.Absorption.Values.ToArray(), learned.Optics.Scattering.Values.ToArray(), learned.WorstDeltaE, learned.IsRough,
+            learned.Optics.Absorption.Values.ToArray(), learned.Optics.Scattering.Values.ToArray(), learned.WorstDeltaE, learned.Quality,
             [.. request.Dabs.Select(dab => new DabView(dab.Amount, ColourView.From(dab.Colour), ColourView.From(Told(dab.Amount)), DeltaE2000.Between(dab.Colour, Told(dab.Amount))))],
             [.. Steps(isPaste).Select(amount => new StepView(amount, ColourView.From(Told(amount))))]));
     }

@@ -8,7 +8,7 @@ namespace YoungTinge.Web.Cabinet;
 /// <summary>One material with everything that is known of it, to be changed.</summary>
 public static class GetMaterial
 {
-    /// <summary>What a dab was read as, beside what the model says for it.</summary>
+    /// <param name="Amount">g per 100 g, or mg/cm2.</param>
     public sealed record DabView(double Amount, ColourView Read);
 
     public sealed record Answer(MaterialSheet Sheet, int Version, IReadOnlyList<DabView> Dabs);

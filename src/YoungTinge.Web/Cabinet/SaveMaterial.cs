@@ -25,6 +25,9 @@ public static class SaveMaterial
         var all = await cabinet.LoadAsync(studioId, cancel);
         if (request.Version > 0 && (request.Sheet.Id is not { } known || all.Find(known) is null))
             return Trouble.NotFound();
+        // Plans that name it count on what it is.
+        if (request.Version > 0 && MaterialKinds.Of(all.Find(request.Sheet.Id!)!) != request.Sheet.Kind)
+            return Trouble.NotPossible([Problem("kind", "kindFixed", null)]);
         var id = request.Version > 0 ? request.Sheet.Id! : MaterialId.From(request.Sheet.Name, one => all.Find(one) is not null);
         var material = MaterialFromSheet.Convert(request.Sheet with { Id = id }, id);
         return await cabinet.SaveAsync(studioId, [new MaterialChange(material, request.Version)], cancel) switch

@@ -41,7 +41,7 @@ public static class Imports
 
     private static async Task<IResult> PreviewCabinet(HttpRequest request, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {
-        var (state, kept, result) = await ReadCabinetAsync(request, studio, cabinet, cancel);
+        var (state, _, result) = await ReadCabinetAsync(request, studio, cabinet, cancel);
         return TypedResults.Ok(View(state, result));
     }
 

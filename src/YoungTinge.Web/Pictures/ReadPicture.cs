@@ -11,9 +11,9 @@ public static class ReadPicture
 {
     public sealed record Request(PictureLight Light, IReadOnlyList<Box> Boxes);
 
-    /// <param name="CastStrength">Colourfulness of the light that was removed.</param>
+    /// <param name="HasCast">Whether there was a cast to speak of.</param>
     /// <param name="LightColour">Of that light, as a screen shows it.</param>
-    public sealed record Answer(double CastStrength, ColourView LightColour, IReadOnlyList<LightDoubt> Doubts, IReadOnlyList<PatchView> Patches);
+    public sealed record Answer(bool HasCast, ColourView LightColour, IReadOnlyList<LightDoubt> Doubts, IReadOnlyList<PatchView> Patches);
 
     public sealed record DivideRequest(PictureLight Light, SeenAs SeenAs, Box? Within);
 
@@ -43,7 +43,7 @@ public static class ReadPicture
             return Trouble.NotPossible(problems);
         var open = OpenPicture.Of(photo, request.Light);
         return TypedResults.Ok(new Answer(
-            open.Light.Cast.Strength, ColourView.From(Core.Colour.Illuminant.D65.LabOf(Core.Colour.Srgb.FromLinear(open.Light.Cast.Light))),
+            open.Light.HasCast, ColourView.From(Core.Colour.Illuminant.D65.LabOf(Core.Colour.Srgb.FromLinear(open.Light.Cast.Light))),
             open.Light.Doubts, [.. request.Boxes.Select(open.Read)]));
     }
 

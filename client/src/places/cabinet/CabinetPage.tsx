@@ -7,6 +7,7 @@ import type { Material } from '../../api/api'
 import { queries } from '../../api/queries'
 import { kinds } from '../../shared/cabinet'
 import { Reading, Unreadable } from '../../shared/Message'
+import { SearchField } from '../../shared/SearchField'
 import { Swatch } from '../../shared/Swatch'
 import { colourName, grams } from '../../shared/words'
 import { CabinetNotes } from './CabinetNotes'
@@ -38,15 +39,7 @@ export function CabinetPage() {
             <FolderDown size={16} aria-hidden />
             {t('cabinet.files')}
           </Link>
-          <label className="text-sm">
-            <span className="quiet block text-xs">{t('cabinet.find')}</span>
-            <input
-              type="search"
-              className="input input-sm w-56"
-              value={wanted}
-              onChange={(event) => setWanted(event.target.value)}
-            />
-          </label>
+          <SearchField label={t('cabinet.find')} value={wanted} onChange={setWanted} />
         </div>
       </div>
       <CabinetNotes materials={data} />

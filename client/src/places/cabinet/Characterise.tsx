@@ -251,18 +251,11 @@ function Learned({
   onTake: () => void
 }) {
   const { t } = useTranslation()
-  const quality = learned.isRough
-    ? 'rough'
-    : learned.worstDeltaE < 1
-      ? 'good'
-      : learned.worstDeltaE < 3
-        ? 'fair'
-        : 'poor'
   return (
     <section aria-label={t('dabs.learned.title')} className="mt-4">
       <h3 className="font-semibold">{t('dabs.learned.title')}</h3>
       <p className="text-sm" role="status">
-        <span className="font-semibold">{t(`dabs.learned.${quality}`)}</span>{' '}
+        <span className="font-semibold">{t(`dabs.learned.${learned.quality}`)}</span>{' '}
         {t('material.fit', { deltaE: deltaE(learned.worstDeltaE) })}
       </p>
       <div

@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import type { Box, ColourView, Material, PictureReading } from '../../api/api'
+import type { Box, ColourView, PictureReading } from '../../api/api'
 import { answer, api, upload } from '../../api/api'
 import { DropZone } from '../../shared/DropZone'
 import { FileButton } from '../../shared/FileButton'
@@ -14,6 +14,7 @@ import { fileOf, pictureTypes } from '../../shared/pictureFiles'
 import { Swatch } from '../../shared/Swatch'
 import { colourName } from '../../shared/words'
 import { Editor } from '../../shared/Editor'
+import type { DabToRead } from './dabToRead'
 import { StandInJar } from './StandInJar'
 
 interface Laid {
@@ -31,15 +32,7 @@ export function DabPicture({
   amount,
   onRead,
   onClose,
-}: {
-  number: number
-  materialId: string | null
-  materials: Material[]
-  baseId: string
-  amount: number
-  onRead: (colour: ColourView) => void
-  onClose: () => void
-}) {
+}: DabToRead & { onRead: (colour: ColourView) => void }) {
   const { t } = useTranslation()
   const [laid, setLaid] = useState<Laid | null>(null)
   const [chosen, setChosen] = useState<'card' | 'dab'>('card')

@@ -1,9 +1,10 @@
 import { useMutation } from '@tanstack/react-query'
 import { useTranslation } from 'react-i18next'
-import type { ColourView, Material } from '../../api/api'
+import type { ColourView } from '../../api/api'
 import { answer, api } from '../../api/api'
 import { Failure } from '../../shared/Message'
 import { Editor } from '../../shared/Editor'
+import type { DabToRead } from './dabToRead'
 import { StandInJar } from './StandInJar'
 
 /** Reads a dab with the colour reader. */
@@ -15,15 +16,7 @@ export function DabReader({
   amount,
   onRead,
   onClose,
-}: {
-  number: number
-  materialId: string | null
-  materials: Material[]
-  baseId: string
-  amount: number
-  onRead: (colour: ColourView, reflectance: number[]) => void
-  onClose: () => void
-}) {
+}: DabToRead & { onRead: (colour: ColourView, reflectance: number[]) => void }) {
   const { t } = useTranslation()
   const read = useMutation({
     mutationFn: (body: { materialId: string; amount: number; baseId: string; take: number }) =>

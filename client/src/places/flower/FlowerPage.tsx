@@ -47,8 +47,10 @@ function Workplace({ flower, pieceId, materials }: { flower: FlowerAnswer; piece
 
   // The stem shows finished colours: it is read again when a change has been saved.
   useEffect(() => {
-    if (kind === 'saved' && before.current !== undefined && before.current !== kind)
+    if (kind === 'saved' && before.current !== undefined && before.current !== kind) {
       void queryClient.invalidateQueries({ queryKey: queries.flower(flower.id).queryKey })
+      void queryClient.invalidateQueries({ queryKey: queries.needs().queryKey })
+    }
     before.current = kind
   }, [kind, queryClient, flower.id])
 

@@ -4,9 +4,11 @@ import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
 import type { Coat, Material, Plan } from '../../api/api'
 import { zones } from '../../api/api'
+import { offered } from '../../shared/cabinet'
 import { Problem, Reading } from '../../shared/Message'
 import { grams, problemWords } from '../../shared/words'
 import { BuildUp, zonesThere } from './BuildUp'
+import { RunsShort } from './RunsShort'
 import { SaveBanner } from './SaveBanner'
 import { CoatEditor } from './CoatEditor'
 import { coatName } from './coatWords'
@@ -47,7 +49,7 @@ export function PieceWorkplace({
   }
   const toggle = (what: Opened) => setOpened((old) => (JSON.stringify(old) === JSON.stringify(what) ? null : what))
   const take = (what: Material | 'steam') => {
-    const starch = materials.find((material) => material.kind === 'extender')
+    const starch = offered(materials, 'extender')[0]
     const coat = coatFrom(what, starch?.id, preview.loads[0]!.mgPerCm2)
     edit((old) => addCoat(old, coat, opened?.kind === 'coat' ? opened.id : undefined))
     setOpened({ kind: 'coat', id: coat.id })
@@ -73,6 +75,7 @@ export function PieceWorkplace({
             <p className="ml-auto text-sm">{t('piece.there', { there, all })}</p>
           </div>
           <SaveBanner session={session} state={state} />
+          <RunsShort pieceId={piece.id} nameOf={nameOf} />
           {problems.length > 0 && (
             <div role="alert" className="px-4 pb-2">
               <Problem>{t('piece.cannotBe', { count: problems.length })}</Problem>

@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next'
 import { useSearchParams } from 'react-router'
 import type { FoundRecipes, Material, MixingTable, PasteRecipe } from '../../api/api'
 import { queries } from '../../api/queries'
+import { offered } from '../../shared/cabinet'
 import { Reading, Unreadable } from '../../shared/Message'
 import { nameFinder } from '../../shared/words'
 import { FindPanel } from './FindPanel'
@@ -39,7 +40,7 @@ export function MixingPage() {
     )
   }
   const piece = shelf.data.pieces.find((one) => one.id === asked.get('piece'))
-  const white = materials.data.find((material) => material.kind === 'paste')
+  const white = offered(materials.data, 'paste')[0]
   const table = (piece && fromPiece(piece, shelf.data)) ?? readTable() ?? emptyTable(white?.id ?? '')
   return <OpenTable shelf={shelf.data} materials={materials.data} first={table} />
 }

@@ -7,6 +7,7 @@ import { queries } from '../../api/queries'
 import { Choice } from '../../shared/Choice'
 import { FileButton } from '../../shared/FileButton'
 import { Failure, Reading, Unreadable } from '../../shared/Message'
+import { SearchField } from '../../shared/SearchField'
 import { Swatch } from '../../shared/Swatch'
 import { colourName } from '../../shared/words'
 import type { ChangeTargets } from './TargetsPage'
@@ -42,15 +43,7 @@ export function FromLibrary({ piece, zone, onChange }: { piece: PieceView; zone:
           chosen={shelf}
           onChoose={setShelf}
         />
-        <label className="text-sm">
-          <span className="quiet block text-xs">{t('library.find')}</span>
-          <input
-            type="search"
-            className="input input-sm w-56"
-            value={wanted}
-            onChange={(e) => setWanted(e.target.value)}
-          />
-        </label>
+        <SearchField label={t('library.find')} value={wanted} onChange={setWanted} />
       </div>
       <PaletteFile zone={zone} onChange={onChange} />
       <p className="quiet max-w-prose pt-3 pb-2 text-sm">

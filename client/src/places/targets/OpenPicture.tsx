@@ -207,7 +207,7 @@ export function OpenPicture({
           {read.data && (
             <p className="surround mt-2 flex items-center gap-2 p-2 text-xs">
               <Swatch colour={read.data.lightColour} label={t('pictures.lightColour')} className="h-6 w-10" />
-              {t(read.data.castStrength < 3 ? 'pictures.noCast' : 'pictures.cast')}
+              {t(read.data.hasCast ? 'pictures.cast' : 'pictures.noCast')}
             </p>
           )}
           {read.data && <PictureDoubts light={read.data.doubts} patches={[]} />}

@@ -1,0 +1,28 @@
+import { useQuery } from '@tanstack/react-query'
+import { useTranslation } from 'react-i18next'
+import { Link } from 'react-router'
+import { queries } from '../../api/queries'
+import type { NameOf } from '../../shared/words'
+import { grams } from '../../shared/words'
+
+/** Which of a piece's materials the shelf cannot cover, counting all plans that take from it. */
+export function RunsShort({ pieceId, nameOf }: { pieceId: string; nameOf: NameOf }) {
+  const { t } = useTranslation()
+  const { data } = useQuery(queries.needs())
+  const short = (data ?? []).filter(
+    (need) => (need.shortG ?? 0) > 0 && need.uses.some((use) => use.pieceId === pieceId),
+  )
+  if (short.length === 0) return null
+  return (
+    <ul aria-label={t('piece.runsShort')} className="border-base-content mx-4 mb-2 border-l-4 pl-3 text-sm">
+      {short.map((need) => (
+        <li key={need.materialId}>
+          <Link className="act" to={`/cabinet/${need.materialId}`}>
+            {nameOf(need.materialId)}
+          </Link>{' '}
+          {t('piece.short', { short: grams(need.shortG!), needed: grams(need.grams!) })}
+        </li>
+      ))}
+    </ul>
+  )
+}
