@@ -284,4 +284,78 @@ public sealed class CabinetAndTargetTests(DemoDatabase demo) : IClassFixture<Dem
         var spectra = (await OkAsync(UploadAsync("/api/files/spectra/read", await http.GetByteArrayAsync("/api/files/spectra.txt")))).AsArray();
         Assert.True(spectra.Count > 50);
     }
+
+    [Fact]
+    public async Task Belonging_together_is_checked_for_a_flower_and_for_all_and_its_accent_ties()
+    {
+        var commissions = (await GetAsync("/api/commissions"))["commissions"]!.AsArray();
+        var wedding = commissions.Single(one => (string)one!["commission"]!["name"]! == "Tidewrack moon wedding")!;
+        var clematis = (string)wedding["flowers"]![0]!["id"]!;
+        foreach (var path in new[] { $"/api/flowers/{clematis}/cohesion", $"/api/commissions/{wedding["commission"]!["id"]}/cohesion" })
+        {
+            var pair = Assert.Single((await GetAsync(path)).AsArray())!;
+            Assert.False((bool)pair["isTied"]!);
+            Assert.NotEmpty(pair["accents"]!.AsArray());
+        }
+
+        // Its own proposal, taken over, ties them.
+        var accent = (await GetAsync($"/api/flowers/{clematis}/cohesion"))[0]!["accents"]![0]!;
+        var pieceId = (string)accent["spot"]!["pieceId"]!;
+        var piece = await GetAsync($"/api/pieces/{pieceId}");
+        piece["plan"]!["targets"]![(string)accent["spot"]!["zone"]!]!["colour"] = accent["then"]!["lab"]!.DeepClone();
+        using var save = new HttpRequestMessage(HttpMethod.Put, $"/api/pieces/{pieceId}/plan") { Content = JsonContent.Create(piece["plan"]) };
+        save.Headers.TryAddWithoutValidation("If-Match", $"\"{piece["version"]}\"");
+        (await http.SendAsync(save)).EnsureSuccessStatusCode();
+        Assert.True((bool)(await GetAsync($"/api/flowers/{clematis}/cohesion"))[0]!["isTied"]!);
+
+        Assert.Equal("404 notFound", await TroubleAsync(http.GetAsync($"/api/flowers/{Guid.NewGuid()}/cohesion")));
+        Assert.Equal("404 notFound", await TroubleAsync(http.GetAsync($"/api/commissions/{Guid.NewGuid()}/cohesion")));
+    }
+
+    [Fact]
+    public async Task The_library_is_there_with_its_zones_and_finishes()
+    {
+        var all = (await GetAsync("/api/starting-points")).AsArray();
+        Assert.Equal(StartingPoints.All.Count, all.Count);
+        Assert.All(all, one => Assert.Equal(5, one!["targets"]!.AsArray().Count));
+        var frost = all.Single(one => (string)one!["id"]! == "hoar-frost")!;
+        Assert.Equal("frosted", (string)frost["targets"]!.AsArray().Single(target => (string)target!["zone"]! == "rim")!["finish"]!);
+        Assert.Equal("404 notFound", await TroubleAsync(http.PostAsJsonAsync("/api/bench/light-box/flowers", new { startingPointId = "hoar-frost", seed = 1 })));
+    }
+
+    [Theory]
+    [InlineData(0.2, 10, 0.02)]
+    [InlineData(0.05, 20, 0.0025)]
+    public async Task Ten_touches_weighed_together_give_one(double totalG, int count, double meanG) =>
+        Assert.Equal(meanG, (double)(await PostAsync("/api/materials/weigh", new { totalG, count }))["meanG"]!, 12);
+
+    [Theory]
+    [InlineData("{\"totalG\": 0, \"count\": 10}", "totalG massOutOfRange")]
+    [InlineData("{\"totalG\": 1, \"count\": 2.5}", "count weighedOutOfRange")]
+    [InlineData("{\"totalG\": 1, \"count\": 0}", "count weighedOutOfRange")]
+    public async Task What_cannot_be_weighed_is_named(string body, string problem) => Assert.Equal(
+        $"422 notPossible {problem}", await TroubleAsync(http.PostAsync("/api/materials/weigh", new StringContent(body, Encoding.UTF8, "application/json"))));
+
+    [Fact]
+    public async Task Twins_are_suggested_and_nothing_is_taken_away()
+    {
+        var kept = await GetAsync("/api/materials/rowan");
+        var twin = kept["sheet"]!.DeepClone();
+        (twin["id"], twin["name"]) = (null, "Rowan, second pot");
+        await PostAsync("/api/materials", new { sheet = twin, version = 0 });
+        var pair = Assert.Single((await GetAsync("/api/materials/duplicates")).AsArray())!;
+        Assert.Equal(("rowan", "rowan-second-pot", "sameColour"), ((string)pair["oneId"]!, (string)pair["otherId"]!, (string)pair["reason"]!));
+        Assert.Equal(78, (await GetAsync("/api/materials")).AsArray().Count);
+    }
+
+    [Fact]
+    public async Task A_dab_picture_is_only_at_hand_and_says_so_when_it_is_gone()
+    {
+        var gone = Guid.NewGuid();
+        var body = new { light = new { mark = (object?)null, kind = "somethingGrey" }, boxes = Array.Empty<object>() };
+        Assert.Equal("404 pictureGone", await TroubleAsync(http.PostAsJsonAsync($"/api/dab-pictures/{gone}/read", body)));
+        Assert.Equal("404 pictureGone", await TroubleAsync(http.GetAsync($"/api/dab-pictures/{gone}/image")));
+        Assert.Equal("422 notPossible materialId unknownMaterial", await TroubleAsync(http.PostAsJsonAsync(
+            "/api/bench/light-box/dabs", new { materialId = "white-wire", amount = 1, baseId = "bright-white-paste", take = 1 })));
+    }
 }

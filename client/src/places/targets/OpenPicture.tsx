@@ -130,6 +130,8 @@ export function OpenPicture({
         }),
       ),
     onSuccess: (division) =>
+      // Where nothing stands out, what was placed by hand stays.
+      division.zones.length > 0 &&
       change({
         ...marks,
         samples: [
