@@ -8,17 +8,10 @@ namespace YoungTinge.Devices;
 public static class Dabs
 {
     /// <summary>A colour kneaded into a paste, rested, opaque.</summary>
-    public static Spectrum InPaste(Colourant colourant, double gPer100g, PasteBase paste, HiddenTruth truth)
-    {
-        var optics = truth.Of(colourant).Optics;
-        return Spectrum.From(band => KubelkaMunk.Opaque(
-            paste.Optics.Absorption[band] + gPer100g * optics.Absorption[band], paste.Optics.Scattering[band] + gPer100g * optics.Scattering[band]));
-    }
+    public static Spectrum InPaste(Colourant colourant, double gPer100g, PasteBase paste, HiddenTruth truth) =>
+        DabLook.InPaste(truth.Of(colourant).Optics, gPer100g, paste.Optics);
 
     /// <summary>A dust rubbed out on plain dry paste.</summary>
-    public static Spectrum RubbedOut(Dust dust, double loadMgPerCm2, PasteBase paste, HiddenTruth truth)
-    {
-        var optics = truth.Of(dust).Optics;
-        return KubelkaMunk.Layer(optics.Absorption, optics.Scattering, loadMgPerCm2, KubelkaMunk.Opaque(paste.Optics));
-    }
+    public static Spectrum RubbedOut(Dust dust, double loadMgPerCm2, PasteBase paste, HiddenTruth truth) =>
+        DabLook.RubbedOut(truth.Of(dust).Optics, loadMgPerCm2, KubelkaMunk.Opaque(paste.Optics));
 }

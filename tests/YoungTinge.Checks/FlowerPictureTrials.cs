@@ -26,9 +26,9 @@ public static class FlowerPictureTrials
         double hue = 360 * chance.NextDouble(), chroma = 8 + 50 * chance.NextDouble(), lightness = 45 + 40 * chance.NextDouble();
         var zones = Enum.GetValues<Zone>().ToDictionary(zone => zone, _ =>
         {
-            var h = (hue + 50 * (chance.NextDouble() - 0.5)) * Math.PI / 180;
+            var h = hue + 50 * (chance.NextDouble() - 0.5);
             var c = chroma * (0.5 + chance.NextDouble());
-            return OnScreen(new Lab(Math.Clamp(lightness + 40 * (chance.NextDouble() - 0.5), 20, 93), c * Math.Cos(h), c * Math.Sin(h)));
+            return OnScreen(Lab.OfHue(Math.Clamp(lightness + 40 * (chance.NextDouble() - 0.5), 20, 93), c, h));
         });
         return new LivingFlower(zones, Outlines[seed % Outlines.Length], 5 + seed % 4);
     }

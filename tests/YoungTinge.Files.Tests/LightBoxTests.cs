@@ -26,7 +26,8 @@ public class LightBoxTests
             ? FlowerPictureTrials.Run(FlowerPictureTrials.Library, FlowerPictureTrials.OfLibrary)
             : FlowerPictureTrials.Run(30, FlowerPictureTrials.Random);
         var misses = trials.SelectMany(trial => trial.Misses.Values.OfType<double>()).ToList();
-        Assert.True(misses.Count(miss => miss <= 3) >= 0.98 * misses.Count, $"{misses.Count(miss => miss > 3)} of {misses.Count} too far");
+        // All but a tip now and then, which is as grey as the mat and is taken for it.
+        Assert.True(misses.Count(miss => miss <= 3) >= misses.Count - trials.Count / 50, $"{misses.Count(miss => miss > 3)} of {misses.Count} too far");
         // All but a few backs, which may lie too near the background's colour to stand out.
         Assert.All(trials, trial => Assert.All(trial.Misses.Where(zone => zone.Key != Zone.Back), zone => Assert.NotNull(zone.Value)));
         Assert.True(trials.Count(trial => trial.Misses[Zone.Back] is not null) >= 0.93 * trials.Count);

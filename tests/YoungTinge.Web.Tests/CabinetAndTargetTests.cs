@@ -112,6 +112,8 @@ public sealed class CabinetAndTargetTests(DemoDatabase demo) : IClassFixture<Dem
         Assert.Equal("image/jpeg", (await http.GetAsync($"/api/pictures/{id}/image")).Content.Headers.ContentType!.MediaType);
         Assert.Equal(HttpStatusCode.NoContent, (await http.DeleteAsync($"/api/pictures/{id}")).StatusCode);
         Assert.Equal("404 notFound", await TroubleAsync(http.GetAsync($"/api/pictures/{id}/image")));
+        var read = new { light = new { mark = (object?)null, kind = "somethingGrey" }, boxes = Array.Empty<object>() };
+        Assert.Equal("404 notFound", await TroubleAsync(http.PostAsJsonAsync($"/api/pictures/{id}/read", read)));
     }
 
     [Fact]

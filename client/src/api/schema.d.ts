@@ -1744,7 +1744,7 @@ export interface components {
             doses: components["schemas"]["Dose"][];
         };
         /** @enum {unknown} */
-        PatchDoubt: "blownOut" | "tooDark" | "tooVivid" | "uneven" | "mixedLight";
+        PatchDoubt: "blownOut" | "tooDark" | "tooVivid" | "uneven";
         PatchView: {
             colour: components["schemas"]["ColourView"];
             /** Format: double */

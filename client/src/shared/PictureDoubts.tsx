@@ -5,7 +5,7 @@ import type { LightDoubt, Patch } from '../api/api'
 /** Why a picture cannot be trusted, as a whole or where it was read. */
 export function PictureDoubts({ light, patches }: { light: LightDoubt[]; patches: Patch[] }) {
   const { t } = useTranslation()
-  const patchDoubts = [...new Set(patches.flatMap((patch) => patch.doubts))].filter((one) => one !== 'mixedLight')
+  const patchDoubts = [...new Set(patches.flatMap((patch) => patch.doubts))]
   const words = [
     ...light.map((one) => t(`pictures.lightDoubt.${one}`)),
     ...patchDoubts.map((one) => t(`pictures.patchDoubt.${one}`)),

@@ -15,6 +15,16 @@ export const kinds: MaterialKind[] = [
   'stamens',
 ]
 
+/** Counted in pieces, not weighed; no food either. */
+export const isCounted = (kind: MaterialKind) => ['wire', 'tape', 'stamens'].includes(kind)
+
+export const isDust = (kind: MaterialKind) => ['dust', 'lustre', 'extender'].includes(kind)
+
+/** Can be learned from dabs. */
+export const isDabbed = (kind: MaterialKind) => ['colourant', 'dust', 'lustre'].includes(kind)
+
+export const hasColour = (kind: MaterialKind) => !['glaze', 'thinner', 'adhesive'].includes(kind)
+
 export const stillBought = (materials: Material[]): Material[] => materials.filter((material) => !material.isRetired)
 
 /** What can be chosen of a kind: what is still bought, and what is already chosen. */

@@ -40,7 +40,9 @@ public static class SheetCheck
     public const int MostDabs = 4;
 
     private const double MostUnitG = 50;
-    private const double MostOptics = 1000;
+
+    /// <summary>In any of the units of absorption and scattering.</summary>
+    public const double MostOptics = 1000;
 
     public static IReadOnlyList<SheetProblem> Problems(MaterialSheet sheet) =>
         [.. Words(sheet), .. Numbers(sheet), .. Colour(sheet), .. Dabs(sheet), .. Dates(sheet)];

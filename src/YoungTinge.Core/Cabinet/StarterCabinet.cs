@@ -16,9 +16,7 @@ public static class StarterCabinet
 
     public static Materials Load()
     {
-        using var stream = typeof(StarterCabinet).Assembly.GetManifestResourceStream("starter-cabinet.json")
-            ?? throw new InvalidDataException("The starter cabinet is not part of the build.");
-        using var document = JsonDocument.Parse(stream);
+        using var document = JsonDocument.Parse(Shipped.Text("starter-cabinet.json"));
         return new Materials(document.RootElement.GetProperty("items").EnumerateArray().Select(Read));
     }
 

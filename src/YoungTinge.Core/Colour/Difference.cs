@@ -36,7 +36,7 @@ public sealed record Difference(double DeltaE, DifferenceSize Size, DifferenceWa
     private const double ClearBelow = 12;
 
     /// <summary>Hue angle of glowing orange, the middle of the warm colours.</summary>
-    private const double WarmestHueDegrees = 55;
+    internal const double WarmestHueDegrees = 55;
 
     public static Difference Of(Lab result, Lab target)
     {

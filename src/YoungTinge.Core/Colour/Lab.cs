@@ -9,6 +9,10 @@ namespace YoungTinge.Core.Colour;
 public readonly record struct Lab(
     [property: JsonRequired] double L, [property: JsonRequired] double A, [property: JsonRequired] double B)
 {
+    /// <param name="hueDegrees">Angle, red about 25, yellow about 95.</param>
+    public static Lab OfHue(double lightness, double chroma, double hueDegrees) =>
+        new(lightness, chroma * Math.Cos(hueDegrees * Math.PI / 180), chroma * Math.Sin(hueDegrees * Math.PI / 180));
+
     /// <summary>Colourfulness C*, 0 for a grey.</summary>
     [JsonIgnore]
     public double Chroma => Math.Sqrt(A * A + B * B);

@@ -12,10 +12,7 @@ internal sealed class SpectralTable
     /// <exception cref="InvalidDataException">The table does not stand on the spectral grid.</exception>
     public static SpectralTable Load(string resource)
     {
-        using var stream = typeof(SpectralTable).Assembly.GetManifestResourceStream(resource)
-            ?? throw new InvalidDataException($"The table {resource} is not part of the build.");
-        using var reader = new StreamReader(stream);
-        var lines = reader.ReadToEnd().Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
+        var lines = Shipped.Text(resource).Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
             .Where(line => !line.StartsWith('#')).Select(line => line.Split(',')).ToList();
         var header = lines[0];
         var rows = lines.Skip(1).Select(row => Array.ConvertAll(row, cell => double.Parse(cell, CultureInfo.InvariantCulture))).ToList();

@@ -74,8 +74,7 @@ public static class FromDabs
             return Math.Max(0, sum / weights);
         }
 
-        Spectrum InPaste(Scatterer colour, double gPer100g) => Spectrum.From(band => KubelkaMunk.Opaque(
-            paste.Absorption[band] + gPer100g * colour.Absorption[band], paste.Scattering[band] + gPer100g * colour.Scattering[band]));
+        Spectrum InPaste(Scatterer colour, double gPer100g) => DabLook.InPaste(colour, gPer100g, paste);
     }
 
     /// <param name="below">Reflectance of the face that the dust was rubbed out on.</param>
@@ -95,7 +94,7 @@ public static class FromDabs
             return miss * miss;
         });
 
-        Spectrum OnFace(Scatterer dust, double load) => KubelkaMunk.Layer(dust.Absorption, dust.Scattering, load, below);
+        Spectrum OnFace(Scatterer dust, double load) => DabLook.RubbedOut(dust, load, below);
     }
 
     /// <exception cref="ArgumentException">No dab, more than four, or an amount that is not above 0.</exception>

@@ -66,8 +66,12 @@ public static class MaterialFromSheet
 
     /// <summary>A label colour, where one is given, speaks for a new look; else the figures that came along.</summary>
     private static Scatterer Optics(MaterialSheet sheet, Func<Spectrum, Scatterer> rough) => sheet.LabelColour is { } colour
-        ? rough(ReflectanceFromColour.Convert(colour))
+        ? Bounded(rough(ReflectanceFromColour.Convert(colour)))
         : new Scatterer(Spectrum(sheet.Absorption), Spectrum(sheet.Scattering));
+
+    /// <summary>A label that is nearly black, or shown at next to no dose, must not make a colour that no sheet may hold.</summary>
+    private static Scatterer Bounded(Scatterer optics) => new(
+        optics.Absorption.Map(value => Math.Min(value, SheetCheck.MostOptics)), optics.Scattering.Map(value => Math.Min(value, SheetCheck.MostOptics)));
 
     private static Spectrum Face(MaterialSheet sheet) =>
         sheet.LabelColour is { } colour ? ReflectanceFromColour.Convert(colour) : Spectrum(sheet.Reflectance);

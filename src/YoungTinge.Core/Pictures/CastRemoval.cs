@@ -19,7 +19,10 @@ public sealed class CastRemoval
     public LinearRgb Light { get; }
 
     /// <summary>How strong the cast is: colourfulness (C*) that it gives to white.</summary>
-    public double Strength => Illuminant.D65.LabOf(Srgb.FromLinear(Light)).Chroma;
+    public double Strength => Look.Chroma;
+
+    /// <summary>What white looks like in this light to an eye used to daylight.</summary>
+    public Lab Look => Illuminant.D65.LabOf(Srgb.FromLinear(Light));
 
     /// <param name="neutral">How the picture shows something neutral; every channel above 0.</param>
     /// <param name="reflectance">What that thing reflects, 0 to 1; null if only its colour counts and the exposure is left as it is.</param>

@@ -16,9 +16,6 @@ public enum PatchDoubt
 
     /// <summary>More than one colour: the mean is none of them.</summary>
     Uneven,
-
-    /// <summary>The light differs from place to place, so no one cast fits.</summary>
-    MixedLight,
 }
 
 /// <summary>The colour of a patch, cast removed.</summary>

@@ -8,8 +8,6 @@ public sealed record Neighbour(DifferenceWay Way, Lab Colour);
 /// <summary>What lies round a colour, to compare by eye.</summary>
 public static class Neighbours
 {
-    private const double WarmestHueRadians = 55 * Math.PI / 180;
-
     /// <param name="deltaE">How far they lie from it, CIEDE2000.</param>
     /// <returns>One for each way in which a surface can differ; black has nothing darker.</returns>
     public static IReadOnlyList<Neighbour> Of(Lab colour, double deltaE) => [.. Enum.GetValues<DifferenceWay>()
@@ -24,24 +22,12 @@ public static class Neighbours
         Lab Gone(double far) => new(colour.L + far * l, colour.A + far * a, colour.B + far * b);
         // A grey cannot be duller; a colour can only be duller as far as grey.
         var most = way == DifferenceWay.Duller ? colour.Chroma : 60;
-        if (DeltaE2000.Between(colour, Gone(most)) < deltaE)
-            return null;
-        double near = 0, far = most;
-        for (var halving = 0; halving < 40; halving++)
-        {
-            var middle = (near + far) / 2;
-            if (DeltaE2000.Between(colour, Gone(middle)) < deltaE)
-                near = middle;
-            else
-                far = middle;
-        }
-
-        return Gone(near) is { L: >= 0 and <= 100 } found ? found : null;
+        return ColourStep.Along(colour, Gone, most, deltaE) is { L: >= 0 and <= 100 } found ? found : null;
     }
 
     private static (double L, double A, double B) Direction(Lab colour, DifferenceWay way)
     {
-        var (warmA, warmB) = (Math.Cos(WarmestHueRadians), Math.Sin(WarmestHueRadians));
+        var (_, warmA, warmB) = Lab.OfHue(0, 1, Difference.WarmestHueDegrees);
         var (a, b) = colour.Chroma > 0 ? (colour.A / colour.Chroma, colour.B / colour.Chroma) : (warmA, warmB);
         return way switch
         {

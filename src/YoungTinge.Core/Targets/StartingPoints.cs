@@ -38,12 +38,6 @@ public static class StartingPoints
         Srgb.TryParseHex(hex, out var colour) ? Illuminant.D65.LabOf(colour) : throw new InvalidDataException($"'{hex}' is no colour.");
 
     /// <summary>Lines with commas; words in quotes may hold commas.</summary>
-    private static IEnumerable<IReadOnlyList<string>> Rows(string name)
-    {
-        using var stream = typeof(StartingPoints).Assembly.GetManifestResourceStream(name) ?? throw new InvalidDataException($"{name} is not part of the build.");
-        using var reader = new StreamReader(stream);
-        reader.ReadLine();
-        while (reader.ReadLine() is { } line)
-            yield return [.. line.Split('"').SelectMany((part, i) => i % 2 == 1 ? [part] : part.Trim(',').Split(','))];
-    }
+    private static IEnumerable<IReadOnlyList<string>> Rows(string name) => Shipped.Text(name).Split('\n', StringSplitOptions.RemoveEmptyEntries).Skip(1)
+        .Select(line => (IReadOnlyList<string>)[.. line.Split('"').SelectMany((part, i) => i % 2 == 1 ? [part] : part.Trim(',').Split(','))]);
 }

@@ -35,16 +35,8 @@ public static class Variety
         var across = Math.Sqrt(1 - height * height);
         Lab Gone(double far) => SurfaceColours.Nearest(new Lab(
             colour.L + far * height, colour.A + far * across * Math.Cos(angle), colour.B + far * across * Math.Sin(angle)));
-        double near = 0, most = 8 * deltaE + 1;
-        for (var halving = 0; halving < 40; halving++)
-        {
-            var middle = (near + most) / 2;
-            if (DeltaE2000.Between(colour, Gone(middle)) < deltaE)
-                near = middle;
-            else
-                most = middle;
-        }
-
-        return Gone(near);
+        // At the edge of what surfaces can be, the way ends before it is so far off.
+        var most = 8 * deltaE + 1;
+        return ColourStep.Along(colour, Gone, most, deltaE) ?? Gone(most);
     }
 }

@@ -38,42 +38,19 @@ public static class CharacteriseColour
         var materials = await cabinet.LoadAsync(await studio.IdAsync(cancel), cancel);
         if (Problems(request, materials) is { Count: > 0 } problems)
             return Trouble.NotPossible(problems);
-        var paste = materials.Get<PasteBase>(request.BaseId);
-        var below = KubelkaMunk.Opaque(paste.Optics);
-        var isPaste = request.Kind == MaterialKind.Colourant;
-        var learned = isPaste ? Colourant(request, paste, materials) : Dust(request, below, materials);
-        Lab Told(double amount) => Illuminant.D65.LabOf(isPaste
-            ? Spectrum.From(band => KubelkaMunk.Opaque(
-                paste.Optics.Absorption[band] + amount * learned.Optics.Absorption[band], paste.Optics.Scattering[band] + amount * learned.Optics.Scattering[band]))
-            : KubelkaMunk.Layer(learned.Optics.Absorption, learned.Optics.Scattering, amount, below));
+        var (learned, told, ladder) = Characterisation.Of(
+            request.Kind, request.Dabs, materials.Get<PasteBase>(request.BaseId), materials.All.Where(other => other.Id != request.MaterialId));
         return TypedResults.Ok(new Answer(
             learned.Optics.Absorption.Values.ToArray(), learned.Optics.Scattering.Values.ToArray(), learned.WorstDeltaE, learned.Quality,
-            [.. request.Dabs.Select(dab => new DabView(dab.Amount, ColourView.From(dab.Colour), ColourView.From(Told(dab.Amount)), DeltaE2000.Between(dab.Colour, Told(dab.Amount))))],
-            [.. Steps(isPaste).Select(amount => new StepView(amount, ColourView.From(Told(amount))))]));
+            [.. request.Dabs.Zip(told, (dab, model) => new DabView(dab.Amount, ColourView.From(dab.Colour), ColourView.From(model), DeltaE2000.Between(dab.Colour, model)))],
+            [.. ladder.Select(step => new StepView(step.Amount, ColourView.From(step.Colour)))]));
     }
-
-    private static LearnedOptics Colourant(Request request, PasteBase paste, Materials materials) => request.Dabs.All(dab => dab.Reflectance is not null)
-        ? FromDabs.Colourant([.. request.Dabs.Select(Measured)], paste.Optics)
-        : FromSeenDabs.Colourant([.. request.Dabs.Select(Seen)], paste.Optics, materials.All.OfType<Colourant>().Where(other => IsKnown(other, request)));
-
-    private static LearnedOptics Dust(Request request, Spectrum below, Materials materials) => request.Dabs.All(dab => dab.Reflectance is not null)
-        ? FromDabs.Dust([.. request.Dabs.Select(Measured)], below)
-        : FromSeenDabs.Dust([.. request.Dabs.Select(Seen)], below, materials.All.OfType<Dust>().Where(other => IsKnown(other, request)));
-
-    /// <summary>What is only roughly known teaches nothing about others.</summary>
-    private static bool IsKnown(Material other, Request request) => other.Id != request.MaterialId && other.Source.Origin != OpticsOrigin.Label;
-
-    private static Dab Measured(DabReading dab) => new(dab.Amount, new Spectrum(dab.Reflectance!.Select(value => Math.Max(value, 0.001)).ToArray()));
-
-    private static SeenDab Seen(DabReading dab) => new(dab.Amount, dab.Colour);
-
-    private static IEnumerable<double> Steps(bool isPaste) => isPaste ? [0.02, 0.05, 0.1, 0.2, 0.4, 0.8, 1.6, 3] : [0.05, 0.1, 0.2, 0.3, 0.45, 0.7];
 
     private static List<FieldProblem> Problems(Request request, Materials materials)
     {
         var problems = new List<FieldProblem>();
         void Add(string path, string code, double? limit = null) => problems.Add(new FieldProblem(path, code, limit, null));
-        if (request.Kind is not (MaterialKind.Colourant or MaterialKind.Dust or MaterialKind.Lustre))
+        if (!Characterisation.IsFor(request.Kind))
             Add("kind", "notForThisKind");
         if (!materials.Has<PasteBase>(request.BaseId))
             Add("baseId", "unknownMaterial");

@@ -2,9 +2,9 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Files.Spectra;
 using YoungTinge.Files.Tables;
 using YoungTinge.Store;
+using YoungTinge.Web.Cabinet;
 using YoungTinge.Web.Hosting;
 using YoungTinge.Web.Mixing;
-using YoungTinge.Web.Targets;
 
 namespace YoungTinge.Web.Files;
 

@@ -20,5 +20,7 @@ public sealed class PictureDesk : IDisposable
     public Photograph Lay(Guid id, Photograph photo) =>
         pictures.Set(id, photo, new MemoryCacheEntryOptions { Size = photo.Rgb.Length, SlidingExpiration = Kept });
 
+    public void TakeAway(Guid id) => pictures.Remove(id);
+
     public void Dispose() => pictures.Dispose();
 }

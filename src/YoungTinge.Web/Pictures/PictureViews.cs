@@ -14,18 +14,6 @@ public sealed record PatchView(ColourView Colour, double Spread, IReadOnlyList<P
     internal static PatchView From(PatchReading reading) => new(ColourView.From(reading.Colour), reading.Spread, reading.Doubts);
 }
 
-/// <summary>A picture at hand, read by its light.</summary>
-internal sealed record OpenPicture(Photograph Photo, LightReading Light)
-{
-    public static OpenPicture Of(Photograph photo, PictureLight light) => new(photo, LightReading.Of(photo, light));
-
-    public PatchView Read(Box box)
-    {
-        var reading = PatchReader.Read(Photo, box, Light.Cast);
-        return PatchView.From(reading with { Doubts = Light.Doubts.Contains(LightDoubt.MixedLight) ? [.. reading.Doubts, PatchDoubt.MixedLight] : reading.Doubts });
-    }
-}
-
 internal static class PictureProblems
 {
     public const int MostBoxes = 60;

@@ -41,10 +41,9 @@ public static class ReadPicture
     {
         if (PictureProblems.OfBoxes(request.Light, request.Boxes) is { Count: > 0 } problems)
             return Trouble.NotPossible(problems);
-        var open = OpenPicture.Of(photo, request.Light);
+        var light = LightReading.Of(photo, request.Light);
         return TypedResults.Ok(new Answer(
-            open.Light.HasCast, ColourView.From(Core.Colour.Illuminant.D65.LabOf(Core.Colour.Srgb.FromLinear(open.Light.Cast.Light))),
-            open.Light.Doubts, [.. request.Boxes.Select(open.Read)]));
+            light.HasCast, ColourView.From(light.Cast.Look), light.Doubts, [.. request.Boxes.Select(box => PatchView.From(PatchReader.Read(photo, box, light.Cast)))]));
     }
 
     private static async Task<IResult> Divide(Guid id, DivideRequest request, CurrentStudio studio, PictureStore pictures, PictureDesk desk, CancellationToken cancel)

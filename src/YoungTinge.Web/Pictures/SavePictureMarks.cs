@@ -29,6 +29,11 @@ public static class SavePictureMarks
             : Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere);
     }
 
-    private static async Task<IResult> Remove(Guid id, CurrentStudio studio, PictureStore pictures, CancellationToken cancel) =>
-        await pictures.RemoveAsync(await studio.IdAsync(cancel), id, cancel) ? TypedResults.NoContent() : Trouble.NotFound();
+    private static async Task<IResult> Remove(Guid id, CurrentStudio studio, PictureStore pictures, PictureDesk desk, CancellationToken cancel)
+    {
+        if (!await pictures.RemoveAsync(await studio.IdAsync(cancel), id, cancel))
+            return Trouble.NotFound();
+        desk.TakeAway(id);
+        return TypedResults.NoContent();
+    }
 }

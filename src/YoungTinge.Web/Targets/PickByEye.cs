@@ -49,7 +49,7 @@ public static class PickByEye
         return TypedResults.Ok(new Answer(
             ColourView.From(colour), map.By(colour),
             [.. Enumerable.Range(0, LightnessSteps).Select(row => (IReadOnlyList<CellView>)[.. Enumerable.Range(0, ChromaSteps)
-                .Select(column => Cell(At(FirstLightness - LightnessStep * row, ChromaStep * column, colour.HueDegrees)))])],
+                .Select(column => Cell(Lab.OfHue(FirstLightness - LightnessStep * row, ChromaStep * column, colour.HueDegrees)))])],
             Math.Clamp((int)Math.Round((FirstLightness - colour.L) / LightnessStep), 0, LightnessSteps - 1),
             Math.Clamp((int)Math.Round(colour.Chroma / ChromaStep), 0, ChromaSteps - 1),
             [.. Enumerable.Range(0, 360 / HueStepDegrees).Select(i => Cell(Calmed(colour, HueStepDegrees * i, map)))],
@@ -68,13 +68,10 @@ public static class PickByEye
         const double least = 8;
         for (var chroma = Math.Max(least, colour.Chroma); chroma > least; chroma -= ChromaStep / 2)
         {
-            if (map.By(At(colour.L, chroma, hueDegrees)) != ReachedBy.Nothing)
-                return At(colour.L, chroma, hueDegrees);
+            if (map.By(Lab.OfHue(colour.L, chroma, hueDegrees)) != ReachedBy.Nothing)
+                return Lab.OfHue(colour.L, chroma, hueDegrees);
         }
 
-        return At(colour.L, least, hueDegrees);
+        return Lab.OfHue(colour.L, least, hueDegrees);
     }
-
-    private static Lab At(double lightness, double chroma, double hueDegrees) =>
-        new(lightness, chroma * Math.Cos(hueDegrees * Math.PI / 180), chroma * Math.Sin(hueDegrees * Math.PI / 180));
 }

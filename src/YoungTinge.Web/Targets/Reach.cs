@@ -1,6 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Targets;
 using YoungTinge.Store;
+using YoungTinge.Web.Cabinet;
 
 namespace YoungTinge.Web.Targets;
 
@@ -18,15 +19,5 @@ public sealed class Reach(CabinetStore cabinet)
         var map = ReachMap.Of(new Materials(kept.Select(one => one.Material)));
         known = (state, map);
         return map;
-    }
-}
-
-internal static class CabinetState
-{
-    /// <summary>Another one after every change of any material.</summary>
-    public static string Of(Guid studioId, IEnumerable<KeptMaterial> kept)
-    {
-        var words = string.Join('\n', kept.Select(one => $"{one.Material.Id} {one.Version}").Prepend(studioId.ToString()));
-        return Convert.ToHexStringLower(System.Security.Cryptography.SHA256.HashData(System.Text.Encoding.UTF8.GetBytes(words)))[..32];
     }
 }

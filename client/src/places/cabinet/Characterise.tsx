@@ -12,6 +12,7 @@ import { SelectField } from '../../shared/SelectField'
 import { useKept } from '../../shared/useKept'
 import { Swatch } from '../../shared/Swatch'
 import { colourName, deltaE } from '../../shared/words'
+import type { DabToRead } from './dabToRead'
 import { DabPicture } from './DabPicture'
 import { DabReader } from './DabReader'
 
@@ -74,6 +75,14 @@ export function Characterise({
     learn.reset()
     setDabs((was) => was.map((dab, i) => (i === place ? { ...dab, ...part } : dab)))
   }
+  const dabAt = (place: number): DabToRead => ({
+    number: place + 1,
+    materialId: sheet.id ?? null,
+    materials,
+    baseId,
+    amount: dabs[place]!.amount,
+    onClose: () => setReading(null),
+  })
   const read = dabs.filter((dab) => dab.colour !== null)
   return (
     <section aria-label={t('dabs.title')} className="border-base-300 w-full border-t pt-3">
@@ -183,28 +192,18 @@ export function Characterise({
       {reading?.way === 'picture' && (
         <DabPicture
           key={`picture ${reading.place}`}
-          number={reading.place + 1}
-          materialId={sheet.id ?? null}
-          materials={materials}
-          baseId={baseId}
-          amount={dabs[reading.place]!.amount}
+          dab={dabAt(reading.place)}
           onRead={(colour) => set(reading.place, { colour, reflectance: null })}
-          onClose={() => setReading(null)}
         />
       )}
       {reading?.way === 'reader' && (
         <DabReader
           key={`reader ${reading.place}`}
-          number={reading.place + 1}
-          materialId={sheet.id ?? null}
-          materials={materials}
-          baseId={baseId}
-          amount={dabs[reading.place]!.amount}
+          dab={dabAt(reading.place)}
           onRead={(colour, reflectance) => {
             set(reading.place, { colour, reflectance })
             setReading(null)
           }}
-          onClose={() => setReading(null)}
         />
       )}
       <div className="mt-4 flex flex-wrap items-center gap-3">

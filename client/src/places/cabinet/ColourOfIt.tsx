@@ -1,8 +1,9 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import type { ColourView, Material, MaterialKind, MaterialSheet } from '../../api/api'
+import type { ColourView, Material, MaterialSheet } from '../../api/api'
 import { queries } from '../../api/queries'
+import { hasColour, isDabbed } from '../../shared/cabinet'
 import { ColourEntry } from '../../shared/ColourEntry'
 import { Problem } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
@@ -10,9 +11,6 @@ import { Swatch } from '../../shared/Swatch'
 import { deltaE } from '../../shared/words'
 import { Characterise } from './Characterise'
 import { Group } from './SheetFields'
-
-const without: MaterialKind[] = ['glaze', 'thinner', 'adhesive']
-const dabbed: MaterialKind[] = ['colourant', 'dust', 'lustre']
 
 /** Where the colour of a material comes from: a list, a label, or dabs of this very jar. */
 export function ColourOfIt({
@@ -29,7 +27,7 @@ export function ColourOfIt({
   const { t } = useTranslation()
   const [label, setLabel] = useState<ColourView | null>(null)
   const [isDabbing, setDabbing] = useState(false)
-  if (without.includes(sheet.kind)) return null
+  if (!hasColour(sheet.kind)) return null
   const chip = materials.find((material) => material.id === sheet.id)?.chip
   const hasFigures = sheet.absorption != null || sheet.reflectance != null
   const origin = sheet.labelColour ? 'label' : hasFigures ? (sheet.origin ?? 'nominal') : null
@@ -67,7 +65,7 @@ export function ColourOfIt({
         )}
         <p className="quiet mt-1 text-xs">{t('material.labelHelp')}</p>
       </div>
-      {dabbed.includes(sheet.kind) && !isDabbing && (
+      {isDabbed(sheet.kind) && !isDabbing && (
         <div className="w-full">
           <button type="button" className="btn btn-sm" onClick={() => setDabbing(true)}>
             {t('dabs.begin')}
@@ -75,7 +73,7 @@ export function ColourOfIt({
           <p className="quiet mt-1 max-w-prose text-xs">{t('dabs.beginHelp')}</p>
         </div>
       )}
-      {dabbed.includes(sheet.kind) && isDabbing && (
+      {isDabbed(sheet.kind) && isDabbing && (
         <Characterise
           sheet={sheet}
           materials={materials}
@@ -87,7 +85,7 @@ export function ColourOfIt({
           onClose={() => setDabbing(false)}
         />
       )}
-      {dabbed.includes(sheet.kind) && (sheet.dabs?.length ?? 0) > 0 && sheet.id && <KeptDabs id={sheet.id} />}
+      {isDabbed(sheet.kind) && (sheet.dabs?.length ?? 0) > 0 && sheet.id && <KeptDabs id={sheet.id} />}
     </Group>
   )
 }

@@ -24,15 +24,8 @@ interface Laid {
 }
 
 /** Reads a dab from a picture with a white card beside it. The picture is only read, not kept. */
-export function DabPicture({
-  number,
-  materialId,
-  materials,
-  baseId,
-  amount,
-  onRead,
-  onClose,
-}: DabToRead & { onRead: (colour: ColourView) => void }) {
+export function DabPicture({ dab, onRead }: { dab: DabToRead; onRead: (colour: ColourView) => void }) {
+  const { number, materialId, materials, baseId, amount, onClose } = dab
   const { t } = useTranslation()
   const [laid, setLaid] = useState<Laid | null>(null)
   const [chosen, setChosen] = useState<'card' | 'dab'>('card')

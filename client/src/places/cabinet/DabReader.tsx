@@ -9,14 +9,13 @@ import { StandInJar } from './StandInJar'
 
 /** Reads a dab with the colour reader. */
 export function DabReader({
-  number,
-  materialId,
-  materials,
-  baseId,
-  amount,
+  dab,
   onRead,
-  onClose,
-}: DabToRead & { onRead: (colour: ColourView, reflectance: number[]) => void }) {
+}: {
+  dab: DabToRead
+  onRead: (colour: ColourView, reflectance: number[]) => void
+}) {
+  const { number, materialId, materials, baseId, amount, onClose } = dab
   const { t } = useTranslation()
   const read = useMutation({
     mutationFn: (body: { materialId: string; amount: number; baseId: string; take: number }) =>

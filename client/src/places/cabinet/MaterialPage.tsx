@@ -4,12 +4,13 @@ import { Link, useNavigate, useParams } from 'react-router'
 import type { Material, MaterialKind, MaterialSheet } from '../../api/api'
 import { answer, api, RequestFailed } from '../../api/api'
 import { queries } from '../../api/queries'
-import { kinds } from '../../shared/cabinet'
+import { isCounted, kinds } from '../../shared/cabinet'
 import { ConfirmButton } from '../../shared/ConfirmButton'
 import { FrameState } from '../../shared/FrameState'
 import { Failure, Reading, Unreadable } from '../../shared/Message'
 import { SelectField } from '../../shared/SelectField'
 import { problemWords } from '../../shared/words'
+import { hasFields } from '../../shared/stored'
 import { useKept } from '../../shared/useKept'
 import { ColourOfIt } from './ColourOfIt'
 import { SheetFields } from './SheetFields'
@@ -30,7 +31,7 @@ function KnownMaterial({ id }: { id: string }) {
 const blank = (kind: MaterialKind): MaterialSheet => ({
   name: '',
   kind,
-  foodStatus: ['wire', 'tape', 'stamens'].includes(kind) ? 'notFood' : 'edible',
+  foodStatus: isCounted(kind) ? 'notFood' : 'edible',
 })
 
 function NewMaterial() {
@@ -43,8 +44,7 @@ interface Draft {
   version: number
 }
 
-const isDraft = (value: unknown): value is Draft =>
-  typeof value === 'object' && value !== null && 'sheet' in value && 'version' in value
+const isDraft = (value: unknown): value is Draft => hasFields(value, 'sheet', 'version')
 
 function Sheet({ id, sheet: saved, version }: { id: string | null; sheet: MaterialSheet; version: number }) {
   const { t } = useTranslation()

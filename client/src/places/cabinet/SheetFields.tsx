@@ -1,10 +1,12 @@
 import type { ReactNode } from 'react'
 import { useId } from 'react'
 import { useTranslation } from 'react-i18next'
-import type { Diet, FoodStatus, Ingredient, MaterialKind, MaterialSheet } from '../../api/api'
+import type { Diet, FoodStatus, Ingredient, MaterialSheet } from '../../api/api'
 import { Problem } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
 import { SelectField } from '../../shared/SelectField'
+import { isCounted, isDust } from '../../shared/cabinet'
+import { TextArea } from '../../shared/TextArea'
 import { Weighing } from './Weighing'
 
 const foods: FoodStatus[] = ['edible', 'decorativeOnly', 'notFood']
@@ -20,8 +22,6 @@ const ingredients: Ingredient[] = [
   'warnedColour',
 ]
 const diets: Diet[] = ['vegan', 'vegetarian', 'glutenFree', 'nutFree', 'dairyFree']
-const counted: MaterialKind[] = ['wire', 'tape', 'stamens']
-const dusts: MaterialKind[] = ['dust', 'lustre', 'extender']
 
 type NumberName = {
   [Key in keyof MaterialSheet]-?: NonNullable<MaterialSheet[Key]> extends number ? Key : never
@@ -87,8 +87,8 @@ export function SheetFields({
       </Group>
       {children}
       <Group title={t('material.group.stock')}>
-        {counted.includes(kind) ? number('stockPieces') : number('stockG', 'g')}
-        {counted.includes(kind) ? number('pricePerPiece') : number('pricePerG')}
+        {isCounted(kind) ? number('stockPieces') : number('stockG', 'g')}
+        {isCounted(kind) ? number('pricePerPiece') : number('pricePerG')}
         {text('lot', 'w-32')}
         {day('openedOn')}
         {day('bestBefore')}
@@ -110,7 +110,7 @@ export function SheetFields({
         />
         <p className="quiet max-w-prose text-xs">{t('material.insideHelp')}</p>
       </Group>
-      {(kind === 'colourant' || dusts.includes(kind)) && (
+      {(kind === 'colourant' || isDust(kind)) && (
         <Group title={t('material.group.use')}>
           {number('loadLimit', t(kind === 'colourant' ? 'material.per100g' : 'material.perCm2'))}
           {kind === 'colourant' && (
@@ -134,7 +134,14 @@ export function SheetFields({
           {number('washDepthMm', 'mm')}
         </Group>
       )}
-      <Note note={sheet.note ?? ''} problem={problemAt('note')} onChange={(note) => onChange({ note })} />
+      <div>
+        <TextArea
+          label={t('material.field.note')}
+          value={sheet.note ?? ''}
+          problem={problemAt('note')}
+          onChange={(note) => onChange({ note })}
+        />
+      </div>
     </>
   )
 }
@@ -181,26 +188,6 @@ function TextField({
         onChange={(event) => onChange(event.target.value)}
       />
       {problem && <Problem id={`${id}-wrong`}>{problem}</Problem>}
-    </div>
-  )
-}
-
-function Note({ note, problem, onChange }: { note: string; problem?: string; onChange: (note: string) => void }) {
-  const { t } = useTranslation()
-  const id = useId()
-  return (
-    <div>
-      <label htmlFor={id} className="quiet block text-xs">
-        {t('material.field.note')}
-      </label>
-      <textarea
-        id={id}
-        className="textarea w-full max-w-prose"
-        rows={2}
-        value={note}
-        onChange={(event) => onChange(event.target.value)}
-      />
-      {problem && <Problem>{problem}</Problem>}
     </div>
   )
 }

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { Material } from '../../api/api'
+import { isDabbed } from '../../shared/cabinet'
 import { SelectField } from '../../shared/SelectField'
 
 /** Lays a dab of one of the jars on the simulated bench: for those who have neither a light box nor a reader at hand. */
@@ -19,7 +20,7 @@ export function StandInJar({
   onUse: (jarId: string, take: number) => void
 }) {
   const { t } = useTranslation()
-  const jars = materials.filter((one) => ['colourant', 'dust', 'lustre'].includes(one.kind))
+  const jars = materials.filter((one) => isDabbed(one.kind))
   const [jar, setJar] = useState(materialId ?? jars[0]?.id ?? '')
   const [take, setTake] = useState(1)
   return (

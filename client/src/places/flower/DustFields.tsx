@@ -5,7 +5,7 @@ import type { Coat, CoatView, DustCoat, Material, NamedLoad, Place, PlaceKind } 
 import { Problem } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
 import { Swatch } from '../../shared/Swatch'
-import { stillBought } from '../../shared/cabinet'
+import { isDust, stillBought } from '../../shared/cabinet'
 import { AddMaterial } from '../../shared/AddMaterial'
 import { Choice } from '../../shared/Choice'
 import { mixAmounts } from './coatWords'
@@ -38,7 +38,7 @@ export function DustFields(props: DustFieldsProps) {
 
 function Mix({ coat, view, materials, nameOf, problemAt, onChange }: DustFieldsProps) {
   const { t } = useTranslation()
-  const dusts = stillBought(materials).filter((m) => ['dust', 'lustre', 'extender'].includes(m.kind))
+  const dusts = stillBought(materials).filter((m) => isDust(m.kind))
   const unused = dusts.filter((m) => !coat.mix.some((part) => part.dustId === m.id))
   const setMix = (mix: DustCoat['mix']) => onChange({ ...coat, mix })
   const mixProblem = problemAt('mix')

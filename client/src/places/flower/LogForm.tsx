@@ -1,15 +1,18 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useId, useState } from 'react'
+import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
 import type { ColourView, LogSubject, PieceView, Preview } from '../../api/api'
 import { answer, api, RequestFailed, zones } from '../../api/api'
 import { ColourEntry } from '../../shared/ColourEntry'
 import { Problem } from '../../shared/Message'
+import { TextArea } from '../../shared/TextArea'
 import { Swatch } from '../../shared/Swatch'
 import { Choice } from '../../shared/Choice'
 import { Editor } from '../../shared/Editor'
 import { newId } from '../../shared/newId'
+import { hasFields } from '../../shared/stored'
+import { useKept } from '../../shared/useKept'
 
 const subjects: LogSubject[] = ['paste', ...zones]
 
@@ -19,6 +22,9 @@ interface LogDraft {
   actual: ColourView | null
   note: string
 }
+
+const isDraft = (value: unknown): value is LogDraft =>
+  hasFields(value, 'id', 'subject', 'note') && subjects.includes((value as LogDraft).subject)
 
 const fresh = (): LogDraft => ({ id: newId(), subject: 'paste', actual: null, note: '' })
 
@@ -36,10 +42,9 @@ export function LogForm({
   onClose: () => void
 }) {
   const { t } = useTranslation()
-  const noteId = useId()
   const queryClient = useQueryClient()
-  const key = `young-tinge/log/${piece.id}`
-  const [draft, setDraft] = useState<LogDraft>(() => kept(key) ?? fresh())
+  const kept = useKept<LogDraft>(`log/${piece.id}`, fresh(), isDraft)
+  const draft = kept.value
   const [missing, setMissing] = useState(false)
   const save = useMutation({
     mutationFn: (entry: LogDraft & { actual: ColourView }) =>
@@ -52,17 +57,14 @@ export function LogForm({
     // The entry has its own id, so sending it again cannot log it twice.
     retry: (count, error) => error instanceof RequestFailed && error.isPassing && count < 4,
     onSuccess: () => {
-      localStorage.removeItem(key)
-      setDraft(fresh())
+      kept.drop(fresh())
       void queryClient.invalidateQueries({ queryKey: ['log-entries'] })
     },
   })
   const change = (part: Partial<LogDraft>) => {
-    const next = { ...draft, ...part }
-    setDraft(next)
+    kept.set({ ...draft, ...part })
     // What was said about the entry before is not about this one.
     save.reset()
-    localStorage.setItem(key, JSON.stringify(next))
   }
   const predicted =
     draft.subject === 'paste'
@@ -102,17 +104,7 @@ export function LogForm({
           )}
         </div>
         <div className="grow">
-          <label htmlFor={noteId} className="quiet block text-xs">
-            {t('log.note')}
-          </label>
-          <textarea
-            id={noteId}
-            className="textarea textarea-sm w-full"
-            rows={2}
-            maxLength={2000}
-            value={draft.note}
-            onChange={(event) => change({ note: event.target.value })}
-          />
+          <TextArea label={t('log.note')} value={draft.note} onChange={(note) => change({ note })} />
         </div>
         <div className="basis-full">
           <button className="btn btn-primary btn-sm" disabled={save.isPending || !isSaved}>
@@ -138,13 +130,4 @@ export function LogForm({
       </form>
     </Editor>
   )
-}
-
-function kept(key: string): LogDraft | null {
-  try {
-    const draft = JSON.parse(localStorage.getItem(key) ?? 'null') as LogDraft | null
-    return draft && subjects.includes(draft.subject) ? draft : null
-  } catch {
-    return null
-  }
 }

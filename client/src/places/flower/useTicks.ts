@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
 import type { RunStepView } from '../../api/api'
 import { answer, api, RequestFailed } from '../../api/api'
+import { forget, hasFields, readStored, store } from '../../shared/stored'
 import { queries } from '../../api/queries'
 
 interface Wish {
@@ -13,7 +14,9 @@ type Wishes = Record<string, Wish>
 
 const retryMs = 2_000
 
-const keyOf = (pieceId: string) => `young-tinge/ticks/${pieceId}`
+const nameOf = (pieceId: string) => `ticks/${pieceId}`
+
+const isWishes = (value: unknown): value is Wishes => hasFields(value)
 
 /**
  * Ticks that show at once and are sent in the background. What has not been sent is kept in the browser, and sent again until
@@ -21,15 +24,15 @@ const keyOf = (pieceId: string) => `young-tinge/ticks/${pieceId}`
  */
 export function useTicks(pieceId: string) {
   const queryClient = useQueryClient()
-  const [wishes, setWishes] = useState<Wishes>(() => kept(pieceId))
+  const [wishes, setWishes] = useState<Wishes>(() => readStored(nameOf(pieceId), isWishes) ?? {})
   const newest = useRef(wishes)
   const isSending = useRef(false)
 
   function wish(next: Wishes) {
     newest.current = next
     setWishes(next)
-    if (Object.keys(next).length === 0) localStorage.removeItem(keyOf(pieceId))
-    else localStorage.setItem(keyOf(pieceId), JSON.stringify(next))
+    if (Object.keys(next).length === 0) forget(nameOf(pieceId))
+    else store(nameOf(pieceId), next)
   }
 
   async function send() {
@@ -86,13 +89,5 @@ async function sendOne(pieceId: string, step: string, { ticked, fingerprint }: W
     // The step is gone from the plan: there is nothing left to tick.
     if (error instanceof RequestFailed && !error.isPassing) return
     throw error
-  }
-}
-
-function kept(pieceId: string): Wishes {
-  try {
-    return (JSON.parse(localStorage.getItem(keyOf(pieceId)) ?? '{}') as Wishes) ?? {}
-  } catch {
-    return {}
   }
 }

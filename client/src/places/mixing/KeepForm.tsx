@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next'
 import type { MixingTable } from '../../api/api'
 import { answer, api } from '../../api/api'
 import { queries } from '../../api/queries'
+import { newId } from '../../shared/newId'
 import { Failure } from '../../shared/Message'
 import { SelectField } from '../../shared/SelectField'
 import type { NameOf } from '../../shared/words'
@@ -18,7 +19,7 @@ export function KeepForm({ shelf, table, nameOf }: { shelf: MixingTable; table: 
   const [chosen, setChosen] = useState<string | null>(null)
   const commissionId = chosen ?? table.commissionId ?? shelf.commissions[0]?.id ?? ''
   // One id for one keeping, however often it has to be sent.
-  const [id, setId] = useState(() => crypto.randomUUID())
+  const [id, setId] = useState(() => newId())
   const keep = useMutation({
     mutationFn: (place: number) =>
       answer(
@@ -37,7 +38,7 @@ export function KeepForm({ shelf, table, nameOf }: { shelf: MixingTable; table: 
         }),
       ),
     onSuccess: () => {
-      setId(crypto.randomUUID())
+      setId(newId())
       return client.invalidateQueries(queries.mixingTable())
     },
   })

@@ -1,4 +1,5 @@
 import * as z from 'zod/mini'
+import { readStored, store } from '../../shared/stored'
 import type { Filters, Lab, LightKind, PasteRecipe } from '../../api/api'
 
 /** What lies on the mixing table. */
@@ -63,22 +64,9 @@ const table = z.object({
   }),
 })
 
-const key = 'young-tinge/mixing-table'
+const name = 'mixing-table'
 
 /** The table as it was left, so that a reload or a restart loses nothing. */
-export function readTable(): Table | null {
-  try {
-    const parsed = table.safeParse(JSON.parse(localStorage.getItem(key) ?? 'null'))
-    return parsed.success ? parsed.data : null
-  } catch {
-    return null
-  }
-}
+export const readTable = (): Table | null => readStored(name, (value): value is Table => table.safeParse(value).success)
 
-export function storeTable(value: Table) {
-  try {
-    localStorage.setItem(key, JSON.stringify(value))
-  } catch {
-    // Storage is full or shut: the table still works, it is only not kept.
-  }
-}
+export const storeTable = (value: Table) => store(name, value)

@@ -20,6 +20,7 @@ import type { Spot } from '../../shared/PictureBoard'
 import { PictureBoard } from '../../shared/PictureBoard'
 import { PictureDoubts } from '../../shared/PictureDoubts'
 import { Swatch } from '../../shared/Swatch'
+import { hasFields } from '../../shared/stored'
 import { useKept } from '../../shared/useKept'
 import { colourName } from '../../shared/words'
 import type { ChangeTargets } from './TargetsPage'
@@ -31,8 +32,7 @@ interface Kept {
   version: number
 }
 
-const isKept = (value: unknown): value is Kept =>
-  typeof value === 'object' && value !== null && 'marks' in value && 'version' in value
+const isKept = (value: unknown): value is Kept => hasFields(value, 'marks', 'version')
 
 const lights = ['estimate', 'whiteCard', 'greyCard', 'somethingGrey'] as const
 const shown = ['bloom', 'piece'] as const
