@@ -20,17 +20,12 @@ public class LightBoxTests
     [Theory]
     [InlineData(true)]
     [InlineData(false)]
-    public void Every_zone_that_is_proposed_on_a_photographed_flower_is_near_its_truth(bool isOfLibrary)
+    public void Every_zone_of_a_photographed_flower_is_found_and_near_its_truth(bool isOfLibrary)
     {
         var trials = isOfLibrary
             ? FlowerPictureTrials.Run(FlowerPictureTrials.Library, FlowerPictureTrials.OfLibrary)
             : FlowerPictureTrials.Run(30, FlowerPictureTrials.Random);
-        var misses = trials.SelectMany(trial => trial.Misses.Values.OfType<double>()).ToList();
-        // All but a tip now and then, which is as grey as the mat and is taken for it.
-        Assert.True(misses.Count(miss => miss <= 3) >= misses.Count - trials.Count / 50, $"{misses.Count(miss => miss > 3)} of {misses.Count} too far");
-        // All but a few backs, which may lie too near the background's colour to stand out.
-        Assert.All(trials, trial => Assert.All(trial.Misses.Where(zone => zone.Key != Zone.Back), zone => Assert.NotNull(zone.Value)));
-        Assert.True(trials.Count(trial => trial.Misses[Zone.Back] is not null) >= 0.93 * trials.Count);
+        Assert.All(trials, trial => Assert.All(trial.Misses, zone => Assert.InRange(zone.Value ?? double.NaN, 0, 3)));
         Assert.True(trials.Count(trial => trial.LightDoubts > 0) <= 0.05 * trials.Count);
     }
 }

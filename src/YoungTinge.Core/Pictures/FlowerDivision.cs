@@ -58,8 +58,9 @@ public sealed record FlowerDivision(IReadOnlyList<ColourPart> Parts, IReadOnlyLi
             zones.Add(Propose(zone, spot, common.Value > 0.5 * cells.Count));
         }
 
-        if (foreground.Components.Skip(1).FirstOrDefault(other => CouldBeItsBack(other, main, colours)) is { } apart)
-            zones.Add(Propose(Zone.Back, Spot(apart.Cells, small), true));
+        if (foreground.Components.Skip(1).FirstOrDefault(other => IsOfItsSize(other, main)) is { } apart
+            && (foreground.IsOnPlainMat || !IsLeafBesideFlower(apart, main, colours)))
+            zones.Add(Propose(Zone.Back, Spot(apart.Cells, small), !IsLeafBesideFlower(apart, main, colours)));
         return new FlowerDivision(PartsOf(middles, groupOf), [.. zones.OrderBy(zone => zone.Zone)]);
 
         ZoneProposal Propose(Zone zone, Box box, bool isOneColour)
@@ -93,13 +94,13 @@ public sealed record FlowerDivision(IReadOnlyList<ColourPart> Parts, IReadOnlyLi
         return [.. parts.Where(part => part.Share >= SmallestPart).OrderByDescending(part => part.Share)];
     }
 
-    /// <summary>Something apart of a sensible size; a leaf beside a flower that is not green is no petal.</summary>
-    private static bool CouldBeItsBack(Foreground.Component other, Foreground.Component main, IReadOnlyList<Lab> colours)
+    private static bool IsOfItsSize(Foreground.Component other, Foreground.Component main) => other.Cells.Count >= 0.05 * main.Cells.Count;
+
+    /// <summary>What is green beside a flower that is not may be a leaf. On a mat somebody laid it there, so it is asked about; elsewhere it just grew there.</summary>
+    private static bool IsLeafBesideFlower(Foreground.Component other, Foreground.Component main, IReadOnlyList<Lab> colours)
     {
-        if (other.Cells.Count < 0.05 * main.Cells.Count)
-            return false;
         bool IsGreen(Foreground.Component one) => Middle(one) is { L: < 70, Chroma: > 12, HueDegrees: > 108 and < 175 };
-        return IsGreen(main) || !IsGreen(other);
+        return IsGreen(other) && !IsGreen(main);
 
         Lab Middle(Foreground.Component one) => new(
             PatchReader.Median(one.Cells.Select(cell => colours[cell].L)), PatchReader.Median(one.Cells.Select(cell => colours[cell].A)), PatchReader.Median(one.Cells.Select(cell => colours[cell].B)));

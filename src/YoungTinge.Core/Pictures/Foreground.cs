@@ -17,8 +17,8 @@ internal sealed class Foreground
 
     private readonly int[] componentOf;
 
-    private Foreground(int columns, int rows, int[] componentOf, IReadOnlyList<Component> components) =>
-        (Columns, Rows, this.componentOf, Components) = (columns, rows, componentOf, components);
+    private Foreground(int columns, int rows, int[] componentOf, IReadOnlyList<Component> components, bool isOnPlainMat) =>
+        (Columns, Rows, this.componentOf, Components, IsOnPlainMat) = (columns, rows, componentOf, components, isOnPlainMat);
 
     public int Columns { get; }
 
@@ -26,6 +26,9 @@ internal sealed class Foreground
 
     /// <summary>What stands together, the most important first.</summary>
     public IReadOnlyList<Component> Components { get; }
+
+    /// <summary>Whether the flower was laid on a plain cloth or card.</summary>
+    public bool IsOnPlainMat { get; }
 
     public bool Contains(Component component, int column, int row) =>
         column >= 0 && row >= 0 && column < Columns && row < Rows && componentOf[row * Columns + column] == component.Number;
@@ -44,8 +47,38 @@ internal sealed class Foreground
     {
         var seen = Enumerable.Range(0, colours.Count).Where(cell => !ignored(cell)).ToList();
         if (seen.Count == 0)
-            return new Foreground(columns, rows, new int[colours.Count], []);
+            return new Foreground(columns, rows, new int[colours.Count], [], false);
         int left = seen.Min(cell => cell % columns), right = seen.Max(cell => cell % columns), top = seen.Min(cell => cell / columns), bottom = seen.Max(cell => cell / columns);
+        bool IsBorder(int cell)
+        {
+            double across = (cell % columns - left + 0.5) / (right - left + 1), down = (cell / columns - top + 0.5) / (bottom - top + 1);
+            return Math.Min(Math.Min(across, 1 - across), Math.Min(down, 1 - down)) < BorderShare;
+        }
+
+        var fewAtBorder = new bool[colours.Count];
+        var onMat = PlainMat.StandsOut(colours, columns, seen, IsBorder);
+        var stands = onMat ?? ByGroups(colours, columns, seen, (left, right, top, bottom), IsBorder, fewAtBorder);
+        stands = Filled(Smooth(stands, columns, rows), columns, rows);
+        var componentOf = new int[colours.Count];
+        var components = new List<Component>();
+        for (var cell = 0; cell < stands.Length; cell++)
+        {
+            if (!stands[cell] || componentOf[cell] != 0 || ignored(cell))
+                continue;
+            var cells = Flood(cell, stands, componentOf, components.Count + 1, columns, rows);
+            components.Add(new Component(components.Count + 1, cells));
+        }
+
+        components.AddRange(LyingApart(Smooth(fewAtBorder, columns, rows), stands, componentOf, components.Count + 1, columns, rows));
+        var large = components.Where(one => one.Cells.Count > SmallestShare * colours.Count && !IsCard(one, colours, columns))
+            .OrderByDescending(one => Importance(one, columns, rows)).ToList();
+        return new Foreground(columns, rows, componentOf, large, onMat is not null);
+    }
+
+    /// <summary>What lies behind has many colours, but they fill the edges of the picture more than its middle.</summary>
+    /// <param name="fewAtBorder">Set for what is taken to lie behind though little of the border is like it.</param>
+    private static bool[] ByGroups(IReadOnlyList<Lab> colours, int columns, List<int> seen, (int Left, int Right, int Top, int Bottom) edges, Func<int, bool> isBorder, bool[] fewAtBorder)
+    {
         var groupOf = ColourGroups.Merged([.. seen.Select(cell => colours[cell])], Groups, OneThing);
 
         var border = new double[Groups];
@@ -53,10 +86,10 @@ internal sealed class Foreground
         var all = new double[Groups];
         foreach (var (i, cell) in seen.Index())
         {
-            double across = (cell % columns - left + 0.5) / (right - left + 1), down = (cell / columns - top + 0.5) / (bottom - top + 1);
+            double across = (cell % columns - edges.Left + 0.5) / (edges.Right - edges.Left + 1), down = (cell / columns - edges.Top + 0.5) / (edges.Bottom - edges.Top + 1);
             var group = groupOf[i];
             all[group]++;
-            if (Math.Min(Math.Min(across, 1 - across), Math.Min(down, 1 - down)) < BorderShare)
+            if (isBorder(cell))
                 border[group]++;
             if (across is > 0.25 and < 0.75 && down is > 0.25 and < 0.75)
                 middle[group]++;
@@ -79,25 +112,9 @@ internal sealed class Foreground
                 stands[cell] = true;
         }
 
-        var fewAtBorder = new bool[colours.Count];
         foreach (var (i, cell) in seen.Index())
             fewAtBorder[cell] = !stands[cell] && border[groupOf[i]] < FewAtBorder;
-
-        stands = Filled(Smooth(stands, columns, rows), columns, rows);
-        var componentOf = new int[colours.Count];
-        var components = new List<Component>();
-        for (var cell = 0; cell < stands.Length; cell++)
-        {
-            if (!stands[cell] || componentOf[cell] != 0 || ignored(cell))
-                continue;
-            var cells = Flood(cell, stands, componentOf, components.Count + 1, columns, rows);
-            components.Add(new Component(components.Count + 1, cells));
-        }
-
-        components.AddRange(LyingApart(Smooth(fewAtBorder, columns, rows), stands, componentOf, components.Count + 1, columns, rows));
-        var large = components.Where(one => one.Cells.Count > SmallestShare * colours.Count && !IsCard(one, colours, columns))
-            .OrderByDescending(one => Importance(one, columns, rows)).ToList();
-        return new Foreground(columns, rows, componentOf, large);
+        return stands;
     }
 
     /// <summary>

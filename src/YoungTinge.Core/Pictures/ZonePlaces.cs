@@ -26,15 +26,16 @@ internal static class ZonePlaces
 
         var furthest = PatchReader.Median(reach);
         var edge = EdgeDistance(foreground, main);
-        bool IsPetalEnd(int angle) => Enumerable.Range(-4, 9).All(near => reach[angle] >= 0.97 * reach[(angle + near + Angles) % Angles]);
-        var ends = Enumerable.Range(0, Angles).Select(IsPetalEnd).ToArray();
+        double Furthest(int angle, int near) => Enumerable.Range(angle - near, 2 * near + 1).Max(one => reach[(one + Angles) % Angles]);
+        var ends = Enumerable.Range(0, Angles).Select(angle => reach[angle] >= 0.97 * Furthest(angle, 4)).ToArray();
 
         return Sorted(main, cell =>
         {
             var (radius, angle) = Polar(cell);
             var outward = radius / Math.Max(1, reach[angle]);
             var isAtEnd = ends[angle] || ends[(angle + 1) % Angles] || ends[(angle + Angles - 1) % Angles];
-            if (isAtEnd && outward is > 0.90 and < 0.97)
+            // Beside the very end a petal is shorter: what is nearly at its edge there is rim, not tip.
+            if (isAtEnd && radius / Furthest(angle, 1) is > 0.92 and < 0.975)
                 return Zone.Tip;
             if (!isAtEnd && outward > 0.5 && edge[cell] is >= 1 and var far && far < 0.06 * furthest + 1)
                 return Zone.Rim;

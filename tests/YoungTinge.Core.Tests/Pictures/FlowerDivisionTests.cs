@@ -56,18 +56,46 @@ public class FlowerDivisionTests
     }
 
     [Fact]
-    public void A_piece_lying_apart_is_its_back_and_a_leaf_beside_it_is_not()
+    public void A_piece_lying_apart_is_its_back_and_of_a_green_one_it_is_asked()
     {
-        // Beside a flower that is not green: first a pale piece, then a dark green one.
-        foreach (var (apart, isBack) in new[] { (Back, true), (new Lab(38, -22, 24), false) })
+        // Beside a flower that is not green: a pale piece, one hardly unlike the mat, and a dark green one that may be a leaf.
+        foreach (var (apart, isSure) in new[] { (Back, true), (new Lab(53, 3, 1), true), (new Lab(38, -22, 24), false) })
         {
-            var photo = Draw((x, y) => Math.Pow((x - 310) / 34.0, 2) + Math.Pow((y - 160) / 48.0, 2) < 1 ? apart : Bloom(x - 130, y - 120, new Lab(50, 0, 0)), width: 380);
-            var found = FlowerDivision.Of(photo, CastRemoval.None, SeenAs.Bloom).Zones.FirstOrDefault(zone => zone.Zone == Zone.Back);
-            Assert.Equal(isBack, found is not null);
-            if (found is not null)
-                Assert.InRange(DeltaE2000.Between(Back, found.Reading.Colour), 0, 2);
+            var found = Assert.Single(WithAPieceApart(apart, (_, _) => new Lab(50, 0, 0)).Zones, zone => zone.Zone == Zone.Back);
+            Assert.Equal(isSure, found.IsSure);
+            Assert.InRange(DeltaE2000.Between(apart, found.Reading.Colour), 0, 2);
         }
     }
+
+    [Fact]
+    public void Before_growing_leaves_a_bloom_is_divided_and_a_leaf_is_not_its_back()
+    {
+        // Patches of light and shade, as of a hedge out of focus.
+        static Lab Hedge(int x, int y) => new(36 + 9 * Math.Sin(x / 17.0 + 2 * Math.Sin(y / 23.0)) + 5 * Math.Sin(y / 11.0), -16, 20 + 4 * Math.Sin(x / 9.0));
+        var division = WithAPieceApart(new Lab(58, -30, 40), Hedge);
+        Assert.InRange(DeltaE2000.Between(Heart, division.Zones.Single(zone => zone.Zone == Zone.Heart).Reading.Colour), 0, 3);
+        Assert.DoesNotContain(division.Zones, zone => zone.Zone == Zone.Back);
+    }
+
+    [Fact]
+    public void A_soft_shadow_on_the_mat_is_no_part_of_the_flower()
+    {
+        // Lamp from the upper left: to the lower right the mat loses a third of its light, and gains it again over some way.
+        var mat = new Lab(72, 3, 12);
+        Lab Shaded(double x, double y)
+        {
+            var away = Math.Sqrt(Math.Pow(x - 12, 2) + Math.Pow(y - 12, 2));
+            var share = 1 - 0.16 * Math.Clamp((112 - away) / 40, 0, 1);
+            return new Lab(share * (mat.L + 16) - 16, share * mat.A, share * mat.B);
+        }
+
+        var photo = Draw((x, y) => Bloom(x - 180, y - 180, Shaded(x - 180, y - 180)), 360, 360);
+        foreach (var zone in FlowerDivision.Of(photo, CastRemoval.None, SeenAs.Bloom).Zones.Where(zone => zone.Zone is Zone.Rim or Zone.Heart or Zone.Tip))
+            Assert.InRange(DeltaE2000.Between(zone.Zone == Zone.Heart ? Heart : Rim, zone.Reading.Colour), 0, 5);
+    }
+
+    private static FlowerDivision WithAPieceApart(Lab apart, Func<int, int, Lab> ground) => FlowerDivision.Of(
+        Draw((x, y) => Math.Pow((x - 310) / 34.0, 2) + Math.Pow((y - 160) / 48.0, 2) < 1 ? apart : Bloom(x - 130, y - 120, ground(x, y)), width: 380), CastRemoval.None, SeenAs.Bloom);
 
     [Fact]
     public void A_leaf_with_its_foot_down_is_divided_along_and_across()
