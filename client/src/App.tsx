@@ -8,6 +8,8 @@ import { FlowerPage } from './places/flower/FlowerPage'
 import { RunSheetPage } from './places/flower/RunSheetPage'
 import { LogbookPage } from './places/logbook/LogbookPage'
 import { MixingPage } from './places/mixing/MixingPage'
+import { MarblePage } from './places/pasteDay/MarblePage'
+import { OmbrePage } from './places/pasteDay/OmbrePage'
 import { TargetsPage } from './places/targets/TargetsPage'
 import { Frame } from './shared/Frame'
 import { SafetyNet } from './shared/SafetyNet'
@@ -21,6 +23,8 @@ export function App() {
           <Route path="commissions" element={<CommissionsPage />} />
           <Route path="flowers/:flowerId" element={<FlowerPage />} />
           <Route path="flowers/:flowerId/targets" element={<TargetsPage />} />
+          <Route path="flowers/:flowerId/ombre" element={<OmbrePage />} />
+          <Route path="flowers/:flowerId/marble" element={<MarblePage />} />
           <Route path="flowers/:flowerId/:pieceId" element={<FlowerPage />} />
           <Route path="flowers/:flowerId/:pieceId/run-sheet" element={<RunSheetPage />} />
           <Route path="mixing" element={<MixingPage />} />

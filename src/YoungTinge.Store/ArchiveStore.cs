@@ -36,7 +36,7 @@ public sealed class ArchiveStore(NpgsqlDataSource dataSource)
     public const string Format = "young-tinge-studio";
 
     /// <summary>Of the archive; raised with each migration that changes what a row holds.</summary>
-    public const int Version = 5;
+    public const int Version = 6;
 
     /// <summary>In the order in which they can be put in. The condition picks a studio's rows of it.</summary>
     private static readonly (string Name, string Condition, string Key)[] Tables =
@@ -50,6 +50,8 @@ public sealed class ArchiveStore(NpgsqlDataSource dataSource)
         ("log_entry", "studio_id = $1", "id"),
         ("batch", "studio_id = $1", "id"),
         ("picture", "studio_id = $1", "id"),
+        ("paste_plan", "studio_id = $1", "flower_id, kind"),
+        ("paste_day_tick", "studio_id = $1", "step_key"),
     ];
 
     public static IReadOnlyList<string> TableNames => [.. Tables.Select(table => table.Name)];

@@ -101,6 +101,7 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
             where studio_id = $1 and id = $2
                 and not exists (select from piece where studio_id = $1 and jsonb_path_exists(plan, '$.** ? (@ == $id)', jsonb_build_object('id', $2)))
                 and not exists (select from batch where studio_id = $1 and jsonb_path_exists(recipe, '$.** ? (@ == $id)', jsonb_build_object('id', $2)))
+                and not exists (select from paste_plan where studio_id = $1 and jsonb_path_exists(plan, '$.** ? (@ == $id)', jsonb_build_object('id', $2)))
             """);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = id });

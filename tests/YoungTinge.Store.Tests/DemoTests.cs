@@ -13,7 +13,7 @@ public class DemoTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
         var studio = (await new StudioStore(demo.DataSource).FindFirstAsync(cancel))!;
         var materials = await new CabinetStore(demo.DataSource).LoadAsync(studio.Id, cancel);
         var pieces = await new PieceStore(demo.DataSource).ListAsync(studio.Id, null, cancel);
-        Assert.Equal(17, pieces.Count);
+        Assert.Equal(19, pieces.Count);
         Assert.All(pieces, piece =>
         {
             Assert.Empty(PlanCheck.Problems(piece.Plan, materials));

@@ -83,6 +83,16 @@ export const queries = {
         answer(api.GET('/api/materials/{id}/dose-ladder', { params: { path: { id }, query: { baseId } }, signal })),
       staleTime: 60_000,
     }),
+  ombre: (id: string) =>
+    queryOptions({
+      queryKey: ['ombre', id],
+      queryFn: ({ signal }) => answer(api.GET('/api/flowers/{id}/ombre', { params: { path: { id } }, signal })),
+    }),
+  marble: (id: string) =>
+    queryOptions({
+      queryKey: ['marble', id],
+      queryFn: ({ signal }) => answer(api.GET('/api/flowers/{id}/marble', { params: { path: { id } }, signal })),
+    }),
   runSheet: (pieceId: string) =>
     queryOptions({
       queryKey: ['run-sheet', pieceId],

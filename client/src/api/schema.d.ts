@@ -676,6 +676,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/flowers/{id}/ombre": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getOmbre"];
+        put: operations["saveOmbre"];
+        post?: never;
+        delete: operations["removeOmbre"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/flowers/{id}/ombre/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookAtOmbre"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/flowers/{id}/ombre/dusted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["dustOmbre"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/flowers/{id}/marble": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getMarble"];
+        put: operations["saveMarble"];
+        post?: never;
+        delete: operations["removeMarble"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/flowers/{id}/marble/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookAtMarble"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/flowers/{id}/marble/folds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["foldMarble"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/log-entries": {
         parameters: {
             query?: never;
@@ -1222,6 +1318,8 @@ export interface components {
             grams: number;
             units: null | components["schemas"]["UnitsView"];
             letDown: null | components["schemas"]["LetDown"];
+            /** Format: int32 */
+            countedBesides: number;
         };
         Duplicate: {
             oneId: string;
@@ -1240,6 +1338,11 @@ export interface components {
             /** Format: double */
             loadMgPerCm2: number;
             word: components["schemas"]["LoadWord"];
+        };
+        DustedShadeView: {
+            colour: components["schemas"]["ColourView"];
+            difference: components["schemas"]["Difference"];
+            passes: components["schemas"]["DustPassView"][];
         };
         /** @enum {unknown} */
         EffectKind: "colours" | "deepens" | "lightens" | "mutes" | "brightens" | "warms" | "cools" | "reddens" | "greens";
@@ -1648,6 +1751,39 @@ export interface components {
             /** Format: double */
             partG: number;
         };
+        MadeShadeView: {
+            colour: components["schemas"]["ColourView"];
+            /** Format: double */
+            step: null | number;
+            /** Format: double */
+            off: number;
+            /** Format: double */
+            touch: number;
+            /** Format: double */
+            gram: number;
+        };
+        /** @enum {unknown} */
+        MarbleLook: "boldRibbons" | "fineVeins" | "softHaze" | "flat";
+        MarblePlan: {
+            stripes: components["schemas"]["MarbleStripe"][];
+            /** Format: int32 */
+            repeats: number;
+            /** Format: int32 */
+            folds: number;
+            /** Format: double */
+            twist: number;
+            pieceIds: string[];
+            /** Format: double */
+            otherG: number;
+            /** Format: int32 */
+            seed: number;
+            shares?: null | number[];
+        };
+        MarbleStripe: {
+            recipe: components["schemas"]["PasteRecipe"];
+            /** Format: double */
+            parts: number;
+        };
         /** @enum {unknown} */
         MaterialKind: "paste" | "colourant" | "dust" | "lustre" | "extender" | "glaze" | "thinner" | "crumb" | "adhesive" | "wire" | "tape" | "stamens";
         MaterialSheet: {
@@ -1718,6 +1854,11 @@ export interface components {
             worstDeltaE?: null | number;
             dabs?: components["schemas"]["DabReading"][];
         };
+        MiddleShade: {
+            recipe: components["schemas"]["PasteRecipe"];
+            /** Format: int32 */
+            at: number;
+        };
         NamedLoad: {
             word: components["schemas"]["LoadWord"];
             /** Format: double */
@@ -1725,6 +1866,54 @@ export interface components {
         };
         /** @enum {unknown} */
         NeutralKind: "whiteCard" | "greyCard" | "somethingGrey";
+        /** @enum {unknown} */
+        OmbreAct: "makePaste" | "setAside" | "addPaste" | "mixParts" | "leftOver";
+        OmbrePlan: {
+            first: components["schemas"]["PasteRecipe"];
+            last: components["schemas"]["PasteRecipe"];
+            middle: null | components["schemas"]["MiddleShade"];
+            steps: number[];
+            uses: components["schemas"]["ShadeUse"][];
+            /** Format: double */
+            scaleG: number;
+            school: components["schemas"]["OmbreSchool"];
+        };
+        /** @enum {unknown} */
+        OmbreSchool: "cutBack" | "splitStock" | "doseEach";
+        OmbreStepView: {
+            act: components["schemas"]["OmbreAct"];
+            /** Format: int32 */
+            shade: null | number;
+            /** Format: double */
+            grams: number;
+            /** Format: int32 */
+            stop: null | number;
+            parts: components["schemas"]["StopPart"][];
+            recipe: null | components["schemas"]["PasteRecipe"];
+            batch: null | components["schemas"]["BatchView"];
+            colour: null | components["schemas"]["ColourView"];
+        };
+        OmbreView: {
+            shades: components["schemas"]["ShadeView"][];
+            /** Format: double */
+            unevenness: number;
+            ways: components["schemas"]["OmbreWayView"][];
+        };
+        OmbreWayView: {
+            school: components["schemas"]["OmbreSchool"];
+            steps: components["schemas"]["OmbreStepView"][];
+            shades: components["schemas"]["MadeShadeView"][];
+            /** Format: double */
+            totalG: number;
+            /** Format: double */
+            leftOverG: number;
+            /** Format: int32 */
+            kneadings: number;
+            /** Format: int32 */
+            weighings: number;
+            /** Format: double */
+            unevenness: number;
+        };
         /** @enum {unknown} */
         OpticsOrigin: "nominal" | "label" | "dabs";
         PalettesAnswer: {
@@ -1742,6 +1931,12 @@ export interface components {
         PasteRecipe: {
             baseId: string;
             doses: components["schemas"]["Dose"][];
+        };
+        PasteUseView: {
+            /** Format: uuid */
+            flowerId: string;
+            flowerName: string;
+            piece: components["schemas"]["PieceView"];
         };
         /** @enum {unknown} */
         PatchDoubt: "blownOut" | "tooDark" | "tooVivid" | "uneven";
@@ -1857,6 +2052,95 @@ export interface components {
             pasteG: number;
             /** Format: double */
             scaleG: number;
+        };
+        PlanMarbleAnswer: {
+            flowerName: string;
+            commission: components["schemas"]["CommissionView"];
+            plan: components["schemas"]["MarblePlan"];
+            /** Format: int32 */
+            version: number;
+            uses: components["schemas"]["PasteUseView"][];
+        };
+        PlanMarbleFoldView: {
+            seen: components["schemas"]["PlanMarbleMarbleSeenView"];
+            picture: components["schemas"]["PlanMarblePictureView"];
+        };
+        PlanMarbleFoldsView: {
+            folds: components["schemas"]["PlanMarbleFoldView"][];
+            /** Format: int32 */
+            flatAt: null | number;
+        };
+        PlanMarbleLookView: {
+            /** Format: double */
+            totalG: number;
+            /** Format: double */
+            thicknessMm: number;
+            /** Format: double */
+            sheetSideMm: number;
+            /** Format: double */
+            sheetWidthMm: number;
+            /** Format: double */
+            sheetHeightMm: number;
+            sheet: components["schemas"]["PlanMarblePictureView"];
+            piece: null | components["schemas"]["PieceView"];
+            cuts: components["schemas"]["PlanMarblePictureView"][];
+            seen: components["schemas"]["PlanMarbleMarbleSeenView"];
+            flat: components["schemas"]["ColourView"];
+            /** Format: double */
+            unlikeness: null | number;
+            stripes: components["schemas"]["PlanMarbleStripeView"][];
+        };
+        PlanMarbleMarbleSeenView: {
+            /** Format: int32 */
+            folds: number;
+            /** Format: double */
+            contrast: number;
+            look: components["schemas"]["MarbleLook"];
+            /** Format: double */
+            narrowMm: number;
+            /** Format: double */
+            usualMm: number;
+            /** Format: double */
+            wideMm: number;
+        };
+        PlanMarblePictureView: {
+            /** Format: int32 */
+            columns: number;
+            /** Format: int32 */
+            rows: number;
+            rgb: string;
+        };
+        PlanMarbleSaveAnswer: {
+            /** Format: int32 */
+            version: number;
+        };
+        PlanMarbleSaveRequest: {
+            plan: components["schemas"]["MarblePlan"];
+            /** Format: int32 */
+            version: number;
+        };
+        PlanMarbleStripeView: {
+            colour: components["schemas"]["ColourView"];
+            /** Format: double */
+            grams: number;
+            batch: components["schemas"]["BatchView"];
+        };
+        PlanOmbreAnswer: {
+            flowerName: string;
+            commission: components["schemas"]["CommissionView"];
+            plan: components["schemas"]["OmbrePlan"];
+            /** Format: int32 */
+            version: number;
+            uses: components["schemas"]["PasteUseView"][];
+        };
+        PlanOmbreSaveAnswer: {
+            /** Format: int32 */
+            version: number;
+        };
+        PlanOmbreSaveRequest: {
+            plan: components["schemas"]["OmbrePlan"];
+            /** Format: int32 */
+            version: number;
         };
         Portion: {
             dustId: string;
@@ -2126,6 +2410,18 @@ export interface components {
         };
         /** @enum {unknown} */
         SeenAs: "bloom" | "piece";
+        ShadeUse: {
+            pieceIds: string[];
+            /** Format: double */
+            otherG: number;
+        };
+        ShadeView: {
+            colour: components["schemas"]["ColourView"];
+            /** Format: double */
+            grams: number;
+            /** Format: double */
+            step: null | number;
+        };
         ShotView: {
             jpeg: string;
             card: null | components["schemas"]["Box"];
@@ -2142,6 +2438,12 @@ export interface components {
         Sides: "face" | "back" | "both";
         /** @enum {unknown} */
         StartingPointKind: "natural" | "fantasy";
+        StopPart: {
+            /** Format: int32 */
+            stop: number;
+            /** Format: double */
+            grams: number;
+        };
         Supply: {
             /** Format: double */
             stockG: null | number;
@@ -4117,6 +4419,498 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    getOmbre: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOmbreAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    saveOmbre: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanOmbreSaveRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOmbreSaveAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    removeOmbre: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    lookAtOmbre: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OmbrePlan"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OmbreView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    dustOmbre: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OmbrePlan"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DustedShadeView"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    getMarble: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanMarbleAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    saveMarble: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanMarbleSaveRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanMarbleSaveAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    removeMarble: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    lookAtMarble: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarblePlan"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanMarbleLookView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    foldMarble: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarblePlan"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanMarbleFoldsView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -63,6 +63,11 @@ internal static class DemoCommissions
     private static DemoFlower Ranunculus => new("Ranunculus", 5, 0,
     [
         new(
+            new Piece("Heart petals", "round-petal", 17, 16, 0.4, false, PartOf.Flower, 12, 0.15),
+            Of("#ef9f6c", White(("saffron-thread", 0.34), ("ember", 0.28), ("lichen", 0.05)), "#f0955f", "#ee9661", "#efa06b", "#e39d6a", "#ef9e6b",
+                Dust(0.10, From(PlaceKind.Rim, 0, 1, 4), Sides.Face, ("vixen", 1), ("plain-cornstarch", 2)),
+                Dust(0.08, From(PlaceKind.Base, 0, 0.15, 0.25), Sides.Face, ("sedge", 1), ("plain-cornstarch", 2)))),
+        new(
             new Piece("Inner petals", "round-petal", 24, 24, 0.4, false, PartOf.Flower, 14, 0.15),
             Of("#f3b98a", White(("saffron-thread", 0.17), ("ember", 0.12), ("lichen", 0.042)), "#f4ad7e", "#efa776", "#f0b98b", "#ddac74", "#f0b68a",
                 Dust(0.10, From(PlaceKind.Rim, 0, 1, 5), Sides.Face, ("vixen", 1), ("plain-cornstarch", 3)),
@@ -78,10 +83,18 @@ internal static class DemoCommissions
                 Dust(0.04, From(PlaceKind.Rim, 0, 1, 7), Sides.Face, ("vixen", 1), ("plain-cornstarch", 6)),
                 Dust(0.08, From(PlaceKind.Base, 0, 0.12, 0.25), Sides.Both, ("duckweed", 1), ("catkin", 1), ("plain-cornstarch", 3)))),
         new(
+            new Piece("Guard petals", "round-petal", 46, 48, 0.4, false, PartOf.Flower, 8, 0.20),
+            Of("#f6ecda", Cream(("lantern", 0.008)), "#f6e7d3", "#f7ead6", "#f5ecdb", "#efeacb", "#f5ecd9",
+                Dust(0.03, From(PlaceKind.Rim, 0, 1, 6), Sides.Face, ("vixen", 1), ("plain-cornstarch", 8)),
+                Dust(0.08, From(PlaceKind.Base, 0, 0.12, 0.25), Sides.Both, ("duckweed", 1), ("catkin", 1), ("plain-cornstarch", 3)))),
+        new(
             new Piece("Button", "round", 14, 14, 14, true, PartOf.Flower, 1, 0.40),
             Of("#b9cf7c", White(("gorse", 0.43), ("lichen", 0.17), ("fen", 0.10)), "#a1bc65", "#a5be69", "#b5cc79", "#b7ca76", "#afc873",
                 Dust(0.15, From(PlaceKind.Tip, 0, 0.30, 0.40), Sides.Both, ("nettle", 2), ("sedge", 1), ("plain-cornstarch", 2)))),
-    ]);
+    ])
+    {
+        IsOmbre = true,
+    };
 
     private static DemoFlower Ivy => new("Ivy", 3, 0,
     [
@@ -130,7 +143,15 @@ internal static class DemoCommissions
             new DemoReading(LogSubject.Paste, 20, new Lab(2.8, -1.2, 5.4), "Folded too far: streaks gone flat after eleven folds. Kept it for calyxes."),
             new DemoReading(LogSubject.Rim, 9, new Lab(-2.6, 1.4, -2.9), "Scabious comes out stronger than it did in autumn."),
             new DemoReading(LogSubject.Rim, 3, new Lab(-3.4, 1.8, -3.6), "Stronger again. Went down to a light load.")),
-    ]);
+    ])
+    {
+        Marbled =
+        [
+            new(White(("woad", 1.23), ("sloe", 0.86), ("vetch", 0.39)), 2),
+            new(Grey(("woad", 0.26), ("vetch", 0.12)), 2),
+            new(Grey(), 1),
+        ],
+    };
 
     private static DemoFlower Caladium => new("Caladium leaf, sea-glass", 8, 0,
     [

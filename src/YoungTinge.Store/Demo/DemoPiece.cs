@@ -2,6 +2,7 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Marble;
 
 namespace YoungTinge.Store.Demo;
 
@@ -11,7 +12,14 @@ internal sealed record DemoCommission(
 /// <param name="Off">How far the batch lay from its target when it was read; null before it was.</param>
 internal sealed record DemoBatch(string Name, PasteRecipe Recipe, double PasteG, string Target, Lab? Off, string Note);
 
-internal sealed record DemoFlower(string Name, int Flowers, int Buds, IReadOnlyList<DemoPiece> Pieces);
+internal sealed record DemoFlower(string Name, int Flowers, int Buds, IReadOnlyList<DemoPiece> Pieces)
+{
+    /// <summary>Its whorls are shades of one run.</summary>
+    public bool IsOmbre { get; init; }
+
+    /// <summary>Pastes that its first whorl is marbled from.</summary>
+    public IReadOnlyList<MarbleStripe> Marbled { get; init; } = [];
+}
 
 /// <param name="Readings">Past log entries.</param>
 internal sealed record DemoPiece(Piece Piece, PiecePlan Plan, params DemoReading[] Readings);

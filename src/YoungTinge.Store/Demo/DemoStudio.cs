@@ -3,7 +3,11 @@ using Npgsql;
 using NpgsqlTypes;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Marble;
+using YoungTinge.Core.Ombre;
 using YoungTinge.Core.Optics;
+using YoungTinge.Core.Planning;
 
 namespace YoungTinge.Store.Demo;
 
@@ -49,12 +53,25 @@ public static class DemoStudio
                 "insert into flower (id, studio_id, commission_id, position, name, flowers, buds) values ($1, $2, $3, $4, $5, $6, $7)",
                 cancel,
                 flowerId, studioId, commissionId, position, flower.Name, flower.Flowers, flower.Buds);
+            var works = new List<PlannedWork>();
             foreach (var (place, piece) in flower.Pieces.Index())
-                await AddPieceAsync(connection, studioId, flowerId, place, piece, materials, now, cancel);
+            {
+                var pieceId = await AddPieceAsync(connection, studioId, flowerId, place, piece, materials, now, cancel);
+                works.Add(new PlannedWork(pieceId, piece.Piece, piece.Piece.PartOf == PartOf.Bud ? flower.Buds : flower.Flowers, piece.Plan));
+            }
+
+            if (flower.IsOmbre)
+                await AddPastePlanAsync(connection, studioId, flowerId, "ombre", OmbrePlan.Suggest(works, materials), cancel);
+            if (flower.Marbled.Count > 0)
+                await AddPastePlanAsync(connection, studioId, flowerId, "marble", MarblePlan.Suggest(works) with { Stripes = flower.Marbled }, cancel);
         }
     }
 
-    private static async Task AddPieceAsync(
+    private static Task AddPastePlanAsync<T>(NpgsqlConnection connection, Guid studioId, Guid flowerId, string kind, T plan, CancellationToken cancel) => RunAsync(
+        connection, "insert into paste_plan (studio_id, flower_id, kind, plan) values ($1, $2, $3, $4)", cancel,
+        studioId, flowerId, kind, new Json(JsonSerializer.Serialize(plan, PlanJson.Options)));
+
+    private static async Task<Guid> AddPieceAsync(
         NpgsqlConnection connection, Guid studioId, Guid flowerId, int position, DemoPiece demo, Materials materials, DateTimeOffset now, CancellationToken cancel)
     {
         var pieceId = Guid.CreateVersion7(now);
@@ -88,6 +105,8 @@ public static class DemoStudio
                 Guid.CreateVersion7(now), studioId, pieceId, Words.Subject.WordFor(reading.Subject), predicted.L, predicted.A, predicted.B,
                 predicted.L + off.L, predicted.A + off.A, predicted.B + off.B, reading.Note, now.UtcDateTime.AddDays(-reading.DaysAgo));
         }
+
+        return pieceId;
     }
 
     private static async Task AddBatchAsync(

@@ -11,6 +11,7 @@ using YoungTinge.Web.Files;
 using YoungTinge.Web.Flowers;
 using YoungTinge.Web.Logbook;
 using YoungTinge.Web.Mixing;
+using YoungTinge.Web.PasteDay;
 using YoungTinge.Web.Pictures;
 using YoungTinge.Web.Targets;
 
@@ -56,7 +57,7 @@ public static class Server
         var services = builder.Services;
         services.AddNpgsqlDataSource(builder.Configuration.GetConnectionString(ConnectionName) ?? "");
         services.AddSingleton<StudioStore>().AddSingleton<CabinetStore>().AddSingleton<CommissionStore>().AddSingleton<PieceStore>()
-            .AddSingleton<RunSheetStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>().AddSingleton<PictureStore>().AddSingleton<ArchiveStore>();
+            .AddSingleton<RunSheetStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>().AddSingleton<PictureStore>().AddSingleton<PastePlanStore>().AddSingleton<PasteWorks>().AddSingleton<ArchiveStore>();
         services.AddSingleton<PictureDesk>().AddSingleton<Reach>();
         services.AddScoped<CurrentStudio>();
         services.AddSingleton(TimeProvider.System);
@@ -117,6 +118,8 @@ public static class Server
         Imports.Map(api);
         Palettes.Map(api);
         Archive.Map(api);
+        PlanOmbre.Map(api);
+        PlanMarble.Map(api);
         ListLogEntries.Map(api);
         AddLogEntry.Map(api);
         api.MapFallback(() => Trouble.Result(StatusCodes.Status404NotFound, TroubleCode.NotFound));

@@ -71,6 +71,14 @@ function Workplace({ flower, pieceId, materials }: { flower: FlowerAnswer; piece
           </p>
           <p className="name text-2xl">{flower.name}</p>
           <p className="quiet text-sm">{flowerCount(t, flower)}</p>
+          <p className="mt-1 flex gap-x-4 text-sm">
+            <Link className="act" to={`/flowers/${flower.id}/ombre`}>
+              {t('ombre.open')}
+            </Link>
+            <Link className="act" to={`/flowers/${flower.id}/marble`}>
+              {t('marble.open')}
+            </Link>
+          </p>
         </div>
         <Stem flower={flower} chosenId={pieceId} />
       </aside>

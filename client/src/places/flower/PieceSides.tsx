@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { PieceView, Preview } from '../../api/api'
 import { colourName } from '../../shared/words'
-import { FieldPicture } from './FieldPicture'
+import { FieldPicture } from '../../shared/FieldPicture'
 
 const largestPx = 290
 const widestPx = 222

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react'
-import type { Field, PieceView } from '../../api/api'
+import type { Field, PieceView } from '../api/api'
 
-/** One side of a piece: the colour field that the server computed, painted inside the piece's outline. */
+/** A colour field that the server computed, painted inside the outline of a piece. */
 export function FieldPicture({
   field,
   piece,
@@ -9,7 +9,8 @@ export function FieldPicture({
   label,
 }: {
   field: Field
-  piece: PieceView
+  /** Without an outline the whole field is shown. */
+  piece: Pick<PieceView, 'widthMm' | 'lengthMm'> & { outlinePath?: string }
   heightPx: number
   /** What is to be seen, in words. */
   label: string
@@ -24,7 +25,7 @@ export function FieldPicture({
     context.canvas.height = heightPx * scale
     context.save()
     context.scale((widthPx * scale) / piece.widthMm, (heightPx * scale) / piece.lengthMm)
-    context.clip(new Path2D(piece.outlinePath))
+    if (piece.outlinePath) context.clip(new Path2D(piece.outlinePath))
     context.imageSmoothingQuality = 'high'
     context.drawImage(pictureOf(field), 0, 0, piece.widthMm, piece.lengthMm)
     context.restore()

@@ -1,0 +1,255 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { Plus, Shuffle } from 'lucide-react'
+import { useId } from 'react'
+import { useTranslation } from 'react-i18next'
+import { Link, useParams } from 'react-router'
+import type { MarbleAnswer, MarblePlan, Material } from '../../api/api'
+import { answer, api } from '../../api/api'
+import { queries } from '../../api/queries'
+import type { ProblemAt } from '../../shared/Editor'
+import { Failure, Problem, Reading, Unreadable } from '../../shared/Message'
+import { NumberField } from '../../shared/NumberField'
+import type { NameOf } from '../../shared/words'
+import { nameFinder } from '../../shared/words'
+import { FoldStrip } from './FoldStrip'
+import { MarbleSheet } from './MarbleSheet'
+import { MarbleSteps } from './MarbleSteps'
+import { PasteChoice } from './PasteChoice'
+import { SaveRow } from './SaveRow'
+import { UsePicker } from './UsePicker'
+import type { PasteDraft } from './usePastePlan'
+import { usePasteDraft, usePlanLook, useProblems } from './usePastePlan'
+
+const mostPastes = 4
+
+/** A marbled batch for a flower: its pastes, how often it is folded, and what its sheet and pieces look like. */
+export function MarblePage() {
+  const { flowerId = '' } = useParams()
+  const marble = useQuery({ ...queries.marble(flowerId), refetchOnWindowFocus: false })
+  const materials = useQuery(queries.materials())
+  const failed = marble.error ?? materials.error
+  if (!marble.data || !materials.data) {
+    return failed ? <Unreadable error={failed} retry={() => void marble.refetch()} /> : <Reading />
+  }
+  return <OpenMarble key={marble.data.version} flowerId={flowerId} kept={marble.data} materials={materials.data} />
+}
+
+function OpenMarble({ flowerId, kept, materials }: { flowerId: string; kept: MarbleAnswer; materials: Material[] }) {
+  const { t } = useTranslation()
+  const client = useQueryClient()
+  const nameOf = nameFinder(materials)
+  const saved = { plan: kept.plan, version: kept.version }
+  const draft = usePasteDraft<MarblePlan>('marble', flowerId, saved)
+  const { plan, change } = draft
+  const path = { params: { path: { id: flowerId } } }
+  const look = usePlanLook('marble-look', flowerId, plan, (body, signal) =>
+    answer(api.POST('/api/flowers/{id}/marble/look', { ...path, body, signal })),
+  )
+  // What each fold makes of it does not hang on how many were chosen.
+  const folds = usePlanLook('marble-folds', flowerId, { ...plan, folds: 0 }, (body, signal) =>
+    answer(api.POST('/api/flowers/{id}/marble/folds', { ...path, body, signal })),
+  )
+  const save = useMutation({
+    mutationFn: (body: PasteDraft<MarblePlan>) => answer(api.PUT('/api/flowers/{id}/marble', { ...path, body })),
+    onSuccess: async ({ version }, sent) => {
+      draft.drop({ plan: sent.plan, version })
+      await client.invalidateQueries({ queryKey: queries.marble(flowerId).queryKey })
+    },
+  })
+  const problemAt = useProblems([look.error, save.error], nameOf)
+
+  return (
+    <main className="w-full pb-10">
+      <div className="px-4 pt-5 pb-3 lg:px-6">
+        <p className="text-xs print:hidden">
+          <Link className="act" to={`/flowers/${flowerId}`}>
+            {kept.flowerName}
+          </Link>
+          <span className="quiet"> · {kept.commission.name}</span>
+        </p>
+        <h1 className="name text-3xl">{t('marble.title', { flower: kept.flowerName })}</h1>
+        <SaveRow
+          draft={draft.value}
+          isChanged={draft.isChanged}
+          isKept={kept.version > 0}
+          save={save}
+          theirs={() => client.fetchQuery({ ...queries.marble(flowerId), staleTime: 0 })}
+          nameOf={nameOf}
+          onDrop={(now) => draft.drop(now ?? saved)}
+        />
+      </div>
+      {look.data && <MarbleSheet look={look.data} />}
+      <div className="grid gap-x-10 gap-y-6 px-4 py-4 lg:grid-cols-[22rem_minmax(0,1fr)] lg:px-6 print:hidden">
+        <Stripes
+          plan={plan}
+          colours={look.data?.stripes.map((stripe) => stripe.colour) ?? []}
+          materials={materials}
+          nameOf={nameOf}
+          problemAt={problemAt}
+          onChange={change}
+        />
+        <div className="min-w-0 space-y-4">
+          <div className="grid gap-x-8 gap-y-3 sm:grid-cols-2">
+            <Slider
+              label={t('marble.folds')}
+              value={plan.folds}
+              most={16}
+              step={1}
+              words={t('marble.foldCount', { count: plan.folds })}
+              onChange={(value) => change({ folds: value })}
+            />
+            <Slider
+              label={t('marble.twist')}
+              value={plan.twist}
+              most={1}
+              step={0.05}
+              words={t('marble.twistWords', { percent: Math.round(100 * plan.twist) })}
+              onChange={(value) => change({ twist: value })}
+            />
+          </div>
+          {folds.data && (
+            <FoldStrip view={folds.data} chosen={plan.folds} onFolds={(value) => change({ folds: value })} />
+          )}
+          <div className="flex flex-wrap items-end gap-4">
+            <NumberField
+              label={t('marble.repeats')}
+              value={plan.repeats}
+              problem={problemAt('repeats')}
+              onChange={(repeats) => change({ repeats: Math.round(repeats) })}
+            />
+            <NumberField
+              label={t('pastePlan.otherG')}
+              unit="g"
+              value={plan.otherG}
+              problem={problemAt('otherG')}
+              onChange={(otherG) => change({ otherG })}
+            />
+            <button className="btn btn-sm" onClick={() => change({ seed: plan.seed + 1 })}>
+              <Shuffle size={16} aria-hidden />
+              {t('marble.anotherHand')}
+            </button>
+          </div>
+          <div>
+            <p className="text-sm font-semibold">{t('marble.cutFrom')}</p>
+            <UsePicker
+              label={t('marble.batch')}
+              uses={kept.uses.filter((use) => !use.piece.solid)}
+              chosen={plan.pieceIds}
+              taken={[]}
+              onChoose={(pieceIds) => change({ pieceIds })}
+            />
+          </div>
+          <Failure error={look.error} nameOf={nameOf} />
+        </div>
+      </div>
+      {look.data && <MarbleSteps look={look.data} plan={plan} nameOf={nameOf} />}
+    </main>
+  )
+}
+
+function Stripes({
+  plan,
+  colours,
+  materials,
+  nameOf,
+  problemAt,
+  onChange,
+}: {
+  plan: MarblePlan
+  colours: MarbleAnswerColours
+  materials: Material[]
+  nameOf: NameOf
+  problemAt: ProblemAt
+  onChange: (part: Partial<MarblePlan>) => void
+}) {
+  const { t } = useTranslation()
+  const { stripes } = plan
+  const set = (i: number, part: Partial<MarblePlan['stripes'][number]>) =>
+    onChange({ stripes: stripes.map((stripe, j) => (i === j ? { ...stripe, ...part } : stripe)) })
+  const problem = problemAt('stripes')
+  return (
+    <section aria-label={t('marble.pastes')} className="space-y-4">
+      {stripes.map((stripe, i) => {
+        const title = t('marble.paste', { number: i + 1 })
+        return (
+          <div key={i} className="border-base-300 border-t pt-2 first:border-0 first:pt-0">
+            <PasteChoice
+              title={title}
+              path={`stripes[${i}].recipe`}
+              recipe={stripe.recipe}
+              colour={colours[i]}
+              materials={materials}
+              nameOf={nameOf}
+              problemAt={problemAt}
+              onRecipe={(recipe) => set(i, { recipe })}
+            />
+            <div className="mt-1 flex items-end gap-3">
+              <NumberField
+                label={t('marble.partsOf', { paste: title })}
+                value={stripe.parts}
+                problem={problemAt(`stripes[${i}].parts`)}
+                onChange={(parts) => set(i, { parts })}
+              />
+              {stripes.length > 2 && (
+                <button className="btn btn-sm" onClick={() => onChange({ stripes: stripes.filter((_, j) => i !== j) })}>
+                  {t('marble.takeOut', { paste: title })}
+                </button>
+              )}
+            </div>
+          </div>
+        )
+      })}
+      {problem && <Problem>{problem}</Problem>}
+      {stripes.length < mostPastes && (
+        <button
+          className="btn btn-sm"
+          onClick={() =>
+            onChange({ stripes: [...stripes, { recipe: { ...stripes[0]!.recipe, doses: [] }, parts: 1 }] })
+          }
+        >
+          <Plus size={16} aria-hidden />
+          {t('marble.addPaste')}
+        </button>
+      )}
+    </section>
+  )
+}
+
+type MarbleAnswerColours = Parameters<typeof PasteChoice>[0]['colour'][]
+
+function Slider({
+  label,
+  value,
+  most,
+  step,
+  words,
+  onChange,
+}: {
+  label: string
+  value: number
+  most: number
+  step: number
+  words: string
+  onChange: (value: number) => void
+}) {
+  const id = useId()
+  return (
+    <div>
+      <label htmlFor={id} className="quiet block text-xs">
+        {label}
+      </label>
+      <input
+        id={id}
+        type="range"
+        className="range range-sm w-full"
+        min={0}
+        max={most}
+        step={step}
+        value={value}
+        aria-valuetext={words}
+        onChange={(event) => onChange(Number(event.target.value))}
+      />
+      <p className="text-sm font-semibold">{words}</p>
+    </div>
+  )
+}

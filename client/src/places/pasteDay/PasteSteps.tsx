@@ -1,0 +1,29 @@
+import { useTranslation } from 'react-i18next'
+import type { BatchView } from '../../api/api'
+import { LetDownSteps } from '../../shared/LetDownSteps'
+import type { NameOf } from '../../shared/words'
+import { dose, grams } from '../../shared/words'
+
+/** The colours of a batch of paste as a hand measures them. */
+export function PasteSteps({ batch, nameOf }: { batch: BatchView; nameOf: NameOf }) {
+  const { t } = useTranslation()
+  return (
+    <ul className="text-sm">
+      {batch.colours.map((colour) => {
+        const name = nameOf(colour.colourantId)
+        return (
+          <li key={colour.colourantId}>
+            {colour.letDown && colour.countedBesides > 0
+              ? t('pastePlan.doseAndLetDown', {
+                  dose: t(`dose.${colour.letDown.unit.kind}`, { count: colour.countedBesides }),
+                  name,
+                })
+              : t('pastePlan.dose', { dose: dose(t, colour), name })}{' '}
+            <span className="quiet">{grams(colour.grams)}</span>
+            {colour.letDown && <LetDownSteps letDown={colour.letDown} name={name} />}
+          </li>
+        )
+      })}
+    </ul>
+  )
+}

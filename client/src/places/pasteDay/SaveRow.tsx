@@ -1,0 +1,88 @@
+import type { UseMutationResult } from '@tanstack/react-query'
+import { Printer } from 'lucide-react'
+import { useTranslation } from 'react-i18next'
+import { RequestFailed } from '../../api/api'
+import { FrameState } from '../../shared/FrameState'
+import { Failure } from '../../shared/Message'
+import type { NameOf } from '../../shared/words'
+import type { PasteDraft } from './usePastePlan'
+
+/** Keeps a paste plan, or lets it be as it was; says so when somebody else has changed it meanwhile. */
+export function SaveRow<P>({
+  draft,
+  isChanged,
+  isKept,
+  save,
+  theirs,
+  nameOf,
+  onDrop,
+}: {
+  draft: PasteDraft<P>
+  isChanged: boolean
+  /** Whether there is one on the server at all. */
+  isKept: boolean
+  save: UseMutationResult<{ version: number }, Error, PasteDraft<P>>
+  /** Reads what is on the server now. */
+  theirs: () => Promise<PasteDraft<P>>
+  nameOf: NameOf
+  onDrop: (saved?: PasteDraft<P>) => void
+}) {
+  const { t } = useTranslation()
+  const clashes = save.error instanceof RequestFailed && save.error.code === 'changedElsewhere'
+  return (
+    <div className="print:hidden">
+      <FrameState>
+        <span role="status" className={isChanged || !isKept ? 'font-semibold' : 'quiet'}>
+          {t(isChanged ? 'pastePlan.notSaved' : isKept ? 'save.saved' : 'pastePlan.beginning')}
+        </span>
+      </FrameState>
+      <div className="flex flex-wrap items-center gap-2">
+        <button className="btn btn-primary btn-sm" disabled={save.isPending} onClick={() => save.mutate(draft)}>
+          {t('pastePlan.save')}
+        </button>
+        {isChanged && (
+          <button
+            className="btn btn-sm"
+            onClick={() => {
+              save.reset()
+              onDrop()
+            }}
+          >
+            {t('pastePlan.discard')}
+          </button>
+        )}
+        <button className="btn btn-sm ml-auto" onClick={() => window.print()}>
+          <Printer size={16} aria-hidden />
+          {t('runSheet.print')}
+        </button>
+      </div>
+      {clashes ? (
+        <div role="alert" className="border-error mt-2 border-l-4 pl-3 text-sm">
+          <p className="font-semibold">{t('trouble.changedElsewhere')}</p>
+          <p>{t('clash.choose')}</p>
+          <div className="mt-2 flex gap-2">
+            <button
+              className="btn btn-sm"
+              onClick={() =>
+                void theirs().then((saved) => {
+                  save.reset()
+                  onDrop(saved)
+                })
+              }
+            >
+              {t('clash.theirs')}
+            </button>
+            <button
+              className="btn btn-sm"
+              onClick={() => void theirs().then((saved) => save.mutate({ ...draft, version: saved.version }))}
+            >
+              {t('clash.mine')}
+            </button>
+          </div>
+        </div>
+      ) : (
+        <Failure error={save.error} nameOf={nameOf} />
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,26 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Mixing;
+
+namespace YoungTinge.Core.Ombre;
+
+/// <summary>A shade got by dust on the palest paste instead of by a paste of its own.</summary>
+/// <param name="Beyond">Null if the paste alone is as near as any dust brings it.</param>
+public sealed record DustedShade(BeyondPaste? Beyond, Lab Colour, double DeltaE)
+{
+    /// <summary>The whole run with one paste only: its palest shade, dusted.</summary>
+    public static IReadOnlyList<DustedShade> Of(OmbreRun run, Materials materials, CancellationToken cancel = default)
+    {
+        var palest = run.Shades.MaxBy(shade => shade.Colour.L)!;
+        var paste = palest == run.Shades[0] ? run.Stops[0] : run.Stops[^1];
+        return [.. run.Shades.AsParallel().AsOrdered().WithCancellation(cancel).Select(shade => Of(shade.Colour, paste, materials, cancel))];
+    }
+
+    private static DustedShade Of(Lab target, PasteRecipe paste, Materials materials, CancellationToken cancel)
+    {
+        var alone = Optics.PasteOptics.ColourOf(paste, materials);
+        return BeyondPaste.Over([paste], target, materials, material => material is Dust { Label.IsRetired: false }, cancel: cancel) is { } beyond
+            ? new DustedShade(beyond, beyond.Colour, beyond.DeltaE)
+            : new DustedShade(null, alone, DeltaE2000.Between(target, alone));
+    }
+}

@@ -1,0 +1,56 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Optics;
+using YoungTinge.Core.Planning;
+
+namespace YoungTinge.Core.Ombre;
+
+/// <summary>What a shade is for.</summary>
+/// <param name="OtherG">Paste for anything else, 0 or more.</param>
+public sealed record ShadeUse(IReadOnlyList<Guid> PieceIds, double OtherG);
+
+/// <summary>A run of shades as it is planned for a flower.</summary>
+/// <param name="Steps">How far each shade should look from the one before, in any unit: all the same for an even run.</param>
+/// <param name="Uses">Of each shade; one more than there are steps.</param>
+/// <param name="ScaleG">Smallest step of the scale.</param>
+/// <param name="School">That was chosen.</param>
+public sealed record OmbrePlan(
+    PasteRecipe First, PasteRecipe Last, MiddleShade? Middle, IReadOnlyList<double> Steps, IReadOnlyList<ShadeUse> Uses, double ScaleG, OmbreSchool School)
+{
+    public const int FewestShades = 2;
+    public const int MostShades = 12;
+
+    private const int ShadesWithoutWhorls = 3;
+    private const double UsualG = 50;
+
+    /// <summary>Grams for each shade.</summary>
+    /// <param name="works">All pieces that it may name.</param>
+    public IReadOnlyList<double> GramsFor(IReadOnlyList<PlannedWork> works) => [.. Uses.Select(use =>
+        use.OtherG + works.Where(work => use.PieceIds.Contains(work.PieceId)).Sum(work => PasteQuantity.For(work.Piece, work.Parts).BatchG))];
+
+    public OmbreRun Run(IReadOnlyList<PlannedWork> works, Materials materials) => OmbreRun.Of(First, Last, Middle, Steps, GramsFor(works), materials);
+
+    /// <summary>A run to begin with: the flower's own whorls, from the one whose paste is deepest to the palest.</summary>
+    /// <param name="works">The flower's pieces along its stem.</param>
+    public static OmbrePlan Suggest(IReadOnlyList<PlannedWork> works, Materials materials)
+    {
+        var whorls = works.Where(work => !work.Piece.Solid && materials.HasAllOf(work.Plan.Paste))
+            .GroupBy(work => work.Piece.OutlineId).MaxBy(group => group.Count())?.ToList() ?? [];
+        if (whorls.Count < FewestShades)
+        {
+            var paste = whorls.FirstOrDefault()?.Plan.Paste ?? new PasteRecipe(materials.All.OfType<PasteBase>().First().Id, []);
+            return new OmbrePlan(
+                paste, paste with { Doses = [] }, null, Even(ShadesWithoutWhorls),
+                [.. Enumerable.Range(0, ShadesWithoutWhorls).Select(i => new ShadeUse(i == 0 ? [.. whorls.Select(work => work.PieceId)] : [], i == 0 && whorls.Count > 0 ? 0 : UsualG))],
+                Mixing.LetDown.DefaultScaleG, OmbreSchool.SplitStock);
+        }
+
+        double Lightness(PlannedWork work) => PasteOptics.ColourOf(work.Plan.Paste, materials).L;
+        if (Lightness(whorls[0]) > Lightness(whorls[^1]))
+            whorls.Reverse();
+        return new OmbrePlan(
+            whorls[0].Plan.Paste, whorls[^1].Plan.Paste, null, Even(whorls.Count), [.. whorls.Select(work => new ShadeUse([work.PieceId], 0))],
+            Mixing.LetDown.DefaultScaleG, OmbreSchool.SplitStock);
+    }
+
+    private static double[] Even(int shades) => [.. Enumerable.Repeat(1.0, shades - 1)];
+}

@@ -1,0 +1,24 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Optics;
+
+namespace YoungTinge.Core.Ombre;
+
+/// <summary>Some paste on the bench.</summary>
+/// <param name="Optics">K and S in 1/mm.</param>
+public sealed record PasteLump(double Grams, Scatterer Optics)
+{
+    /// <summary>Daylight, rested.</summary>
+    public Lab Colour => Illuminant.D65.LabOf(KubelkaMunk.Opaque(Optics));
+
+    /// <summary>Kneaded together; by mass, since pastes are of one density.</summary>
+    public PasteLump With(PasteLump other) =>
+        other.Grams <= 0 ? this : new PasteLump(Grams + other.Grams, Blend(Optics, other.Optics, other.Grams / (Grams + other.Grams)));
+
+    public PasteLump Part(double grams) => this with { Grams = grams };
+
+    /// <param name="share">Of the second, 0 to 1.</param>
+    public static Scatterer Blend(Scatterer one, Scatterer other, double share) => new(
+        Spectrum.From(band => (1 - share) * one.Absorption[band] + share * other.Absorption[band]),
+        Spectrum.From(band => (1 - share) * one.Scattering[band] + share * other.Scattering[band]));
+}

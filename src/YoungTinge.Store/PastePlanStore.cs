@@ -1,0 +1,77 @@
+using System.Text.Json;
+using Npgsql;
+using NpgsqlTypes;
+using YoungTinge.Core.Ombre;
+
+namespace YoungTinge.Store;
+
+/// <summary>How the paste of a flower is got, as it was kept.</summary>
+/// <param name="Version">Counts the saves.</param>
+public sealed record KeptPastePlan<T>(Guid FlowerId, T Plan, int Version);
+
+/// <summary>Runs of shades and marbled batches: at most one of each for a flower.</summary>
+public sealed class PastePlanStore(NpgsqlDataSource dataSource)
+{
+    /// <summary>The plans of one kind, of one flower or of all.</summary>
+    public async Task<IReadOnlyList<KeptPastePlan<T>>> ListAsync<T>(Guid studioId, Guid? flowerId, CancellationToken cancel)
+    {
+        await using var command = dataSource.CreateCommand("""
+            select flower_id, plan::text, version
+            from paste_plan
+            where studio_id = $1 and kind = $2 and ($3 is null or flower_id = $3)
+            order by flower_id
+            """);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = KindOf<T>() });
+        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Uuid, Value = flowerId is { } id ? id : DBNull.Value });
+        await using var reader = await command.ExecuteReaderAsync(cancel);
+        var plans = new List<KeptPastePlan<T>>();
+        while (await reader.ReadAsync(cancel))
+        {
+            var plan = JsonSerializer.Deserialize<T>(reader.GetString(1), PlanJson.Options) ?? throw new InvalidDataException("A paste plan is empty.");
+            plans.Add(new KeptPastePlan<T>(reader.GetGuid(0), plan, reader.GetInt32(2)));
+        }
+
+        return plans;
+    }
+
+    /// <summary>Keeps a first plan (version 0), or writes over the version it was made from.</summary>
+    /// <returns>The new version; null if it was changed in the meantime, or there is no such flower.</returns>
+    public async Task<int?> SaveAsync<T>(Guid studioId, KeptPastePlan<T> kept, CancellationToken cancel)
+    {
+        await using var command = dataSource.CreateCommand(kept.Version == 0
+            ? """
+                insert into paste_plan (studio_id, flower_id, kind, plan)
+                select f.studio_id, f.id, $3, $4
+                from flower f
+                where f.studio_id = $1 and f.id = $2
+                on conflict do nothing
+                returning version
+                """
+            : """
+                update paste_plan
+                set plan = $4, version = version + 1, changed_at = now()
+                where studio_id = $1 and flower_id = $2 and kind = $3 and version = $5
+                returning version
+                """);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = kept.FlowerId });
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = KindOf<T>() });
+        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = JsonSerializer.Serialize(kept.Plan, PlanJson.Options) });
+        if (kept.Version > 0)
+            command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = kept.Version });
+        return await command.ExecuteScalarAsync(cancel) as int?;
+    }
+
+    /// <returns>False if there was none.</returns>
+    public async Task<bool> RemoveAsync<T>(Guid studioId, Guid flowerId, CancellationToken cancel)
+    {
+        await using var command = dataSource.CreateCommand("delete from paste_plan where studio_id = $1 and flower_id = $2 and kind = $3");
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = flowerId });
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = KindOf<T>() });
+        return await command.ExecuteNonQueryAsync(cancel) > 0;
+    }
+
+    private static string KindOf<T>() => typeof(T) == typeof(OmbrePlan) ? "ombre" : "marble";
+}

@@ -1,0 +1,58 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Ombre;
+using YoungTinge.Web.Mixing;
+
+namespace YoungTinge.Web.PasteDay;
+
+/// <param name="Step">CIEDE2000 from the shade before; null for the first.</param>
+public sealed record ShadeView(ColourView Colour, double Grams, double? Step);
+
+/// <param name="Off">CIEDE2000 from the exact shade.</param>
+/// <param name="Touch">By which one touch too many at the start moves it.</param>
+/// <param name="Gram">By which a gram too much at the first letting-down moves it.</param>
+public sealed record MadeShadeView(ColourView Colour, double? Step, double Off, double Touch, double Gram);
+
+public sealed record OmbreStepView(
+    OmbreAct Act, int? Shade, double Grams, int? Stop, IReadOnlyList<StopPart> Parts, PasteRecipe? Recipe, BatchView? Batch, ColourView? Colour);
+
+public sealed record OmbreWayView(
+    OmbreSchool School, IReadOnlyList<OmbreStepView> Steps, IReadOnlyList<MadeShadeView> Shades, double TotalG, double LeftOverG, int Kneadings, int Weighings,
+    double Unevenness)
+{
+    public static OmbreWayView From(OmbreWay way, Materials materials)
+    {
+        var seen = OmbreRun.StepsOf([.. way.Shades.Select(shade => shade.Colour)]);
+        return new OmbreWayView(
+            way.School, [.. way.Steps.Select(step => Step(step, way, materials))],
+            [.. way.Shades.Select((shade, i) => new MadeShadeView(
+                ColourView.From(shade.Colour), i > 0 ? seen[i - 1] : null, shade.OffDeltaE, shade.TouchDeltaE, shade.GramDeltaE))],
+            way.TotalG, way.LeftOverG, way.Kneadings, way.Weighings, way.Unevenness);
+    }
+
+    private static OmbreStepView Step(OmbreStep step, OmbreWay way, Materials materials) => new(
+        step.Act, step.Shade, step.Grams, step.Stop, step.Parts ?? [], step.Recipe, step.Batch is { } batch ? BatchView.From(batch) : null,
+        step.Recipe is { } recipe ? ColourView.From(Core.Optics.PasteOptics.ColourOf(recipe, materials))
+        : step.Shade is { } shade ? ColourView.From(way.Shades[shade].Colour) : null);
+}
+
+/// <summary>Everything that follows from a run.</summary>
+/// <param name="Unevenness">Largest step against the smallest, each against what was asked; 1 is even.</param>
+public sealed record OmbreView(IReadOnlyList<ShadeView> Shades, double Unevenness, IReadOnlyList<OmbreWayView> Ways)
+{
+    public static OmbreView From(OmbreRun run, double scaleG, Materials materials)
+    {
+        var seen = OmbreRun.StepsOf([.. run.Shades.Select(shade => shade.Colour)]);
+        return new OmbreView(
+            [.. run.Shades.Select((shade, i) => new ShadeView(ColourView.From(shade.Colour), shade.Grams, i > 0 ? seen[i - 1] : null))],
+            run.Unevenness,
+            [.. Enum.GetValues<OmbreSchool>().Select(school => OmbreWayView.From(OmbreWay.Of(run, school, materials, scaleG), materials))]);
+    }
+}
+
+/// <param name="Difference">Against the shade as paste.</param>
+public sealed record DustedShadeView(ColourView Colour, Difference Difference, IReadOnlyList<DustPassView> Passes)
+{
+    public static DustedShadeView From(DustedShade shade, Lab wanted) => new(
+        ColourView.From(shade.Colour), Difference.Of(shade.Colour, wanted), shade.Beyond is { } beyond ? BeyondView.From(beyond, wanted).Passes : []);
+}

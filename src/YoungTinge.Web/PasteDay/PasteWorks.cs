@@ -1,0 +1,36 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Planning;
+using YoungTinge.Store;
+using YoungTinge.Web.Flowers;
+
+namespace YoungTinge.Web.PasteDay;
+
+/// <summary>A flower with all pieces of its commission: what its pastes may be mixed for.</summary>
+internal sealed record FlowerWorks(Commission Commission, Flower Flower, IReadOnlyList<Flower> Flowers, IReadOnlyList<PlannedPiece> Pieces)
+{
+    public IReadOnlyList<PlannedWork> All => [.. Pieces.Select(PasteWorks.Of)];
+
+    public IReadOnlyList<PasteUseView> Uses(Materials materials) => [.. Pieces.Select(piece => new PasteUseView(
+        piece.FlowerId, Flowers.First(flower => flower.Id == piece.FlowerId).Name, PieceView.From(piece, materials)))];
+
+    public IReadOnlyList<PlannedWork> OfFlower => [.. Pieces.Where(piece => piece.FlowerId == Flower.Id).Select(PasteWorks.Of)];
+}
+
+internal sealed class PasteWorks(CommissionStore commissions, PieceStore pieces)
+{
+    public static PlannedWork Of(PlannedPiece piece) => new(piece.Id, piece.Piece, piece.Parts, piece.Plan);
+
+    /// <summary>Null if there is no such flower.</summary>
+    public async Task<FlowerWorks?> FindAsync(Guid studioId, Guid flowerId, CancellationToken cancel)
+    {
+        var (all, flowers) = await commissions.ListAsync(studioId, cancel);
+        if (flowers.FirstOrDefault(one => one.Id == flowerId) is not { } flower)
+            return null;
+        var ofCommission = flowers.Where(one => one.CommissionId == flower.CommissionId).ToList();
+        var planned = (await pieces.ListAsync(studioId, null, cancel)).ToLookup(piece => piece.FlowerId);
+        return new FlowerWorks(all.First(one => one.Id == flower.CommissionId), flower, ofCommission, [.. ofCommission.SelectMany(one => planned[one.Id])]);
+    }
+}
+
+/// <summary>A piece that a paste may be mixed for.</summary>
+public sealed record PasteUseView(Guid FlowerId, string FlowerName, PieceView Piece);

@@ -1,0 +1,155 @@
+using System.Text.Json;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Marble;
+using YoungTinge.Core.Optics;
+using YoungTinge.Core.Planning;
+using YoungTinge.Store;
+using YoungTinge.Web.Commissions;
+using YoungTinge.Web.Flowers;
+using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Mixing;
+
+namespace YoungTinge.Web.PasteDay;
+
+/// <summary>A marbled batch for a flower: as it was kept or as a beginning, its sheet and pieces, what each fold makes of it, and keeping it.</summary>
+public static class PlanMarble
+{
+    /// <param name="Version">0 while it was never kept.</param>
+    /// <param name="Uses">All pieces of the commission.</param>
+    public sealed record Answer(string FlowerName, CommissionView Commission, MarblePlan Plan, int Version, IReadOnlyList<PasteUseView> Uses);
+
+    public sealed record SaveRequest(MarblePlan Plan, int Version);
+
+    public sealed record SaveAnswer(int Version);
+
+    /// <param name="Grams">To make of this paste.</param>
+    public sealed record StripeView(ColourView Colour, double Grams, BatchView Batch);
+
+    /// <param name="Rgb">Three bytes a point (sRGB), row by row from the top, base64.</param>
+    public sealed record PictureView(int Columns, int Rows, string Rgb)
+    {
+        internal static PictureView From(MarblePicture picture) => new(picture.Columns, picture.Rows, Convert.ToBase64String(picture.Rgb));
+    }
+
+    /// <param name="SheetWidthMm">Of the part that is shown; the sheet goes on.</param>
+    /// <param name="Piece">That the cuts are of.</param>
+    /// <param name="Unlikeness">Mean CIEDE2000 between the mean colours of ten pieces.</param>
+    public sealed record LookView(
+        double TotalG, double ThicknessMm, double SheetSideMm, double SheetWidthMm, double SheetHeightMm, PictureView Sheet, PieceView? Piece, IReadOnlyList<PictureView> Cuts,
+        MarbleSeenView Seen, ColourView Flat, double? Unlikeness, IReadOnlyList<StripeView> Stripes);
+
+    /// <param name="Contrast">At arm's length, CIEDE2000 from the flat colour.</param>
+    /// <param name="NarrowMm">A tenth of the streaks is narrower.</param>
+    /// <param name="WideMm">A tenth of them is wider.</param>
+    public sealed record MarbleSeenView(int Folds, double Contrast, MarbleLook Look, double NarrowMm, double UsualMm, double WideMm)
+    {
+        internal static MarbleSeenView From(MarbleSeen seen) => new(seen.Folds, seen.Contrast, seen.Look, seen.StreakMm.Narrow, seen.StreakMm.Usual, seen.StreakMm.Wide);
+    }
+
+    public sealed record FoldView(MarbleSeenView Seen, PictureView Picture);
+
+    /// <param name="FlatAt">The first number of folds at which it is flat; null if not even the most are enough.</param>
+    public sealed record FoldsView(IReadOnlyList<FoldView> Folds, int? FlatAt);
+
+    private const double SheetWidthMm = 150;
+    private const double SheetHeightMm = 96;
+    private const double MostOfSheet = 0.8;
+    private const int SheetColumns = 260;
+    private const int Cuts = 6;
+    private const int CutRows = 120;
+    private const int AlikePieces = 10;
+    private const double FoldMm = 60;
+    private const int FoldColumns = 72;
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapGet("/flowers/{id:guid}/marble", Get).WithName("getMarble").Produces<Answer>().Fails(404, 503);
+        api.MapPost("/flowers/{id:guid}/marble/look", Look).WithName("lookAtMarble").Produces<LookView>().Fails(404, 422, 503);
+        api.MapPost("/flowers/{id:guid}/marble/folds", Folds).WithName("foldMarble").Produces<FoldsView>().Fails(404, 422, 503);
+        api.MapPut("/flowers/{id:guid}/marble", Save).WithName("saveMarble").Produces<SaveAnswer>().Fails(404, 412, 422, 503);
+        api.MapDelete("/flowers/{id:guid}/marble", Remove).WithName("removeMarble").Produces(204).Fails(404, 503);
+    }
+
+    private static async Task<IResult> Get(
+        Guid id, CurrentStudio studio, PasteWorks works, PastePlanStore plans, CabinetStore cabinet, TimeProvider clock, CancellationToken cancel)
+    {
+        var current = await studio.GetAsync(cancel);
+        if (await works.FindAsync(current.Id, id, cancel) is not { OfFlower.Count: > 0 } flower)
+            return Trouble.NotFound();
+        var materials = await cabinet.LoadAsync(current.Id, cancel);
+        var kept = (await plans.ListAsync<MarblePlan>(current.Id, id, cancel)).SingleOrDefault();
+        return TypedResults.Ok(new Answer(
+            flower.Flower.Name, CommissionView.From(flower.Commission, current, clock.GetUtcNow()),
+            kept?.Plan ?? MarblePlan.Suggest(flower.OfFlower), kept?.Version ?? 0, flower.Uses(materials)));
+    }
+
+    private static Task<IResult> Look(Guid id, MarblePlan plan, CurrentStudio studio, PasteWorks works, CabinetStore cabinet, CancellationToken cancel) =>
+        WithBatch(id, plan, studio, works, cabinet, cancel, (flower, materials) =>
+        {
+            var grams = plan.Grams(flower.All);
+            var thicknessMm = plan.ThicknessMm(flower.All);
+            var sheet = MarbleSheet.Of(plan, plan.Folds, grams, thicknessMm, materials);
+            // All but its edges, if the sheet is small.
+            var shown = Math.Min(1, MostOfSheet * sheet.SideMm / SheetWidthMm);
+            var cut = flower.Pieces.FirstOrDefault(piece => plan.PieceIds.Contains(piece.Id) && !piece.Piece.Solid);
+            return TypedResults.Ok(new LookView(
+                grams, thicknessMm, sheet.SideMm, shown * SheetWidthMm, shown * SheetHeightMm,
+                PictureView.From(sheet.Picture(shown * SheetWidthMm, shown * SheetHeightMm, SheetColumns)),
+                cut is null ? null : PieceView.From(cut, materials),
+                cut is null ? [] : [.. Enumerable.Range(0, Cuts).Select(number => PictureView.From(sheet.Cut(cut.Piece, number, CutRows)))],
+                MarbleSeenView.From(sheet.Seen()), ColourView.From(sheet.FlatColour), cut is null ? null : sheet.Unlikeness(cut.Piece, AlikePieces),
+                [.. plan.Stripes.Zip(plan.Shares, (stripe, share) => new StripeView(
+                    ColourView.From(PasteOptics.ColourOf(stripe.Recipe, materials)), share * grams,
+                    BatchView.From(Core.Mixing.DosedRecipe.For(stripe.Recipe, Math.Max(share * grams, LeastG), materials))))]));
+        });
+
+    /// <summary>A paste with no part in the batch is still shown with its recipe.</summary>
+    private const double LeastG = 1;
+
+    private static Task<IResult> Folds(Guid id, MarblePlan plan, CurrentStudio studio, PasteWorks works, CabinetStore cabinet, CancellationToken cancel) =>
+        WithBatch(id, plan, studio, works, cabinet, cancel, (flower, materials) =>
+        {
+            var grams = plan.Grams(flower.All);
+            var thicknessMm = plan.ThicknessMm(flower.All);
+            var folds = Enumerable.Range(0, MarblePlan.MostFolds + 1).AsParallel().AsOrdered().WithCancellation(cancel).Select(number =>
+            {
+                var sheet = MarbleSheet.Of(plan, number, grams, thicknessMm, materials);
+                return new FoldView(MarbleSeenView.From(sheet.Seen()), PictureView.From(sheet.Picture(Math.Min(FoldMm, MostOfSheet * sheet.SideMm), Math.Min(FoldMm, MostOfSheet * sheet.SideMm) * 3 / 4, FoldColumns)));
+            }).ToList();
+            var flat = folds.FindIndex(fold => fold.Seen.Look == MarbleLook.Flat);
+            return TypedResults.Ok(new FoldsView(flat < 0 ? folds : folds[..(flat + 1)], flat < 0 ? null : flat));
+        });
+
+    private static async Task<IResult> Save(
+        Guid id, SaveRequest request, CurrentStudio studio, PasteWorks works, PastePlanStore plans, CabinetStore cabinet, CancellationToken cancel)
+    {
+        var studioId = await studio.IdAsync(cancel);
+        if (await works.FindAsync(studioId, id, cancel) is not { } flower)
+            return Trouble.NotFound();
+        if (Problems(request.Plan, flower.All, await cabinet.LoadAsync(studioId, cancel)) is { Count: > 0 } problems)
+            return Trouble.NotPossible([.. problems.Select(problem => problem with { Path = $"plan.{problem.Path}" })]);
+        return await plans.SaveAsync(studioId, new KeptPastePlan<MarblePlan>(id, request.Plan, request.Version), cancel) is { } version
+            ? TypedResults.Ok(new SaveAnswer(version))
+            : Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere);
+    }
+
+    private static async Task<IResult> Remove(Guid id, CurrentStudio studio, PastePlanStore plans, CancellationToken cancel) =>
+        await plans.RemoveAsync<MarblePlan>(await studio.IdAsync(cancel), id, cancel) ? TypedResults.NoContent() : Trouble.NotFound();
+
+    private static async Task<IResult> WithBatch(
+        Guid id, MarblePlan plan, CurrentStudio studio, PasteWorks works, CabinetStore cabinet, CancellationToken cancel, Func<FlowerWorks, Materials, IResult> answer)
+    {
+        var studioId = await studio.IdAsync(cancel);
+        if (await works.FindAsync(studioId, id, cancel) is not { } flower)
+            return Trouble.NotFound();
+        var materials = await cabinet.LoadAsync(studioId, cancel);
+        return Problems(plan, flower.All, materials) is { Count: > 0 } problems ? Trouble.NotPossible(problems) : answer(flower, materials);
+    }
+
+    private static List<FieldProblem> Problems(MarblePlan plan, IReadOnlyList<PlannedWork> works, Materials materials) =>
+    [
+        .. MarbleCheck.Problems(plan, works)
+            .Select(problem => new FieldProblem(problem.Path, JsonNamingPolicy.CamelCase.ConvertName(problem.Code.ToString()), problem.Limit, null)),
+        .. plan.Stripes.Take(MarblePlan.MostPastes).SelectMany((stripe, i) => SearchProblems.OfRecipe(stripe.Recipe, $"stripes[{i}].recipe", materials)),
+    ];
+}
