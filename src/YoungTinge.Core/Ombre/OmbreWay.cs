@@ -163,20 +163,20 @@ public sealed record OmbreWay(
                 continue;
             }
 
+            // All colours go into the larger part, where they can be counted; a second paste is kneaded in as it comes.
             var next = run.Stops[shade.Stop + 1];
             var laterG = bench.OnScale(shade.Share * shade.Grams);
-            if (recipe.BaseId != next.BaseId)
-            {
-                // Two pastes as they come, each with its own colours, kneaded as one.
-                var lump = bench.Make(recipe, shade.Grams - laterG, null, i);
-                bench.Put(i, laterG > 0 ? bench.Add(lump, bench.Make(next, laterG, null, i), laterG) : lump);
-                continue;
-            }
-
-            var blended = recipe with { Doses = [.. recipe.Doses.Select(dose => dose with { GPer100g = (1 - shade.Share) * dose.GPer100g })] };
+            var firstG = shade.Grams - laterG;
+            var isOnePaste = recipe.BaseId == next.BaseId;
+            var (baseId, baseG, otherId, otherG) = isOnePaste ? (recipe.BaseId, shade.Grams, "", 0)
+                : firstG >= laterG ? (recipe.BaseId, firstG, next.BaseId, laterG) : (next.BaseId, laterG, recipe.BaseId, firstG);
+            var blended = new PasteRecipe(baseId, []);
+            foreach (var dose in recipe.Doses)
+                blended = blended.With(dose with { GPer100g = (1 - shade.Share) * shade.Grams / baseG * dose.GPer100g });
             foreach (var dose in next.Doses)
-                blended = blended.With(dose with { GPer100g = shade.Share * dose.GPer100g });
-            bench.Put(i, bench.Make(blended, shade.Grams, null, i));
+                blended = blended.With(dose with { GPer100g = shade.Share * shade.Grams / baseG * dose.GPer100g });
+            var lump = bench.Make(blended, baseG, null, i);
+            bench.Put(i, otherG > 0 ? bench.Add(lump, bench.Make(new PasteRecipe(otherId, []), otherG, null, i), otherG) : lump);
         }
     }
 }

@@ -1,0 +1,141 @@
+using CsCheck;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Marble;
+using YoungTinge.Core.Ombre;
+using YoungTinge.Core.Optics;
+using YoungTinge.Core.Planning;
+
+namespace YoungTinge.Core.Tests.Marble;
+
+public class MarbleTests
+{
+    private const double Grams = 110;
+    private const double ThicknessMm = 0.6;
+
+    private static readonly MarblePlan Moonlit = new(
+        [
+            new(TestData.Recipe(("woad", 1.23), ("sloe", 0.86), ("vetch", 0.39)), 2),
+            new(new PasteRecipe("pale-grey-paste", [new Dose("woad", 0.26), new Dose("vetch", 0.12)]), 2),
+            new(new PasteRecipe("pale-grey-paste", []), 1),
+        ],
+        1, 4, 0.4, [], Grams, 7);
+
+    private static MarbleSheet Sheet(MarblePlan plan, int? folds = null) => MarbleSheet.Of(plan, folds ?? plan.Folds, Grams, ThicknessMm, TestData.Cabinet);
+
+    [Fact]
+    public void However_it_is_kneaded_each_paste_keeps_its_share_of_the_sheet() =>
+        Gen.Select(Gen.Int[0, 12], Gen.Double[0, 1], Gen.Int[1, 3], Gen.Int[1, 1000]).Sample((folds, twist, repeats, seed) =>
+        {
+            var plan = Moonlit with { Twist = twist, Repeats = repeats, Seed = seed };
+            Assert.All(Sheet(plan, folds).AreaShares().Zip(plan.Shares), share => Assert.Equal(share.Second, share.First, 0.005));
+        }, iter: 60);
+
+    [Theory]
+    [InlineData(2)]
+    [InlineData(3)]
+    [InlineData(4)]
+    [InlineData(5)]
+    public void Each_fold_halves_the_streaks(int folds)
+    {
+        var plan = Moonlit with { Twist = 0 };
+        Assert.Equal(0.5, Sheet(plan, folds + 1).Seen().StreakMm.Wide / Sheet(plan, folds).Seen().StreakMm.Wide, 0.05);
+    }
+
+    [Fact]
+    public void More_smearing_never_raises_contrast() =>
+        Gen.Select(Gen.Int[1, 10], Gen.Double[0, 1], Gen.Int[1, 1000], Gen.Double[0, 0.1]).Sample((folds, twist, seed, smearMm) =>
+        {
+            double Spread(double smear)
+            {
+                var block = new MarbledBlock([0.4, 0.6], 1, folds, twist, 45, seed, smear);
+                Span<double> mix = stackalloc double[2];
+                var sum = 0.0;
+                for (var i = 0; i < 1500; i++)
+                {
+                    block.SharesAt((i + 0.5) / 1500, i * 0.618034 % 1, 0, mix);
+                    sum += Math.Pow(mix[0] - 0.4, 2);
+                }
+
+                return sum;
+            }
+
+            Assert.InRange(Spread(smearMm + 0.01), 0, Spread(smearMm) * 1.0001 + 1e-9);
+        }, iter: 60);
+
+    [Fact]
+    public void Folded_too_far_it_is_the_mix_of_its_pastes()
+    {
+        var lumps = Moonlit.Stripes.Zip(Moonlit.Shares, (stripe, share) => new PasteLump(share * Grams, PasteOptics.Mix(stripe.Recipe, TestData.Cabinet)));
+        var mixed = lumps.Aggregate((one, other) => one.With(other)).Colour;
+        var sheet = Sheet(Moonlit, MarblePlan.MostFolds);
+        Assert.InRange(DeltaE2000.Between(mixed, sheet.FlatColour), 0, 1e-6);
+        Assert.Equal(MarbleLook.Flat, sheet.Seen().Look);
+        var picture = sheet.Picture(60, 40, 30);
+        var flat = ScreenColour.From(mixed, Illuminant.D65);
+        Assert.All(Enumerable.Range(0, 30 * 20), i => Assert.InRange(Math.Abs(picture.Rgb[3 * i] - Srgb.Byte(flat.R)), 0, 3));
+    }
+
+    [Fact]
+    public void It_goes_from_ribbons_by_veins_and_haze_to_flat_and_never_back()
+    {
+        var seen = Enumerable.Range(0, 13).Select(folds => Sheet(Moonlit with { Twist = 0.3 }, folds).Seen()).ToList();
+        Assert.Equal(Enum.GetValues<MarbleLook>(), seen.Select(one => one.Look).Distinct());
+        Assert.Equal(seen.Select(one => one.Look).Order(), seen.Select(one => one.Look));
+        Assert.All(seen.Zip(seen.Skip(1)), pair => Assert.InRange(pair.Second.Contrast, 0, pair.First.Contrast + 0.3));
+    }
+
+    [Fact]
+    public void The_same_plan_gives_the_same_picture_and_each_piece_another()
+    {
+        var petal = TestPlans.Petal;
+        Assert.Equal(Sheet(Moonlit).Picture(80, 60, 60).Rgb, Sheet(Moonlit).Picture(80, 60, 60).Rgb);
+        Assert.NotEqual(Sheet(Moonlit).Picture(80, 60, 60).Rgb, Sheet(Moonlit with { Seed = 8 }).Picture(80, 60, 60).Rgb);
+        Assert.Equal(Sheet(Moonlit).Cut(petal, 3, 40).Rgb, Sheet(Moonlit).Cut(petal, 3, 40).Rgb);
+        Assert.NotEqual(Sheet(Moonlit).Cut(petal, 3, 40).Rgb, Sheet(Moonlit).Cut(petal, 4, 40).Rgb);
+    }
+
+    [Fact]
+    public void The_finer_the_streaks_the_more_alike_the_pieces()
+    {
+        var bold = Sheet(Moonlit, 2).Unlikeness(TestPlans.Petal, 10);
+        var fine = Sheet(Moonlit, 6).Unlikeness(TestPlans.Petal, 10);
+        Assert.InRange(bold, 4, 40);
+        Assert.InRange(fine, 0, bold / 4);
+        Assert.Equal(0, Sheet(Moonlit, MarblePlan.MostFolds).Unlikeness(TestPlans.Petal, 10), 0.01);
+    }
+
+    [Fact]
+    public void A_thinner_sheet_is_wider_and_so_are_its_streaks()
+    {
+        var thick = MarbleSheet.Of(Moonlit, 5, Grams, 1.2, TestData.Cabinet);
+        var thin = MarbleSheet.Of(Moonlit, 5, Grams, 0.3, TestData.Cabinet);
+        Assert.Equal(2, thin.SideMm / thick.SideMm, 1e-9);
+        Assert.Equal(2, thin.Seen().StreakMm.Wide / thick.Seen().StreakMm.Wide, 0.1);
+        // Paste is neither made nor lost by rolling.
+        Assert.Equal(Grams / PasteQuantity.DensityGPerCm3, thin.SideMm * thin.SideMm * 0.3 / 1000, 1e-6);
+    }
+
+    [Fact]
+    public void What_cannot_be_is_said_at_its_field()
+    {
+        MarbleProblemCode[] Codes(MarblePlan plan) => [.. MarbleCheck.Problems(plan, []).Select(problem => problem.Code).Distinct()];
+        MarblePlan WithParts(params double[] parts) => Moonlit with { Stripes = [.. parts.Select(part => Moonlit.Stripes[0] with { Parts = part })] };
+        Assert.Empty(Codes(Moonlit));
+        Assert.Equal([MarbleProblemCode.NothingInIt], Codes(WithParts(0, 0, 0)));
+        Assert.Equal([MarbleProblemCode.NothingInIt], Codes(WithParts(0, 2, 0)));
+        Assert.Empty(Codes(WithParts(1, 0, 2)));
+        Assert.Equal([MarbleProblemCode.TooFewPastes], Codes(WithParts(1)));
+        Assert.Equal([MarbleProblemCode.TooManyPastes], Codes(WithParts(1, 1, 1, 1, 1)));
+        Assert.Equal([MarbleProblemCode.PartsOutOfRange], Codes(WithParts(1, 1, -1)));
+        Assert.Equal([MarbleProblemCode.TooManyFolds], Codes(Moonlit with { Folds = 40 }));
+        Assert.Equal([MarbleProblemCode.TooManyRepeats], Codes(Moonlit with { Repeats = 0 }));
+        Assert.Equal([MarbleProblemCode.TwistOutOfRange], Codes(Moonlit with { Twist = double.NaN }));
+        Assert.Equal([MarbleProblemCode.MassOutOfRange], Codes(Moonlit with { OtherG = 0 }));
+        Assert.Equal([MarbleProblemCode.UnknownPiece], Codes(Moonlit with { PieceIds = [Guid.NewGuid()] }));
+        // A paste with no part is as if it were not there.
+        var without = Moonlit with { Stripes = [Moonlit.Stripes[0], Moonlit.Stripes[1]] };
+        var withNone = Moonlit with { Stripes = [.. without.Stripes, Moonlit.Stripes[2] with { Parts = 0 }] };
+        Assert.Equal(Sheet(without).Picture(40, 30, 20).Rgb, Sheet(withNone).Picture(40, 30, 20).Rgb);
+    }
+}
