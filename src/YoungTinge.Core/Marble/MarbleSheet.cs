@@ -235,12 +235,20 @@ public sealed class MarbleSheet
     /// <summary>The same mixtures come again and again: each is only computed once, in steps that no eye can tell.</summary>
     private int ScreenOf(ReadOnlySpan<double> mix)
     {
-        var key = 0;
+        Span<double> rounded = stackalloc double[mix.Length];
+        var (key, rest) = (0, MixSteps);
         for (var i = 0; i + 1 < mix.Length; i++)
-            key = key * (MixSteps + 1) + (int)Math.Round(Math.Clamp(mix[i], 0, 1) * MixSteps);
+        {
+            var steps = Math.Clamp((int)Math.Round(mix[i] * MixSteps), 0, rest);
+            key = key * (MixSteps + 1) + steps;
+            rest -= steps;
+            rounded[i] = (double)steps / MixSteps;
+        }
+
         if (screen[key] is not 0 and var known)
             return known;
-        var seen = ScreenColour.From(ColourOf(mix), Illuminant.D65);
+        rounded[^1] = (double)rest / MixSteps;
+        var seen = ScreenColour.From(ColourOf(rounded), Illuminant.D65);
         return screen[key] = Srgb.Byte(seen.R) << 16 | Srgb.Byte(seen.G) << 8 | Srgb.Byte(seen.B) | Known;
     }
 

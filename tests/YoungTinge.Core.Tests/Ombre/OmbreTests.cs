@@ -39,7 +39,7 @@ public class OmbreTests
         Assert.Equal(TestData.ColourOf(last), shades[^1].Colour);
         var steps = OmbreRun.StepsOf([.. shades.Select(shade => shade.Colour)]);
         Assert.InRange(steps.Max() / steps.Min(), 1, 1.001);
-    }, iter: 40);
+    }, iter: 600);
 
     [Fact]
     public void Steps_are_even_to_the_eye_and_not_in_parts()
@@ -100,7 +100,7 @@ public class OmbreTests
             Assert.InRange(way.Unevenness, 1, 1.4);
             Assert.All(way.Shades, shade => Assert.InRange(shade.OffDeltaE, 0, 2.5));
         }
-    }, iter: 40);
+    }, iter: 600);
 
     /// <summary>The steps of a cut-back are done by hand here, gram by gram, and must leave each shade its mass.</summary>
     [Fact]
