@@ -10,6 +10,7 @@ import { LogbookPage } from './places/logbook/LogbookPage'
 import { MixingPage } from './places/mixing/MixingPage'
 import { MarblePage } from './places/pasteDay/MarblePage'
 import { OmbrePage } from './places/pasteDay/OmbrePage'
+import { PasteDayPage } from './places/pasteDay/PasteDayPage'
 import { TargetsPage } from './places/targets/TargetsPage'
 import { Frame } from './shared/Frame'
 import { SafetyNet } from './shared/SafetyNet'
@@ -27,6 +28,7 @@ export function App() {
           <Route path="flowers/:flowerId/marble" element={<MarblePage />} />
           <Route path="flowers/:flowerId/:pieceId" element={<FlowerPage />} />
           <Route path="flowers/:flowerId/:pieceId/run-sheet" element={<RunSheetPage />} />
+          <Route path="paste-day" element={<PasteDayPage />} />
           <Route path="mixing" element={<MixingPage />} />
           <Route path="cabinet" element={<CabinetPage />} />
           <Route path="cabinet/:id" element={<MaterialPage />} />

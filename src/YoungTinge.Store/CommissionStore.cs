@@ -56,6 +56,24 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
         return (commission, ReadFlower(reader, commission.Id));
     }
 
+    /// <summary>Writes how many of a flower are wanted over the numbers that the change was made from.</summary>
+    /// <returns>False if they were changed in the meantime, or there is no such flower.</returns>
+    public async Task<bool> SaveCountsAsync(Guid studioId, Flower was, int flowers, int buds, CancellationToken cancel)
+    {
+        await using var command = dataSource.CreateCommand("""
+            update flower
+            set flowers = $3, buds = $4
+            where studio_id = $1 and id = $2 and flowers = $5 and buds = $6
+            """);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = was.Id });
+        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = flowers });
+        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = buds });
+        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = was.Flowers });
+        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = was.Buds });
+        return await command.ExecuteNonQueryAsync(cancel) > 0;
+    }
+
     private static Commission ReadCommission(NpgsqlDataReader reader) => new(
         reader.GetGuid(0), reader.GetString(1), reader.GetFieldValue<DateOnly>(2), reader.GetString(3), reader.IsDBNull(4) ? null : reader.GetInt32(4),
         Words.Light.ValueOf(reader.GetString(5)));

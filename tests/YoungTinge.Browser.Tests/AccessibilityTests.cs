@@ -54,6 +54,18 @@ public class AccessibilityTests(Application application)
             Check(browser, tool);
         }
 
+        browser.OpenPaste("Ranunculus", "Ombre");
+        browser.Click("button", "See how far dust gets");
+        browser.WaitForText("shades come within");
+        Check(browser, "ombre");
+        browser.OpenPaste("Clematis", "Marble");
+        browser.WaitForText("folds left");
+        Check(browser, "marble");
+        browser.Open("/paste-day");
+        browser.Find("heading", "First the let-downs");
+        Check(browser, "paste day");
+        browser.Click("button", "Quantities", exact: true);
+        Check(browser, "quantities");
         browser.Open("/cabinet");
         browser.Find("heading", "Cabinet", exact: true);
         Check(browser, "cabinet");

@@ -18,11 +18,6 @@ public class Screenshots(Application application)
         browser.OpenColumn("DustCockle");
         browser.Find("region", "Dust: Cockle");
         Take(browser, "coat");
-        browser.OpenColumn("Paste, ");
-        browser.Click("button", "Find recipes");
-        browser.Find("button", "Use recipe 1");
-        browser.Run("arguments[0].scrollIntoView({ block: 'end' })", browser.Find("button", "Use recipe 3"));
-        Take(browser, "recipes");
         browser.Click("link", "Run sheet");
         browser.Click("checkbox", "Weigh");
         browser.WaitForText("1 of ");
@@ -46,10 +41,6 @@ public class Screenshots(Application application)
         browser.WaitForText("Make no more than you need");
         browser.Run("window.scrollTo(0, document.body.scrollHeight)");
         Take(browser, "rescue");
-        browser.Click("button", "Dose ladder", exact: true);
-        browser.WaitForText(" in Bright White Paste");
-        browser.Run("window.scrollTo(0, document.body.scrollHeight)");
-        Take(browser, "dose-ladder");
         browser.Open("/cabinet");
         browser.Find("heading", "Cabinet", exact: true);
         Take(browser, "cabinet");
@@ -91,13 +82,6 @@ public class Screenshots(Application application)
         browser.Click("button", "By eye", exact: true);
         browser.WaitForText("a touch paler");
         Take(browser, "by-eye");
-        browser.Open("/");
-        browser.Click("link", "Clematis");
-        browser.Click("link", "Petals");
-        browser.Click("link", "Choose targets");
-        browser.Click("button", "Together", exact: true);
-        browser.WaitForText("have nothing in common yet");
-        Take(browser, "together");
         browser.Open("/cabinet/woad");
         browser.Click("button", "Learn it from dabs");
         for (var dab = 1; dab <= 4; dab++)
@@ -112,6 +96,23 @@ public class Screenshots(Application application)
         browser.WaitForText("Dabs come out within");
         browser.Run("arguments[0].scrollIntoView({ block: 'end' })", browser.Find("button", "Take this colour over"));
         Take(browser, "dabs");
+    });
+
+    [Fact]
+    [Trait("Category", "Screenshots")]
+    public Task Paste_day() => application.InBrowserAsync(nameof(Paste_day), browser =>
+    {
+        browser.OpenPaste("Ranunculus", "Ombre");
+        browser.Find("img", "Shade 5");
+        Take(browser, "ombre");
+        browser.OpenPaste("Clematis", "Marble");
+        browser.WaitForText("folds left");
+        Take(browser, "marble");
+        browser.Open("/paste-day");
+        browser.Find("heading", "First the let-downs");
+        browser.Run("window.scrollTo(0, 380)");
+        Take(browser, "paste-day");
+        return Task.CompletedTask;
     });
 
     [Fact]

@@ -19,6 +19,15 @@ internal static class Steps
         browser.WaitForSaved();
     }
 
+    /// <summary>Opens how the paste of a flower is got: its ombre or its marble.</summary>
+    public static void OpenPaste(this Browser browser, string flower, string way)
+    {
+        browser.Open("/");
+        browser.Click("link", flower);
+        browser.Click("link", way, exact: true);
+        browser.Find("heading", $": {way.ToLowerInvariant()}");
+    }
+
     public static void WaitForSaved(this Browser browser) => browser.Find("status", "Saved", exact: true);
 
     /// <summary>Opens the column whose head has this kind and name.</summary>

@@ -93,6 +93,12 @@ export const queries = {
       queryKey: ['marble', id],
       queryFn: ({ signal }) => answer(api.GET('/api/flowers/{id}/marble', { params: { path: { id } }, signal })),
     }),
+  /** @param commissionId Those to plan; all if none is named. */
+  pasteDay: (commissionId: string[]) =>
+    queryOptions({
+      queryKey: ['paste-day', ...commissionId],
+      queryFn: ({ signal }) => answer(api.GET('/api/paste-day', { params: { query: { commissionId } }, signal })),
+    }),
   runSheet: (pieceId: string) =>
     queryOptions({
       queryKey: ['run-sheet', pieceId],

@@ -772,6 +772,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/paste-day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getPasteDay"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/paste-day/{block}/tick": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["tickPaste"];
+        post?: never;
+        delete: operations["untickPaste"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/flowers/{id}/counts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["saveCounts"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/log-entries": {
         parameters: {
             query?: never;
@@ -1141,6 +1189,8 @@ export interface components {
             colour: components["schemas"]["ColourView"];
             difference: components["schemas"]["Difference"];
         };
+        /** @enum {unknown} */
+        BlockKind: "paste" | "ombre" | "marble";
         Box: {
             /** Format: double */
             left: number;
@@ -1512,6 +1562,89 @@ export interface components {
             /** Format: uuid */
             flowerId: string;
             flower: string;
+        };
+        GetPasteDayAnswer: {
+            commissions: components["schemas"]["GetPasteDayCommissionLine"][];
+            letDowns: components["schemas"]["GetPasteDayLetDownView"][];
+            blocks: components["schemas"]["GetPasteDayBlockView"][];
+        };
+        GetPasteDayBlockView: {
+            key: string;
+            kind: components["schemas"]["BlockKind"];
+            /** Format: uuid */
+            commissionId: string;
+            flowerIds: string[];
+            colour: components["schemas"]["ColourView"];
+            /** Format: int32 */
+            family: number;
+            /** Format: double */
+            totalG: number;
+            /** Format: double */
+            restHours: number;
+            uses: components["schemas"]["PasteUse"][];
+            parts: components["schemas"]["GetPasteDayPartView"][];
+            ombre: null | components["schemas"]["OmbreWayView"];
+            marble: null | components["schemas"]["MarblePlan"];
+            /** Format: double */
+            thicknessMm: number;
+            fingerprint: string;
+            /** Format: date-time */
+            tickedAt: null | string;
+            changedSince: boolean;
+        };
+        GetPasteDayCommissionLine: {
+            commission: components["schemas"]["CommissionView"];
+            flowers: components["schemas"]["GetPasteDayFlowerLine"][];
+        };
+        GetPasteDayFlowerLine: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: int32 */
+            flowers: number;
+            /** Format: int32 */
+            buds: number;
+            pieces: components["schemas"]["GetPasteDayPieceLine"][];
+        };
+        GetPasteDayLetDownView: {
+            key: string;
+            blockKey: string;
+            colourantId: string;
+            letDown: components["schemas"]["LetDown"];
+            fingerprint: string;
+            /** Format: date-time */
+            tickedAt: null | string;
+            changedSince: boolean;
+        };
+        GetPasteDayPartView: {
+            recipe: components["schemas"]["PasteRecipe"];
+            /** Format: double */
+            grams: number;
+            batch: components["schemas"]["BatchView"];
+            colour: components["schemas"]["ColourView"];
+        };
+        GetPasteDayPieceLine: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: int32 */
+            perPart: number;
+            /** Format: int32 */
+            needed: number;
+            /** Format: int32 */
+            pieces: number;
+            /** Format: double */
+            pieceG: number;
+            /** Format: double */
+            ballMm: number;
+            solid: boolean;
+            /** Format: double */
+            thicknessMm: number;
+            /** Format: double */
+            grams: number;
+        };
+        GetPasteDayTickRequest: {
+            fingerprint: string;
         };
         GetPicturesPictureView: {
             /** Format: uuid */
@@ -1931,6 +2064,18 @@ export interface components {
         PasteRecipe: {
             baseId: string;
             doses: components["schemas"]["Dose"][];
+        };
+        PasteUse: {
+            /** Format: uuid */
+            pieceId: string;
+            /** Format: int32 */
+            pieces: number;
+            /** Format: double */
+            pieceG: number;
+            /** Format: double */
+            ballMm: number;
+            /** Format: double */
+            grams: number;
         };
         PasteUseView: {
             /** Format: uuid */
@@ -2384,6 +2529,16 @@ export interface components {
             grams: number;
             key: string;
             cautions?: components["schemas"]["Caution"][];
+        };
+        SaveCountsRequest: {
+            /** Format: int32 */
+            flowers: number;
+            /** Format: int32 */
+            buds: number;
+            /** Format: int32 */
+            wasFlowers: number;
+            /** Format: int32 */
+            wasBuds: number;
         };
         SaveMaterialAnswer: {
             id: string;
@@ -4902,6 +5057,168 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    getPasteDay: {
+        parameters: {
+            query: {
+                commissionId: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GetPasteDayAnswer"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    tickPaste: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                block: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GetPasteDayTickRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    untickPaste: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                block: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    saveCounts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SaveCountsRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };

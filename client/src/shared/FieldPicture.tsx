@@ -12,7 +12,7 @@ export function FieldPicture({
   /** Without an outline the whole field is shown. */
   piece: Pick<PieceView, 'widthMm' | 'lengthMm'> & { outlinePath?: string }
   heightPx: number
-  /** What is to be seen, in words. */
+  /** What is to be seen, in words; empty if that is said beside it. */
   label: string
 }) {
   const canvas = useRef<HTMLCanvasElement>(null)
@@ -30,7 +30,13 @@ export function FieldPicture({
     context.drawImage(pictureOf(field), 0, 0, piece.widthMm, piece.lengthMm)
     context.restore()
   }, [field, piece, heightPx, widthPx])
-  return <canvas ref={canvas} role="img" aria-label={label} style={{ width: widthPx, height: heightPx }} />
+  return (
+    <canvas
+      ref={canvas}
+      {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}
+      style={{ width: widthPx, height: heightPx }}
+    />
+  )
 }
 
 function pictureOf(field: Field): HTMLCanvasElement {

@@ -5,7 +5,7 @@ import { NavLink, Outlet } from 'react-router'
 import { FrameSlot } from './FrameState'
 import { chooseTheme, currentTheme } from './theme'
 
-const places = ['commissions', 'mixing', 'cabinet', 'logbook'] as const
+const places = ['commissions', 'paste-day', 'mixing', 'cabinet', 'logbook'] as const
 
 /** The frame round every place: word mark, places, theme. A place adds its own state at the right by the slot. */
 export function Frame() {

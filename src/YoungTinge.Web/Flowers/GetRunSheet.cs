@@ -1,5 +1,3 @@
-using System.Security.Cryptography;
-using System.Text.Json;
 using YoungTinge.Core.Planning;
 using YoungTinge.Store;
 using YoungTinge.Web.Commissions;
@@ -38,11 +36,7 @@ public static class GetRunSheet
 
     private static StepView View(RunStep step, Tick? tick)
     {
-        var fingerprint = FingerprintOf(step);
+        var fingerprint = Fingerprint.Of(step);
         return new StepView(step, fingerprint, tick?.TickedAt, tick is not null && tick.Fingerprint != fingerprint);
     }
-
-    /// <summary>Changes whenever what the step tells a maker to do changes.</summary>
-    private static string FingerprintOf(RunStep step) =>
-        Convert.ToHexStringLower(SHA256.HashData(JsonSerializer.SerializeToUtf8Bytes(step, PlanJson.Options)))[..16];
 }

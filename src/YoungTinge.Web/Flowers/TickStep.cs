@@ -7,8 +7,6 @@ namespace YoungTinge.Web.Flowers;
 /// <summary>Ticks a step of a run sheet, or takes the tick back. Doing either twice is the same as once.</summary>
 public static class TickStep
 {
-    private const int LongestFingerprint = 64;
-
     /// <param name="Fingerprint">Of the step as the maker saw it.</param>
     public sealed record Request(string Fingerprint);
 
@@ -24,8 +22,8 @@ public static class TickStep
         var studioId = await studio.IdAsync(cancel);
         if (await pieces.FindAsync(studioId, id, cancel) is not { } planned)
             return Trouble.NotFound();
-        if (request.Fingerprint.Length is < 1 or > LongestFingerprint)
-            return Trouble.NotPossible([new FieldProblem("fingerprint", "lengthOutOfRange", LongestFingerprint, null)]);
+        if (request.Fingerprint.Length is < 1 or > Fingerprint.Longest)
+            return Trouble.NotPossible([new FieldProblem("fingerprint", "lengthOutOfRange", Fingerprint.Longest, null)]);
         var materials = await cabinet.LoadAsync(studioId, cancel);
         if (RunSheet.For(planned.Plan, planned.Piece, planned.Parts, materials).All(known => known.Key != step))
             return Trouble.NotFound();

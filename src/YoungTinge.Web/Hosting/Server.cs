@@ -57,7 +57,7 @@ public static class Server
         var services = builder.Services;
         services.AddNpgsqlDataSource(builder.Configuration.GetConnectionString(ConnectionName) ?? "");
         services.AddSingleton<StudioStore>().AddSingleton<CabinetStore>().AddSingleton<CommissionStore>().AddSingleton<PieceStore>()
-            .AddSingleton<RunSheetStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>().AddSingleton<PictureStore>().AddSingleton<PastePlanStore>().AddSingleton<PasteWorks>().AddSingleton<ArchiveStore>();
+            .AddSingleton<RunSheetStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>().AddSingleton<PictureStore>().AddSingleton<PastePlanStore>().AddSingleton<PasteWorks>().AddSingleton<PasteDayStore>().AddSingleton<ArchiveStore>();
         services.AddSingleton<PictureDesk>().AddSingleton<Reach>();
         services.AddScoped<CurrentStudio>();
         services.AddSingleton(TimeProvider.System);
@@ -120,6 +120,8 @@ public static class Server
         Archive.Map(api);
         PlanOmbre.Map(api);
         PlanMarble.Map(api);
+        GetPasteDay.Map(api);
+        SaveCounts.Map(api);
         ListLogEntries.Map(api);
         AddLogEntry.Map(api);
         api.MapFallback(() => Trouble.Result(StatusCodes.Status404NotFound, TroubleCode.NotFound));

@@ -1,15 +1,16 @@
-import { useQuery } from '@tanstack/react-query'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Printer } from 'lucide-react'
 import { useTranslation } from 'react-i18next'
 import { Link, useParams } from 'react-router'
-import type { Material, RunSheet } from '../../api/api'
+import type { Material, RunSheet, RunStepView } from '../../api/api'
+import { answer, api } from '../../api/api'
 import { queries } from '../../api/queries'
 import { FrameState } from '../../shared/FrameState'
 import { Reading, Unreadable } from '../../shared/Message'
 import { dayWords } from '../../shared/words'
 import { nameFinder } from '../../shared/words'
+import { useTicks } from '../../shared/useTicks'
 import { cautionsOf, stepWords } from './stepWords'
-import { useTicks } from './useTicks'
 
 /** The steps for all pieces of a kind: to tick at the bench, or to print. */
 export function RunSheetPage() {
@@ -35,7 +36,20 @@ export function RunSheetPage() {
 function Sheet({ sheet, flowerId, materials }: { sheet: RunSheet; flowerId: string; materials: Material[] }) {
   const { t } = useTranslation()
   const nameOf = nameFinder(materials)
-  const { isTicked, setTicked, waiting } = useTicks(sheet.piece.id)
+  const client = useQueryClient()
+  const ticks = useTicks(
+    sheet.piece.id,
+    (step, { ticked, fingerprint }) => {
+      const path = { id: sheet.piece.id, step }
+      return ticked
+        ? answer(api.PUT('/api/pieces/{id}/run-sheet/{step}/tick', { params: { path }, body: { fingerprint } }))
+        : answer(api.DELETE('/api/pieces/{id}/run-sheet/{step}/tick', { params: { path } }))
+    },
+    () => client.invalidateQueries({ queryKey: queries.runSheet(sheet.piece.id).queryKey }),
+  )
+  const { waiting } = ticks
+  const stepOf = (view: RunStepView) => ({ ...view, key: view.step.key })
+  const isTicked = (view: RunStepView) => ticks.isTicked(stepOf(view))
   const done = sheet.steps.filter(isTicked).length
   const next = sheet.steps.find((step) => !isTicked(step))
   const cautions = cautionsOf(sheet.steps)
@@ -83,7 +97,7 @@ function Sheet({ sheet, flowerId, materials }: { sheet: RunSheet; flowerId: stri
                   type="checkbox"
                   className="checkbox checkbox-primary mt-0.5"
                   checked={ticked}
-                  onChange={(event) => setTicked(view, event.target.checked)}
+                  onChange={(event) => ticks.setTicked(stepOf(view), event.target.checked)}
                 />
                 <span className="quiet w-5 text-right">{i + 1}</span>
                 <span className="grow">

@@ -1,3 +1,4 @@
+import { Flag } from 'lucide-react'
 import { useTranslation } from 'react-i18next'
 import type { MarbleFolds } from '../../api/api'
 import { FieldPicture } from '../../shared/FieldPicture'
@@ -40,9 +41,9 @@ export function FoldStrip({
               onClick={() => onFolds(seen.folds)}
             >
               <FieldPicture field={picture} piece={cell} heightPx={54} label="" />
-              <span className="block">
-                {seen.folds} <span className="sr-only">·</span>
-                {seen.look === 'flat' && t('marble.flatMark')}
+              <span aria-hidden className="flex items-center gap-1">
+                {seen.folds}
+                {seen.look === 'flat' && <Flag size={12} />}
               </span>
             </button>
           </li>

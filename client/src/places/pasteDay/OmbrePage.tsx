@@ -106,7 +106,7 @@ function OpenOmbre({ flowerId, kept, materials }: { flowerId: string; kept: Ombr
             />
           )}
           <PasteChoice
-            title={t('ombre.last')}
+            title={t('ombre.last', { letter: plan.middle ? 'C' : 'B' })}
             path="last"
             recipe={plan.last}
             colour={shades.at(-1)?.colour}

@@ -34,7 +34,7 @@ export function OmbreSheet({
           <li key={i} className="border-base-300 flex break-inside-avoid gap-3 border-b py-2">
             <span className="quiet w-5 text-right">{i + 1}</span>
             <div className="min-w-0 grow">
-              <p className="font-semibold">{stepWords(t, step, plan, nameOf)}</p>
+              <p className="font-semibold">{ombreStepWords(t, step, nameOf)}</p>
               {step.act === 'makePaste' && step.batch && <PasteSteps batch={step.batch} nameOf={nameOf} />}
               {step.act !== 'makePaste' && step.act !== 'leftOver' && step.shade !== null && piecesOf(step.shade) && (
                 <p className="quiet text-sm">{t('ombre.for', { pieces: piecesOf(step.shade) })}</p>
@@ -48,15 +48,17 @@ export function OmbreSheet({
   )
 }
 
-function stepWords(t: TFunction, step: OmbreStep, plan: OmbrePlan, nameOf: NameOf): string {
+/** One step of a run, in a maker's words. */
+export function ombreStepWords(t: TFunction, step: OmbreStep, nameOf: NameOf): string {
   const mass = scale(step.grams)
   const shade = step.shade === null ? '' : t('ombre.shade', { number: step.shade + 1 }).toLowerCase()
-  const stopName = (stop: number) =>
-    t(stop === 0 ? 'ombre.stop.first' : plan.middle && stop === 1 ? 'ombre.stop.middle' : 'ombre.stop.last')
+  const stopName = (stop: number) => t('ombre.stop', { letter: 'ABC'[stop] })
   switch (step.act) {
     case 'makePaste':
       return step.recipe?.doses.length === 0
-        ? t('ombre.act.weigh', { mass, name: nameOf(step.recipe.baseId) })
+        ? step.stop === null
+          ? t('ombre.act.weigh', { mass, name: nameOf(step.recipe.baseId) })
+          : t('ombre.act.weighStop', { mass, name: nameOf(step.recipe.baseId), stop: stopName(step.stop) })
         : step.shade === null
           ? t('ombre.act.make', { mass, stop: stopName(step.stop ?? 0) })
           : t('ombre.act.makeShade', { mass, shade })

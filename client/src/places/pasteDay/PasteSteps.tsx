@@ -4,23 +4,33 @@ import { LetDownSteps } from '../../shared/LetDownSteps'
 import type { NameOf } from '../../shared/words'
 import { dose, grams } from '../../shared/words'
 
-/** The colours of a batch of paste as a hand measures them. */
-export function PasteSteps({ batch, nameOf }: { batch: BatchView; nameOf: NameOf }) {
+/** The colours of a batch of paste as a hand measures them. @param letDownsApart They are told elsewhere. */
+export function PasteSteps({
+  batch,
+  nameOf,
+  letDownsApart = false,
+}: {
+  batch: BatchView
+  nameOf: NameOf
+  letDownsApart?: boolean
+}) {
   const { t } = useTranslation()
   return (
-    <ul className="text-sm">
+    <ul className={`text-sm ${letDownsApart ? 'flex flex-wrap gap-x-4' : ''}`}>
       {batch.colours.map((colour) => {
         const name = nameOf(colour.colourantId)
         return (
           <li key={colour.colourantId}>
             {colour.letDown && colour.countedBesides > 0
-              ? t('pastePlan.doseAndLetDown', {
+              ? t(letDownsApart ? 'pastePlan.doseAndLetDownOf' : 'pastePlan.doseAndLetDown', {
                   dose: t(`dose.${colour.letDown.unit.kind}`, { count: colour.countedBesides }),
                   name,
                 })
-              : t('pastePlan.dose', { dose: dose(t, colour), name })}{' '}
+              : colour.letDown && letDownsApart
+                ? t('pastePlan.letDownOf', { name })
+                : t('pastePlan.dose', { dose: dose(t, colour), name })}{' '}
             <span className="quiet">{grams(colour.grams)}</span>
-            {colour.letDown && <LetDownSteps letDown={colour.letDown} name={name} />}
+            {colour.letDown && !letDownsApart && <LetDownSteps letDown={colour.letDown} name={name} />}
           </li>
         )
       })}

@@ -1,0 +1,53 @@
+using BenchmarkDotNet.Attributes;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Marble;
+using YoungTinge.Core.Ombre;
+using YoungTinge.Core.PasteDay;
+using YoungTinge.Core.Planning;
+
+namespace YoungTinge.Benchmarks;
+
+/// <summary>What paste day computes, from one run of shades to a commission of thirty designs with six pieces each.</summary>
+public class PasteDayBenchmarks
+{
+    private const string White = "bright-white-paste";
+
+    private readonly Materials materials = StarterCabinet.Load();
+    private readonly FlowerPaste[] designs;
+    private readonly MarblePlan marble;
+    private readonly OmbreRun run;
+
+    public PasteDayBenchmarks()
+    {
+        string[] colours = ["fen", "gorse", "ember", "woad", "sloe", "lichen"];
+        var commission = Guid.NewGuid();
+        designs = [.. Enumerable.Range(0, 30).Select(design =>
+        {
+            PlannedWork[] works = [.. Enumerable.Range(0, 6).Select(piece => new PlannedWork(
+                Guid.NewGuid(), new Piece("Petal", "round-petal", 20 + 4 * piece, 18 + 4 * piece, 0.5, false, PartOf.Flower, 8, 0.15), 6,
+                new PiecePlan(
+                    Enum.GetValues<Zone>().ToDictionary(zone => zone, _ => Target.Of(new Lab(80, 5, 10))), new Lab(85, 5, 10),
+                    new PasteRecipe(White, [new Dose(colours[design % colours.Length], 0.05 + 0.05 * (6 - piece)), new Dose("bracken", 0.01 + 0.001 * design)]), [])))];
+            return new FlowerPaste(Guid.NewGuid(), commission, works, design % 2 == 0 ? OmbrePlan.Suggest(works, materials) : null, null);
+        })];
+        marble = new MarblePlan([new(new PasteRecipe(White, [new Dose("woad", 1)]), 2), new(new PasteRecipe(White, []), 1)], 1, 5, 0.4, [], 110, 1);
+        run = designs[0].Ombre!.Run(designs[0].Works, materials);
+    }
+
+    /// <summary>Every second design as a run of six shades.</summary>
+    [Benchmark]
+    public IReadOnlyList<PasteBlock> ThirtyDesignsOfSixPieces() => PasteDaySheet.Of(designs, materials);
+
+    /// <summary>As each change of a run asks for it.</summary>
+    [Benchmark]
+    public OmbreWay[] ThreeSchools() => [.. Enum.GetValues<OmbreSchool>().Select(school => OmbreWay.Of(run, school, materials, 0.1))];
+
+    [Benchmark]
+    public MarblePicture MarbledSheet() => MarbleSheet.Of(marble, 5, 110, 0.6, materials).Picture(150, 96, 260);
+
+    [Benchmark]
+    public MarbleSeen LookOfAMarble() => MarbleSheet.Of(marble, 5, 110, 0.6, materials).Seen();
+}

@@ -1,0 +1,124 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { useTranslation } from 'react-i18next'
+import type { PasteDay } from '../../api/api'
+import { answer, api, RequestFailed } from '../../api/api'
+import { Problem } from '../../shared/Message'
+import { NumberField } from '../../shared/NumberField'
+import type { NameOf } from '../../shared/words'
+import { grams, problemWords, scale } from '../../shared/words'
+
+type Flower = PasteDay['commissions'][number]['flowers'][number]
+
+/** From the number of flowers to grams and balls for every piece. */
+export function Quantities({ day, isIn, nameOf }: { day: PasteDay; isIn: (id: string) => boolean; nameOf: NameOf }) {
+  const { t } = useTranslation()
+  return (
+    <>
+      {day.commissions
+        .filter(({ commission }) => isIn(commission.id))
+        .map(({ commission, flowers }) => (
+          <section key={commission.id} aria-labelledby={`q-${commission.id}`} className="mt-4">
+            <h2 id={`q-${commission.id}`} className="name text-xl">
+              {commission.name}
+            </h2>
+            {flowers.map((flower) => (
+              <FlowerQuantities key={flower.id} flower={flower} nameOf={nameOf} />
+            ))}
+            <p className="mt-2 text-sm font-semibold">
+              {t('pasteDay.total', {
+                mass: scale(flowers.flatMap((flower) => flower.pieces).reduce((sum, piece) => sum + piece.grams, 0)),
+              })}
+            </p>
+          </section>
+        ))}
+      <p className="quiet mt-4 max-w-prose text-sm">{t('pasteDay.quantityHelp')}</p>
+    </>
+  )
+}
+
+function FlowerQuantities({ flower, nameOf }: { flower: Flower; nameOf: NameOf }) {
+  const { t } = useTranslation()
+  const client = useQueryClient()
+  const save = useMutation({
+    mutationFn: (counts: { flowers: number; buds: number }) =>
+      answer(
+        api.PUT('/api/flowers/{id}/counts', {
+          params: { path: { id: flower.id } },
+          body: { ...counts, wasFlowers: flower.flowers, wasBuds: flower.buds },
+        }),
+      ),
+    // Everything that hangs on how many there are.
+    onSettled: () => client.invalidateQueries(),
+  })
+  const failed = save.error instanceof RequestFailed ? save.error : null
+  const problemAt = (path: string) => {
+    const problem = failed?.problems.find((one) => one.path === path)
+    return problem && problemWords(t, problem, nameOf)
+  }
+  const hasBuds = flower.buds > 0
+  // Saved when the field is left: half a number is no number of flowers.
+  const [typed, setTyped] = useState<{ flowers?: number; buds?: number }>({})
+  const counts = { flowers: flower.flowers, buds: flower.buds, ...typed }
+  const commit = () => {
+    if (counts.flowers === flower.flowers && counts.buds === flower.buds) return
+    save.mutate(counts, { onSuccess: () => setTyped({}) })
+  }
+  return (
+    <div className="mt-3">
+      <div
+        className="flex flex-wrap items-end gap-4"
+        onBlur={commit}
+        onKeyDown={(event) => event.key === 'Enter' && commit()}
+      >
+        <h3 className="name text-lg">{flower.name}</h3>
+        <NumberField
+          label={t('pasteDay.flowers', { name: flower.name })}
+          value={counts.flowers}
+          problem={problemAt('flowers')}
+          onChange={(flowers) => setTyped((was) => ({ ...was, flowers: Math.round(flowers) }))}
+        />
+        {hasBuds && (
+          <NumberField
+            label={t('pasteDay.buds', { name: flower.name })}
+            value={counts.buds}
+            problem={problemAt('buds')}
+            onChange={(buds) => setTyped((was) => ({ ...was, buds: Math.round(buds) }))}
+          />
+        )}
+      </div>
+      {failed && failed.problems.length === 0 && <Problem>{t(`trouble.${failed.code}`)}</Problem>}
+      <div
+        className="overflow-x-auto"
+        tabIndex={0}
+        role="region"
+        aria-label={t('pasteDay.tableOf', { name: flower.name })}
+      >
+        <table className="table table-sm">
+          <thead>
+            <tr className="quiet">
+              <th>{t('pasteDay.column.piece')}</th>
+              <th className="text-right">{t('pasteDay.column.needed')}</th>
+              <th className="text-right">{t('pasteDay.column.spares')}</th>
+              <th className="text-right">{t('pasteDay.column.each')}</th>
+              <th className="text-right">{t('pasteDay.column.ball')}</th>
+              <th className="text-right">{t('pasteDay.column.batch')}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {flower.pieces.map((piece) => (
+              <tr key={piece.id}>
+                <td>{piece.name}</td>
+                <td className="text-right">{piece.needed}</td>
+                <td className="text-right">{piece.pieces - piece.needed}</td>
+                <td className="text-right">{grams(piece.pieceG)}</td>
+                <td className="text-right">{t('pasteDay.mm', { ball: piece.ballMm.toFixed(0) })}</td>
+                <td className="text-right font-semibold">{scale(piece.grams)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,40 @@
+using YoungTinge.Store;
+using YoungTinge.Web.Hosting;
+
+namespace YoungTinge.Web.Commissions;
+
+/// <summary>Changes how many of a flower are wanted; all amounts follow.</summary>
+public static class SaveCounts
+{
+    private const int Most = 5000;
+
+    /// <param name="WasFlowers">That the change was made from.</param>
+    public sealed record Request(int Flowers, int Buds, int WasFlowers, int WasBuds);
+
+    public static void Map(RouteGroupBuilder api) => api.MapPut("/flowers/{id:guid}/counts", Handle)
+        .WithName("saveCounts").Produces(204).Fails(404, 412, 422, 503);
+
+    private static async Task<IResult> Handle(Guid id, Request request, CurrentStudio studio, CommissionStore commissions, CancellationToken cancel)
+    {
+        FieldProblem[] problems = [.. Problems(request)];
+        if (problems.Length > 0)
+            return Trouble.NotPossible(problems);
+        var studioId = await studio.IdAsync(cancel);
+        if (await commissions.FindFlowerAsync(studioId, id, cancel) is not var (_, flower))
+            return Trouble.NotFound();
+        var was = flower with { Flowers = request.WasFlowers, Buds = request.WasBuds };
+        return await commissions.SaveCountsAsync(studioId, was, request.Flowers, request.Buds, cancel)
+            ? TypedResults.NoContent()
+            : Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere);
+    }
+
+    private static IEnumerable<FieldProblem> Problems(Request request)
+    {
+        if (request.Flowers is < 0 or > Most)
+            yield return new FieldProblem("flowers", "flowersOutOfRange", Most, null);
+        if (request.Buds is < 0 or > Most)
+            yield return new FieldProblem("buds", "flowersOutOfRange", Most, null);
+        if (request is { Flowers: 0, Buds: 0 })
+            yield return new FieldProblem("flowers", "noFlowers", null, null);
+    }
+}

@@ -1,0 +1,139 @@
+using System.Text;
+using System.Text.RegularExpressions;
+using OpenQA.Selenium;
+
+namespace YoungTinge.Browser.Tests;
+
+/// <summary>Ombre, marble and the sheet of the day.</summary>
+[Collection(ApplicationCollection.Name)]
+public partial class PasteDayTests(Application application)
+{
+    [Fact]
+    public Task A_run_of_five_shades_is_compared_by_three_schools_changed_and_kept() => application.InBrowserAsync(nameof(A_run_of_five_shades_is_compared_by_three_schools_changed_and_kept), browser =>
+    {
+        browser.OpenPaste("Ranunculus", "Ombre");
+        browser.WaitForText("Largest step to smallest: 1.00");
+        foreach (var school in new[] { "Cut back", "Split stock", "Dose each" })
+            Assert.InRange(Unevenness(browser, school), 1, 1.4);
+
+        browser.Click("button", "Choose cut back");
+        browser.WaitForText("Run sheet: cut back");
+        browser.WaitForText("into what remains: shade 2");
+
+        // Uneven on purpose, by key; kept in this browser over a reload.
+        browser.Run("arguments[0].focus()", browser.Find("slider", "Shade 3", exact: true));
+        browser.Press(Keys.ArrowDown);
+        browser.WaitForText("against what you asked");
+        browser.Find("status", "Not saved yet", exact: true);
+        browser.Reload();
+        browser.WaitForText("against what you asked");
+        browser.Click("button", "Even steps");
+        browser.Click("button", "Keep this plan");
+        browser.WaitForSaved();
+        browser.Reload();
+        browser.WaitForText("Run sheet: cut back");
+        browser.WaitForText("Largest step to smallest: 1.00");
+
+        browser.Click("button", "One shade fewer");
+        browser.WaitForText("4 shades");
+        browser.Fill("Smallest step of your scale", "5");
+        browser.WaitForText("this scale cannot weigh it well");
+        browser.Click("button", "Back to how it was");
+        browser.WaitForText("5 shades");
+        return Task.CompletedTask;
+    });
+
+    [Fact]
+    public Task A_fixed_shade_and_dust_alone_are_tried() => application.InBrowserAsync(nameof(A_fixed_shade_and_dust_alone_are_tried), browser =>
+    {
+        browser.OpenPaste("Ranunculus", "Ombre");
+        browser.Click("button", "Fix a shade in the middle");
+        browser.WaitForText("looks the same as the one before");
+        browser.Choose("Take Shade 3, fixed (B) from", "Astrantia, pom-pom");
+        browser.WaitForText("Make ");
+        browser.WaitUntil("three pastes", () => browser.PageText().Contains("paste C"));
+        browser.Click("button", "No fixed shade in the middle");
+        browser.Click("button", "See how far dust gets");
+        browser.WaitForText("5 shades come within");
+        return Task.CompletedTask;
+    });
+
+    [Fact]
+    public Task A_marble_is_folded_until_it_is_flat_and_back() => application.InBrowserAsync(nameof(A_marble_is_folded_until_it_is_flat_and_back), browser =>
+    {
+        browser.OpenPaste("Clematis", "Marble");
+        browser.WaitForText("5 folds left");
+        var before = browser.Pictures();
+        browser.Click("button", "9 folds: flat");
+        browser.WaitForText("Folded too far: the streaks are gone at 9 folds.");
+        browser.WaitUntil("the sheet is flat", () => browser.Has("img", "of the sheet: flat"));
+        browser.Click("button", "2 folds: bold ribbons");
+        browser.WaitUntil("ribbons", () => browser.Has("img", "of the sheet: bold ribbons"));
+        Assert.NotEqual(before, browser.Pictures());
+
+        // Another hand folds another sheet.
+        var sheet = browser.Pictures();
+        browser.Click("button", "Another hand");
+        browser.WaitUntil("another sheet", () => browser.Pictures() != sheet);
+
+        foreach (var paste in new[] { "1", "2", "3" })
+            browser.Fill($"Parts of Paste {paste}", "0");
+        browser.WaitForText("At least two pastes must have a part in it.");
+        browser.Fill("Parts of Paste 1", "3");
+        browser.Fill("Parts of Paste 3", "1");
+        browser.WaitForText("Paste 1: 54 g Bright White Paste");
+        browser.Click("button", "Keep this plan");
+        browser.WaitForSaved();
+        browser.Reload();
+        browser.WaitForText("Paste 1: 54 g Bright White Paste");
+        return Task.CompletedTask;
+    });
+
+    [Fact]
+    public Task The_sheet_of_two_commissions_is_ticked_and_prints_on_two_pages() => application.InBrowserAsync(nameof(The_sheet_of_two_commissions_is_ticked_and_prints_on_two_pages), browser =>
+    {
+        browser.Open("/paste-day");
+        browser.WaitForText("of 15 pastes made");
+        browser.Click("checkbox", "Harbour school fete");
+        browser.WaitForText("0 of 13 pastes made");
+        Assert.DoesNotContain("Astrantia, bracts", browser.PageText());
+
+        browser.Click("checkbox", "Made: Hellebore, sepals");
+        browser.Click("checkbox", "Made: Lantern, for Hellebore, bud");
+        browser.WaitForText("1 of 13 pastes made");
+        browser.WaitForSaved();
+        browser.Reload();
+        browser.WaitForText("1 of 13 pastes made");
+        Assert.True(browser.Find("checkbox", "Made: Lantern, for Hellebore, bud").Selected);
+
+        Assert.Equal(2, PageOfPdf().Count(Encoding.Latin1.GetString(browser.PrintToPdf())));
+        return Task.CompletedTask;
+    });
+
+    [Fact]
+    public Task More_flowers_take_more_paste_and_none_is_said_to_be_none() => application.InBrowserAsync(nameof(More_flowers_take_more_paste_and_none_is_said_to_be_none), browser =>
+    {
+        browser.Open("/paste-day");
+        browser.Click("button", "Quantities", exact: true);
+        browser.WaitUntil("eight leaves", () => Row(browser, "Leaf").Contains("8"));
+        var before = Row(browser, "Leaf");
+        browser.Fill("Flowers of Caladium", "16" + Keys.Tab);
+        browser.WaitUntil("twice the leaves", () => Row(browser, "Leaf").Contains("16"));
+        Assert.NotEqual(before, Row(browser, "Leaf"));
+        browser.Fill("Flowers of Caladium", "0" + Keys.Tab);
+        browser.WaitForText("At least one flower or bud");
+        browser.Fill("Flowers of Caladium", "8" + Keys.Tab);
+        browser.WaitUntil("as before", () => Row(browser, "Leaf") == before);
+        return Task.CompletedTask;
+    });
+
+    private static string Row(Browser browser, string name) =>
+        (string)browser.Run("return [...document.querySelectorAll('tr')].find((row) => row.cells[0].textContent === arguments[0])?.textContent ?? ''", name)!;
+
+    private static double Unevenness(Browser browser, string school) => double.Parse((string)browser.Run(
+        "return [...document.querySelectorAll(`article[aria-label='${arguments[0]}'] dt`)].find((dt) => dt.textContent.startsWith('Largest step')).nextSibling.textContent", school)!,
+        System.Globalization.CultureInfo.InvariantCulture);
+
+    [GeneratedRegex(@"/Type\s*/Page\b")]
+    private static partial Regex PageOfPdf();
+}

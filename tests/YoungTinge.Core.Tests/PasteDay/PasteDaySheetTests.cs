@@ -1,0 +1,76 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Marble;
+using YoungTinge.Core.Ombre;
+using YoungTinge.Core.PasteDay;
+using YoungTinge.Core.Planning;
+
+namespace YoungTinge.Core.Tests.PasteDay;
+
+public class PasteDaySheetTests
+{
+    private static readonly Guid Commission = Guid.NewGuid();
+
+    private static PlannedWork Work(PasteRecipe paste, int parts = 5) => new(Guid.NewGuid(), TestPlans.Petal, parts, TestPlans.Plan() with { Paste = paste });
+
+    private static FlowerPaste Flower(params PlannedWork[] works) => new(Guid.NewGuid(), Commission, works, null, null);
+
+    private static readonly PasteRecipe Green = TestData.Recipe(("fen", 0.4), ("gorse", 0.3));
+    private static readonly PasteRecipe PaleGreen = TestData.Recipe(("fen", 0.05), ("gorse", 0.04));
+    private static readonly PasteRecipe Apricot = TestData.Recipe(("saffron-thread", 0.3), ("ember", 0.25));
+    private static readonly PasteRecipe Plum = TestData.Recipe(("sloe", 0.6), ("ragged-robin", 0.5));
+
+    [Fact]
+    public void Each_paste_is_mixed_once_for_all_that_is_made_from_it()
+    {
+        PlannedWork[] works = [Work(Green), Work(Apricot), Work(Green with { Doses = [.. Green.Doses.Reverse()] })];
+        var blocks = PasteDaySheet.Of([Flower(works[0], works[1]), Flower(works[2])], TestData.Cabinet);
+        Assert.Equal(2, blocks.Count);
+        var green = blocks.Single(block => block.Uses.Count == 2);
+        Assert.Equal(2 * PasteQuantity.For(TestPlans.Petal, 5).BatchG, green.TotalG);
+        Assert.Equal(2, green.FlowerIds.Count);
+    }
+
+    [Fact]
+    public void Pale_comes_before_deep_within_a_hue_and_a_hue_is_left_only_once()
+    {
+        var blocks = PasteDaySheet.Of([Flower(Work(Plum), Work(Green), Work(TestData.Recipe()), Work(Apricot), Work(PaleGreen))], TestData.Cabinet);
+        var families = blocks.Select(block => PasteDaySheet.FamilyOf(block.Colour)).ToList();
+        Assert.Equal(families.Order(), families);
+        Assert.Equal(0, families[0]);
+        foreach (var family in blocks.GroupBy(block => PasteDaySheet.FamilyOf(block.Colour)))
+            Assert.Equal(family.Select(block => block.Colour.L).OrderDescending(), family.Select(block => block.Colour.L));
+    }
+
+    [Fact]
+    public void Every_piece_gets_its_paste_exactly_once()
+    {
+        PlannedWork[] works = [Work(Apricot), Work(Apricot), Work(Plum), Work(Green), Work(PaleGreen, parts: 0)];
+        var ombre = new OmbrePlan(Apricot, TestData.Recipe(), null, [1], [new([works[0].PieceId], 0), new([works[1].PieceId], 0)], 0.1, OmbreSchool.SplitStock);
+        var marble = new MarblePlan([new(Plum, 1), new(TestData.Recipe(), 2)], 1, 4, 0.3, [works[2].PieceId], 0, 1);
+        var blocks = PasteDaySheet.Of([Flower(works) with { Ombre = ombre, Marble = marble }], TestData.Cabinet);
+        Assert.Equal(works.Take(4).Select(work => work.PieceId).Order(), blocks.SelectMany(block => block.Uses.Select(use => use.PieceId)).Order());
+        Assert.Equal(Enum.GetValues<BlockKind>(), blocks.Select(block => block.Kind).Order());
+        var marbled = blocks.Single(block => block.Kind == BlockKind.Marble);
+        Assert.Equal(marbled.TotalG, marbled.Parts.Sum(part => part.Grams), 1e-9);
+        Assert.Equal(2, marbled.Parts[1].Grams / marbled.Parts[0].Grams, 1e-9);
+        Assert.All(blocks, block => Assert.True(block.TotalG >= block.Uses.Sum(use => use.Grams) - 0.2));
+    }
+
+    [Fact]
+    public void A_run_whose_colour_is_gone_is_left_out_and_does_not_stop_the_day()
+    {
+        var ombre = new OmbrePlan(TestData.Recipe(("gone", 1)), TestData.Recipe(), null, [1], [new([], 40), new([], 40)], 0.1, OmbreSchool.CutBack);
+        Assert.Single(PasteDaySheet.Of([Flower(Work(Green)) with { Ombre = ombre }], TestData.Cabinet));
+    }
+
+    [Theory]
+    [InlineData(96, 0, 3, 0)]
+    [InlineData(80, 5, 60, 1)]
+    [InlineData(60, 40, 5, 2)]
+    [InlineData(40, 20, -40, 3)]
+    [InlineData(50, -30, 25, 6)]
+    [InlineData(50, -20, -30, 4)]
+    public void Hues_go_from_yellow_by_red_and_violet_to_green(double l, double a, double b, int family) =>
+        Assert.Equal(family, PasteDaySheet.FamilyOf(new Lab(l, a, b)));
+}
