@@ -66,6 +66,8 @@ public class AccessibilityTests(Application application)
         Check(browser, "paste day");
         browser.Click("button", "Quantities", exact: true);
         Check(browser, "quantities");
+        browser.Click("button", "Shopping", exact: true);
+        Check(browser, "shopping");
         browser.Open("/cabinet");
         browser.Find("heading", "Cabinet", exact: true);
         Check(browser, "cabinet");

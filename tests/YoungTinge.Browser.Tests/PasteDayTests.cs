@@ -127,6 +127,17 @@ public partial class PasteDayTests(Application application)
         return Task.CompletedTask;
     });
 
+    [Fact]
+    public Task What_runs_short_is_to_be_bought() => application.InBrowserAsync(nameof(What_runs_short_is_to_be_bought), browser =>
+    {
+        browser.Open("/paste-day");
+        browser.Click("button", "Shopping", exact: true);
+        browser.WaitForText("runs short");
+        Assert.Contains("€", Row(browser, "Harts-tongue"));
+        browser.Find("link", "Save as CSV");
+        return Task.CompletedTask;
+    });
+
     private static string Row(Browser browser, string name) =>
         (string)browser.Run("return [...document.querySelectorAll('tr')].find((row) => row.cells[0].textContent === arguments[0])?.textContent ?? ''", name)!;
 

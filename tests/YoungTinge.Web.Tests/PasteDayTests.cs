@@ -148,6 +148,17 @@ public sealed class PasteDayTests(DemoDatabase demo) : IClassFixture<DemoDatabas
     }
 
     [Fact]
+    public async Task The_shopping_list_is_told_and_saved_alike()
+    {
+        var lines = (await GetAsync("/api/paste-day"))["shopping"]!.AsArray();
+        var shortOnes = lines.Where(line => line!["shortG"] is { } missing && (double)missing > 0).ToList();
+        Assert.Contains(shortOnes, line => (string)line!["materialId"]! == "harts-tongue");
+        var csv = await http.GetAsync("/api/paste-day/shopping.csv");
+        Assert.Equal("text/csv", csv.Content.Headers.ContentType!.MediaType);
+        Assert.Equal(lines.Count + 1, (await csv.Content.ReadAsStringAsync()).Split('\n', StringSplitOptions.RemoveEmptyEntries).Length);
+    }
+
+    [Fact]
     public async Task A_colour_that_a_run_uses_is_not_removed()
     {
         // Lantern is in the last paste of the run; nothing says so but the run if the pieces' own plans change.

@@ -788,6 +788,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/paste-day/shopping.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getShoppingCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/paste-day/{block}/tick": {
         parameters: {
             query?: never;
@@ -1567,6 +1583,8 @@ export interface components {
             commissions: components["schemas"]["GetPasteDayCommissionLine"][];
             letDowns: components["schemas"]["GetPasteDayLetDownView"][];
             blocks: components["schemas"]["GetPasteDayBlockView"][];
+            shopping: components["schemas"]["ShoppingLine"][];
+            currency: string;
         };
         GetPasteDayBlockView: {
             key: string;
@@ -2576,6 +2594,19 @@ export interface components {
             grams: number;
             /** Format: double */
             step: null | number;
+        };
+        ShoppingLine: {
+            materialId: string;
+            /** Format: double */
+            grams: null | number;
+            /** Format: double */
+            ml: null | number;
+            /** Format: double */
+            stockG: null | number;
+            /** Format: double */
+            shortG: null | number;
+            /** Format: double */
+            costOfShort: null | number;
         };
         ShotView: {
             jpeg: string;
@@ -5103,6 +5134,35 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["GetPasteDayAnswer"];
                 };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    getShoppingCsv: {
+        parameters: {
+            query: {
+                commissionId: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Service Unavailable */
             503: {

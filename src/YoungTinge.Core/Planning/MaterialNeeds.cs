@@ -25,7 +25,8 @@ public static class MaterialNeeds
         return [.. materials.All.Where(material => needs.Contains(material.Id)).Select(material => Sum(material, [.. needs[material.Id]]))];
     }
 
-    private sealed record Use(string MaterialId, double Amount, Guid PieceId);
+    /// <param name="Amount">Grams, or ml of a glaze.</param>
+    internal sealed record Use(string MaterialId, double Amount, Guid PieceId);
 
     private static MaterialNeed Sum(Material material, IReadOnlyList<Use> uses)
     {
@@ -36,13 +37,20 @@ public static class MaterialNeeds
             : new MaterialNeed(material.Id, total, null, material.Supply.StockG is { } left ? Math.Max(0, total - left) : null, pieces);
     }
 
-    private static IEnumerable<Use> Uses(PlannedWork work, Materials materials)
+    private static IEnumerable<Use> Uses(PlannedWork work, Materials materials) => PasteUses(work).Concat(CoatUses(work, materials));
+
+    private static IEnumerable<Use> PasteUses(PlannedWork work)
     {
-        var shape = work.Piece.Shape();
         var quantity = PasteQuantity.For(work.Piece, work.Parts);
         yield return new Use(work.Plan.Paste.BaseId, quantity.BatchG, work.PieceId);
         foreach (var dose in work.Plan.Paste.Doses)
             yield return new Use(dose.ColourantId, dose.GPer100g * quantity.BatchG / 100, work.PieceId);
+    }
+
+    internal static IEnumerable<Use> CoatUses(PlannedWork work, Materials materials)
+    {
+        var shape = work.Piece.Shape();
+        var quantity = PasteQuantity.For(work.Piece, work.Parts);
         foreach (var coat in work.Plan.Coats)
         {
             if (coat is DustCoat dust)

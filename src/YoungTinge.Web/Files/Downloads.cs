@@ -13,7 +13,7 @@ namespace YoungTinge.Web.Files;
 /// <summary>The studio's own data as open files.</summary>
 public static class Downloads
 {
-    private const string Csv = "text/csv";
+    private const string CsvType = "text/csv";
     private const string Json = "application/json";
     private const int MostEntries = 100_000;
 
@@ -21,16 +21,16 @@ public static class Downloads
     {
         var files = api.MapGroup("/files");
         files.MapGet("/cabinet.csv", async (CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
-            File(CabinetTable.WriteCsv((await LoadAsync(studio, cabinet, cancel)).All), Csv, "cabinet.csv")).Named("getCabinetCsv", Csv);
+            File(CabinetTable.WriteCsv((await LoadAsync(studio, cabinet, cancel)).All), CsvType, "cabinet.csv")).Named("getCabinetCsv", CsvType);
         files.MapGet("/cabinet.json", async (CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
             File(CabinetTable.WriteJson((await LoadAsync(studio, cabinet, cancel)).All), Json, "cabinet.json")).Named("getCabinetJson", Json);
-        files.MapGet("/cabinet-template.csv", () => File(CabinetTable.Template(), Csv, "cabinet-template.csv")).Named("getCabinetTemplate", Csv);
+        files.MapGet("/cabinet-template.csv", () => File(CabinetTable.Template(), CsvType, "cabinet-template.csv")).Named("getCabinetTemplate", CsvType);
         files.MapGet("/cabinet.schema.json", () => File(OpenJson.SchemaOf<CabinetFile>("Young Tinge cabinet"), Json, "cabinet.schema.json")).Named("getCabinetSchema", Json);
         files.MapGet("/logbook.csv", async (CurrentStudio studio, LogbookStore logbook, CancellationToken cancel) =>
-            File(LogTable.WriteCsv(await RowsAsync(studio, logbook, cancel)), Csv, "logbook.csv")).Named("getLogbookCsv", Csv);
+            File(LogTable.WriteCsv(await RowsAsync(studio, logbook, cancel)), CsvType, "logbook.csv")).Named("getLogbookCsv", CsvType);
         files.MapGet("/logbook.json", async (CurrentStudio studio, LogbookStore logbook, CancellationToken cancel) =>
             File(LogTable.WriteJson(await RowsAsync(studio, logbook, cancel)), Json, "logbook.json")).Named("getLogbookJson", Json);
-        files.MapGet("/logbook-template.csv", () => File(LogTable.Template(), Csv, "logbook-template.csv")).Named("getLogbookTemplate", Csv);
+        files.MapGet("/logbook-template.csv", () => File(LogTable.Template(), CsvType, "logbook-template.csv")).Named("getLogbookTemplate", CsvType);
         files.MapGet("/logbook.schema.json", () => File(OpenJson.SchemaOf<LogFile>("Young Tinge logbook"), Json, "logbook.schema.json")).Named("getLogbookSchema", Json);
         files.MapGet("/spectra.txt", async (CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
             File(SpectralReadings.Write(Readings(await LoadAsync(studio, cabinet, cancel))), "text/plain", "spectra.txt")).Named("getSpectra", "text/plain");
@@ -42,9 +42,11 @@ public static class Downloads
 
     private static async Task<Materials> LoadAsync(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) => await cabinet.LoadAsync(await studio.IdAsync(cancel), cancel);
 
+    internal static IResult Csv(string text, string name) => File(text, CsvType, name);
+
     // With a mark of its encoding, for spreadsheets that would guess another.
     private static IResult File(string text, string type, string name) =>
-        TypedResults.File([.. type == Csv ? Encoding.UTF8.Preamble : [], .. Encoding.UTF8.GetBytes(text)], type, name);
+        TypedResults.File([.. type == CsvType ? Encoding.UTF8.Preamble : [], .. Encoding.UTF8.GetBytes(text)], type, name);
 
     private static async Task<IReadOnlyList<LogRow>> RowsAsync(CurrentStudio studio, LogbookStore logbook, CancellationToken cancel) =>
         [.. (await logbook.ListAsync(await studio.IdAsync(cancel), null, MostEntries, cancel)).Select(LogRows.From)];

@@ -2,8 +2,10 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Marble;
 using YoungTinge.Core.Ombre;
 using YoungTinge.Core.PasteDay;
+using YoungTinge.Files.Tables;
 using YoungTinge.Store;
 using YoungTinge.Web.Commissions;
+using YoungTinge.Web.Files;
 using YoungTinge.Web.Hosting;
 using YoungTinge.Web.Mixing;
 
@@ -41,15 +43,28 @@ public static class GetPasteDay
     /// <param name="Commissions">All of the studio's.</param>
     /// <param name="LetDowns">To make before all else.</param>
     /// <param name="Blocks">Of those that were asked for, in order.</param>
-    public sealed record Answer(IReadOnlyList<CommissionLine> Commissions, IReadOnlyList<LetDownView> LetDowns, IReadOnlyList<BlockView> Blocks);
+    /// <param name="Shopping">What those take, coats and all, against the stock.</param>
+    /// <param name="Currency">ISO 4217.</param>
+    public sealed record Answer(
+        IReadOnlyList<CommissionLine> Commissions, IReadOnlyList<LetDownView> LetDowns, IReadOnlyList<BlockView> Blocks, IReadOnlyList<ShoppingLine> Shopping, string Currency);
 
     public sealed record TickRequest(string Fingerprint);
 
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/paste-day", Handle).WithName("getPasteDay").Produces<Answer>().Fails(503);
+        api.MapGet("/paste-day/shopping.csv", ShoppingCsv).WithName("getShoppingCsv").Produces(200, contentType: "text/csv").Fails(503);
         api.MapPut("/paste-day/{block}/tick", Tick).WithName("tickPaste").Produces(204).Fails(422, 503);
         api.MapDelete("/paste-day/{block}/tick", Untick).WithName("untickPaste").Produces(204).Fails(503);
+    }
+
+    /// <summary>The flowers to plan for, and their pastes.</summary>
+    private sealed record Day(
+        Studio Studio, Materials Materials, IReadOnlyList<Commission> Commissions, IReadOnlyList<Flower> Flowers, IReadOnlyList<FlowerPaste> Chosen, IReadOnlyList<FlowerPaste> All)
+    {
+        public IReadOnlyList<PasteBlock> Blocks { get; } = PasteDaySheet.Of(Chosen, Materials);
+
+        public IReadOnlyList<ShoppingLine> Shopping => Core.PasteDay.Shopping.For(Chosen, Blocks, Materials);
     }
 
     /// <param name="commissionId">Those to plan; all if none is named.</param>
@@ -57,24 +72,38 @@ public static class GetPasteDay
         Guid[] commissionId, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, PastePlanStore plans, PasteDayStore ticks, CabinetStore cabinet,
         TimeProvider clock, CancellationToken cancel)
     {
+        var day = await LoadAsync(commissionId, studio, commissions, pieces, plans, cabinet, cancel);
+        var done = (await ticks.ListAsync(day.Studio.Id, cancel)).ToDictionary(tick => tick.StepKey);
+        var works = day.All.ToDictionary(flower => flower.FlowerId, flower => flower.Works);
+        return TypedResults.Ok(new Answer(
+            [.. day.Commissions.Select(commission => new CommissionLine(
+                CommissionView.From(commission, day.Studio, clock.GetUtcNow()),
+                [.. day.Flowers.Where(flower => flower.CommissionId == commission.Id)
+                    .Select(flower => new FlowerLine(flower.Id, flower.Name, flower.Flowers, flower.Buds, [.. works[flower.Id].Select(Line)]))]))],
+            [.. day.Blocks.SelectMany(block => LetDownsOf(block, done))],
+            [.. day.Blocks.Select(block => View(block, done.GetValueOrDefault(block.Key), day.Materials))],
+            day.Shopping, day.Studio.Currency));
+    }
+
+    private static async Task<IResult> ShoppingCsv(
+        Guid[] commissionId, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, PastePlanStore plans, CabinetStore cabinet, CancellationToken cancel)
+    {
+        var day = await LoadAsync(commissionId, studio, commissions, pieces, plans, cabinet, cancel);
+        return Downloads.Csv(ShoppingTable.WriteCsv(day.Shopping, day.Materials, day.Studio.Currency), "shopping.csv");
+    }
+
+    private static async Task<Day> LoadAsync(
+        Guid[] commissionIds, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, PastePlanStore plans, CabinetStore cabinet, CancellationToken cancel)
+    {
         var current = await studio.GetAsync(cancel);
-        var materials = await cabinet.LoadAsync(current.Id, cancel);
         var (all, flowers) = await commissions.ListAsync(current.Id, cancel);
         var works = (await pieces.ListAsync(current.Id, null, cancel)).ToLookup(piece => piece.FlowerId, PasteWorks.Of);
         var ombres = (await plans.ListAsync<OmbrePlan>(current.Id, null, cancel)).ToDictionary(kept => kept.FlowerId, kept => kept.Plan);
         var marbles = (await plans.ListAsync<MarblePlan>(current.Id, null, cancel)).ToDictionary(kept => kept.FlowerId, kept => kept.Plan);
-        var done = (await ticks.ListAsync(current.Id, cancel)).ToDictionary(tick => tick.StepKey);
-        var blocks = PasteDaySheet.Of(
-            [.. flowers.Where(flower => commissionId.Length == 0 || commissionId.Contains(flower.CommissionId)).Select(flower => new FlowerPaste(
-                flower.Id, flower.CommissionId, [.. works[flower.Id]], ombres.GetValueOrDefault(flower.Id), marbles.GetValueOrDefault(flower.Id)))],
-            materials);
-        return TypedResults.Ok(new Answer(
-            [.. all.Select(commission => new CommissionLine(
-                CommissionView.From(commission, current, clock.GetUtcNow()),
-                [.. flowers.Where(flower => flower.CommissionId == commission.Id)
-                    .Select(flower => new FlowerLine(flower.Id, flower.Name, flower.Flowers, flower.Buds, [.. works[flower.Id].Select(Line)]))]))],
-            [.. blocks.SelectMany(block => LetDownsOf(block, done))],
-            [.. blocks.Select(block => View(block, done.GetValueOrDefault(block.Key), materials))]));
+        FlowerPaste[] pastes = [.. flowers.Select(flower => new FlowerPaste(
+            flower.Id, flower.CommissionId, [.. works[flower.Id]], ombres.GetValueOrDefault(flower.Id), marbles.GetValueOrDefault(flower.Id)))];
+        FlowerPaste[] chosen = [.. pastes.Where(flower => commissionIds.Length == 0 || commissionIds.Contains(flower.CommissionId))];
+        return new Day(current, await cabinet.LoadAsync(current.Id, cancel), all, flowers, chosen, pastes);
     }
 
     private static IEnumerable<LetDownView> LetDownsOf(PasteBlock block, Dictionary<string, Tick> done)

@@ -64,6 +64,28 @@ public class PasteDaySheetTests
         Assert.Single(PasteDaySheet.Of([Flower(Work(Green)) with { Ombre = ombre }], TestData.Cabinet));
     }
 
+    [Fact]
+    public void The_shopping_list_adds_up_every_paste_and_every_coat_once()
+    {
+        PlannedWork[] works = [Work(Green), Work(Apricot), Work(Apricot)];
+        var dusted = works[0] with { Plan = TestPlans.Plan(TestPlans.Dust("nettle"), TestPlans.Glaze()) with { Paste = Green } };
+        var ombre = new OmbrePlan(Apricot, TestData.Recipe(), null, [1], [new([works[1].PieceId], 0), new([works[2].PieceId], 0)], 0.1, OmbreSchool.CutBack);
+        FlowerPaste[] flowers = [Flower(dusted, works[1], works[2]) with { Ombre = ombre }];
+        var blocks = PasteDaySheet.Of(flowers, TestData.Cabinet);
+        var lines = Shopping.For(flowers, blocks, TestData.Cabinet).ToDictionary(line => line.MaterialId);
+        Assert.Equal(blocks.Sum(block => block.TotalG), lines[TestData.White].Grams!.Value, 0.5);
+        var alone = MaterialNeeds.Of([dusted], TestData.Cabinet).ToDictionary(need => need.MaterialId);
+        Assert.Equal(alone["nettle"].Grams!.Value, lines["nettle"].Grams!.Value, 1e-9);
+        Assert.Equal(alone["satin-veil"].Ml!.Value, lines["satin-veil"].Ml!.Value, 1e-9);
+        // By hand: the deep paste of the run, with its colours in whole touches.
+        Assert.Equal(0.3 * startG() / 100, lines["saffron-thread"].Grams!.Value, 0.02);
+        double startG() => blocks.Single(block => block.Kind == BlockKind.Ombre).Way!.Steps[0].Grams;
+        var stocked = new Materials(TestData.Cabinet.All.Select(material => material.Id == "nettle" ? material with { Supply = new Supply(0.001, 2) } : material));
+        var nettle = Shopping.For(flowers, blocks, stocked).Single(line => line.MaterialId == "nettle");
+        Assert.Equal(nettle.Grams - 0.001, nettle.ShortG);
+        Assert.Equal(2 * nettle.ShortG, nettle.CostOfShort);
+    }
+
     [Theory]
     [InlineData(96, 0, 3, 0)]
     [InlineData(80, 5, 60, 1)]

@@ -16,6 +16,9 @@ import type { NameOf } from '../../shared/words'
 import { nameFinder, scale } from '../../shared/words'
 import { PasteBlock, titleOf } from './PasteBlock'
 import { Quantities } from './Quantities'
+import { ShoppingList } from './ShoppingList'
+
+const views = ['sheet', 'quantities', 'shopping'] as const
 
 /** Paste day: every paste of the commissions in work, once, in the order that keeps hands and board clean. */
 export function PasteDayPage() {
@@ -51,7 +54,7 @@ function OpenDay({
   const { t } = useTranslation()
   const client = useQueryClient()
   const nameOf = nameFinder(materials)
-  const [view, setView] = useState<'sheet' | 'quantities'>('sheet')
+  const [view, setView] = useState<(typeof views)[number]>('sheet')
   const all = day.commissions.map((one) => one.commission.id)
   const isIn = (id: string) => chosen.length === 0 || chosen.includes(id)
   const ticks = useTicks(
@@ -99,7 +102,7 @@ function OpenDay({
       <div className="mt-3 flex flex-wrap items-end gap-4 print:hidden">
         <Choice
           legend={t('pasteDay.view')}
-          options={(['sheet', 'quantities'] as const).map((value) => ({ value, label: t(`pasteDay.${value}`) }))}
+          options={views.map((value) => ({ value, label: t(`pasteDay.${value}`) }))}
           chosen={view}
           onChoose={setView}
         />
@@ -108,9 +111,9 @@ function OpenDay({
           {t('runSheet.print')}
         </button>
       </div>
-      {view === 'quantities' ? (
-        <Quantities day={day} isIn={isIn} nameOf={nameOf} />
-      ) : (
+      {view === 'quantities' && <Quantities day={day} isIn={isIn} nameOf={nameOf} />}
+      {view === 'shopping' && <ShoppingList day={day} chosen={chosen} nameOf={nameOf} />}
+      {view === 'sheet' && (
         <>
           <p className="mt-3 text-sm" role="status">
             {next
