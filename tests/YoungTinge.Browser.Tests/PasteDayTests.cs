@@ -133,7 +133,7 @@ public partial class PasteDayTests(Application application)
         browser.Open("/paste-day");
         browser.Click("button", "Shopping", exact: true);
         browser.WaitForText("runs short");
-        Assert.Contains("€", Row(browser, "Harts-tongue"));
+        Assert.Contains("€", Row(browser, "Hart's Tongue"));
         browser.Find("link", "Save as CSV");
         return Task.CompletedTask;
     });

@@ -1752,6 +1752,10 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        KeptAnswer: {
+            /** Format: int32 */
+            version: number;
+        };
         KeptBatchView: {
             /** Format: uuid */
             id: string;
@@ -2273,10 +2277,6 @@ export interface components {
             rows: number;
             rgb: string;
         };
-        PlanMarbleSaveAnswer: {
-            /** Format: int32 */
-            version: number;
-        };
         PlanMarbleSaveRequest: {
             plan: components["schemas"]["MarblePlan"];
             /** Format: int32 */
@@ -2295,10 +2295,6 @@ export interface components {
             /** Format: int32 */
             version: number;
             uses: components["schemas"]["PasteUseView"][];
-        };
-        PlanOmbreSaveAnswer: {
-            /** Format: int32 */
-            version: number;
         };
         PlanOmbreSaveRequest: {
             plan: components["schemas"]["OmbrePlan"];
@@ -4684,7 +4680,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PlanOmbreSaveAnswer"];
+                    "application/json": components["schemas"]["KeptAnswer"];
                 };
             };
             /** @description Not Found */
@@ -4930,7 +4926,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PlanMarbleSaveAnswer"];
+                    "application/json": components["schemas"]["KeptAnswer"];
                 };
             };
             /** @description Not Found */

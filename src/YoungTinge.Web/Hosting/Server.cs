@@ -59,7 +59,7 @@ public static class Server
         services.AddSingleton<StudioStore>().AddSingleton<CabinetStore>().AddSingleton<CommissionStore>().AddSingleton<PieceStore>()
             .AddSingleton<RunSheetStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>().AddSingleton<PictureStore>().AddSingleton<PastePlanStore>().AddSingleton<PasteWorks>().AddSingleton<PasteDayStore>().AddSingleton<ArchiveStore>();
         services.AddSingleton<PictureDesk>().AddSingleton<Reach>();
-        services.AddScoped<CurrentStudio>();
+        services.AddScoped<CurrentStudio>().AddScoped<PastePlans>();
         services.AddSingleton(TimeProvider.System);
         services.ConfigureHttpJsonOptions(json => PlanJson.Configure(json.SerializerOptions));
         services.Configure<RouteHandlerOptions>(routes => routes.ThrowOnBadRequest = true);

@@ -20,8 +20,6 @@ public static class PlanMarble
 
     public sealed record SaveRequest(MarblePlan Plan, int Version);
 
-    public sealed record SaveAnswer(int Version);
-
     /// <param name="Grams">To make of this paste.</param>
     public sealed record StripeView(ColourView Colour, double Grams, BatchView Batch);
 
@@ -66,7 +64,7 @@ public static class PlanMarble
         api.MapGet("/flowers/{id:guid}/marble", Get).WithName("getMarble").Produces<Answer>().Fails(404, 503);
         api.MapPost("/flowers/{id:guid}/marble/look", Look).WithName("lookAtMarble").Produces<LookView>().Fails(404, 422, 503);
         api.MapPost("/flowers/{id:guid}/marble/folds", Folds).WithName("foldMarble").Produces<FoldsView>().Fails(404, 422, 503);
-        api.MapPut("/flowers/{id:guid}/marble", Save).WithName("saveMarble").Produces<SaveAnswer>().Fails(404, 412, 422, 503);
+        api.MapPut("/flowers/{id:guid}/marble", Save).WithName("saveMarble").Produces<KeptAnswer>().Fails(404, 412, 422, 503);
         api.MapDelete("/flowers/{id:guid}/marble", Remove).WithName("removeMarble").Produces(204).Fails(404, 503);
     }
 
@@ -83,8 +81,8 @@ public static class PlanMarble
             kept?.Plan ?? MarblePlan.Suggest(flower.OfFlower), kept?.Version ?? 0, flower.Uses(materials)));
     }
 
-    private static Task<IResult> Look(Guid id, MarblePlan plan, CurrentStudio studio, PasteWorks works, CabinetStore cabinet, CancellationToken cancel) =>
-        WithBatch(id, plan, studio, works, cabinet, cancel, (flower, materials) =>
+    private static Task<IResult> Look(Guid id, MarblePlan plan, PastePlans plans, CancellationToken cancel) =>
+        plans.LookAsync(id, plan, Problems, (flower, materials) =>
         {
             var grams = plan.Grams(flower.All);
             var thicknessMm = plan.ThicknessMm(flower.All);
@@ -101,13 +99,13 @@ public static class PlanMarble
                 [.. plan.Stripes.Zip(plan.Shares, (stripe, share) => new StripeView(
                     ColourView.From(PasteOptics.ColourOf(stripe.Recipe, materials)), share * grams,
                     BatchView.From(Core.Mixing.DosedRecipe.For(stripe.Recipe, Math.Max(share * grams, LeastG), materials))))]));
-        });
+        }, cancel);
 
     /// <summary>A paste with no part in the batch is still shown with its recipe.</summary>
     private const double LeastG = 1;
 
-    private static Task<IResult> Folds(Guid id, MarblePlan plan, CurrentStudio studio, PasteWorks works, CabinetStore cabinet, CancellationToken cancel) =>
-        WithBatch(id, plan, studio, works, cabinet, cancel, (flower, materials) =>
+    private static Task<IResult> Folds(Guid id, MarblePlan plan, PastePlans plans, CancellationToken cancel) =>
+        plans.LookAsync(id, plan, Problems, (flower, materials) =>
         {
             var grams = plan.Grams(flower.All);
             var thicknessMm = plan.ThicknessMm(flower.All);
@@ -118,33 +116,12 @@ public static class PlanMarble
             }).ToList();
             var flat = folds.FindIndex(fold => fold.Seen.Look == MarbleLook.Flat);
             return TypedResults.Ok(new FoldsView(flat < 0 ? folds : folds[..(flat + 1)], flat < 0 ? null : flat));
-        });
+        }, cancel);
 
-    private static async Task<IResult> Save(
-        Guid id, SaveRequest request, CurrentStudio studio, PasteWorks works, PastePlanStore plans, CabinetStore cabinet, CancellationToken cancel)
-    {
-        var studioId = await studio.IdAsync(cancel);
-        if (await works.FindAsync(studioId, id, cancel) is not { } flower)
-            return Trouble.NotFound();
-        if (Problems(request.Plan, flower.All, await cabinet.LoadAsync(studioId, cancel)) is { Count: > 0 } problems)
-            return Trouble.NotPossible([.. problems.Select(problem => problem with { Path = $"plan.{problem.Path}" })]);
-        return await plans.SaveAsync(studioId, new KeptPastePlan<MarblePlan>(id, request.Plan, request.Version), cancel) is { } version
-            ? TypedResults.Ok(new SaveAnswer(version))
-            : Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere);
-    }
+    private static Task<IResult> Save(Guid id, SaveRequest request, PastePlans plans, CancellationToken cancel) =>
+        plans.SaveAsync(id, request.Plan, request.Version, Problems, cancel);
 
-    private static async Task<IResult> Remove(Guid id, CurrentStudio studio, PastePlanStore plans, CancellationToken cancel) =>
-        await plans.RemoveAsync<MarblePlan>(await studio.IdAsync(cancel), id, cancel) ? TypedResults.NoContent() : Trouble.NotFound();
-
-    private static async Task<IResult> WithBatch(
-        Guid id, MarblePlan plan, CurrentStudio studio, PasteWorks works, CabinetStore cabinet, CancellationToken cancel, Func<FlowerWorks, Materials, IResult> answer)
-    {
-        var studioId = await studio.IdAsync(cancel);
-        if (await works.FindAsync(studioId, id, cancel) is not { } flower)
-            return Trouble.NotFound();
-        var materials = await cabinet.LoadAsync(studioId, cancel);
-        return Problems(plan, flower.All, materials) is { Count: > 0 } problems ? Trouble.NotPossible(problems) : answer(flower, materials);
-    }
+    private static Task<IResult> Remove(Guid id, PastePlans plans, CancellationToken cancel) => plans.RemoveAsync<MarblePlan>(id, cancel);
 
     private static List<FieldProblem> Problems(MarblePlan plan, IReadOnlyList<PlannedWork> works, Materials materials) =>
     [

@@ -18,14 +18,12 @@ public static class PlanOmbre
 
     public sealed record SaveRequest(OmbrePlan Plan, int Version);
 
-    public sealed record SaveAnswer(int Version);
-
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/flowers/{id:guid}/ombre", Get).WithName("getOmbre").Produces<Answer>().Fails(404, 503);
         api.MapPost("/flowers/{id:guid}/ombre/look", Look).WithName("lookAtOmbre").Produces<OmbreView>().Fails(404, 422, 503);
         api.MapPost("/flowers/{id:guid}/ombre/dusted", Dusted).WithName("dustOmbre").Produces<IReadOnlyList<DustedShadeView>>().Fails(404, 422, 503);
-        api.MapPut("/flowers/{id:guid}/ombre", Save).WithName("saveOmbre").Produces<SaveAnswer>().Fails(404, 412, 422, 503);
+        api.MapPut("/flowers/{id:guid}/ombre", Save).WithName("saveOmbre").Produces<KeptAnswer>().Fails(404, 412, 422, 503);
         api.MapDelete("/flowers/{id:guid}/ombre", Remove).WithName("removeOmbre").Produces(204).Fails(404, 503);
     }
 
@@ -42,38 +40,23 @@ public static class PlanOmbre
             kept?.Plan ?? OmbrePlan.Suggest(flower.OfFlower, materials), kept?.Version ?? 0, flower.Uses(materials)));
     }
 
-    private static Task<IResult> Look(Guid id, OmbrePlan plan, CurrentStudio studio, PasteWorks works, CabinetStore cabinet, CancellationToken cancel) =>
-        WithRun(id, plan, studio, works, cabinet, cancel, (run, materials) => TypedResults.Ok(OmbreView.From(run, plan.ScaleG, materials)));
+    private static Task<IResult> Look(Guid id, OmbrePlan plan, PastePlans plans, CancellationToken cancel) => plans.LookAsync(
+        id, plan, Problems, (flower, materials) => TypedResults.Ok(OmbreView.From(plan.Run(flower.All, materials), plan.ScaleG, materials)), cancel);
 
-    private static Task<IResult> Dusted(Guid id, OmbrePlan plan, CurrentStudio studio, PasteWorks works, CabinetStore cabinet, CancellationToken cancel) =>
-        WithRun(id, plan, studio, works, cabinet, cancel, (run, materials) => TypedResults.Ok<IReadOnlyList<DustedShadeView>>(
-            [.. DustedShade.Of(run, materials, cancel).Zip(run.Shades, (dusted, shade) => DustedShadeView.From(dusted, shade.Colour))]));
+    private static Task<IResult> Dusted(Guid id, OmbrePlan plan, PastePlans plans, CancellationToken cancel) => plans.LookAsync(
+        id, plan, Problems,
+        (flower, materials) =>
+        {
+            var run = plan.Run(flower.All, materials);
+            return TypedResults.Ok<IReadOnlyList<DustedShadeView>>(
+                [.. DustedShade.Of(run, materials, cancel).Zip(run.Shades, (dusted, shade) => DustedShadeView.From(dusted, shade.Colour))]);
+        },
+        cancel);
 
-    private static async Task<IResult> Save(
-        Guid id, SaveRequest request, CurrentStudio studio, PasteWorks works, PastePlanStore plans, CabinetStore cabinet, CancellationToken cancel)
-    {
-        var studioId = await studio.IdAsync(cancel);
-        if (await works.FindAsync(studioId, id, cancel) is not { } flower)
-            return Trouble.NotFound();
-        if (Problems(request.Plan, flower.All, await cabinet.LoadAsync(studioId, cancel)) is { Count: > 0 } problems)
-            return Trouble.NotPossible([.. problems.Select(problem => problem with { Path = $"plan.{problem.Path}" })]);
-        return await plans.SaveAsync(studioId, new KeptPastePlan<OmbrePlan>(id, request.Plan, request.Version), cancel) is { } version
-            ? TypedResults.Ok(new SaveAnswer(version))
-            : Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere);
-    }
+    private static Task<IResult> Save(Guid id, SaveRequest request, PastePlans plans, CancellationToken cancel) =>
+        plans.SaveAsync(id, request.Plan, request.Version, Problems, cancel);
 
-    private static async Task<IResult> Remove(Guid id, CurrentStudio studio, PastePlanStore plans, CancellationToken cancel) =>
-        await plans.RemoveAsync<OmbrePlan>(await studio.IdAsync(cancel), id, cancel) ? TypedResults.NoContent() : Trouble.NotFound();
-
-    private static async Task<IResult> WithRun(
-        Guid id, OmbrePlan plan, CurrentStudio studio, PasteWorks works, CabinetStore cabinet, CancellationToken cancel, Func<OmbreRun, Materials, IResult> answer)
-    {
-        var studioId = await studio.IdAsync(cancel);
-        if (await works.FindAsync(studioId, id, cancel) is not { } flower)
-            return Trouble.NotFound();
-        var materials = await cabinet.LoadAsync(studioId, cancel);
-        return Problems(plan, flower.All, materials) is { Count: > 0 } problems ? Trouble.NotPossible(problems) : answer(plan.Run(flower.All, materials), materials);
-    }
+    private static Task<IResult> Remove(Guid id, PastePlans plans, CancellationToken cancel) => plans.RemoveAsync<OmbrePlan>(id, cancel);
 
     private static List<FieldProblem> Problems(OmbrePlan plan, IReadOnlyList<PlannedWork> works, Materials materials)
     {

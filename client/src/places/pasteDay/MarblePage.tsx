@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Plus, Shuffle } from 'lucide-react'
 import { useId } from 'react'
 import { useTranslation } from 'react-i18next'
-import { Link, useParams } from 'react-router'
+import { useParams } from 'react-router'
 import type { MarbleAnswer, MarblePlan, Material } from '../../api/api'
 import { answer, api } from '../../api/api'
 import { queries } from '../../api/queries'
@@ -15,6 +15,7 @@ import { FoldStrip } from './FoldStrip'
 import { MarbleSheet } from './MarbleSheet'
 import { MarbleSteps } from './MarbleSteps'
 import { PasteChoice } from './PasteChoice'
+import { PlanHead } from './PlanHead'
 import { SaveRow } from './SaveRow'
 import { UsePicker } from './UsePicker'
 import type { PasteDraft } from './usePastePlan'
@@ -60,14 +61,7 @@ function OpenMarble({ flowerId, kept, materials }: { flowerId: string; kept: Mar
 
   return (
     <main className="w-full pb-10">
-      <div className="px-4 pt-5 pb-3 lg:px-6">
-        <p className="text-xs print:hidden">
-          <Link className="act" to={`/flowers/${flowerId}`}>
-            {kept.flowerName}
-          </Link>
-          <span className="quiet"> · {kept.commission.name}</span>
-        </p>
-        <h1 className="name text-3xl">{t('marble.title', { flower: kept.flowerName })}</h1>
+      <PlanHead flowerId={flowerId} kept={kept} title={t('marble.title', { flower: kept.flowerName })}>
         <SaveRow
           draft={draft.value}
           isChanged={draft.isChanged}
@@ -77,7 +71,7 @@ function OpenMarble({ flowerId, kept, materials }: { flowerId: string; kept: Mar
           nameOf={nameOf}
           onDrop={(now) => draft.drop(now ?? saved)}
         />
-      </div>
+      </PlanHead>
       {look.data && <MarbleSheet look={look.data} />}
       <div className="grid gap-x-10 gap-y-6 px-4 py-4 lg:grid-cols-[22rem_minmax(0,1fr)] lg:px-6 print:hidden">
         <Stripes

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { ArrowLeftRight, Minus, Plus } from 'lucide-react'
 import { useTranslation } from 'react-i18next'
-import { Link, useParams } from 'react-router'
+import { useParams } from 'react-router'
 import type { Material, OmbreAnswer, OmbrePlan, OmbreView } from '../../api/api'
 import { answer, api } from '../../api/api'
 import { queries } from '../../api/queries'
@@ -13,6 +13,7 @@ import { deltaE, grams, nameFinder } from '../../shared/words'
 import { DustedRun } from './DustedRun'
 import { OmbreSheet } from './OmbreSheet'
 import { PasteChoice } from './PasteChoice'
+import { PlanHead } from './PlanHead'
 import { SaveRow } from './SaveRow'
 import { Schools } from './Schools'
 import { StepCurve } from './StepCurve'
@@ -62,14 +63,7 @@ function OpenOmbre({ flowerId, kept, materials }: { flowerId: string; kept: Ombr
 
   return (
     <main className="w-full pb-10">
-      <div className="px-4 pt-5 pb-3 lg:px-6">
-        <p className="text-xs print:hidden">
-          <Link className="act" to={`/flowers/${flowerId}`}>
-            {kept.flowerName}
-          </Link>
-          <span className="quiet"> · {kept.commission.name}</span>
-        </p>
-        <h1 className="name text-3xl">{t('ombre.title', { flower: kept.flowerName })}</h1>
+      <PlanHead flowerId={flowerId} kept={kept} title={t('ombre.title', { flower: kept.flowerName })}>
         <SaveRow
           draft={draft.value}
           isChanged={draft.isChanged}
@@ -79,7 +73,7 @@ function OpenOmbre({ flowerId, kept, materials }: { flowerId: string; kept: Ombr
           nameOf={nameOf}
           onDrop={(now) => draft.drop(now ?? saved)}
         />
-      </div>
+      </PlanHead>
       <Run plan={plan} view={look.data} />
       <div className="grid gap-x-10 gap-y-6 px-4 py-4 lg:grid-cols-[22rem_minmax(0,1fr)] lg:px-6 print:hidden">
         <section aria-label={t('ombre.ends')} className="space-y-4">

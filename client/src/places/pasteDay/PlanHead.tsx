@@ -1,0 +1,29 @@
+import type { ReactNode } from 'react'
+import { Link } from 'react-router'
+import type { MarbleAnswer, OmbreAnswer } from '../../api/api'
+
+/** What a paste plan is for, its name, and what can be done with it. */
+export function PlanHead({
+  flowerId,
+  kept,
+  title,
+  children,
+}: {
+  flowerId: string
+  kept: OmbreAnswer | MarbleAnswer
+  title: string
+  children: ReactNode
+}) {
+  return (
+    <div className="px-4 pt-5 pb-3 lg:px-6">
+      <p className="text-xs print:hidden">
+        <Link className="act" to={`/flowers/${flowerId}`}>
+          {kept.flowerName}
+        </Link>
+        <span className="quiet"> · {kept.commission.name}</span>
+      </p>
+      <h1 className="name text-3xl">{title}</h1>
+      {children}
+    </div>
+  )
+}
