@@ -138,6 +138,52 @@ public partial class PasteDayTests(Application application)
         return Task.CompletedTask;
     });
 
+    [Fact]
+    public Task Of_two_people_the_second_chooses_whose_run_stays() => application.InBrowserAsync(nameof(Of_two_people_the_second_chooses_whose_run_stays), browser =>
+    {
+        browser.OpenPaste("Ranunculus", "Ombre");
+        var page = browser.Url;
+        browser.Fill("Smallest step of your scale", "0.2");
+        // Somebody else, in another window with nothing of this one's.
+        browser.OpenTab(page);
+        browser.Run("localStorage.clear()");
+        browser.Reload();
+        browser.WaitForSaved();
+        browser.Fill("Smallest step of your scale", "0.5");
+        browser.Click("button", "Keep this plan");
+        browser.WaitForSaved();
+        browser.CloseTab();
+
+        browser.Click("button", "Keep this plan");
+        browser.WaitForText("It was changed in another window in the meantime.");
+        Assert.Equal("0.2", browser.ValueOf("Smallest step of your scale"));
+        browser.Click("button", "Keep mine");
+        browser.WaitForSaved();
+        browser.Reload();
+        browser.WaitUntil("mine stays", () => browser.ValueOf("Smallest step of your scale") == "0.2");
+        return Task.CompletedTask;
+    });
+
+    [Fact]
+    public Task On_a_phone_nothing_runs_over_the_edge() => application.InBrowserAsync(nameof(On_a_phone_nothing_runs_over_the_edge), browser =>
+    {
+        bool Fits() => (bool)browser.Run("return document.documentElement.scrollWidth <= window.innerWidth")!;
+        browser.OpenPaste("Ranunculus", "Ombre");
+        browser.WaitForText("Run sheet");
+        Assert.True(Fits());
+        browser.OpenPaste("Clematis", "Marble");
+        browser.WaitForText("folds left");
+        Assert.True(Fits());
+        browser.Open("/paste-day");
+        foreach (var view in new[] { "Quantities", "Shopping", "The day, step by step" })
+        {
+            browser.Click("button", view, exact: true);
+            Assert.True(Fits(), view);
+        }
+
+        return Task.CompletedTask;
+    }, width: 390, height: 844);
+
     private static string Row(Browser browser, string name) =>
         (string)browser.Run("return [...document.querySelectorAll('tr')].find((row) => row.cells[0].textContent === arguments[0])?.textContent ?? ''", name)!;
 

@@ -1,0 +1,55 @@
+using CsCheck;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Mixing;
+
+namespace YoungTinge.Core.Tests.Mixing;
+
+/// <summary>Recipes as hands measure them: by whole units, or finer where a fault would show.</summary>
+public class DosedRecipeTests
+{
+    private static Gen<(PasteRecipe Recipe, double PasteG)> Batches => Gen.Select(
+        Gen.Double[0.02, 0.5], Gen.Double[0.02, 0.5], Gen.Double[15, 250],
+        (ember, lichen, pasteG) => (TestData.Recipe(("ember", ember), ("lichen", lichen)), pasteG));
+
+    [Fact]
+    public void Measured_finer_no_colour_is_further_off_than_was_allowed_for() => Batches.Sample(batch =>
+    {
+        const double most = 0.4;
+        var finer = DosedRecipe.For(batch.Recipe, batch.PasteG, TestData.Cabinet, most);
+        foreach (var colour in finer.Colours.Where(colour => colour.CountedBesides > 0))
+            Assert.InRange(colour.MeasuredG / colour.Grams, 0.97, 1.03);
+        Assert.InRange(finer.RoundingDeltaE, 0, Math.Max(2 * most + 0.1, DosedRecipe.For(batch.Recipe, batch.PasteG, TestData.Cabinet).RoundingDeltaE));
+    }, iter: 200);
+
+    [Fact]
+    public void What_is_counted_and_what_the_let_down_brings_make_the_dose() => Batches.Sample(batch =>
+    {
+        foreach (var colour in DosedRecipe.For(batch.Recipe, batch.PasteG, TestData.Cabinet, 0.1).Colours.Where(colour => colour.CountedBesides > 0))
+        {
+            var (units, letDown) = (colour.Units!, colour.LetDown!);
+            Assert.Equal((int)Math.Floor(units.Exact), colour.CountedBesides);
+            Assert.Equal(colour.MeasuredG, colour.CountedBesides * units.Unit.MassG + letDown.DoseG, 1e-12);
+            // The rest is less than a unit: that is what it is for.
+            Assert.InRange(letDown.DoseG, 0, 1.03 * units.Unit.MassG);
+        }
+    }, iter: 200);
+
+    [Fact]
+    public void Unless_it_is_asked_for_doses_stay_in_whole_units() => Batches.Sample(batch =>
+    {
+        var dosed = DosedRecipe.For(batch.Recipe, batch.PasteG, TestData.Cabinet);
+        Assert.All(dosed.Colours, colour => Assert.Equal(0, colour.CountedBesides));
+        Assert.All(dosed.Colours.Where(colour => colour.Units is { IsUnderOne: false, IsTooMany: false }), colour => Assert.Null(colour.LetDown));
+    }, iter: 100);
+
+    [Fact]
+    public void The_colour_told_is_the_colour_of_what_was_measured()
+    {
+        var recipe = TestData.Recipe(("saffron-thread", 0.17), ("ember", 0.12));
+        var dosed = DosedRecipe.For(recipe, 43, TestData.Cabinet, 0.2);
+        var measured = recipe with { Doses = [.. dosed.Colours.Select(colour => new Dose(colour.ColourantId, 100 * colour.MeasuredG / 43))] };
+        Assert.Equal(0, DeltaE2000.Between(TestData.ColourOf(measured), dosed.RoundedColour), 1e-9);
+        Assert.Equal(DeltaE2000.Between(TestData.ColourOf(recipe), dosed.RoundedColour), dosed.RoundingDeltaE, 1e-9);
+    }
+}
