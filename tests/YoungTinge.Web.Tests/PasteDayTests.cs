@@ -148,6 +148,22 @@ public sealed class PasteDayTests(DemoDatabase demo) : IClassFixture<DemoDatabas
     }
 
     [Fact]
+    public async Task A_run_may_serve_its_whole_commission_and_nothing_beyond()
+    {
+        var ombre = await GetAsync($"/api/flowers/{await FlowerAsync("Ranunculus")}/ombre");
+        Assert.Equal(["Hellebore", "Ivy", "Ranunculus"], ombre["uses"]!.AsArray().Select(use => (string)use!["flowerName"]!).Distinct().Order());
+        var path = $"/api/flowers/{await FlowerAsync("Ranunculus")}/ombre/look";
+        var plan = ombre["plan"]!;
+        var before = (double)(await PostAsync(path, plan))["shades"]![0]!["grams"]!;
+        var sepals = ombre["uses"]!.AsArray().First(use => (string)use!["piece"]!["name"]! == "Sepals")!["piece"]!;
+        plan["uses"]![0]!["pieceIds"]!.AsArray().Add((string)sepals["id"]!);
+        Assert.Equal(before + (double)sepals["batchG"]!, (double)(await PostAsync(path, plan))["shades"]![0]!["grams"]!, 1e-9);
+        var petals = (await GetAsync($"/api/flowers/{await FlowerAsync("Clematis, moonlit")}"))["pieces"]![1]!["id"]!;
+        plan["uses"]![1]!["pieceIds"]!.AsArray().Add((string)petals!);
+        Assert.Contains("uses[1].pieceIds unknownPiece", await ProblemsOf(await http.PostAsJsonAsync(path, plan)));
+    }
+
+    [Fact]
     public async Task The_shopping_list_is_told_and_saved_alike()
     {
         var lines = (await GetAsync("/api/paste-day"))["shopping"]!.AsArray();

@@ -72,14 +72,15 @@ public static class PasteDaySheet
     {
         var works = flowers.SelectMany(flower => flower.Works.Select(work => (Flower: flower, Work: work))).ToList();
         var all = works.Select(one => one.Work).ToList();
-        var elsewhere = flowers.SelectMany(flower => (flower.Ombre?.Uses.SelectMany(use => use.PieceIds) ?? []).Concat(flower.Marble?.PieceIds ?? [])).ToHashSet();
-        var own = works.Where(one => !elsewhere.Contains(one.Work.PieceId) && one.Work.Parts > 0 && materials.HasAllOf(one.Work.Plan.Paste));
-        PasteBlock[] blocks =
+        PasteBlock[] together =
         [
-            .. own.GroupBy(one => (one.Flower.CommissionId, Same(one.Work.Plan.Paste))).Select(group => OfPaste([.. group], materials)),
             .. flowers.Where(flower => flower.Ombre is not null).Select(flower => OfOmbre(flower, flower.Ombre!, all, materials)).OfType<PasteBlock>(),
             .. flowers.Where(flower => flower.Marble is not null).Select(flower => OfMarble(flower, flower.Marble!, all, materials)).OfType<PasteBlock>(),
         ];
+        // The pieces of a run or a marble that cannot be made as it stands are mixed by their own plans, rather than not at all.
+        var elsewhere = together.SelectMany(block => block.Uses.Select(use => use.PieceId)).ToHashSet();
+        var own = works.Where(one => !elsewhere.Contains(one.Work.PieceId) && one.Work.Parts > 0 && materials.HasAllOf(one.Work.Plan.Paste));
+        PasteBlock[] blocks = [.. own.GroupBy(one => (one.Flower.CommissionId, Same(one.Work.Plan.Paste))).Select(group => OfPaste([.. group], materials)), .. together];
         return [.. blocks.OrderBy(block => FamilyOf(block.Colour)).ThenByDescending(block => block.Colour.L)];
     }
 

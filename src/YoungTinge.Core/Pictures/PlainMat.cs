@@ -27,6 +27,8 @@ internal static class PlainMat
 
     private const double SameHue = 1.5;
 
+    private const double LeastStanding = 0.02;
+
     /// <param name="seen">Cells to look at.</param>
     /// <param name="isBorder">Of those, whether it lies at an edge.</param>
     /// <returns>Whether each cell stands out from the mat; null if the picture has no plain mat.</returns>
@@ -67,7 +69,8 @@ internal static class PlainMat
         foreach (var cell in seen)
             stands[cell] = Distance(cell) > limit;
         TakeShadows(colours, columns, seen, stands, MatAt);
-        return stands;
+        // If nothing is left standing, it may be no mat but one close petal.
+        return seen.Count(cell => stands[cell]) < LeastStanding * seen.Count ? null : stands;
 
         double[][]? Fitted(List<int> members)
         {

@@ -117,6 +117,20 @@ public class MarbleTests
     }
 
     [Fact]
+    public void A_beginning_marbles_the_first_whorl_and_takes_its_paste_and_thickness()
+    {
+        var bud = new PlannedWork(Guid.NewGuid(), TestPlans.Petal with { Solid = true, ThicknessMm = 9 }, 3, TestPlans.Plan());
+        var petals = new PlannedWork(Guid.NewGuid(), TestPlans.Petal, 9, TestPlans.Plan());
+        var plan = MarblePlan.Suggest([bud, petals]);
+        Assert.Equal([petals.PieceId], plan.PieceIds);
+        Assert.Equal(petals.Plan.Paste, plan.Stripes[0].Recipe);
+        Assert.Empty(MarbleCheck.Problems(plan, [bud, petals]));
+        Assert.Equal(PasteQuantity.For(petals.Piece, 9).BatchG, plan.Grams([bud, petals]));
+        Assert.Equal(TestPlans.Petal.ThicknessMm, plan.ThicknessMm([bud, petals]));
+        Assert.Equal(MarblePlan.UsualThicknessMm, (plan with { PieceIds = [bud.PieceId] }).ThicknessMm([bud, petals]));
+    }
+
+    [Fact]
     public void What_cannot_be_is_said_at_its_field()
     {
         MarbleProblemCode[] Codes(MarblePlan plan) => [.. MarbleCheck.Problems(plan, []).Select(problem => problem.Code).Distinct()];

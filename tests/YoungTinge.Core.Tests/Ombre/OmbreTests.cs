@@ -127,6 +127,20 @@ public class OmbreTests
     }
 
     [Fact]
+    public void Whatever_is_weighed_the_scale_can_show() =>
+        Gen.Select(Runs, Gen.Int[0, 2]).Sample((drawn, kind) =>
+        {
+            var scaleG = new[] { 0.1, 0.5, 1 }[kind];
+            double[] grams = [.. drawn.Grams.Select(mass => Math.Round(mass))];
+            foreach (var school in new[] { OmbreSchool.CutBack, OmbreSchool.SplitStock })
+            {
+                var weighed = OmbreWay.Of(Run(drawn.First, drawn.Last, grams), school, TestData.Cabinet, scaleG).Steps
+                    .Where(step => step.Act != OmbreAct.LeftOver).SelectMany(step => step.Parts?.Select(part => part.Grams) ?? [step.Grams]);
+                Assert.All(weighed, mass => Assert.Equal(mass, Math.Round(mass / scaleG) * scaleG, 1e-6));
+            }
+        }, iter: 40);
+
+    [Fact]
     public void No_smaller_first_batch_makes_the_same_cut_back()
     {
         // Two shades and white: what is kept for the second is the only choice there is.

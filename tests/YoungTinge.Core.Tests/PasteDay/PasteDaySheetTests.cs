@@ -58,10 +58,24 @@ public class PasteDaySheetTests
     }
 
     [Fact]
-    public void A_run_whose_colour_is_gone_is_left_out_and_does_not_stop_the_day()
+    public void Pieces_of_a_run_that_cannot_be_made_are_mixed_by_their_own_plans()
     {
-        var ombre = new OmbrePlan(TestData.Recipe(("gone", 1)), TestData.Recipe(), null, [1], [new([], 40), new([], 40)], 0.1, OmbreSchool.CutBack);
-        Assert.Single(PasteDaySheet.Of([Flower(Work(Green)) with { Ombre = ombre }], TestData.Cabinet));
+        PlannedWork[] works = [Work(Green), Work(Apricot)];
+        var gone = new OmbrePlan(
+            TestData.Recipe(("gone", 1)), TestData.Recipe(), null, [1], [new([works[0].PieceId], 0), new([works[1].PieceId], 0)], 0.1, OmbreSchool.CutBack);
+        var marble = new MarblePlan([new(TestData.Recipe(("gone", 1)), 1), new(Plum, 1)], 1, 4, 0, [works[1].PieceId], 0, 1);
+        var blocks = PasteDaySheet.Of([Flower(works) with { Ombre = gone, Marble = marble }], TestData.Cabinet);
+        Assert.All(blocks, block => Assert.Equal(BlockKind.Paste, block.Kind));
+        Assert.Equal(works.Select(work => work.PieceId).Order(), blocks.SelectMany(block => block.Uses.Select(use => use.PieceId)).Order());
+    }
+
+    [Fact]
+    public void A_commission_is_mixed_by_itself_even_if_another_has_the_same_paste()
+    {
+        var other = Flower(Work(Green)) with { CommissionId = Guid.NewGuid() };
+        var blocks = PasteDaySheet.Of([Flower(Work(Green)), other], TestData.Cabinet);
+        Assert.Equal(2, blocks.Select(block => block.CommissionId).Distinct().Count());
+        Assert.Empty(PasteDaySheet.Of([], TestData.Cabinet));
     }
 
     [Fact]

@@ -67,6 +67,18 @@ public class FlowerDivisionTests
         }
     }
 
+    [Theory]
+    [InlineData(12, 0)]
+    [InlineData(0, 1.5)]
+    [InlineData(8, 1)]
+    public void A_mat_may_be_lit_from_one_side_and_have_a_weave(double acrossL, double weaveL)
+    {
+        Lab Mat(int x, int y) => new(55 + acrossL * (x / 380.0 - 0.5) + weaveL * Math.Sin(x * 1.9) * Math.Sin(y * 1.7), 2, 6);
+        var division = WithAPieceApart(new Lab(68, 4, 10), Mat);
+        Assert.InRange(DeltaE2000.Between(Heart, division.Zones.Single(zone => zone.Zone == Zone.Heart).Reading.Colour), 0, 3);
+        Assert.InRange(DeltaE2000.Between(new Lab(68, 4, 10), Assert.Single(division.Zones, zone => zone.Zone == Zone.Back).Reading.Colour), 0, 3);
+    }
+
     [Fact]
     public void Before_growing_leaves_a_bloom_is_divided_and_a_leaf_is_not_its_back()
     {
@@ -130,6 +142,16 @@ public class FlowerDivisionTests
         // All of an even picture may be one close petal; then its zones are one colour, within the grain.
         Assert.All(division.Zones, zone => Assert.InRange(DeltaE2000.Between(new Lab(55, 3, 8), zone.Reading.Colour), 0, 2));
         Assert.InRange(division.Parts.Count, 0, 1);
+    }
+
+    [Fact]
+    public void A_close_petal_that_fills_the_picture_is_no_mat()
+    {
+        // One even colour, a little darker towards a corner, and nothing else.
+        var division = FlowerDivision.Of(Draw((x, y) => new Lab(70 - 0.02 * (x + y), 30, 10)), CastRemoval.None, SeenAs.Piece);
+        var heart = division.Zones.Single(zone => zone.Zone == Zone.Heart).Reading.Colour;
+        Assert.InRange(heart.L, 60, 70);
+        Assert.Equal(Heart.HueDegrees, heart.HueDegrees, 5.0);
     }
 
     [Fact]
