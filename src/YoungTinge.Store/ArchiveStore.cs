@@ -196,11 +196,29 @@ public sealed class ArchiveStore(NpgsqlDataSource dataSource)
                     return "piece";
             }
 
-            return null;
+            await reader.DisposeAsync();
+            return await ReadsPastePlansAsync(connection, studioId, cancel) ? null : "paste_plan";
         }
         catch (Exception exception) when (exception is InvalidDataException or ArgumentException or JsonException)
         {
             return exception is JsonException ? "piece" : "material";
+        }
+    }
+
+    private static async Task<bool> ReadsPastePlansAsync(NpgsqlConnection connection, Guid studioId, CancellationToken cancel)
+    {
+        await using var command = new NpgsqlCommand("select kind, plan::text from paste_plan where studio_id = $1", connection);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        await using var reader = await command.ExecuteReaderAsync(cancel);
+        try
+        {
+            while (await reader.ReadAsync(cancel))
+                PastePlanStore.Read(reader.GetString(0), reader.GetString(1));
+            return true;
+        }
+        catch (Exception exception) when (exception is InvalidDataException or JsonException)
+        {
+            return false;
         }
     }
 }

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using Npgsql;
 using NpgsqlTypes;
+using YoungTinge.Core.Marble;
 using YoungTinge.Core.Ombre;
 
 namespace YoungTinge.Store;
@@ -28,8 +29,7 @@ public sealed class PastePlanStore(NpgsqlDataSource dataSource)
         var plans = new List<KeptPastePlan<T>>();
         while (await reader.ReadAsync(cancel))
         {
-            var plan = JsonSerializer.Deserialize<T>(reader.GetString(1), PlanJson.Options) ?? throw new InvalidDataException("A paste plan is empty.");
-            plans.Add(new KeptPastePlan<T>(reader.GetGuid(0), plan, reader.GetInt32(2)));
+            plans.Add(new KeptPastePlan<T>(reader.GetGuid(0), Read<T>(reader.GetString(1)), reader.GetInt32(2)));
         }
 
         return plans;
@@ -72,6 +72,12 @@ public sealed class PastePlanStore(NpgsqlDataSource dataSource)
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = KindOf<T>() });
         return await command.ExecuteNonQueryAsync(cancel) > 0;
     }
+
+    /// <summary>Reads a plan of either kind, as it stands in the database.</summary>
+    /// <exception cref="JsonException">It is none of that kind.</exception>
+    internal static object Read(string kind, string plan) => kind == KindOf<OmbrePlan>() ? Read<OmbrePlan>(plan) : Read<MarblePlan>(plan);
+
+    private static T Read<T>(string plan) => JsonSerializer.Deserialize<T>(plan, PlanJson.Options) ?? throw new InvalidDataException("A paste plan is empty.");
 
     private static string KindOf<T>() => typeof(T) == typeof(OmbrePlan) ? "ombre" : "marble";
 }

@@ -31,10 +31,21 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
     private PictureStore Pictures => new(demo.DataSource);
 
     [Fact]
+    public async Task A_run_of_shades_that_cannot_be_read_is_refused_and_nothing_changes()
+    {
+        var archive = await Archive.WriteAsync(studioId, Cancel);
+        var damaged = JsonNode.Parse(archive)!;
+        damaged["tables"]!["paste_plan"]![0]!["plan"] = new JsonObject { ["folds"] = "many" };
+        Assert.Equal(new RestoreResult.Refused(ArchiveProblem.Damaged, "paste_plan"), await Archive.RestoreAsync(studioId, damaged.ToJsonString(), Cancel));
+        Assert.Equal(archive, await Archive.WriteAsync(studioId, Cancel));
+    }
+
+    [Fact]
     public async Task What_goes_out_comes_in_the_same_to_the_last_digit()
     {
         var pieces = await new PieceStore(demo.DataSource).ListAsync(studioId, null, Cancel);
         await new RunSheetStore(demo.DataSource).TickAsync(pieces[0].Id, "knead", "f00", Cancel);
+        await new PasteDayStore(demo.DataSource).TickAsync(studioId, $"paste:{pieces[0].Id}", "f00", Cancel);
         var before = await Archive.WriteAsync(studioId, Cancel);
         foreach (var table in ArchiveStore.TableNames)
             Assert.True(JsonNode.Parse(before)!["tables"]![table]!.AsArray().Count > 0, table);
