@@ -16,7 +16,7 @@ public sealed record PasteQuantity(double PieceG, double BallMm, int Pieces, dou
     // The ridge that holds the wire: a low triangle along the lower part of a flat piece.
     private const double RidgeLengthShare = 0.6;
     private const double RidgeWidthMm = 3;
-    private const double RidgeHeightMm = 1;
+    internal const double RidgeHeightMm = 1;
 
     public static PasteQuantity For(Piece piece, int parts)
     {

@@ -15,8 +15,9 @@ namespace YoungTinge.Web.PasteDay;
 public static class GetPasteDay
 {
     /// <param name="Needed">Without spares.</param>
+    /// <param name="Wire">To carry it; null if its paste holds something that is gone.</param>
     public sealed record PieceLine(
-        Guid Id, string Name, int PerPart, int Needed, int Pieces, double PieceG, double BallMm, bool Solid, double ThicknessMm, double Grams);
+        Guid Id, string Name, int PerPart, int Needed, int Pieces, double PieceG, double BallMm, bool Solid, double ThicknessMm, double Grams, Core.Planning.WireAdvice? Wire);
 
     public sealed record FlowerLine(Guid Id, string Name, int Flowers, int Buds, IReadOnlyList<PieceLine> Pieces);
 
@@ -79,7 +80,7 @@ public static class GetPasteDay
             [.. day.Commissions.Select(commission => new CommissionLine(
                 CommissionView.From(commission, day.Studio, clock.GetUtcNow()),
                 [.. day.Flowers.Where(flower => flower.CommissionId == commission.Id)
-                    .Select(flower => new FlowerLine(flower.Id, flower.Name, flower.Flowers, flower.Buds, [.. works[flower.Id].Select(Line)]))]))],
+                    .Select(flower => new FlowerLine(flower.Id, flower.Name, flower.Flowers, flower.Buds, [.. works[flower.Id].Select(work => Line(work, day.Materials))]))]))],
             [.. day.Blocks.SelectMany(block => LetDownsOf(block, done))],
             [.. day.Blocks.Select(block => View(block, done.GetValueOrDefault(block.Key), day.Materials))],
             day.Shopping, day.Studio.Currency));
@@ -123,12 +124,13 @@ public static class GetPasteDay
         }
     }
 
-    private static PieceLine Line(Core.Planning.PlannedWork work)
+    private static PieceLine Line(Core.Planning.PlannedWork work, Materials materials)
     {
         var quantity = Core.Planning.PasteQuantity.For(work.Piece, work.Parts);
         return new PieceLine(
             work.PieceId, work.Piece.Name, work.Piece.PerPart, work.Piece.Needed(work.Parts), quantity.Pieces, quantity.PieceG, quantity.BallMm,
-            work.Piece.Solid, work.Piece.ThicknessMm, quantity.BatchG);
+            work.Piece.Solid, work.Piece.ThicknessMm, quantity.BatchG,
+            materials.HasAllOf(work.Plan.Paste) ? Core.Planning.WireAdvice.For(work.Piece, work.Plan.Paste, materials) : null);
     }
 
     private static BlockView View(PasteBlock block, Tick? tick, Materials materials)

@@ -1,4 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
+import type { TFunction } from 'i18next'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { PasteDay } from '../../api/api'
@@ -6,7 +7,7 @@ import { answer, api, RequestFailed } from '../../api/api'
 import { Problem } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
 import type { NameOf } from '../../shared/words'
-import { grams, problemWords, scale } from '../../shared/words'
+import { deltaE, grams, problemWords, scale } from '../../shared/words'
 
 type Flower = PasteDay['commissions'][number]['flowers'][number]
 
@@ -103,6 +104,7 @@ function FlowerQuantities({ flower, nameOf }: { flower: Flower; nameOf: NameOf }
               <th className="text-right">{t('pasteDay.column.each')}</th>
               <th className="text-right">{t('pasteDay.column.ball')}</th>
               <th className="text-right">{t('pasteDay.column.batch')}</th>
+              <th>{t('pasteDay.column.wire')}</th>
             </tr>
           </thead>
           <tbody>
@@ -114,6 +116,7 @@ function FlowerQuantities({ flower, nameOf }: { flower: Flower; nameOf: NameOf }
                 <td className="text-right">{grams(piece.pieceG)}</td>
                 <td className="text-right">{t('pasteDay.mm', { ball: piece.ballMm.toFixed(0) })}</td>
                 <td className="text-right font-semibold">{scale(piece.grams)}</td>
+                <td>{wireWords(t, piece, nameOf)}</td>
               </tr>
             ))}
           </tbody>
@@ -121,4 +124,15 @@ function FlowerQuantities({ flower, nameOf }: { flower: Flower; nameOf: NameOf }
       </div>
     </div>
   )
+}
+
+/** "26 gauge; White Wire does not show" */
+function wireWords(t: TFunction, piece: Flower['pieces'][number], nameOf: NameOf): string {
+  const { wire } = piece
+  if (!wire) return ''
+  const gauge = t('pasteDay.wire.gauge', { gauge: wire.gauge })
+  const [best] = wire.choices
+  if (!best || piece.solid) return gauge
+  const shows = best.showsDeltaE < 1 ? 'hidden' : best.showsDeltaE < 2 ? 'hardly' : 'shows'
+  return `${gauge}; ${t(`pasteDay.wire.${shows}`, { name: nameOf(best.wireId), deltaE: deltaE(best.showsDeltaE) })}`
 }
