@@ -1660,6 +1660,7 @@ export interface components {
             thicknessMm: number;
             /** Format: double */
             grams: number;
+            wire: null | components["schemas"]["WireAdvice"];
         };
         GetPasteDayTickRequest: {
             fingerprint: string;
@@ -2704,6 +2705,18 @@ export interface components {
             totalG: number;
             /** Format: double */
             count: number;
+        };
+        WireAdvice: {
+            /** Format: int32 */
+            gauge: number;
+            /** Format: double */
+            diameterMm: number;
+            choices: components["schemas"]["WireChoice"][];
+        };
+        WireChoice: {
+            wireId: string;
+            /** Format: double */
+            showsDeltaE: number;
         };
         /** @enum {unknown} */
         Zone: "rim" | "tip" | "heart" | "base" | "back";

@@ -8,13 +8,15 @@ public class WireAdviceTests
     private static readonly PasteRecipe Pale = TestData.Recipe();
     private static readonly PasteRecipe DeepGreen = TestData.Recipe(("fen", 2), ("gorse", 1), ("slatewing", 1));
 
-    private static Wire Best(WireAdvice advice) => TestData.Cabinet.Get<Wire>(advice.Choices[0].WireId);
+    /// <summary>The wire in paper that shows less of the two colours it is sold in.</summary>
+    private static string Better(PasteRecipe paste) =>
+        WireAdvice.For(TestPlans.Petal, paste, TestData.Cabinet).Choices.First(choice => choice.WireId is "white-wire" or "green-wire").WireId;
 
     [Fact]
     public void A_pale_petal_takes_white_wire_and_a_dark_leaf_green()
     {
-        Assert.Contains("white", Best(WireAdvice.For(TestPlans.Petal, Pale, TestData.Cabinet)).Id);
-        Assert.Contains("green", Best(WireAdvice.For(TestPlans.Petal, DeepGreen, TestData.Cabinet)).Id);
+        Assert.Equal("white-wire", Better(Pale));
+        Assert.Equal("green-wire", Better(DeepGreen));
     }
 
     [Fact]
