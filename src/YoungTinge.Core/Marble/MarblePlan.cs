@@ -26,7 +26,7 @@ public sealed record MarblePlan(
     public const double UsualThicknessMm = 0.6;
 
     /// <summary>Of each paste, summing to 1.</summary>
-    public IReadOnlyList<double> Shares => [.. Stripes.Select(stripe => stripe.Parts / Stripes.Sum(one => one.Parts))];
+    public IReadOnlyList<double> Shares() => [.. Stripes.Select(stripe => stripe.Parts / Stripes.Sum(one => one.Parts))];
 
     /// <param name="works">All pieces that it may name.</param>
     public double Grams(IReadOnlyList<PlannedWork> works) => OtherG + Cut(works).Sum(work => PasteQuantity.For(work.Piece, work.Parts).BatchG);

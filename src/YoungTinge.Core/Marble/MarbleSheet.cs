@@ -15,6 +15,26 @@ public enum MarbleLook
     Flat,
 }
 
+/// <summary>How the mean colours of pieces cut from one sheet compare.</summary>
+public enum PiecesAlike
+{
+    /// <summary>Only their streaks differ.</summary>
+    Same,
+
+    /// <summary>Alike, not clones.</summary>
+    Alike,
+    Different,
+}
+
+/// <param name="DeltaE">Mean CIEDE2000 between their mean colours.</param>
+public sealed record Likeness(double DeltaE)
+{
+    private const double SameDeltaE = 0.5;
+    private const double AlikeDeltaE = 2;
+
+    public PiecesAlike Word => DeltaE < SameDeltaE ? PiecesAlike.Same : DeltaE < AlikeDeltaE ? PiecesAlike.Alike : PiecesAlike.Different;
+}
+
 /// <summary>A picture of a part of the sheet.</summary>
 /// <param name="Rgb">Three bytes a point (sRGB), row by row from the top.</param>
 public sealed record MarblePicture(int Columns, int Rows, byte[] Rgb);
@@ -51,7 +71,7 @@ public sealed class MarbleSheet
 
     private MarbleSheet(MarblePlan plan, int folds, double grams, double thicknessMm, Materials materials)
     {
-        shares = [.. plan.Shares.Where(share => share > 0)];
+        shares = [.. plan.Shares().Where(share => share > 0)];
         pastes = [.. plan.Stripes.Where(stripe => stripe.Parts > 0).Select(stripe => PasteOptics.Mix(stripe.Recipe, materials))];
         block = new MarbledBlock(shares, plan.Repeats, folds, plan.Twist, Math.Cbrt(grams * CubicMmPerG), plan.Seed);
         SideMm = Math.Sqrt(grams * CubicMmPerG / thicknessMm);
@@ -109,13 +129,14 @@ public sealed class MarbleSheet
         return new MarbleSeen(folds, contrast, look, streaks);
     }
 
-    /// <summary>Mean colours of pieces cut from it: their mean difference from each other, CIEDE2000.</summary>
-    public double Unlikeness(Piece piece, int pieces)
+    /// <summary>Of pieces cut from it.</summary>
+    /// <param name="pieces">How many to compare, each with each.</param>
+    public Likeness LikenessOf(Piece piece, int pieces)
     {
         var shape = piece.Shape();
         var colours = Enumerable.Range(0, pieces).Select(number => MeanOf(shape, PlaceOf(number))).ToList();
         var pairs = from i in Enumerable.Range(0, pieces) from j in Enumerable.Range(0, i) select DeltaE2000.Between(colours[i], colours[j]);
-        return pairs.DefaultIfEmpty(0).Average();
+        return new Likeness(pairs.DefaultIfEmpty(0).Average());
     }
 
     /// <summary>Share of each paste that is in it, over the whole sheet.</summary>

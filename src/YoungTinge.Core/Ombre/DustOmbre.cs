@@ -8,6 +8,11 @@ namespace YoungTinge.Core.Ombre;
 /// <param name="Beyond">Null if the paste alone is as near as any dust brings it.</param>
 public sealed record DustedShade(BeyondPaste? Beyond, Lab Colour, double DeltaE)
 {
+    /// <summary>A dusted petal this near its paste passes for it.</summary>
+    private const double NearDeltaE = 2;
+
+    public bool IsNear => DeltaE < NearDeltaE;
+
     /// <summary>The whole run with one paste only: its palest shade, dusted.</summary>
     public static IReadOnlyList<DustedShade> Of(OmbreRun run, Materials materials, CancellationToken cancel = default)
     {

@@ -34,6 +34,9 @@ public sealed record OmbreWay(
     /// <summary>Less paste than this cannot be kneaded even, in g.</summary>
     private const double SmallestLumpG = 5;
 
+    /// <summary>A smaller rest than this is not put by.</summary>
+    private const double WorthKeepingG = 0.5;
+
     /// <param name="scaleG">Smallest step of the scale, above 0.</param>
     public static OmbreWay Of(OmbreRun run, OmbreSchool school, Materials materials, double scaleG)
     {
@@ -111,7 +114,7 @@ public sealed record OmbreWay(
                 bench.Note(new OmbreStep(OmbreAct.SetAside, index, wanted.Grams));
                 bench.Weigh();
                 var over = lump.Grams - wanted.Grams - keptG[index];
-                if (over > 0.5)
+                if (over > WorthKeepingG)
                 {
                     bench.Note(new OmbreStep(OmbreAct.LeftOver, index, over));
                     bench.Weigh();

@@ -131,7 +131,7 @@ public static class PasteDaySheet
         if (!plan.Stripes.All(stripe => materials.HasAllOf(stripe.Recipe)) || MarbleCheck.Problems(plan, all).Any())
             return null;
         var grams = plan.Grams(all);
-        MarblePart[] parts = [.. plan.Stripes.Zip(plan.Shares).Where(one => one.Second > 0).Select(one => new MarblePart(
+        MarblePart[] parts = [.. plan.Stripes.Zip(plan.Shares()).Where(one => one.Second > 0).Select(one => new MarblePart(
             one.First.Recipe, one.Second * grams, DosedRecipe.For(one.First.Recipe, one.Second * grams, materials), PasteOptics.ColourOf(one.First.Recipe, materials)))];
         return new PasteBlock(
             $"marble:{flower.FlowerId}", BlockKind.Marble, flower.CommissionId, [flower.FlowerId], parts.MinBy(part => part.Colour.L)!.Colour, grams,

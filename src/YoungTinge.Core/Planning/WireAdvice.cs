@@ -5,12 +5,22 @@ using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.Planning;
 
+/// <summary>Whether a wire within a piece is seen at arm's length.</summary>
+public enum WireShows
+{
+    Hidden,
+    Hardly,
+    Shows,
+}
+
 /// <summary>A wire of the cabinet within a piece.</summary>
 /// <param name="ShowsDeltaE">CIEDE2000 between the paste over the wire and the plain paste, in daylight; 0 for a solid piece.</param>
 public sealed record WireChoice(string WireId, double ShowsDeltaE)
 {
-    /// <summary>Less is not seen at arm's length.</summary>
-    public const double JustNoticeable = 1;
+    private const double JustNoticeable = 1;
+    private const double Plain = 2;
+
+    public WireShows Word => ShowsDeltaE < JustNoticeable ? WireShows.Hidden : ShowsDeltaE < Plain ? WireShows.Hardly : WireShows.Shows;
 }
 
 /// <summary>Which wire carries a piece, and which colour of it shows least.</summary>

@@ -1,7 +1,9 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Marble;
+using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Ombre;
 using YoungTinge.Core.PasteDay;
+using YoungTinge.Core.Planning;
 using YoungTinge.Files.Tables;
 using YoungTinge.Store;
 using YoungTinge.Web.Commissions;
@@ -17,7 +19,7 @@ public static class GetPasteDay
     /// <param name="Needed">Without spares.</param>
     /// <param name="Wire">To carry it; null if its paste holds something that is gone.</param>
     public sealed record PieceLine(
-        Guid Id, string Name, int PerPart, int Needed, int Pieces, double PieceG, double BallMm, bool Solid, double ThicknessMm, double Grams, Core.Planning.WireAdvice? Wire);
+        Guid Id, string Name, int Needed, int Pieces, double PieceG, double BallMm, bool Solid, double Grams, WireAdvice? Wire);
 
     public sealed record FlowerLine(Guid Id, string Name, int Flowers, int Buds, IReadOnlyList<PieceLine> Pieces);
 
@@ -28,7 +30,7 @@ public static class GetPasteDay
     /// <summary>A part of a touch, made measurable before the pastes are begun.</summary>
     /// <param name="Key">To tick it by.</param>
     public sealed record LetDownView(
-        string Key, string BlockKey, string ColourantId, Core.Mixing.LetDown LetDown, string Fingerprint, DateTimeOffset? TickedAt, bool ChangedSince);
+        string Key, string BlockKey, string ColourantId, LetDown LetDown, string Fingerprint, DateTimeOffset? TickedAt, bool ChangedSince);
 
     /// <param name="Family">0 for whites and greys, then by hue.</param>
     /// <param name="Ombre">Null unless it is a run.</param>
@@ -109,7 +111,7 @@ public static class GetPasteDay
 
     private static IEnumerable<LetDownView> LetDownsOf(PasteBlock block, Dictionary<string, Tick> done)
     {
-        IEnumerable<Core.Mixing.DosedRecipe?> batches = [block.Batch, .. block.Parts.Select(part => part.Batch), .. block.Way?.Steps.Select(step => step.Batch) ?? []];
+        IEnumerable<DosedRecipe?> batches = [block.Batch, .. block.Parts.Select(part => part.Batch), .. block.Way?.Steps.Select(step => step.Batch) ?? []];
         foreach (var (place, batch) in batches.Index())
         {
             foreach (var colour in batch?.Colours ?? [])
@@ -124,13 +126,13 @@ public static class GetPasteDay
         }
     }
 
-    private static PieceLine Line(Core.Planning.PlannedWork work, Materials materials)
+    private static PieceLine Line(PlannedWork work, Materials materials)
     {
-        var quantity = Core.Planning.PasteQuantity.For(work.Piece, work.Parts);
+        var quantity = PasteQuantity.For(work.Piece, work.Parts);
         return new PieceLine(
-            work.PieceId, work.Piece.Name, work.Piece.PerPart, work.Piece.Needed(work.Parts), quantity.Pieces, quantity.PieceG, quantity.BallMm,
-            work.Piece.Solid, work.Piece.ThicknessMm, quantity.BatchG,
-            materials.HasAllOf(work.Plan.Paste) ? Core.Planning.WireAdvice.For(work.Piece, work.Plan.Paste, materials) : null);
+            work.PieceId, work.Piece.Name, work.Piece.Needed(work.Parts), quantity.Pieces, quantity.PieceG, quantity.BallMm,
+            work.Piece.Solid, quantity.BatchG,
+            materials.HasAllOf(work.Plan.Paste) ? WireAdvice.For(work.Piece, work.Plan.Paste, materials) : null);
     }
 
     private static BlockView View(PasteBlock block, Tick? tick, Materials materials)

@@ -51,8 +51,8 @@ public sealed record OmbreView(IReadOnlyList<ShadeView> Shades, double Unevennes
 }
 
 /// <param name="Difference">Against the shade as paste.</param>
-public sealed record DustedShadeView(ColourView Colour, Difference Difference, IReadOnlyList<DustPassView> Passes)
+public sealed record DustedShadeView(ColourView Colour, Difference Difference, bool IsNear, IReadOnlyList<DustPassView> Passes)
 {
     public static DustedShadeView From(DustedShade shade, Lab wanted) => new(
-        ColourView.From(shade.Colour), Difference.Of(shade.Colour, wanted), shade.Beyond is { } beyond ? BeyondView.From(beyond, wanted).Passes : []);
+        ColourView.From(shade.Colour), Difference.Of(shade.Colour, wanted), shade.IsNear, shade.Beyond is { } beyond ? BeyondView.From(beyond, wanted).Passes : []);
 }

@@ -31,10 +31,10 @@ public static class PlanMarble
 
     /// <param name="SheetWidthMm">Of the part that is shown; the sheet goes on.</param>
     /// <param name="Piece">That the cuts are of.</param>
-    /// <param name="Unlikeness">Mean CIEDE2000 between the mean colours of ten pieces.</param>
+    /// <param name="Likeness">Of ten pieces; null if none is cut from it.</param>
     public sealed record LookView(
         double TotalG, double ThicknessMm, double SheetSideMm, double SheetWidthMm, double SheetHeightMm, PictureView Sheet, PieceView? Piece, IReadOnlyList<PictureView> Cuts,
-        MarbleSeenView Seen, ColourView Flat, double? Unlikeness, IReadOnlyList<StripeView> Stripes);
+        MarbleSeenView Seen, ColourView Flat, Likeness? Likeness, IReadOnlyList<StripeView> Stripes);
 
     /// <param name="Contrast">At arm's length, CIEDE2000 from the flat colour.</param>
     /// <param name="NarrowMm">A tenth of the streaks is narrower.</param>
@@ -95,8 +95,8 @@ public static class PlanMarble
                 PictureView.From(sheet.Picture(shown * SheetWidthMm, shown * SheetHeightMm, SheetColumns)),
                 cut is null ? null : PieceView.From(cut, materials),
                 cut is null ? [] : [.. Enumerable.Range(0, Cuts).Select(number => PictureView.From(sheet.Cut(cut.Piece, number, CutRows)))],
-                MarbleSeenView.From(sheet.Seen()), ColourView.From(sheet.FlatColour), cut is null ? null : sheet.Unlikeness(cut.Piece, AlikePieces),
-                [.. plan.Stripes.Zip(plan.Shares, (stripe, share) => new StripeView(
+                MarbleSeenView.From(sheet.Seen()), ColourView.From(sheet.FlatColour), cut is null ? null : sheet.LikenessOf(cut.Piece, AlikePieces),
+                [.. plan.Stripes.Zip(plan.Shares(), (stripe, share) => new StripeView(
                     ColourView.From(PasteOptics.ColourOf(stripe.Recipe, materials)), share * grams,
                     BatchView.From(Core.Mixing.DosedRecipe.For(stripe.Recipe, Math.Max(share * grams, LeastG), materials))))]));
         }, cancel);

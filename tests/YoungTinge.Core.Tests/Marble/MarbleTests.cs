@@ -28,7 +28,7 @@ public class MarbleTests
         Gen.Select(Gen.Int[0, 12], Gen.Double[0, 1], Gen.Int[1, 3], Gen.Int[1, 1000]).Sample((folds, twist, repeats, seed) =>
         {
             var plan = Moonlit with { Twist = twist, Repeats = repeats, Seed = seed };
-            Assert.All(Sheet(plan, folds).AreaShares().Zip(plan.Shares), share => Assert.Equal(share.Second, share.First, 0.005));
+            Assert.All(Sheet(plan, folds).AreaShares().Zip(plan.Shares()), share => Assert.Equal(share.Second, share.First, 0.005));
         }, iter: 60);
 
     [Theory]
@@ -66,7 +66,7 @@ public class MarbleTests
     [Fact]
     public void Folded_too_far_it_is_the_mix_of_its_pastes()
     {
-        var lumps = Moonlit.Stripes.Zip(Moonlit.Shares, (stripe, share) => new PasteLump(share * Grams, PasteOptics.Mix(stripe.Recipe, TestData.Cabinet)));
+        var lumps = Moonlit.Stripes.Zip(Moonlit.Shares(), (stripe, share) => new PasteLump(share * Grams, PasteOptics.Mix(stripe.Recipe, TestData.Cabinet)));
         var mixed = lumps.Aggregate((one, other) => one.With(other)).Colour;
         var sheet = Sheet(Moonlit, MarblePlan.MostFolds);
         Assert.InRange(DeltaE2000.Between(mixed, sheet.FlatColour), 0, 1e-6);
@@ -98,11 +98,11 @@ public class MarbleTests
     [Fact]
     public void The_finer_the_streaks_the_more_alike_the_pieces()
     {
-        var bold = Sheet(Moonlit, 2).Unlikeness(TestPlans.Petal, 10);
-        var fine = Sheet(Moonlit, 6).Unlikeness(TestPlans.Petal, 10);
+        var bold = Sheet(Moonlit, 2).LikenessOf(TestPlans.Petal, 10).DeltaE;
+        var fine = Sheet(Moonlit, 6).LikenessOf(TestPlans.Petal, 10).DeltaE;
         Assert.InRange(bold, 4, 40);
         Assert.InRange(fine, 0, bold / 4);
-        Assert.Equal(0, Sheet(Moonlit, MarblePlan.MostFolds).Unlikeness(TestPlans.Petal, 10), 0.01);
+        Assert.Equal(0, Sheet(Moonlit, MarblePlan.MostFolds).LikenessOf(TestPlans.Petal, 10).DeltaE, 0.01);
     }
 
     [Fact]

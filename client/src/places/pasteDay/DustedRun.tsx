@@ -20,7 +20,7 @@ export function DustedRun({ flowerId, plan, nameOf }: { flowerId: string; plan: 
     staleTime: 60_000,
     retry: false,
   })
-  const near = data?.filter((shade) => shade.difference.deltaE < 2).length ?? 0
+  const near = data?.filter((shade) => shade.isNear).length ?? 0
   return (
     <section aria-labelledby="dusted" className="border-base-300 border-t px-4 py-4 lg:px-6 print:hidden">
       <h2 id="dusted" className="name text-xl">

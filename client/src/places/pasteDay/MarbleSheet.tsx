@@ -58,8 +58,8 @@ export function MarbleSheet({ look }: { look: MarbleLook }) {
               })}
             </p>
           )}
-          {look.unlikeness !== null && (
-            <p>{t(`marble.alike.${alikeWord(look.unlikeness)}`, { deltaE: deltaE(look.unlikeness) })}</p>
+          {look.likeness && (
+            <p>{t(`marble.alike.${look.likeness.word}`, { deltaE: deltaE(look.likeness.deltaE) })}</p>
           )}
           <p className="mt-3 flex items-center gap-2">
             <Swatch colour={look.flat} label={t('marble.flat')} className="h-10 w-16" />
@@ -71,6 +71,4 @@ export function MarbleSheet({ look }: { look: MarbleLook }) {
   )
 }
 
-const alikeWord = (unlikeness: number) => (unlikeness < 0.5 ? 'same' : unlikeness < 2 ? 'alike' : 'different')
-
-export const millimetres = (value: number) => (value >= 10 ? value.toFixed(0) : value.toFixed(1))
+const millimetres = (value: number) => (value >= 10 ? value.toFixed(0) : value.toFixed(1))

@@ -133,6 +133,5 @@ function wireWords(t: TFunction, piece: Flower['pieces'][number], nameOf: NameOf
   const gauge = t('pasteDay.wire.gauge', { gauge: wire.gauge })
   const [best] = wire.choices
   if (!best || piece.solid) return gauge
-  const shows = best.showsDeltaE < 1 ? 'hidden' : best.showsDeltaE < 2 ? 'hardly' : 'shows'
-  return `${gauge}; ${t(`pasteDay.wire.${shows}`, { name: nameOf(best.wireId), deltaE: deltaE(best.showsDeltaE) })}`
+  return `${gauge}; ${t(`pasteDay.wire.${best.word}`, { name: nameOf(best.wireId), deltaE: deltaE(best.showsDeltaE) })}`
 }

@@ -1,0 +1,55 @@
+using Npgsql;
+
+namespace YoungTinge.Store;
+
+/// <summary>A step that has been done.</summary>
+/// <param name="Fingerprint">Of the step as it was then.</param>
+public sealed record Tick(string StepKey, string Fingerprint, DateTimeOffset TickedAt);
+
+/// <summary>What has been done of a sheet.</summary>
+/// <param name="table">That holds the ticks: ours, never a user's word.</param>
+/// <param name="owner">Its column that says whose sheet it is.</param>
+public abstract class TickStore(NpgsqlDataSource dataSource, string table, string owner)
+{
+    public async Task<IReadOnlyList<Tick>> ListAsync(Guid ownerId, CancellationToken cancel)
+    {
+        await using var command = dataSource.CreateCommand($"select step_key, fingerprint, ticked_at from {table} where {owner} = $1");
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = ownerId });
+        await using var reader = await command.ExecuteReaderAsync(cancel);
+        var ticks = new List<Tick>();
+        while (await reader.ReadAsync(cancel))
+            ticks.Add(new Tick(reader.GetString(0), reader.GetString(1), reader.GetFieldValue<DateTimeOffset>(2)));
+        return ticks;
+    }
+
+    /// <summary>Ticks a step; ticking it again renews the tick.</summary>
+    public async Task TickAsync(Guid ownerId, string stepKey, string fingerprint, CancellationToken cancel)
+    {
+        await using var command = dataSource.CreateCommand($"""
+            insert into {table} ({owner}, step_key, fingerprint)
+            values ($1, $2, $3)
+            on conflict ({owner}, step_key) do update set fingerprint = excluded.fingerprint, ticked_at = now()
+            """);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = ownerId });
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = stepKey });
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = fingerprint });
+        await command.ExecuteNonQueryAsync(cancel);
+    }
+
+    public async Task UntickAsync(Guid ownerId, string stepKey, CancellationToken cancel)
+    {
+        await using var command = dataSource.CreateCommand($"delete from {table} where {owner} = $1 and step_key = $2");
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = ownerId });
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = stepKey });
+        await command.ExecuteNonQueryAsync(cancel);
+    }
+}
+
+/// <summary>Of the run sheet of a piece.</summary>
+public sealed class RunSheetStore(NpgsqlDataSource dataSource) : TickStore(dataSource, "run_sheet_tick", "piece_id");
+
+/// <summary>Of the paste-day sheet of a studio.</summary>
+public sealed class PasteDayStore(NpgsqlDataSource dataSource) : TickStore(dataSource, "paste_day_tick", "studio_id")
+{
+    public const int LongestKey = 200;
+}
