@@ -165,6 +165,35 @@ public partial class PasteDayTests(Application application)
     });
 
     [Fact]
+    public Task A_piece_that_has_its_paste_is_not_marbled_too() => application.InBrowserAsync(nameof(A_piece_that_has_its_paste_is_not_marbled_too), browser =>
+    {
+        browser.OpenPaste("Ranunculus", "Marble");
+        browser.Find("status", "A beginning", exact: false);
+        browser.Click("button", "Keep this plan");
+        browser.WaitForText("gets its paste from another ombre or marble");
+        browser.Click("button", "for Ranunculus, heart petals");
+        browser.Choose("Use this batch for", "Ivy, leaves");
+        browser.Click("button", "Keep this plan");
+        browser.WaitForSaved();
+        browser.Open("/paste-day");
+        browser.WaitForText("Ranunculus, marble");
+        Assert.DoesNotContain("Ivy, leaves: 10 g", browser.PageText());
+        return Task.CompletedTask;
+    });
+
+    [Fact]
+    public Task A_run_is_printed_as_its_run_sheet_alone() => application.InBrowserAsync(nameof(A_run_is_printed_as_its_run_sheet_alone), browser =>
+    {
+        browser.OpenPaste("Ranunculus", "Ombre");
+        browser.WaitForText("Run sheet: split stock");
+        Assert.Equal(1, PageOfPdf().Count(Encoding.Latin1.GetString(browser.PrintToPdf())));
+        browser.OpenPaste("Clematis", "Marble");
+        browser.WaitForText("How to make it");
+        Assert.Equal(1, PageOfPdf().Count(Encoding.Latin1.GetString(browser.PrintToPdf())));
+        return Task.CompletedTask;
+    });
+
+    [Fact]
     public Task On_a_phone_nothing_runs_over_the_edge() => application.InBrowserAsync(nameof(On_a_phone_nothing_runs_over_the_edge), browser =>
     {
         bool Fits() => (bool)browser.Run("return document.documentElement.scrollWidth <= window.innerWidth")!;

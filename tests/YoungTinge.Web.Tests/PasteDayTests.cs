@@ -164,6 +164,60 @@ public sealed class PasteDayTests(DemoDatabase demo) : IClassFixture<DemoDatabas
     }
 
     [Fact]
+    public async Task A_piece_gets_its_paste_in_one_way_only()
+    {
+        var id = await FlowerAsync("Ranunculus");
+        var ombre = (await GetAsync($"/api/flowers/{id}/ombre"))["plan"]!;
+        var taken = ombre["uses"]![1]!["pieceIds"]![0]!.ToString();
+        var marble = (await GetAsync($"/api/flowers/{id}/marble"))["plan"]!;
+        marble["pieceIds"] = new JsonArray(taken);
+        async Task<HttpResponseMessage> SaveAsync() => await http.PutAsJsonAsync($"/api/flowers/{id}/marble", new JsonObject { ["plan"] = marble.DeepClone(), ["version"] = 0 });
+        Assert.Equal(["plan.pieceIds pieceTaken"], await ProblemsOf(await SaveAsync()));
+        // Its own run may be kept again, and once the run lets go of it the marble may have it.
+        var ombrePath = $"/api/flowers/{id}/ombre";
+        Assert.Equal(HttpStatusCode.OK, (await http.PutAsJsonAsync(ombrePath, new JsonObject { ["plan"] = ombre.DeepClone(), ["version"] = 1 })).StatusCode);
+        ombre["uses"]![1] = new JsonObject { ["pieceIds"] = new JsonArray(), ["otherG"] = 30 };
+        Assert.Equal(HttpStatusCode.OK, (await http.PutAsJsonAsync(ombrePath, new JsonObject { ["plan"] = ombre.DeepClone(), ["version"] = 2 })).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await SaveAsync()).StatusCode);
+        var uses = (await GetAsync("/api/paste-day"))["blocks"]!.AsArray().SelectMany(block => block!["uses"]!.AsArray()).Select(use => use!["pieceId"]!.ToString()).ToList();
+        Assert.Equal(uses.Distinct(), uses);
+    }
+
+    [Fact]
+    public async Task A_run_that_can_no_longer_be_made_is_named_and_its_pieces_are_still_mixed()
+    {
+        Assert.Empty((await GetAsync("/api/paste-day"))["notMade"]!.AsArray());
+        var id = await FlowerAsync("Ranunculus");
+        var path = $"/api/flowers/{id}/ombre";
+        var ombre = (await GetAsync(path))["plan"]!;
+        // Only just enough for the scale; with one flower less it is too little.
+        ombre["scaleG"] = 0.5;
+        Assert.Equal(HttpStatusCode.OK, (await http.PutAsJsonAsync(path, new JsonObject { ["plan"] = ombre.DeepClone(), ["version"] = 1 })).StatusCode);
+        Assert.Equal(HttpStatusCode.NoContent, (await http.PutAsJsonAsync($"/api/flowers/{id}/counts", new { flowers = 1, buds = 0, wasFlowers = 5, wasBuds = 0 })).StatusCode);
+        var day = await GetAsync("/api/paste-day");
+        var notMade = Assert.Single(day["notMade"]!.AsArray())!;
+        Assert.Equal(("Ranunculus", "ombre"), ((string)notMade["flowerName"]!, (string)notMade["kind"]!));
+        var mixed = day["blocks"]!.AsArray().SelectMany(block => block!["uses"]!.AsArray()).Select(use => use!["pieceId"]!.ToString()).ToHashSet();
+        Assert.All(ombre["uses"]!.AsArray(), use => Assert.Contains(use!["pieceIds"]![0]!.ToString(), mixed));
+    }
+
+    [Fact]
+    public async Task Quantities_tell_the_wire_and_how_far_it_shows()
+    {
+        var pieces = (await GetAsync("/api/paste-day"))["commissions"]!.AsArray().SelectMany(one => one!["flowers"]!.AsArray())
+            .SelectMany(flower => flower!["pieces"]!.AsArray()).ToList();
+        Assert.Equal(19, pieces.Count);
+        Assert.All(pieces, piece =>
+        {
+            var wire = piece!["wire"]!;
+            Assert.InRange((int)wire["gauge"]!, 14, 36);
+            var shown = wire["choices"]!.AsArray().Select(choice => (double)choice!["showsDeltaE"]!).ToList();
+            Assert.Equal(shown.Order(), shown);
+            Assert.All(wire["choices"]!.AsArray(), choice => Assert.Equal((double)choice!["showsDeltaE"]! < 1, (string)choice["word"]! == "hidden"));
+        });
+    }
+
+    [Fact]
     public async Task The_shopping_list_is_told_and_saved_alike()
     {
         var lines = (await GetAsync("/api/paste-day"))["shopping"]!.AsArray();

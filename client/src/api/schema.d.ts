@@ -1408,6 +1408,7 @@ export interface components {
         DustedShadeView: {
             colour: components["schemas"]["ColourView"];
             difference: components["schemas"]["Difference"];
+            isNear: boolean;
             passes: components["schemas"]["DustPassView"][];
         };
         /** @enum {unknown} */
@@ -1581,6 +1582,7 @@ export interface components {
         };
         GetPasteDayAnswer: {
             commissions: components["schemas"]["GetPasteDayCommissionLine"][];
+            notMade: components["schemas"]["GetPasteDayNotMadeView"][];
             letDowns: components["schemas"]["GetPasteDayLetDownView"][];
             blocks: components["schemas"]["GetPasteDayBlockView"][];
             shopping: components["schemas"]["ShoppingLine"][];
@@ -1634,6 +1636,12 @@ export interface components {
             tickedAt: null | string;
             changedSince: boolean;
         };
+        GetPasteDayNotMadeView: {
+            /** Format: uuid */
+            flowerId: string;
+            flowerName: string;
+            kind: components["schemas"]["BlockKind"];
+        };
         GetPasteDayPartView: {
             recipe: components["schemas"]["PasteRecipe"];
             /** Format: double */
@@ -1646,8 +1654,6 @@ export interface components {
             id: string;
             name: string;
             /** Format: int32 */
-            perPart: number;
-            /** Format: int32 */
             needed: number;
             /** Format: int32 */
             pieces: number;
@@ -1656,8 +1662,6 @@ export interface components {
             /** Format: double */
             ballMm: number;
             solid: boolean;
-            /** Format: double */
-            thicknessMm: number;
             /** Format: double */
             grams: number;
             wire: null | components["schemas"]["WireAdvice"];
@@ -1800,6 +1804,11 @@ export interface components {
         LightKind: "daylight" | "eveningDaylight" | "lamp" | "tube" | "warmLed" | "candle";
         /** @enum {unknown} */
         LightnessWord: "veryDark" | "dark" | "mid" | "light" | "pale";
+        Likeness: {
+            /** Format: double */
+            deltaE: number;
+            word?: components["schemas"]["PiecesAlike"];
+        };
         LineProblem: {
             column: string;
             code: string;
@@ -1933,7 +1942,6 @@ export interface components {
             otherG: number;
             /** Format: int32 */
             seed: number;
-            shares?: null | number[];
         };
         MarbleStripe: {
             recipe: components["schemas"]["PasteRecipe"];
@@ -2195,6 +2203,8 @@ export interface components {
                 [key: string]: string;
             };
         };
+        /** @enum {unknown} */
+        PiecesAlike: "same" | "alike" | "different";
         Place: {
             kind: components["schemas"]["PlaceKind"];
             /** Format: double */
@@ -2254,8 +2264,7 @@ export interface components {
             cuts: components["schemas"]["PlanMarblePictureView"][];
             seen: components["schemas"]["PlanMarbleMarbleSeenView"];
             flat: components["schemas"]["ColourView"];
-            /** Format: double */
-            unlikeness: null | number;
+            likeness: null | components["schemas"]["Likeness"];
             stripes: components["schemas"]["PlanMarbleStripeView"][];
         };
         PlanMarbleMarbleSeenView: {
@@ -2717,7 +2726,10 @@ export interface components {
             wireId: string;
             /** Format: double */
             showsDeltaE: number;
+            word?: components["schemas"]["WireShows"];
         };
+        /** @enum {unknown} */
+        WireShows: "hidden" | "hardly" | "shows";
         /** @enum {unknown} */
         Zone: "rim" | "tip" | "heart" | "base" | "back";
     };

@@ -18,12 +18,15 @@ public sealed record MarbleStripe(PasteRecipe Recipe, double Parts);
 /// <param name="Seed">The same plan with the same seed gives the same picture.</param>
 public sealed record MarblePlan(
     IReadOnlyList<MarbleStripe> Stripes, int Repeats, int Folds, double Twist, IReadOnlyList<Guid> PieceIds, double OtherG, int Seed)
+    : IPastePlan
 {
     public const int FewestPastes = 2;
     public const int MostPastes = 4;
     public const int MostRepeats = 6;
     public const int MostFolds = 16;
     public const double UsualThicknessMm = 0.6;
+
+    public IEnumerable<(string Path, Guid PieceId)> NamedPieces() => PieceIds.Select(piece => ("pieceIds", piece));
 
     /// <summary>Of each paste, summing to 1.</summary>
     public IReadOnlyList<double> Shares() => [.. Stripes.Select(stripe => stripe.Parts / Stripes.Sum(one => one.Parts))];

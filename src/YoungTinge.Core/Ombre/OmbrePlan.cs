@@ -15,12 +15,15 @@ public sealed record ShadeUse(IReadOnlyList<Guid> PieceIds, double OtherG);
 /// <param name="School">That was chosen.</param>
 public sealed record OmbrePlan(
     PasteRecipe First, PasteRecipe Last, MiddleShade? Middle, IReadOnlyList<double> Steps, IReadOnlyList<ShadeUse> Uses, double ScaleG, OmbreSchool School)
+    : IPastePlan
 {
     public const int FewestShades = 2;
     public const int MostShades = 12;
 
     private const int ShadesWithoutWhorls = 3;
     private const double UsualG = 50;
+
+    public IEnumerable<(string Path, Guid PieceId)> NamedPieces() => Uses.SelectMany((use, i) => use.PieceIds.Select(piece => ($"uses[{i}].pieceIds", piece)));
 
     /// <summary>Grams for each shade.</summary>
     /// <param name="works">All pieces that it may name.</param>

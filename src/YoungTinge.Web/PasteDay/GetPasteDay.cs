@@ -43,13 +43,17 @@ public static class GetPasteDay
         IReadOnlyList<PasteUse> Uses, IReadOnlyList<PartView> Parts, OmbreWayView? Ombre, MarblePlan? Marble, double ThicknessMm,
         string Fingerprint, DateTimeOffset? TickedAt, bool ChangedSince);
 
+    /// <summary>A run or a marble that cannot be made as it stands: its pieces are mixed by their own plans.</summary>
+    public sealed record NotMadeView(Guid FlowerId, string FlowerName, BlockKind Kind);
+
     /// <param name="Commissions">All of the studio's.</param>
+    /// <param name="NotMade">To be looked at first.</param>
     /// <param name="LetDowns">To make before all else.</param>
     /// <param name="Blocks">Of those that were asked for, in order.</param>
     /// <param name="Shopping">What those take, coats and all, against the stock.</param>
     /// <param name="Currency">ISO 4217.</param>
     public sealed record Answer(
-        IReadOnlyList<CommissionLine> Commissions, IReadOnlyList<LetDownView> LetDowns, IReadOnlyList<BlockView> Blocks, IReadOnlyList<ShoppingLine> Shopping, string Currency);
+        IReadOnlyList<CommissionLine> Commissions, IReadOnlyList<NotMadeView> NotMade, IReadOnlyList<LetDownView> LetDowns, IReadOnlyList<BlockView> Blocks, IReadOnlyList<ShoppingLine> Shopping, string Currency);
 
     public sealed record TickRequest(string Fingerprint);
 
@@ -83,9 +87,23 @@ public static class GetPasteDay
                 CommissionView.From(commission, day.Studio, clock.GetUtcNow()),
                 [.. day.Flowers.Where(flower => flower.CommissionId == commission.Id)
                     .Select(flower => new FlowerLine(flower.Id, flower.Name, flower.Flowers, flower.Buds, [.. works[flower.Id].Select(work => Line(work, day.Materials))]))]))],
+            [.. NotMade(day)],
             [.. day.Blocks.SelectMany(block => LetDownsOf(block, done))],
             [.. day.Blocks.Select(block => View(block, done.GetValueOrDefault(block.Key), day.Materials))],
             day.Shopping, day.Studio.Currency));
+    }
+
+    private static IEnumerable<NotMadeView> NotMade(Day day)
+    {
+        foreach (var flower in day.Chosen)
+        {
+            bool IsMade(BlockKind kind) => day.Blocks.Any(block => block.Kind == kind && block.FlowerIds.Contains(flower.FlowerId));
+            foreach (var (kind, isPlanned) in new[] { (BlockKind.Ombre, flower.Ombre is not null), (BlockKind.Marble, flower.Marble is not null) })
+            {
+                if (isPlanned && !IsMade(kind))
+                    yield return new NotMadeView(flower.FlowerId, day.Flowers.First(one => one.Id == flower.FlowerId).Name, kind);
+            }
+        }
     }
 
     private static async Task<IResult> ShoppingCsv(

@@ -1,4 +1,6 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Marble;
+using YoungTinge.Core.Ombre;
 using YoungTinge.Core.Planning;
 using YoungTinge.Store;
 using YoungTinge.Web.Hosting;
@@ -26,15 +28,33 @@ internal sealed class PastePlans(CurrentStudio studio, PasteWorks works, PastePl
 
     /// <param name="version">That the change was made from; 0 for a first plan.</param>
     public async Task<IResult> SaveAsync<T>(Guid flowerId, T plan, int version, Check<T> check, CancellationToken cancel)
+        where T : IPastePlan
     {
         var studioId = await studio.IdAsync(cancel);
         if (await works.FindAsync(studioId, flowerId, cancel) is not { } flower)
             return Trouble.NotFound();
-        if (check(plan, flower.All, await cabinet.LoadAsync(studioId, cancel)) is { Count: > 0 } problems)
+        FieldProblem[] problems =
+        [
+            .. check(plan, flower.All, await cabinet.LoadAsync(studioId, cancel)), .. await TakenAsync(studioId, flowerId, plan, cancel),
+        ];
+        if (problems.Length > 0)
             return Trouble.NotPossible([.. problems.Select(problem => problem with { Path = $"plan.{problem.Path}" })]);
         return await plans.SaveAsync(studioId, new KeptPastePlan<T>(flowerId, plan, version), cancel) is { } saved
             ? TypedResults.Ok(new KeptAnswer(saved))
             : Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere);
+    }
+
+    /// <summary>A piece gets its paste in one way only.</summary>
+    private async Task<IEnumerable<FieldProblem>> TakenAsync<T>(Guid studioId, Guid flowerId, T plan, CancellationToken cancel)
+        where T : IPastePlan
+    {
+        IEnumerable<(Guid FlowerId, IPastePlan Plan)> kept =
+        [
+            .. (await plans.ListAsync<OmbrePlan>(studioId, null, cancel)).Select(one => (one.FlowerId, (IPastePlan)one.Plan)),
+            .. (await plans.ListAsync<MarblePlan>(studioId, null, cancel)).Select(one => (one.FlowerId, (IPastePlan)one.Plan)),
+        ];
+        var taken = kept.Where(one => one.FlowerId != flowerId || one.Plan is not T).SelectMany(one => one.Plan.NamedPieces()).Select(piece => piece.PieceId).ToHashSet();
+        return plan.NamedPieces().Where(piece => taken.Contains(piece.PieceId)).Select(piece => new FieldProblem(piece.Path, "pieceTaken", null, null));
     }
 
     public async Task<IResult> RemoveAsync<T>(Guid flowerId, CancellationToken cancel) =>

@@ -79,6 +79,24 @@ public class PasteDaySheetTests
     }
 
     [Fact]
+    public void Plans_name_each_of_their_pieces_with_its_field()
+    {
+        Guid[] pieces = [Guid.NewGuid(), Guid.NewGuid(), Guid.NewGuid()];
+        IPastePlan ombre = new OmbrePlan(Apricot, Plum, null, [1], [new([pieces[0]], 0), new([pieces[1], pieces[2]], 0)], 0.1, OmbreSchool.CutBack);
+        Assert.Equal([("uses[0].pieceIds", pieces[0]), ("uses[1].pieceIds", pieces[1]), ("uses[1].pieceIds", pieces[2])], ombre.NamedPieces());
+        IPastePlan marble = new MarblePlan([new(Plum, 1), new(Apricot, 1)], 1, 4, 0, [pieces[2]], 0, 1);
+        Assert.Equal([("pieceIds", pieces[2])], marble.NamedPieces());
+    }
+
+    [Fact]
+    public void Rest_is_as_long_as_the_slowest_colour_and_none_for_plain_paste()
+    {
+        var blocks = PasteDaySheet.Of([Flower(Work(TestData.Recipe()), Work(Plum))], TestData.Cabinet);
+        Assert.Equal(0, blocks[0].RestHours);
+        Assert.Equal(Plum.Doses.Max(dose => TestData.Cabinet.Get<Colourant>(dose.ColourantId).Development.HoursUntil(0.97)), blocks[1].RestHours, 1e-9);
+    }
+
+    [Fact]
     public void The_shopping_list_adds_up_every_paste_and_every_coat_once()
     {
         PlannedWork[] works = [Work(Green), Work(Apricot), Work(Apricot)];

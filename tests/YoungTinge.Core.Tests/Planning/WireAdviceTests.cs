@@ -1,4 +1,6 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Optics;
 using YoungTinge.Core.Planning;
 
 namespace YoungTinge.Core.Tests.Planning;
@@ -17,6 +19,39 @@ public class WireAdviceTests
     {
         Assert.Equal("white-wire", Better(Pale));
         Assert.Equal("green-wire", Better(DeepGreen));
+    }
+
+    /// <summary>A layer of paste over a wire, band by band, as Kubelka and Munk's hyperbolic solution has it.</summary>
+    [Fact]
+    public void What_shows_is_the_difference_of_paste_over_wire_to_paste_alone()
+    {
+        var advice = WireAdvice.For(TestPlans.Petal, Pale, TestData.Cabinet);
+        var wire = TestData.Cabinet.Get<Wire>("green-wire");
+        var paste = PasteOptics.Mix(Pale, TestData.Cabinet);
+        var coverMm = (TestPlans.Petal.ThicknessMm + 1 - advice.DiameterMm) / 2;
+        var over = Spectrum.From(band =>
+        {
+            double k = paste.Absorption[band], s = paste.Scattering[band], a = 1 + k / s, b = Math.Sqrt(a * a - 1), ground = wire.Reflectance[band];
+            var coth = 1 / Math.Tanh(b * s * coverMm);
+            return (1 - ground * (a - b * coth)) / (a - ground + b * coth);
+        });
+        var expected = DeltaE2000.Between(Illuminant.D65.LabOf(over), TestData.ColourOf(Pale));
+        Assert.Equal(expected, advice.Choices.Single(choice => choice.WireId == "green-wire").ShowsDeltaE, 1e-6);
+    }
+
+    [Theory]
+    [InlineData(0.5, WireShows.Hidden)]
+    [InlineData(1.5, WireShows.Hardly)]
+    [InlineData(2.5, WireShows.Shows)]
+    public void How_far_a_wire_shows_is_told_in_a_word(double deltaE, WireShows word) => Assert.Equal(word, new WireChoice("white-wire", deltaE).Word);
+
+    [Fact]
+    public void A_retired_wire_is_not_advised_and_without_wires_only_the_gauge_is()
+    {
+        var retired = new Materials(TestData.Cabinet.All.Select(material => material is Wire { Id: "white-wire" } ? material with { Label = material.Label with { IsRetired = true } } : material));
+        Assert.DoesNotContain(WireAdvice.For(TestPlans.Petal, Pale, retired).Choices, choice => choice.WireId == "white-wire");
+        var none = new Materials(TestData.Cabinet.All.Where(material => material is not Wire));
+        Assert.Equal((26, 0), (WireAdvice.For(TestPlans.Petal, Pale, none).Gauge, WireAdvice.For(TestPlans.Petal, Pale, none).Choices.Count));
     }
 
     [Fact]

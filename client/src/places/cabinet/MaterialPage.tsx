@@ -5,6 +5,7 @@ import type { Material, MaterialKind, MaterialSheet } from '../../api/api'
 import { answer, api, RequestFailed } from '../../api/api'
 import { queries } from '../../api/queries'
 import { isCounted, kinds } from '../../shared/cabinet'
+import { ClashChoice } from '../../shared/ClashChoice'
 import { ConfirmButton } from '../../shared/ConfirmButton'
 import { FrameState } from '../../shared/FrameState'
 import { Failure, Reading, Unreadable } from '../../shared/Message'
@@ -154,35 +155,19 @@ function Sheet({ id, sheet: saved, version }: { id: string | null; sheet: Materi
           )}
         </div>
         {clashes ? (
-          <div role="alert" className="border-error border-l-4 pl-3 text-sm">
-            <p className="font-semibold">{t('trouble.changedElsewhere')}</p>
-            <p>{t('clash.choose')}</p>
-            <div className="mt-2 flex gap-2">
-              <button
-                type="button"
-                className="btn btn-sm"
-                onClick={() =>
-                  void client.fetchQuery({ ...queries.material(id ?? ''), staleTime: 0 }).then((theirs) => {
-                    save.reset()
-                    draft.drop({ sheet: theirs.sheet, version: theirs.version })
-                  })
-                }
-              >
-                {t('clash.theirs')}
-              </button>
-              <button
-                type="button"
-                className="btn btn-sm"
-                onClick={() =>
-                  void client
-                    .fetchQuery({ ...queries.material(id ?? ''), staleTime: 0 })
-                    .then((theirs) => save.mutate({ sheet, version: theirs.version }))
-                }
-              >
-                {t('clash.mine')}
-              </button>
-            </div>
-          </div>
+          <ClashChoice
+            onTheirs={() =>
+              void client.fetchQuery({ ...queries.material(id ?? ''), staleTime: 0 }).then((theirs) => {
+                save.reset()
+                draft.drop({ sheet: theirs.sheet, version: theirs.version })
+              })
+            }
+            onMine={() =>
+              void client
+                .fetchQuery({ ...queries.material(id ?? ''), staleTime: 0 })
+                .then((theirs) => save.mutate({ sheet, version: theirs.version }))
+            }
+          />
         ) : (
           <Failure error={save.error} nameOf={(one) => one} />
         )}

@@ -1,14 +1,13 @@
-import { X } from 'lucide-react'
 import { useTranslation } from 'react-i18next'
 import type { Lab, Material, PasteRecipe, PieceView, Plan, Preview } from '../../api/api'
 import { ColourEntry } from '../../shared/ColourEntry'
 import { Problem } from '../../shared/Message'
-import { NumberField } from '../../shared/NumberField'
 import { Swatch } from '../../shared/Swatch'
 import type { NameOf } from '../../shared/words'
 import { deltaE, differenceWords, dose, grams } from '../../shared/words'
 import { AddMaterial } from '../../shared/AddMaterial'
 import { Choice } from '../../shared/Choice'
+import { DoseRow } from '../../shared/DoseRow'
 import type { ProblemAt } from '../../shared/Editor'
 import { Editor } from '../../shared/Editor'
 import { RecipeFinder } from './RecipeFinder'
@@ -116,28 +115,18 @@ function Doses({
           const measured = preview.batch.colours.find((colour) => colour.colourantId === one.colourantId)
           const name = nameOf(one.colourantId)
           return (
-            <li key={one.colourantId} className="flex items-start gap-x-2">
-              {material?.chip && <Swatch colour={material.chip} className="border-surround mt-0.5 h-8 w-10 border-4" />}
-              <span className="min-w-16 grow truncate pt-1 text-sm" title={name}>
-                {name}
-              </span>
-              <NumberField
-                label={t('paste.dose', { name })}
-                hideLabel
-                unit={t('paste.per100')}
-                value={one.gPer100g}
-                problem={problemAt(`paste.doses[${i}].gPer100g`) ?? problemAt(`paste.doses[${i}].colourantId`)}
-                onChange={(gPer100g) => setDoses(paste.doses.map((old, j) => (i === j ? { ...old, gPer100g } : old)))}
-              />
-              <span className="w-22 pt-1 text-sm font-semibold">{measured && dose(t, measured)}</span>
-              <button
-                className="btn btn-ghost btn-sm btn-square"
-                aria-label={t('paste.remove', { name })}
-                onClick={() => setDoses(paste.doses.filter((_, j) => i !== j))}
-              >
-                <X size={16} aria-hidden />
-              </button>
-            </li>
+            <DoseRow
+              key={one.colourantId}
+              name={name}
+              gPer100g={one.gPer100g}
+              problem={problemAt(`paste.doses[${i}].gPer100g`) ?? problemAt(`paste.doses[${i}].colourantId`)}
+              before={
+                material?.chip && <Swatch colour={material.chip} className="border-surround mt-0.5 h-8 w-10 border-4" />
+              }
+              after={<span className="w-22 pt-1 font-semibold">{measured && dose(t, measured)}</span>}
+              onDose={(gPer100g) => setDoses(paste.doses.map((old, j) => (i === j ? { ...old, gPer100g } : old)))}
+              onRemove={() => setDoses(paste.doses.filter((_, j) => i !== j))}
+            />
           )
         })}
       </ul>

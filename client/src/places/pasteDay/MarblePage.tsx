@@ -1,14 +1,14 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Plus, Shuffle } from 'lucide-react'
-import { useId } from 'react'
 import { useTranslation } from 'react-i18next'
 import { useParams } from 'react-router'
-import type { MarbleAnswer, MarblePlan, Material } from '../../api/api'
+import type { ColourView, MarbleAnswer, MarblePlan, Material } from '../../api/api'
 import { answer, api } from '../../api/api'
 import { queries } from '../../api/queries'
 import type { ProblemAt } from '../../shared/Editor'
 import { Failure, Problem, Reading, Unreadable } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
+import { RangeField } from '../../shared/RangeField'
 import type { NameOf } from '../../shared/words'
 import { nameFinder } from '../../shared/words'
 import { FoldStrip } from './FoldStrip'
@@ -84,7 +84,7 @@ function OpenMarble({ flowerId, kept, materials }: { flowerId: string; kept: Mar
         />
         <div className="min-w-0 space-y-4">
           <div className="grid gap-x-8 gap-y-3 sm:grid-cols-2">
-            <Slider
+            <RangeField
               label={t('marble.folds')}
               value={plan.folds}
               most={16}
@@ -92,7 +92,7 @@ function OpenMarble({ flowerId, kept, materials }: { flowerId: string; kept: Mar
               words={t('marble.foldCount', { count: plan.folds })}
               onChange={(value) => change({ folds: value })}
             />
-            <Slider
+            <RangeField
               label={t('marble.twist')}
               value={plan.twist}
               most={1}
@@ -132,6 +132,7 @@ function OpenMarble({ flowerId, kept, materials }: { flowerId: string; kept: Mar
               taken={[]}
               onChoose={(pieceIds) => change({ pieceIds })}
             />
+            {problemAt('pieceIds') && <Problem>{problemAt('pieceIds')}</Problem>}
           </div>
           <Failure error={look.error} nameOf={nameOf} />
         </div>
@@ -150,7 +151,7 @@ function Stripes({
   onChange,
 }: {
   plan: MarblePlan
-  colours: MarbleAnswerColours
+  colours: ColourView[]
   materials: Material[]
   nameOf: NameOf
   problemAt: ProblemAt
@@ -206,44 +207,5 @@ function Stripes({
         </button>
       )}
     </section>
-  )
-}
-
-type MarbleAnswerColours = Parameters<typeof PasteChoice>[0]['colour'][]
-
-function Slider({
-  label,
-  value,
-  most,
-  step,
-  words,
-  onChange,
-}: {
-  label: string
-  value: number
-  most: number
-  step: number
-  words: string
-  onChange: (value: number) => void
-}) {
-  const id = useId()
-  return (
-    <div>
-      <label htmlFor={id} className="quiet block text-xs">
-        {label}
-      </label>
-      <input
-        id={id}
-        type="range"
-        className="range range-sm w-full"
-        min={0}
-        max={most}
-        step={step}
-        value={value}
-        aria-valuetext={words}
-        onChange={(event) => onChange(Number(event.target.value))}
-      />
-      <p className="text-sm font-semibold">{words}</p>
-    </div>
   )
 }

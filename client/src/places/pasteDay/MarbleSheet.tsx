@@ -58,9 +58,7 @@ export function MarbleSheet({ look }: { look: MarbleLook }) {
               })}
             </p>
           )}
-          {look.likeness && (
-            <p>{t(`marble.alike.${look.likeness.word}`, { deltaE: deltaE(look.likeness.deltaE) })}</p>
-          )}
+          {look.likeness && <p>{t(`marble.alike.${look.likeness.word}`, { deltaE: deltaE(look.likeness.deltaE) })}</p>}
           <p className="mt-3 flex items-center gap-2">
             <Swatch colour={look.flat} label={t('marble.flat')} className="h-10 w-16" />
             {t('marble.flat')}

@@ -1,13 +1,12 @@
 import { useQuery } from '@tanstack/react-query'
-import { X } from 'lucide-react'
 import { useTranslation } from 'react-i18next'
 import type { ColourView, Material, PasteRecipe } from '../../api/api'
 import { queries } from '../../api/queries'
 import { AddMaterial } from '../../shared/AddMaterial'
 import { offered } from '../../shared/cabinet'
+import { DoseRow } from '../../shared/DoseRow'
 import type { ProblemAt } from '../../shared/Editor'
 import { Problem } from '../../shared/Message'
-import { NumberField } from '../../shared/NumberField'
 import { Swatch } from '../../shared/Swatch'
 import type { NameOf } from '../../shared/words'
 
@@ -83,31 +82,16 @@ export function PasteChoice({
         </select>
       </div>
       <ul className="mt-1 space-y-1">
-        {recipe.doses.map((one, i) => {
-          const name = nameOf(one.colourantId)
-          return (
-            <li key={one.colourantId} className="flex items-start gap-2 text-sm">
-              <span className="min-w-0 grow truncate pt-1" title={name}>
-                {name}
-              </span>
-              <NumberField
-                label={t('paste.dose', { name })}
-                hideLabel
-                unit={t('paste.per100')}
-                value={one.gPer100g}
-                problem={problemAt(`${path}.doses[${i}].gPer100g`) ?? problemAt(`${path}.doses[${i}].colourantId`)}
-                onChange={(gPer100g) => setDoses(recipe.doses.map((old, j) => (i === j ? { ...old, gPer100g } : old)))}
-              />
-              <button
-                className="btn btn-ghost btn-sm btn-square"
-                aria-label={t('paste.remove', { name })}
-                onClick={() => setDoses(recipe.doses.filter((_, j) => i !== j))}
-              >
-                <X size={16} aria-hidden />
-              </button>
-            </li>
-          )
-        })}
+        {recipe.doses.map((one, i) => (
+          <DoseRow
+            key={one.colourantId}
+            name={nameOf(one.colourantId)}
+            gPer100g={one.gPer100g}
+            problem={problemAt(`${path}.doses[${i}].gPer100g`) ?? problemAt(`${path}.doses[${i}].colourantId`)}
+            onDose={(gPer100g) => setDoses(recipe.doses.map((old, j) => (i === j ? { ...old, gPer100g } : old)))}
+            onRemove={() => setDoses(recipe.doses.filter((_, j) => i !== j))}
+          />
+        ))}
       </ul>
       {problem && <Problem>{problem}</Problem>}
       <AddMaterial

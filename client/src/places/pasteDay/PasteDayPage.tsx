@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-quer
 import { Printer } from 'lucide-react'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import { useSearchParams } from 'react-router'
+import { Link, useSearchParams } from 'react-router'
 import type { Material, PasteDay } from '../../api/api'
 import { answer, api } from '../../api/api'
 import { queries } from '../../api/queries'
@@ -125,6 +125,14 @@ function OpenDay({
               : t('pasteDay.finished', { all: day.blocks.length })}
           </p>
           {day.blocks.length === 0 && <p className="mt-2">{t('pasteDay.none')}</p>}
+          {day.notMade.map((one) => (
+            <p key={one.flowerId + one.kind} role="alert" className="mt-1 text-sm">
+              <Link className="act" to={`/flowers/${one.flowerId}/${one.kind}`}>
+                {t(`pasteDay.open.${one.kind}`)}
+              </Link>{' '}
+              {t('pasteDay.notMade', { flower: one.flowerName })}
+            </p>
+          ))}
           <LetDowns day={day} nameOf={nameOf} isTicked={ticks.isTicked} onTick={ticks.setTicked} />
           <ol className="border-base-300 mt-3 border-t">
             {day.blocks.map((block, i) => (

@@ -2,6 +2,7 @@ import type { UseMutationResult } from '@tanstack/react-query'
 import { Printer } from 'lucide-react'
 import { useTranslation } from 'react-i18next'
 import { RequestFailed } from '../../api/api'
+import { ClashChoice } from '../../shared/ClashChoice'
 import { FrameState } from '../../shared/FrameState'
 import { Failure } from '../../shared/Message'
 import type { NameOf } from '../../shared/words'
@@ -57,29 +58,15 @@ export function SaveRow<P>({
         </button>
       </div>
       {clashes ? (
-        <div role="alert" className="border-error mt-2 border-l-4 pl-3 text-sm">
-          <p className="font-semibold">{t('trouble.changedElsewhere')}</p>
-          <p>{t('clash.choose')}</p>
-          <div className="mt-2 flex gap-2">
-            <button
-              className="btn btn-sm"
-              onClick={() =>
-                void theirs().then((saved) => {
-                  save.reset()
-                  onDrop(saved)
-                })
-              }
-            >
-              {t('clash.theirs')}
-            </button>
-            <button
-              className="btn btn-sm"
-              onClick={() => void theirs().then((saved) => save.mutate({ ...draft, version: saved.version }))}
-            >
-              {t('clash.mine')}
-            </button>
-          </div>
-        </div>
+        <ClashChoice
+          onTheirs={() =>
+            void theirs().then((saved) => {
+              save.reset()
+              onDrop(saved)
+            })
+          }
+          onMine={() => void theirs().then((saved) => save.mutate({ ...draft, version: saved.version }))}
+        />
       ) : (
         <Failure error={save.error} nameOf={nameOf} />
       )}
