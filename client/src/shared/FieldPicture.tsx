@@ -34,7 +34,7 @@ export function FieldPicture({
     <canvas
       ref={canvas}
       {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}
-      style={{ width: widthPx, height: heightPx }}
+      style={{ width: widthPx, maxWidth: '100%', aspectRatio: `${widthPx} / ${heightPx}` }}
     />
   )
 }

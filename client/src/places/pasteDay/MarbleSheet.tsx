@@ -13,8 +13,8 @@ export function MarbleSheet({ look }: { look: MarbleLook }) {
   const sheet = { widthMm: look.sheetWidthMm, lengthMm: look.sheetHeightMm }
   return (
     <section aria-label={t('marble.sheet')} className="surround px-4 py-5 lg:px-6">
-      <div className="flex flex-wrap items-start gap-x-8 gap-y-4">
-        <div ref={ref} className="min-w-0 max-w-md grow basis-80">
+      <div className="flex flex-wrap items-start gap-x-8 gap-y-4 print:gap-x-4">
+        <div ref={ref} className="max-w-md min-w-0 grow basis-80 print:max-w-52 print:basis-52">
           <FieldPicture
             field={look.sheet}
             piece={sheet}
@@ -46,7 +46,7 @@ export function MarbleSheet({ look }: { look: MarbleLook }) {
             ))}
           </ul>
         )}
-        <div className="min-w-0 basis-56 text-sm">
+        <div className="min-w-0 basis-56 text-sm print:basis-36">
           <p className="text-base font-semibold">{t(`marble.look.${seen.look}`)}</p>
           <p>{t('marble.contrast', { deltaE: deltaE(seen.contrast) })}</p>
           {seen.look !== 'flat' && (
