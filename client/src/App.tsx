@@ -11,6 +11,7 @@ import { MixingPage } from './places/mixing/MixingPage'
 import { MarblePage } from './places/pasteDay/MarblePage'
 import { OmbrePage } from './places/pasteDay/OmbrePage'
 import { PasteDayPage } from './places/pasteDay/PasteDayPage'
+import { MeasuringPage } from './places/measuring/MeasuringPage'
 import { TargetsPage } from './places/targets/TargetsPage'
 import { Frame } from './shared/Frame'
 import { SafetyNet } from './shared/SafetyNet'
@@ -29,6 +30,7 @@ export function App() {
           <Route path="flowers/:flowerId/:pieceId" element={<FlowerPage />} />
           <Route path="flowers/:flowerId/:pieceId/run-sheet" element={<RunSheetPage />} />
           <Route path="paste-day" element={<PasteDayPage />} />
+          <Route path="measuring" element={<MeasuringPage />} />
           <Route path="mixing" element={<MixingPage />} />
           <Route path="cabinet" element={<CabinetPage />} />
           <Route path="cabinet/:id" element={<MaterialPage />} />

@@ -36,7 +36,7 @@ public sealed class ArchiveStore(NpgsqlDataSource dataSource)
     public const string Format = "young-tinge-studio";
 
     /// <summary>Of the archive; raised with each migration that changes what a row holds.</summary>
-    public const int Version = 6;
+    public const int Version = 8;
 
     /// <summary>In the order in which they can be put in. The condition picks a studio's rows of it.</summary>
     private static readonly (string Name, string Condition, string Key)[] Tables =
@@ -52,6 +52,7 @@ public sealed class ArchiveStore(NpgsqlDataSource dataSource)
         ("picture", "studio_id = $1", "id"),
         ("paste_plan", "studio_id = $1", "flower_id, kind"),
         ("paste_day_tick", "studio_id = $1", "step_key"),
+        ("paste_day_leftover", "studio_id = $1", "block_key"),
     ];
 
     public static IReadOnlyList<string> TableNames => [.. Tables.Select(table => table.Name)];
@@ -197,7 +198,9 @@ public sealed class ArchiveStore(NpgsqlDataSource dataSource)
             }
 
             await reader.DisposeAsync();
-            return await ReadsPastePlansAsync(connection, studioId, cancel) ? null : "paste_plan";
+            if (!await ReadsPastePlansAsync(connection, studioId, cancel))
+                return "paste_plan";
+            return await BatchStore.CanReadAllAsync(connection, studioId, cancel) ? null : "batch";
         }
         catch (Exception exception) when (exception is InvalidDataException or ArgumentException or JsonException)
         {

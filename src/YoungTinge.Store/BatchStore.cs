@@ -3,6 +3,7 @@ using Npgsql;
 using NpgsqlTypes;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Mixing;
 
 namespace YoungTinge.Store;
 
@@ -11,7 +12,21 @@ namespace YoungTinge.Store;
 /// <param name="Measured">What it came out as; null before it was read.</param>
 /// <param name="Version">Counts the saves; 0 for one that was never saved.</param>
 public sealed record Batch(
-    Guid Id, Guid CommissionId, string Name, PasteRecipe Recipe, double PasteG, Lab Target, Lab? Measured, string Note, int Version);
+    Guid Id, Guid CommissionId, string Name, PasteRecipe Recipe, double PasteG, Lab Target, Lab? Measured, string Note, int Version)
+{
+    /// <summary>Null before it was mixed.</summary>
+    public Making? Made { get; init; }
+
+    /// <summary>The paste of the paste-day sheet that it was mixed as; null for one of the mixing table.</summary>
+    public BlockPlace? Block { get; init; }
+}
+
+/// <summary>A paste of the paste-day sheet.</summary>
+/// <param name="Place">Which shade of its run, from 0; 0 for one paste.</param>
+public sealed record BlockPlace(string Key, int Place)
+{
+    public const int LongestKey = 200;
+}
 
 public abstract record SaveBatchResult
 {
@@ -28,7 +43,8 @@ public sealed class BatchStore(NpgsqlDataSource dataSource)
 {
     private const string Columns = """
         b.id, b.commission_id, b.name, b.recipe::text, b.paste_g, b.target_l, b.target_a, b.target_b,
-            b.measured_l, b.measured_a, b.measured_b, b.note, b.version
+            b.measured_l, b.measured_a, b.measured_b, b.note, b.version,
+            b.made_at, b.made_recipe::text, b.made_g, b.left_g, b.kept_in, b.block_key, b.place
         """;
 
     /// <summary>Newest first.</summary>
@@ -56,40 +72,84 @@ public sealed class BatchStore(NpgsqlDataSource dataSource)
     /// </summary>
     public async Task<SaveBatchResult> SaveAsync(Guid studioId, Batch batch, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand(batch.Version == 0
+        await using var connection = await dataSource.OpenConnectionAsync(cancel);
+        return await WriteAsync(connection, studioId, batch, cancel) is { } version
+            ? new SaveBatchResult.Saved(version)
+            : await WhyNotAsync(studioId, batch, cancel);
+    }
+
+    /// <returns>Its new version; null if nothing was written. A block that was mixed already is not mixed again.</returns>
+    internal static async Task<int?> WriteAsync(NpgsqlConnection connection, Guid studioId, Batch batch, CancellationToken cancel)
+    {
+        await using var command = new NpgsqlCommand(batch.Version == 0
             ? """
                 insert into batch (id, studio_id, commission_id, name, recipe, paste_g, target_l, target_a, target_b,
-                    measured_l, measured_a, measured_b, note)
-                select $1, $2, c.id, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13
+                    measured_l, measured_a, measured_b, note, made_at, made_recipe, made_g, left_g, kept_in, block_key, place)
+                select $1, $2, c.id, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20
                 from commission c
                 where c.studio_id = $2 and c.id = $3
-                on conflict (id) do nothing
+                on conflict do nothing
                 returning version
                 """
             : """
                 update batch
                 set commission_id = c.id, name = $4, recipe = $5, paste_g = $6, target_l = $7, target_a = $8, target_b = $9,
-                    measured_l = $10, measured_a = $11, measured_b = $12, note = $13, version = version + 1
+                    measured_l = $10, measured_a = $11, measured_b = $12, note = $13, made_at = $14, made_recipe = $15, made_g = $16, left_g = $17,
+                    kept_in = $18, version = version + 1
                 from commission c
-                where batch.id = $1 and batch.studio_id = $2 and c.studio_id = $2 and c.id = $3 and version = $14
+                where batch.id = $1 and batch.studio_id = $2 and c.studio_id = $2 and c.id = $3 and version = $19
                 returning version
-                """);
+                """, connection);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = batch.Id });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = batch.CommissionId });
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = batch.Name });
-        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = JsonSerializer.Serialize(batch.Recipe, PlanJson.Options) });
+        command.Parameters.Add(Json(batch.Recipe));
         foreach (var number in new double?[]
         {
             batch.PasteG, batch.Target.L, batch.Target.A, batch.Target.B, batch.Measured?.L, batch.Measured?.A, batch.Measured?.B,
         })
-            command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Double, Value = number is { } value ? value : DBNull.Value });
+            command.Parameters.Add(Maybe(NpgsqlDbType.Double, number));
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = batch.Note });
+        var made = batch.Made;
+        command.Parameters.Add(Maybe(NpgsqlDbType.TimestampTz, made?.At.UtcDateTime));
+        command.Parameters.Add(Json(made?.Recipe));
+        command.Parameters.Add(Maybe(NpgsqlDbType.Double, made?.Grams));
+        command.Parameters.Add(Maybe(NpgsqlDbType.Double, made?.LeftG));
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = made?.KeptIn ?? "" });
         if (batch.Version > 0)
+        {
             command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = batch.Version });
-        return await command.ExecuteScalarAsync(cancel) is int version
-            ? new SaveBatchResult.Saved(version)
-            : await WhyNotAsync(studioId, batch, cancel);
+        }
+        else
+        {
+            command.Parameters.Add(Maybe(NpgsqlDbType.Text, batch.Block?.Key));
+            command.Parameters.Add(Maybe(NpgsqlDbType.Integer, batch.Block?.Place));
+        }
+
+        return (int?)await command.ExecuteScalarAsync(cancel);
+    }
+
+    private static NpgsqlParameter Maybe(NpgsqlDbType type, object? value) => new() { NpgsqlDbType = type, Value = value ?? DBNull.Value };
+
+    private static NpgsqlParameter Json(PasteRecipe? recipe) => Maybe(NpgsqlDbType.Jsonb, recipe is null ? null : JsonSerializer.Serialize(recipe, PlanJson.Options));
+
+    /// <summary>Whether every batch of a studio has recipes that can be read.</summary>
+    internal static async Task<bool> CanReadAllAsync(NpgsqlConnection connection, Guid studioId, CancellationToken cancel)
+    {
+        await using var command = new NpgsqlCommand($"select {Columns} from batch b where b.studio_id = $1", connection);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        await using var reader = await command.ExecuteReaderAsync(cancel);
+        try
+        {
+            while (await reader.ReadAsync(cancel))
+                Read(reader);
+            return true;
+        }
+        catch (Exception exception) when (exception is InvalidDataException or JsonException)
+        {
+            return false;
+        }
     }
 
     public async Task<bool> RemoveAsync(Guid studioId, Guid batchId, CancellationToken cancel)
@@ -118,10 +178,18 @@ public sealed class BatchStore(NpgsqlDataSource dataSource)
         reader.GetGuid(0),
         reader.GetGuid(1),
         reader.GetString(2),
-        JsonSerializer.Deserialize<PasteRecipe>(reader.GetString(3), PlanJson.Options) ?? throw new InvalidDataException("A batch has no recipe."),
+        Recipe(reader.GetString(3)),
         reader.GetDouble(4),
         new Lab(reader.GetDouble(5), reader.GetDouble(6), reader.GetDouble(7)),
         reader.IsDBNull(8) ? null : new Lab(reader.GetDouble(8), reader.GetDouble(9), reader.GetDouble(10)),
         reader.GetString(11),
-        reader.GetInt32(12));
+        reader.GetInt32(12))
+    {
+        Made = reader.IsDBNull(13) ? null : new Making(
+            reader.GetFieldValue<DateTimeOffset>(13), Recipe(reader.GetString(14)), reader.GetDouble(15), reader.GetDouble(16), reader.GetString(17)),
+        Block = reader.IsDBNull(18) ? null : new BlockPlace(reader.GetString(18), reader.GetInt32(19)),
+    };
+
+    private static PasteRecipe Recipe(string json) =>
+        JsonSerializer.Deserialize<PasteRecipe>(json, PlanJson.Options) ?? throw new InvalidDataException("A batch has no recipe.");
 }

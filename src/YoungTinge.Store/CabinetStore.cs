@@ -32,8 +32,14 @@ public enum RemoveMaterialResult
 
 public sealed class CabinetStore(NpgsqlDataSource dataSource)
 {
-    public async Task<Materials> LoadAsync(Guid studioId, CancellationToken cancel) =>
-        new((await ListAsync(studioId, cancel)).Select(kept => kept.Material));
+    public async Task<Materials> LoadAsync(Guid studioId, CancellationToken cancel)
+    {
+        await using var connection = await dataSource.OpenConnectionAsync(cancel);
+        await using var command = new NpgsqlCommand("select scale_g from studio where id = $1", connection);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        var scaleG = await command.ExecuteScalarAsync(cancel) as double? ?? BenchScale.UsualG;
+        return new Materials((await ListAsync(connection, studioId, cancel)).Select(kept => kept.Material)) { ScaleG = scaleG };
+    }
 
     public async Task<IReadOnlyList<KeptMaterial>> ListAsync(Guid studioId, CancellationToken cancel)
     {
@@ -63,7 +69,14 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
         {
             var sheet = MaterialRow.Read(reader);
             double? Unit(DoseUnitKind kind) => units.TryGetValue((sheet.Id!, kind), out var mass) ? mass : null;
-            sheet = sheet with { TouchG = Unit(DoseUnitKind.Touch), DropG = Unit(DoseUnitKind.Drop), PeaG = Unit(DoseUnitKind.Pea), KnifeTipG = Unit(DoseUnitKind.KnifeTip) };
+            sheet = sheet with
+            {
+                TouchG = Unit(DoseUnitKind.Touch),
+                DropG = Unit(DoseUnitKind.Drop),
+                PeaG = Unit(DoseUnitKind.Pea),
+                KnifeTipG = Unit(DoseUnitKind.KnifeTip),
+                PinchG = Unit(DoseUnitKind.Pinch),
+            };
             materials.Add(new KeptMaterial(MaterialFromSheet.Convert(sheet, sheet.Id!), reader.GetInt32(version)));
         }
 
@@ -100,7 +113,8 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
             delete from material
             where studio_id = $1 and id = $2
                 and not exists (select from piece where studio_id = $1 and jsonb_path_exists(plan, '$.** ? (@ == $id)', jsonb_build_object('id', $2)))
-                and not exists (select from batch where studio_id = $1 and jsonb_path_exists(recipe, '$.** ? (@ == $id)', jsonb_build_object('id', $2)))
+                and not exists (select from batch where studio_id = $1 and (jsonb_path_exists(recipe, '$.** ? (@ == $id)', jsonb_build_object('id', $2))
+                    or jsonb_path_exists(made_recipe, '$.** ? (@ == $id)', jsonb_build_object('id', $2))))
                 and not exists (select from paste_plan where studio_id = $1 and jsonb_path_exists(plan, '$.** ? (@ == $id)', jsonb_build_object('id', $2)))
             """);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });

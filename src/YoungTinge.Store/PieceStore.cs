@@ -78,6 +78,18 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
         return await FindAsync(studioId, pieceId, cancel) is { } current ? new SavePlanResult.Changed(current) : new SavePlanResult.Missing();
     }
 
+    /// <param name="was">That the change was made from.</param>
+    /// <returns>False if it was changed in the meantime; null if there is no such piece.</returns>
+    public async Task<bool?> SaveSparesAsync(Guid studioId, Guid pieceId, double spareShare, double was, CancellationToken cancel)
+    {
+        await using var command = dataSource.CreateCommand("update piece set spare_share = $3 where studio_id = $1 and id = $2 and spare_share = $4");
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = pieceId });
+        command.Parameters.Add(new NpgsqlParameter<double> { TypedValue = spareShare });
+        command.Parameters.Add(new NpgsqlParameter<double> { TypedValue = was });
+        return await command.ExecuteNonQueryAsync(cancel) > 0 ? true : await FindAsync(studioId, pieceId, cancel) is null ? null : false;
+    }
+
     private static PlannedPiece Read(NpgsqlDataReader reader) => new(
         reader.GetGuid(0),
         reader.GetGuid(1),

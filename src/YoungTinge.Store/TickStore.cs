@@ -25,31 +25,41 @@ public abstract class TickStore(NpgsqlDataSource dataSource, string table, strin
     /// <summary>Ticks a step; ticking it again renews the tick.</summary>
     public async Task TickAsync(Guid ownerId, string stepKey, string fingerprint, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand($"""
-            insert into {table} ({owner}, step_key, fingerprint)
-            values ($1, $2, $3)
-            on conflict ({owner}, step_key) do update set fingerprint = excluded.fingerprint, ticked_at = now()
-            """);
-        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = ownerId });
-        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = stepKey });
-        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = fingerprint });
-        await command.ExecuteNonQueryAsync(cancel);
+        await using var connection = await dataSource.OpenConnectionAsync(cancel);
+        await TickAsync(connection, ownerId, stepKey, fingerprint, cancel);
     }
 
     public async Task UntickAsync(Guid ownerId, string stepKey, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand($"delete from {table} where {owner} = $1 and step_key = $2");
+        await using var connection = await dataSource.OpenConnectionAsync(cancel);
+        await UntickAsync(connection, ownerId, stepKey, cancel);
+    }
+
+    /// <returns>Whether it was not ticked before.</returns>
+    protected async Task<bool> TickAsync(NpgsqlConnection connection, Guid ownerId, string stepKey, string fingerprint, CancellationToken cancel)
+    {
+        // A row that was put in, and not written over, has no older version of itself.
+        await using var command = new NpgsqlCommand($"""
+            insert into {table} ({owner}, step_key, fingerprint)
+            values ($1, $2, $3)
+            on conflict ({owner}, step_key) do update set fingerprint = excluded.fingerprint, ticked_at = now()
+            returning xmax = 0
+            """, connection);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = ownerId });
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = stepKey });
-        await command.ExecuteNonQueryAsync(cancel);
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = fingerprint });
+        return (bool)(await command.ExecuteScalarAsync(cancel))!;
+    }
+
+    /// <returns>Whether it was ticked.</returns>
+    protected async Task<bool> UntickAsync(NpgsqlConnection connection, Guid ownerId, string stepKey, CancellationToken cancel)
+    {
+        await using var command = new NpgsqlCommand($"delete from {table} where {owner} = $1 and step_key = $2", connection);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = ownerId });
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = stepKey });
+        return await command.ExecuteNonQueryAsync(cancel) > 0;
     }
 }
 
 /// <summary>Of the run sheet of a piece.</summary>
 public sealed class RunSheetStore(NpgsqlDataSource dataSource) : TickStore(dataSource, "run_sheet_tick", "piece_id");
-
-/// <summary>Of the paste-day sheet of a studio.</summary>
-public sealed class PasteDayStore(NpgsqlDataSource dataSource) : TickStore(dataSource, "paste_day_tick", "studio_id")
-{
-    public const int LongestKey = 200;
-}

@@ -11,7 +11,10 @@ internal static class Words
         (FoodStatus.Edible, "edible"), (FoodStatus.DecorativeOnly, "decorative_only"), (FoodStatus.NotFood, "not_food"));
 
     public static readonly WordList<DoseUnitKind> Unit = new(
-        (DoseUnitKind.Touch, "touch"), (DoseUnitKind.Drop, "drop"), (DoseUnitKind.Pea, "pea"), (DoseUnitKind.KnifeTip, "knife_tip"));
+        (DoseUnitKind.Touch, "touch"), (DoseUnitKind.Drop, "drop"), (DoseUnitKind.Pea, "pea"), (DoseUnitKind.KnifeTip, "knife_tip"),
+        (DoseUnitKind.Pinch, "pinch"));
+
+    public static readonly WordList<Measures> Measures = new((Store.Measures.Metric, "metric"), (Store.Measures.Imperial, "imperial"));
 
     public static readonly WordList<PartOf> Part = new((PartOf.Flower, "flower"), (PartOf.Bud, "bud"));
 

@@ -68,6 +68,12 @@ public class AccessibilityTests(Application application)
         Check(browser, "quantities");
         browser.Click("button", "Shopping", exact: true);
         Check(browser, "shopping");
+        browser.Click("button", "Batches", exact: true);
+        browser.Click("button", "Edit Hellebore, trial petals");
+        Check(browser, "batches");
+        browser.Click("link", "How we measure");
+        browser.Find("heading", "How we measure", exact: true);
+        Check(browser, "how we measure");
         browser.Open("/cabinet");
         browser.Find("heading", "Cabinet", exact: true);
         Check(browser, "cabinet");

@@ -111,6 +111,25 @@ public partial class PasteDayTests(Application application)
     });
 
     [Fact]
+    public Task A_tick_made_while_nobody_answers_waits_and_arrives() => application.InBrowserAsync(nameof(A_tick_made_while_nobody_answers_waits_and_arrives), browser =>
+    {
+        browser.Open("/paste-day");
+        browser.WaitForText("0 of 15 pastes made");
+        browser.HoldBack("*/tick");
+        browser.Click("checkbox", "Made: Ivy, leaves");
+        browser.WaitForText("1 of 15 pastes made");
+        browser.Find("status", "Not saved yet", exact: true);
+        browser.LetThrough();
+        browser.WaitForSaved();
+        browser.Reload();
+        browser.WaitForText("1 of 15 pastes made");
+        browser.Click("checkbox", "Made: Ivy, leaves");
+        browser.WaitForText("0 of 15 pastes made");
+        browser.WaitForSaved();
+        return Task.CompletedTask;
+    });
+
+    [Fact]
     public Task More_flowers_take_more_paste_and_none_is_said_to_be_none() => application.InBrowserAsync(nameof(More_flowers_take_more_paste_and_none_is_said_to_be_none), browser =>
     {
         browser.Open("/paste-day");
@@ -132,11 +151,110 @@ public partial class PasteDayTests(Application application)
     {
         browser.Open("/paste-day");
         browser.Click("button", "Shopping", exact: true);
-        browser.WaitForText("runs short");
+        browser.WaitForText("2 materials run short");
+        Assert.Contains("1 pack of 7.0 g", Row(browser, "Hart's Tongue"));
         Assert.Contains("€", Row(browser, "Hart's Tongue"));
+        Assert.Contains("1 pack of 60 ml", Row(browser, "Satin Veil"));
         browser.Find("link", "Save as CSV");
         return Task.CompletedTask;
     });
+
+    [Fact]
+    public Task A_leftover_goes_into_a_paste_which_is_then_a_batch() => application.InBrowserAsync(nameof(A_leftover_goes_into_a_paste_which_is_then_a_batch), browser =>
+    {
+        browser.Open("/paste-day");
+        browser.Click("checkbox", "Tidewrack moon wedding");
+        browser.Click("checkbox", "Harbour school fete");
+        browser.WaitUntil("one commission", () => browser.Url.Contains("commission="));
+        browser.Run("document.querySelectorAll('main summary').forEach((one) => one.click())");
+        browser.WaitForText("can be brought to this colour");
+        browser.Click("button", "Use it: Hellebore, trial petals");
+        browser.WaitForText("Take 34 g of “Hellebore, trial petals” from Tin 1.");
+        browser.Click("checkbox", "Made: Hellebore, sepals");
+        browser.WaitForSaved();
+        browser.Click("button", "Batches", exact: true);
+        browser.WaitForText("Resting");
+        browser.WaitForText("58 g made");
+        // All of the leftover is gone.
+        browser.Click("button", "Show 1 used up");
+        browser.WaitForText("0 g left, in Tin 1");
+
+        // What was really made of it.
+        browser.Click("button", "Edit Hellebore, sepals");
+        browser.Fill("Left", "99");
+        browser.Click("button", "Keep", exact: true);
+        browser.WaitForText("Cannot be less than nothing, or more than was made.");
+        browser.Fill("Left", "11");
+        browser.Fill("Kept in", "Blue box");
+        browser.Reload();
+        browser.Click("button", "Batches", exact: true);
+        browser.Click("button", "Edit Hellebore, sepals");
+        browser.Click("button", "Keep", exact: true);
+        browser.WaitForText("11.0 g left, in Blue box");
+
+        // Removed by mistake, and put back.
+        browser.Click("button", "Edit Ivy, young leaves of the window wreath");
+        browser.Click("button", "Remove Ivy, young leaves of the window wreath");
+        browser.WaitForText("was removed.");
+        browser.Click("button", "Put it back");
+        browser.WaitUntil("back", () => !browser.PageText().Contains("was removed."));
+        browser.WaitForText("8.0 g left, in Tin 2, left side");
+
+        browser.Click("button", "The day, step by step", exact: true);
+        browser.Click("checkbox", "Made: Hellebore, sepals");
+        browser.WaitForSaved();
+        browser.Click("button", "Mix it afresh instead");
+        browser.WaitUntil("no leftover in it", () => !browser.PageText().Contains("from Tin 1"));
+        return Task.CompletedTask;
+    });
+
+    [Fact]
+    public Task Spares_by_fragility_are_taken_at_a_press() => application.InBrowserAsync(nameof(Spares_by_fragility_are_taken_at_a_press), browser =>
+    {
+        browser.Open("/paste-day");
+        browser.Click("button", "Quantities", exact: true);
+        browser.WaitForText("25 % is usual");
+        var before = Row(browser, "Guard petals");
+        browser.Click("button", "Guard petals: 25 % is usual: take it");
+        browser.WaitUntil("more spares", () => Row(browser, "Guard petals") is var now && now != before && !now.Contains("is usual"));
+        browser.Fill("Spares of Guard petals", "900" + Keys.Tab);
+        browser.WaitForText("From 0 to 200 %.");
+        browser.Fill("Spares of Guard petals", "20" + Keys.Tab);
+        browser.WaitUntil("as before", () => Row(browser, "Guard petals") == before);
+        return Task.CompletedTask;
+    });
+
+    [Fact]
+    public Task Ounces_and_inches_are_shown_everywhere_at_once() => application.InBrowserAsync(nameof(Ounces_and_inches_are_shown_everywhere_at_once), browser =>
+    {
+        browser.Open("/paste-day");
+        browser.WaitForText("of 15 pastes made");
+        browser.Click("link", "How we measure");
+        browser.Click("button", "Ounces and inches");
+        browser.Fill("Smallest step of the scale", "0");
+        browser.Click("button", "Keep", exact: true);
+        browser.WaitForText("From 0.001 g to 10 g.");
+        browser.Reload();
+        browser.WaitUntil("what was typed", () => browser.ValueOf("Smallest step of the scale") == "0");
+        browser.Fill("Smallest step of the scale", "0.1");
+        browser.Click("button", "Keep", exact: true);
+        browser.WaitUntil("kept", () => !browser.Find("button", "Keep", exact: true).Enabled);
+        browser.Click("link", "Paste day", exact: true);
+        browser.WaitForText(" in ball");
+        Assert.Contains(" oz", browser.PageText());
+        Assert.DoesNotMatch(Metric(), browser.PageText());
+        browser.Reload();
+        browser.WaitForText(" oz");
+        browser.Click("link", "How we measure");
+        browser.Click("button", "Grams and millimetres");
+        browser.Click("button", "Keep", exact: true);
+        browser.Click("link", "Paste day", exact: true);
+        browser.WaitForText(" mm ball");
+        return Task.CompletedTask;
+    });
+
+    [GeneratedRegex(@"\d (g|mm)\b")]
+    private static partial Regex Metric();
 
     [Fact]
     public Task Of_two_people_the_second_chooses_whose_run_stays() => application.InBrowserAsync(nameof(Of_two_people_the_second_chooses_whose_run_stays), browser =>

@@ -110,7 +110,7 @@ public class Screenshots(Application application)
         Take(browser, "marble");
         browser.Open("/paste-day");
         browser.Find("heading", "First the let-downs");
-        browser.Run("window.scrollTo(0, 380)");
+        browser.Run("window.scrollTo(0, 1080)");
         Take(browser, "paste-day");
         return Task.CompletedTask;
     });

@@ -30,13 +30,15 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
 
     private PictureStore Pictures => new(demo.DataSource);
 
-    [Fact]
-    public async Task A_run_of_shades_that_cannot_be_read_is_refused_and_nothing_changes()
+    [Theory]
+    [InlineData("paste_plan", "plan")]
+    [InlineData("batch", "made_recipe")]
+    public async Task What_cannot_be_read_is_refused_and_nothing_changes(string table, string column)
     {
         var archive = await Archive.WriteAsync(studioId, Cancel);
         var damaged = JsonNode.Parse(archive)!;
-        damaged["tables"]!["paste_plan"]![0]!["plan"] = new JsonObject { ["folds"] = "many" };
-        Assert.Equal(new RestoreResult.Refused(ArchiveProblem.Damaged, "paste_plan"), await Archive.RestoreAsync(studioId, damaged.ToJsonString(), Cancel));
+        damaged["tables"]![table]!.AsArray().First(row => row![column] is not null)![column] = new JsonObject { ["folds"] = "many" };
+        Assert.Equal(new RestoreResult.Refused(ArchiveProblem.Damaged, table), await Archive.RestoreAsync(studioId, damaged.ToJsonString(), Cancel));
         Assert.Equal(archive, await Archive.WriteAsync(studioId, Cancel));
     }
 
@@ -46,6 +48,8 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
         var pieces = await new PieceStore(demo.DataSource).ListAsync(studioId, null, Cancel);
         await new RunSheetStore(demo.DataSource).TickAsync(pieces[0].Id, "knead", "f00", Cancel);
         await new PasteDayStore(demo.DataSource).TickAsync(studioId, $"paste:{pieces[0].Id}", "f00", Cancel);
+        var batches = await new BatchStore(demo.DataSource).ListAsync(studioId, 10, Cancel);
+        await new PasteDayStore(demo.DataSource).UseLeftoverAsync(studioId, $"paste:{pieces[0].Id}", batches.First(batch => batch.Made is not null).Id, Cancel);
         var before = await Archive.WriteAsync(studioId, Cancel);
         foreach (var table in ArchiveStore.TableNames)
             Assert.True(JsonNode.Parse(before)!["tables"]![table]!.AsArray().Count > 0, table);

@@ -1,5 +1,6 @@
 using Npgsql;
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Testing;
 
@@ -40,12 +41,27 @@ public sealed class MigrationTests(DemoDatabase demo) : IClassFixture<DemoDataba
             insert into piece (id, studio_id, flower_id, position, name, outline_id, length_mm, width_mm, thickness_mm, solid, part_of, per_part, spare_share, plan, version)
             select '7c9e6679-7425-40de-944b-e07fc1f90aea', id, '7c9e6679-7425-40de-944b-e07fc1f90ae9', 0, 'Petals', 'round-petal', 30, 30, 0.5, false, 'flower', 5, 0.1,
                 '{"targets": {"rim": {"l": 70, "a": 20, "b": 5}, "tip": {"l": 71, "a": 20, "b": 5}, "heart": {"l": 72, "a": 20, "b": 5}, "base": {"l": 73, "a": 20, "b": 5}, "back": {"l": 74, "a": 20, "b": 5}},
-                  "ground": {"l": 90, "a": 0, "b": 5}, "paste": {"baseId": "white", "doses": []}, "coats": []}', 4 from studio;
+                  "ground": {"l": 90, "a": 0, "b": 5}, "paste": {"baseId": "white", "doses": []}, "coats": [{"kind": "dust", "id": "7c9e6679-7425-40de-944b-e07fc1f90aeb",
+                    "mix": [{"dustId": "soot", "parts": 2}], "loadMgPerCm2": 0.1, "place": {"kind": "whole", "start": 0, "end": 1, "feather": 0}, "sides": "both"}]}', 4 from studio;
             """);
         await RunAsync(Script("0005_cabinet_targets_and_pictures.sql"));
+        await RunAsync(Script("0006_paste_day.sql"));
+        // As the build before packs weighed what is poured.
+        await RunAsync("""
+            insert into material (studio_id, id, position, kind, name, form, food_status, density_g_per_ml, wash_depth_mm, stock_g, price_per_g)
+            select id, 'spirit', 1, 'thinner', 'Spirit', 'liquid', 'edible', 0.8, 0.15, 40, 0.05 from studio
+            """);
+        await RunAsync(Script("0007_batches_packs_and_measures.sql"));
+        await RunAsync(Script("0008_mixes_name_materials.sql"));
 
         var studio = (await new StudioStore(demo.DataSource).FindFirstAsync(Cancel))!;
-        var red = Assert.Single((await new CabinetStore(demo.DataSource).LoadAsync(studio.Id, Cancel)).All);
+        Assert.Equal(new Measuring(Measures.Metric, 0.1, 2), studio.Measuring);
+        var materials = await new CabinetStore(demo.DataSource).LoadAsync(studio.Id, Cancel);
+        Assert.Equal(2, materials.All.Count);
+        var red = materials.Get<Colourant>("beetle-red");
+        var spirit = materials.Get<Thinner>("spirit").Supply;
+        Assert.Equal((null, 50.0), (spirit.StockG, spirit.StockMl!.Value));
+        Assert.Equal(0.04, spirit.PricePerMl!.Value, 1e-12);
         Assert.Equal([Ingredient.Carmine], red.Label.Contains);
         Assert.Equal([Diet.NutFree], red.Label.NotFor);
         Assert.False(red.Label.Suits(Diet.Vegan));
@@ -55,6 +71,8 @@ public sealed class MigrationTests(DemoDatabase demo) : IClassFixture<DemoDataba
         Assert.Equal(4, piece.Version);
         Assert.Equal(new Target(new(70, 20, 5), 2, Finish.Matt), piece.Plan.Targets[Zone.Rim]);
         Assert.Equal(5, piece.Plan.Targets.Count);
+        Assert.Equal([new Portion("soot", 2)], Assert.IsType<DustCoat>(Assert.Single(piece.Plan.Coats)).Mix);
+        Assert.Empty(piece.Plan.OnPurpose);
     }
 
     [Theory]

@@ -64,6 +64,34 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
         Assert.Equal(9, (int)flower["commission"]!["dueInDays"]!);
     }
 
+    private static JsonNode Advice(JsonNode preview, string code) => preview["advice"]!.AsArray().First(advice => (string)advice!["code"]! == code)!;
+
+    [Fact]
+    public async Task Advice_comes_with_its_cure_and_is_kept_on_purpose_with_a_note()
+    {
+        var (id, plan, version) = await SepalsAsync();
+        async Task<JsonNode> PreviewAsync(JsonNode of) => (await (await http.PostAsJsonAsync($"/api/pieces/{id}/preview", of)).Content.ReadFromJsonAsync<JsonNode>())!;
+        // A dust of the plan, once more after the glaze.
+        var late = plan["coats"]!.AsArray().First(coat => (string)coat!["kind"]! == "dust")!.DeepClone();
+        late["id"] = Guid.NewGuid();
+        plan["coats"]!.AsArray().Add(late);
+        var advice = Advice(await PreviewAsync(plan), "dustOverGlaze");
+        Assert.Equal(late["id"]!.GetValue<Guid>().ToString(), (string)advice["coatId"]!);
+        Assert.Null(advice["onPurpose"]);
+        var cured = advice["fixed"]!;
+        Assert.Equal(plan["coats"]!.AsArray().Count, cured["coats"]!.AsArray().Count);
+        Assert.DoesNotContain((await PreviewAsync(cured))["advice"]!.AsArray(), one => (string)one!["code"]! == "dustOverGlaze");
+
+        plan["onPurpose"] = new JsonArray(new JsonObject { ["code"] = "dustOverGlaze", ["coatId"] = late["id"]!.DeepClone(), ["note"] = "A bloom on the shine." });
+        Assert.Equal("A bloom on the shine.", (string)Advice(await PreviewAsync(plan), "dustOverGlaze")["onPurpose"]!);
+        Assert.Equal(HttpStatusCode.OK, (await SaveAsync(id, plan, version)).StatusCode);
+        var kept = (await GetAsync($"/api/pieces/{id}"))["plan"]!;
+        Assert.Equal("A bloom on the shine.", (string)kept["onPurpose"]![0]!["note"]!);
+        kept["onPurpose"]![0]!["note"] = new string('x', 301);
+        var refused = await TroubleAsync(await SaveAsync(id, kept, version + 1));
+        Assert.Equal(["onPurpose[0].note noteTooLong"], refused.Problems);
+    }
+
     [Fact]
     public async Task A_preview_shows_every_stage_and_keeps_nothing()
     {
@@ -105,7 +133,7 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
         { "coats[0].loadMgPerCm2", "1e300", "loadOverLimit" },
         { "coats[0].mix", "[]", "emptyMix" },
         { "coats[0].mix[0].parts", "-1", "partsOutOfRange" },
-        { "coats[0].mix[0].dustId", "\"\"", "unknownMaterial" },
+        { "coats[0].mix[0].materialId", "\"\"", "unknownMaterial" },
         { "coats[0].place.end", "1.5", "placeOutOfRange" },
         { "coats[0].place.start", "0.5", "placeEndsBeforeStart" },
         { "coats[4].seconds", "0", "secondsOutOfRange" },

@@ -273,7 +273,7 @@ public sealed class CabinetAndTargetTests(DemoDatabase demo) : IClassFixture<Dem
         var needs = (await GetAsync($"/api/materials/needs?flowerId={flowerId}")).AsArray();
         var white = needs.Single(need => (string)need!["materialId"]! == "bright-white-paste")!;
         var flower = await GetAsync($"/api/flowers/{flowerId}");
-        Assert.Equal(flower["pieces"]!.AsArray().Sum(piece => (double)piece!["batchG"]!), (double)white["grams"]!, 6);
+        Assert.Equal(flower["pieces"]!.AsArray().Sum(piece => (double)piece!["batchG"]!), (double)white["amount"]!, 6);
         Assert.Equal(5, white["uses"]!.AsArray().Count);
 
         foreach (var format in new[] { "gpl", "svg" })

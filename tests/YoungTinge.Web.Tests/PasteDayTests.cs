@@ -135,6 +135,156 @@ public sealed class PasteDayTests(DemoDatabase demo) : IClassFixture<DemoDatabas
         Assert.Null(Block(await GetAsync("/api/paste-day"))["tickedAt"]);
     }
 
+    private static JsonNode BlockOf(JsonNode day, string key) => day["blocks"]!.AsArray().Single(block => (string)block!["key"]! == key)!;
+
+    private static JsonObject Change(JsonNode batch, JsonNode made) => new()
+    {
+        ["commissionId"] = (string)batch["commissionId"]!,
+        ["name"] = (string)batch["name"]!,
+        ["recipe"] = batch["recipe"]!.DeepClone(),
+        ["pasteG"] = (double)batch["pasteG"]!,
+        ["target"] = batch["target"]!["lab"]!.DeepClone(),
+        ["measured"] = null,
+        ["note"] = "",
+        ["version"] = (int)batch["version"]!,
+        ["made"] = made,
+    };
+
+    private async Task<JsonArray> BatchesAsync() => (await GetAsync("/api/batches")).AsArray();
+
+    [Fact]
+    public async Task A_run_that_was_made_is_a_batch_for_every_shade()
+    {
+        var block = (await GetAsync("/api/paste-day"))["blocks"]!.AsArray().First(block => (string)block!["kind"]! == "ombre")!;
+        var path = $"/api/paste-day/{Uri.EscapeDataString((string)block["key"]!)}/tick";
+        // Ticked from a sheet that has changed since: it is done, but what it was is not known here.
+        await http.PutAsJsonAsync(path, new { fingerprint = "f00" });
+        Assert.DoesNotContain(await BatchesAsync(), batch => ((string)batch!["name"]!).StartsWith("Ranunculus 1/5", StringComparison.Ordinal));
+        await http.DeleteAsync(path);
+        await http.PutAsJsonAsync(path, new { fingerprint = (string)block["fingerprint"]! });
+        var shades = (await BatchesAsync()).Where(batch => ((string)batch!["name"]!).StartsWith("Ranunculus ", StringComparison.Ordinal)).OrderBy(batch => (string)batch!["name"]!).ToList();
+        Assert.Equal(["Ranunculus 1/5", "Ranunculus 2/5", "Ranunculus 3/5", "Ranunculus 4/5", "Ranunculus 5/5"], shades.Select(batch => (string)batch!["name"]!));
+        Assert.All(shades, batch =>
+        {
+            Assert.Equal("resting", (string)batch!["state"]!);
+            Assert.InRange((double)batch["difference"]!["deltaE"]!, 0, 0.01);
+        });
+        Assert.Equal((double)block["totalG"]! - (double)block["remainsG"]!, shades.Sum(batch => (double)batch!["made"]!["leftG"]!), 0.01);
+        await http.DeleteAsync(path);
+        Assert.DoesNotContain(await BatchesAsync(), batch => ((string)batch!["name"]!).StartsWith("Ranunculus 1/5", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public async Task A_leftover_is_offered_used_and_gone()
+    {
+        var before = await GetAsync("/api/paste-day");
+        var block = before["blocks"]!.AsArray().First(block => block!["offers"]!.AsArray().Count > 0)!;
+        var key = (string)block["key"]!;
+        var offer = block["offers"]![0]!;
+        Assert.InRange((double)offer["difference"]!["deltaE"]!, 0, 2);
+        var path = $"/api/paste-day/{Uri.EscapeDataString(key)}/leftover";
+        Assert.Equal(HttpStatusCode.NotFound, (await http.PutAsJsonAsync(path, new { batchId = Guid.NewGuid() })).StatusCode);
+        Assert.Equal(HttpStatusCode.NoContent, (await http.PutAsJsonAsync(path, new { batchId = (string)offer["batchId"]! })).StatusCode);
+        var used = await GetAsync("/api/paste-day");
+        Assert.Equal(offer.ToJsonString(), BlockOf(used, key)["leftover"]!.ToJsonString());
+        // It is spoken for: nobody else is offered it.
+        Assert.DoesNotContain(used["blocks"]!.AsArray().SelectMany(one => one!["offers"]!.AsArray()), one => (string)one!["batchId"]! == (string)offer["batchId"]!);
+
+        double Left(JsonArray batches) => (double)batches.Single(batch => (string)batch!["id"]! == (string)offer["batchId"]!)!["made"]!["leftG"]!;
+        var leftBefore = Left(await BatchesAsync());
+        await http.PutAsJsonAsync($"/api/paste-day/{Uri.EscapeDataString(key)}/tick", new { fingerprint = (string)BlockOf(used, key)["fingerprint"]! });
+        Assert.Equal(leftBefore - (double)offer["keepG"]!, Left(await BatchesAsync()), 1e-9);
+        // What was ticked has not changed by being done.
+        var done = BlockOf(await GetAsync("/api/paste-day"), key);
+        Assert.False((bool)done["changedSince"]!);
+        Assert.Equal((double)offer["keepG"]!, (double)done["leftover"]!["keepG"]!);
+        var left = (await BatchesAsync()).Single(batch => (string)batch!["id"]! == (string)offer["batchId"]!)!;
+        var moved = left["made"]!.DeepClone();
+        moved["keptIn"] = "On the other shelf";
+        Assert.Equal(HttpStatusCode.OK, (await http.PutAsJsonAsync($"/api/batches/{left["id"]}", Change(left, moved))).StatusCode);
+        Assert.False((bool)BlockOf(await GetAsync("/api/paste-day"), key)["changedSince"]!);
+    }
+
+    [Fact]
+    public async Task A_leftover_that_fits_no_more_is_said_so()
+    {
+        var block = (await GetAsync("/api/paste-day"))["blocks"]!.AsArray().First(block => block!["offers"]!.AsArray().Count > 0)!;
+        var key = (string)block["key"]!;
+        var batch = (await BatchesAsync()).Single(one => (string)one!["id"]! == (string)block["offers"]![0]!["batchId"]!)!;
+        await http.PutAsJsonAsync($"/api/paste-day/{Uri.EscapeDataString(key)}/leftover", new { batchId = (string)batch["id"]! });
+        var made = batch["made"]!.DeepClone();
+        made["leftG"] = 0;
+        var change = Change(batch, made);
+        Assert.Equal(HttpStatusCode.OK, (await http.PutAsJsonAsync($"/api/batches/{batch["id"]}", change)).StatusCode);
+        Assert.Equal("usedUp", (string)(await BatchesAsync()).Single(one => (string)one!["id"]! == (string)batch["id"]!)!["state"]!);
+        var now = BlockOf(await GetAsync("/api/paste-day"), key);
+        Assert.True((bool)now["leftoverGone"]!);
+        Assert.Null(now["leftover"]);
+
+        change["version"] = (int)batch["version"]! + 1;
+        made["leftG"] = 500;
+        Assert.Equal(["made.leftG leftOutOfRange"], await ProblemsOf(await http.PutAsJsonAsync($"/api/batches/{batch["id"]}", change)));
+        made["grams"] = 0;
+        made["leftG"] = 0;
+        made["recipe"]!["doses"]![0]!["colourantId"] = "no-such-colour";
+        Assert.Equal(
+            ["made.grams massOutOfRange", "made.recipe.doses[0].colourantId unknownMaterial"], await ProblemsOf(await http.PutAsJsonAsync($"/api/batches/{batch["id"]}", change)));
+    }
+
+    [Fact]
+    public async Task How_the_studio_measures_reaches_every_plan()
+    {
+        var measuring = await GetAsync("/api/measuring");
+        measuring["scaleG"] = 0.01;
+        measuring["measures"] = "imperial";
+        Assert.Equal(HttpStatusCode.OK, (await http.PutAsJsonAsync("/api/measuring", measuring)).StatusCode);
+        Assert.Equal(HttpStatusCode.PreconditionFailed, (await http.PutAsJsonAsync("/api/measuring", measuring)).StatusCode);
+        Assert.Equal(0.01, (double)(await GetAsync($"/api/flowers/{await FlowerAsync("Ivy")}/ombre"))["plan"]!["scaleG"]!);
+        measuring = await GetAsync("/api/measuring");
+        measuring["scaleG"] = 0;
+        measuring["leftoverDeltaE"] = 99;
+        Assert.Equal(["scaleG scaleOutOfRange", "leftoverDeltaE leftoverDeltaEOutOfRange"], await ProblemsOf(await http.PutAsJsonAsync("/api/measuring", measuring)));
+    }
+
+    [Fact]
+    public async Task A_paste_that_holds_more_colour_than_it_takes_now_is_said_so()
+    {
+        // The jar in the cabinet turns out to take less than was thought when the leaves were planned.
+        var jar = await GetAsync("/api/materials/quince");
+        var sheet = jar["sheet"]!.DeepClone();
+        sheet["loadLimit"] = 1;
+        var saved = await http.PostAsJsonAsync("/api/materials", new JsonObject { ["sheet"] = sheet, ["version"] = (int)jar["version"]! });
+        Assert.True(saved.IsSuccessStatusCode, await saved.Content.ReadAsStringAsync());
+        var deep = (await GetAsync("/api/paste-day"))["blocks"]!.AsArray().Where(block => block!["tooDeep"]!.AsArray().Count > 0).ToList();
+        Assert.NotEmpty(deep);
+        Assert.All(deep, block => Assert.Contains(block!["tooDeep"]![0]!["recipe"]!["doses"]!.AsArray(), dose => (string)dose!["colourantId"]! == "quince" && (double)dose["gPer100g"]! > 1));
+        var part = deep[0]!["tooDeep"]![0]!;
+        var look = await PostAsync("/api/recipes/look", new JsonObject
+        {
+            ["recipe"] = part["recipe"]!.DeepClone(),
+            ["target"] = part["colour"]!["lab"]!.DeepClone(),
+            ["pasteG"] = (double)part["batch"]!["pasteG"]!,
+            ["light"] = "daylight",
+        });
+        Assert.NotEmpty(look["alternatives"]!.AsArray());
+    }
+
+    [Fact]
+    public async Task More_spares_take_more_paste()
+    {
+        JsonNode Petals(JsonNode day) => day["commissions"]![0]!["flowers"]![1]!["pieces"]![0]!;
+        var before = Petals(await GetAsync("/api/paste-day"));
+        var path = $"/api/pieces/{before["id"]}/spares";
+        var was = (double)before["spareShare"]!;
+        Assert.Equal(HttpStatusCode.NoContent, (await http.PutAsJsonAsync(path, new { spareShare = 1, was })).StatusCode);
+        Assert.Equal(HttpStatusCode.PreconditionFailed, (await http.PutAsJsonAsync(path, new { spareShare = 0.5, was })).StatusCode);
+        Assert.Equal(["spareShare sparesOutOfRange"], await ProblemsOf(await http.PutAsJsonAsync(path, new { spareShare = 3, was = 1 })));
+        Assert.Equal(HttpStatusCode.NotFound, (await http.PutAsJsonAsync($"/api/pieces/{Guid.NewGuid()}/spares", new { spareShare = 1, was })).StatusCode);
+        var after = Petals(await GetAsync("/api/paste-day"));
+        Assert.Equal(2 * (int)before["needed"]!, (int)after["pieces"]!);
+        Assert.True((double)after["grams"]! > 1.6 * (double)before["grams"]!);
+    }
+
     [Fact]
     public async Task Only_the_commissions_that_were_asked_for_are_planned()
     {
@@ -145,6 +295,30 @@ public sealed class PasteDayTests(DemoDatabase demo) : IClassFixture<DemoDatabas
         Assert.NotEmpty(some["blocks"]!.AsArray());
         Assert.All(some["blocks"]!.AsArray(), block => Assert.Equal(second, block!["commissionId"]!.ToString()));
         Assert.True(all["blocks"]!.AsArray().Count > some["blocks"]!.AsArray().Count);
+    }
+
+    [Fact]
+    public async Task Each_school_tells_of_every_shade_and_of_pastes_that_can_be_measured()
+    {
+        var id = await FlowerAsync("Ranunculus");
+        var plan = (await GetAsync($"/api/flowers/{id}/ombre"))["plan"]!;
+        plan["middle"] = new JsonObject
+        {
+            ["recipe"] = new JsonObject { ["baseId"] = "bright-white-paste", ["doses"] = new JsonArray(new JsonObject { ["colourantId"] = "ragged-robin", ["gPer100g"] = 0.2 }) },
+            ["at"] = 2,
+        };
+        var look = await PostAsync($"/api/flowers/{id}/ombre/look", plan);
+        foreach (var way in look["ways"]!.AsArray())
+        {
+            var steps = way!["steps"]!.AsArray();
+            Assert.Equal(Enumerable.Range(0, 5), steps.Select(step => (int?)step!["shade"]).OfType<int>().Distinct().Order());
+            Assert.All(steps.Where(step => (string)step!["act"]! == "makePaste"), step =>
+            {
+                Assert.Equal((double)step!["grams"]!, (double)step["batch"]!["pasteG"]!, 1e-9);
+                Assert.Equal(step["recipe"]!["doses"]!.AsArray().Count, step["batch"]!["colours"]!.AsArray().Count);
+            });
+            Assert.Equal((double)way["totalG"]!, (double)way["leftOverG"]! + look["shades"]!.AsArray().Sum(shade => (double)shade!["grams"]!), 1e-6);
+        }
     }
 
     [Fact]
@@ -211,7 +385,7 @@ public sealed class PasteDayTests(DemoDatabase demo) : IClassFixture<DemoDatabas
         {
             var wire = piece!["wire"]!;
             Assert.InRange((int)wire["gauge"]!, 14, 36);
-            var shown = wire["choices"]!.AsArray().Select(choice => (double)choice!["showsDeltaE"]!).ToList();
+            var shown = wire["choices"]!.AsArray().Select(choice => Array.IndexOf(["hidden", "hardly", "shows"], (string)choice!["word"]!)).ToList();
             Assert.Equal(shown.Order(), shown);
             Assert.All(wire["choices"]!.AsArray(), choice => Assert.Equal((double)choice!["showsDeltaE"]! < 1, (string)choice["word"]! == "hidden"));
         });
@@ -221,8 +395,10 @@ public sealed class PasteDayTests(DemoDatabase demo) : IClassFixture<DemoDatabas
     public async Task The_shopping_list_is_told_and_saved_alike()
     {
         var lines = (await GetAsync("/api/paste-day"))["shopping"]!.AsArray();
-        var shortOnes = lines.Where(line => line!["shortG"] is { } missing && (double)missing > 0).ToList();
-        Assert.Contains(shortOnes, line => (string)line!["materialId"]! == "harts-tongue");
+        var shortOnes = lines.Where(line => line!["short"] is { } missing && (double)missing > 0).ToDictionary(line => (string)line!["materialId"]!, line => line!);
+        // By the pot of 7 g, and by the bottle of 60 ml.
+        Assert.Equal((1, 7 * 0.75), ((int)shortOnes["harts-tongue"]["packs"]!, (double)shortOnes["harts-tongue"]["cost"]!));
+        Assert.Equal(("millilitres", 60 * 0.12), ((string)shortOnes["satin-veil"]["measure"]!, (double)shortOnes["satin-veil"]["cost"]!));
         var csv = await http.GetAsync("/api/paste-day/shopping.csv");
         Assert.Equal("text/csv", csv.Content.Headers.ContentType!.MediaType);
         Assert.Equal(lines.Count + 1, (await csv.Content.ReadAsStringAsync()).Split('\n', StringSplitOptions.RemoveEmptyEntries).Length);

@@ -99,6 +99,17 @@ export const queries = {
       queryKey: ['paste-day', ...commissionId],
       queryFn: ({ signal }) => answer(api.GET('/api/paste-day', { params: { query: { commissionId } }, signal })),
     }),
+  measuring: () =>
+    queryOptions({
+      queryKey: ['measuring'],
+      queryFn: ({ signal }) => answer(api.GET('/api/measuring', { signal })),
+      staleTime: Infinity,
+    }),
+  batches: () =>
+    queryOptions({
+      queryKey: ['batches'],
+      queryFn: ({ signal }) => answer(api.GET('/api/batches', { signal })),
+    }),
   runSheet: (pieceId: string) =>
     queryOptions({
       queryKey: ['run-sheet', pieceId],

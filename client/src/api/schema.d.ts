@@ -820,6 +820,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/paste-day/{block}/leftover": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["useLeftover"];
+        post?: never;
+        delete: operations["leaveLeftover"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pieces/{id}/spares": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["saveSpares"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/measuring": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getMeasuring"];
+        put: operations["saveMeasuring"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listBatches"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/flowers/{id}/counts": {
         parameters: {
             query?: never;
@@ -1175,14 +1239,8 @@ export interface components {
             /** Format: int32 */
             height: number;
         };
-        Advice: {
-            code: components["schemas"]["AdviceCode"];
-            /** Format: uuid */
-            coatId?: null | string;
-            materialId?: null | string;
-        };
         /** @enum {unknown} */
-        AdviceCode: "dustOverGlaze" | "steamOverGlaze" | "glazeOverLooseDust" | "dustNotCut" | "hardLine" | "doseUnderOneUnit" | "decorativeOnly";
+        AdviceCode: "dustOverGlaze" | "steamOverGlaze" | "glazeOverLooseDust" | "paintOverGlaze" | "steamOverLustre" | "dustOverPaint" | "coatOverPollen" | "waterOnThinPiece" | "dustNotCut" | "hardLine" | "doseUnderOneUnit" | "decorativeOnly";
         ArchiveAnswer: {
             studioName: string;
         };
@@ -1190,6 +1248,8 @@ export interface components {
             /** Format: date-time */
             replacedAt: null | string;
         };
+        /** @enum {unknown} */
+        BatchState: "planned" | "resting" | "made" | "inUse" | "usedUp";
         BatchView: {
             /** Format: double */
             pasteG: number;
@@ -1207,6 +1267,36 @@ export interface components {
         };
         /** @enum {unknown} */
         BlockKind: "paste" | "ombre" | "marble";
+        BlockView: {
+            key: string;
+            kind: components["schemas"]["BlockKind"];
+            /** Format: uuid */
+            commissionId: string;
+            flowerIds: string[];
+            colour: components["schemas"]["ColourView"];
+            /** Format: int32 */
+            family: number;
+            /** Format: double */
+            totalG: number;
+            /** Format: double */
+            remainsG: number;
+            /** Format: double */
+            restHours: number;
+            uses: components["schemas"]["PasteUse"][];
+            parts: components["schemas"]["PartView"][];
+            ombre: null | components["schemas"]["OmbreWayView"];
+            marble: null | components["schemas"]["MarblePlan"];
+            /** Format: double */
+            thicknessMm: number;
+            leftover: null | components["schemas"]["LeftoverView"];
+            leftoverGone: boolean;
+            offers: components["schemas"]["LeftoverView"][];
+            tooDeep: components["schemas"]["PartView"][];
+            fingerprint: string;
+            /** Format: date-time */
+            tickedAt: null | string;
+            changedSince: boolean;
+        };
         Box: {
             /** Format: double */
             left: number;
@@ -1275,7 +1365,7 @@ export interface components {
         };
         /** @enum {unknown} */
         ChromaWord: "neutral" | "greyed" | "soft" | "clear" | "vivid";
-        Coat: components["schemas"]["CoatDustCoat"] | components["schemas"]["CoatSteamCoat"] | components["schemas"]["CoatGlazeCoat"];
+        Coat: components["schemas"]["CoatDustCoat"] | components["schemas"]["CoatWashCoat"] | components["schemas"]["CoatSteamCoat"] | components["schemas"]["CoatGlazeCoat"] | components["schemas"]["CoatPollenCoat"];
         CoatDustCoat: {
             /** @enum {string} */
             kind: "dust";
@@ -1284,6 +1374,7 @@ export interface components {
             loadMgPerCm2: number;
             place: components["schemas"]["Place"];
             sides: components["schemas"]["Sides"];
+            afterAssembly?: boolean;
             /** Format: uuid */
             id: string;
         };
@@ -1294,6 +1385,19 @@ export interface components {
             /** Format: int32 */
             coats: number;
             sides: components["schemas"]["Sides"];
+            tint?: null | components["schemas"]["TintMix"];
+            /** Format: uuid */
+            id: string;
+        };
+        CoatPollenCoat: {
+            /** @enum {string} */
+            kind: "pollen";
+            crumbId: string;
+            adhesiveId: string;
+            /** Format: double */
+            coverage: number;
+            place: components["schemas"]["Place"];
+            sides: components["schemas"]["Sides"];
             /** Format: uuid */
             id: string;
         };
@@ -1302,6 +1406,20 @@ export interface components {
             kind: "steam";
             /** Format: int32 */
             seconds: number;
+            /** Format: uuid */
+            id: string;
+        };
+        CoatWashCoat: {
+            /** @enum {string} */
+            kind: "wash";
+            mix: components["schemas"]["Portion"][];
+            thinnerId: string;
+            /** Format: double */
+            gPerMl: number;
+            /** Format: double */
+            wetMlPerCm2: number;
+            place: components["schemas"]["Place"];
+            sides: components["schemas"]["Sides"];
             /** Format: uuid */
             id: string;
         };
@@ -1377,7 +1495,7 @@ export interface components {
             massG: number;
         };
         /** @enum {unknown} */
-        DoseUnitKind: "touch" | "drop" | "pea" | "knifeTip";
+        DoseUnitKind: "touch" | "drop" | "pea" | "knifeTip" | "pinch";
         DosedColourView: {
             colourantId: string;
             /** Format: double */
@@ -1394,11 +1512,6 @@ export interface components {
         };
         /** @enum {unknown} */
         DuplicateReason: "sameName" | "sameColour";
-        DustAmount: {
-            dustId: string;
-            /** Format: double */
-            grams: number;
-        };
         DustPassView: {
             dustId: string;
             /** Format: double */
@@ -1564,12 +1677,11 @@ export interface components {
         };
         GetNeedsNeedView: {
             materialId: string;
+            measure: components["schemas"]["Measure"];
             /** Format: double */
-            grams: null | number;
+            amount: number;
             /** Format: double */
-            ml: null | number;
-            /** Format: double */
-            shortG: null | number;
+            short: null | number;
             uses: components["schemas"]["GetNeedsUseView"][];
         };
         GetNeedsUseView: {
@@ -1584,33 +1696,9 @@ export interface components {
             commissions: components["schemas"]["GetPasteDayCommissionLine"][];
             notMade: components["schemas"]["GetPasteDayNotMadeView"][];
             letDowns: components["schemas"]["GetPasteDayLetDownView"][];
-            blocks: components["schemas"]["GetPasteDayBlockView"][];
+            blocks: components["schemas"]["BlockView"][];
             shopping: components["schemas"]["ShoppingLine"][];
             currency: string;
-        };
-        GetPasteDayBlockView: {
-            key: string;
-            kind: components["schemas"]["BlockKind"];
-            /** Format: uuid */
-            commissionId: string;
-            flowerIds: string[];
-            colour: components["schemas"]["ColourView"];
-            /** Format: int32 */
-            family: number;
-            /** Format: double */
-            totalG: number;
-            /** Format: double */
-            restHours: number;
-            uses: components["schemas"]["PasteUse"][];
-            parts: components["schemas"]["GetPasteDayPartView"][];
-            ombre: null | components["schemas"]["OmbreWayView"];
-            marble: null | components["schemas"]["MarblePlan"];
-            /** Format: double */
-            thicknessMm: number;
-            fingerprint: string;
-            /** Format: date-time */
-            tickedAt: null | string;
-            changedSince: boolean;
         };
         GetPasteDayCommissionLine: {
             commission: components["schemas"]["CommissionView"];
@@ -1642,13 +1730,6 @@ export interface components {
             flowerName: string;
             kind: components["schemas"]["BlockKind"];
         };
-        GetPasteDayPartView: {
-            recipe: components["schemas"]["PasteRecipe"];
-            /** Format: double */
-            grams: number;
-            batch: components["schemas"]["BatchView"];
-            colour: components["schemas"]["ColourView"];
-        };
         GetPasteDayPieceLine: {
             /** Format: uuid */
             id: string;
@@ -1658,6 +1739,10 @@ export interface components {
             /** Format: int32 */
             pieces: number;
             /** Format: double */
+            spareShare: number;
+            /** Format: double */
+            usualSpareShare: number;
+            /** Format: double */
             pieceG: number;
             /** Format: double */
             ballMm: number;
@@ -1665,9 +1750,6 @@ export interface components {
             /** Format: double */
             grams: number;
             wire: null | components["schemas"]["WireAdvice"];
-        };
-        GetPasteDayTickRequest: {
-            fingerprint: string;
         };
         GetPicturesPictureView: {
             /** Format: uuid */
@@ -1756,6 +1838,7 @@ export interface components {
             note: string;
             /** Format: int32 */
             version: number;
+            made?: null | components["schemas"]["Making"];
         };
         KeptAnswer: {
             /** Format: int32 */
@@ -1777,6 +1860,16 @@ export interface components {
             note: string;
             /** Format: int32 */
             version: number;
+            state: components["schemas"]["BatchState"];
+            /** Format: date-time */
+            restedAt: null | string;
+            made: null | components["schemas"]["Making"];
+        };
+        KeptOnPurpose: {
+            code: components["schemas"]["AdviceCode"];
+            /** Format: uuid */
+            coatId: null | string;
+            note: string;
         };
         Lab: {
             /** Format: double */
@@ -1785,6 +1878,19 @@ export interface components {
             a: number;
             /** Format: double */
             b: number;
+        };
+        LeftoverView: {
+            /** Format: uuid */
+            batchId: string;
+            name: string;
+            keptIn: string;
+            /** Format: double */
+            keepG: number;
+            /** Format: double */
+            freshG: number;
+            asItIs: boolean;
+            colour: components["schemas"]["ColourView"];
+            difference: components["schemas"]["Difference"];
         };
         LetDown: {
             unit: components["schemas"]["DoseUnit"];
@@ -1927,6 +2033,16 @@ export interface components {
             /** Format: double */
             gram: number;
         };
+        Making: {
+            /** Format: date-time */
+            at: string;
+            recipe: components["schemas"]["PasteRecipe"];
+            /** Format: double */
+            grams: number;
+            /** Format: double */
+            leftG: number;
+            keptIn: string;
+        };
         /** @enum {unknown} */
         MarbleLook: "boldRibbons" | "fineVeins" | "softHaze" | "flat";
         MarblePlan: {
@@ -1947,6 +2063,11 @@ export interface components {
             recipe: components["schemas"]["PasteRecipe"];
             /** Format: double */
             parts: number;
+        };
+        MaterialAmount: {
+            materialId: string;
+            /** Format: double */
+            grams: number;
         };
         /** @enum {unknown} */
         MaterialKind: "paste" | "colourant" | "dust" | "lustre" | "extender" | "glaze" | "thinner" | "crumb" | "adhesive" | "wire" | "tape" | "stamens";
@@ -1969,6 +2090,12 @@ export interface components {
             pricePerG?: null | number;
             /** Format: double */
             pricePerPiece?: null | number;
+            /** Format: double */
+            stockMl?: null | number;
+            /** Format: double */
+            pricePerMl?: null | number;
+            /** Format: double */
+            packSize?: null | number;
             lot?: string;
             /** Format: date */
             openedOn?: null | string;
@@ -1984,6 +2111,8 @@ export interface components {
             peaG?: null | number;
             /** Format: double */
             knifeTipG?: null | number;
+            /** Format: double */
+            pinchG?: null | number;
             labelColour?: null | components["schemas"]["Lab"];
             /** Format: double */
             labelGPer100g?: null | number;
@@ -2017,6 +2146,19 @@ export interface components {
             /** Format: double */
             worstDeltaE?: null | number;
             dabs?: components["schemas"]["DabReading"][];
+        };
+        /** @enum {unknown} */
+        Measure: "grams" | "millilitres" | "pieces";
+        /** @enum {unknown} */
+        Measures: "metric" | "imperial";
+        MeasuringView: {
+            measures: components["schemas"]["Measures"];
+            /** Format: double */
+            scaleG: number;
+            /** Format: double */
+            leftoverDeltaE: number;
+            /** Format: int32 */
+            version: number;
         };
         MiddleShade: {
             recipe: components["schemas"]["PasteRecipe"];
@@ -2090,6 +2232,13 @@ export interface components {
         };
         /** @enum {unknown} */
         PartOf: "flower" | "bud";
+        PartView: {
+            recipe: components["schemas"]["PasteRecipe"];
+            /** Format: double */
+            freshG: number;
+            batch: components["schemas"]["BatchView"];
+            colour: components["schemas"]["ColourView"];
+        };
         /** @enum {unknown} */
         PasteAge: "kneaded" | "rested" | "dried";
         PasteRecipe: {
@@ -2175,6 +2324,7 @@ export interface components {
             ground: components["schemas"]["Lab"];
             paste: components["schemas"]["PasteRecipe"];
             coats: components["schemas"]["Coat"][];
+            onPurpose?: components["schemas"]["KeptOnPurpose"][];
         };
         PieceView: {
             /** Format: uuid */
@@ -2312,9 +2462,17 @@ export interface components {
             version: number;
         };
         Portion: {
-            dustId: string;
+            materialId: string;
             /** Format: double */
             parts: number;
+        };
+        PreviewPlanAdviceView: {
+            code: components["schemas"]["AdviceCode"];
+            /** Format: uuid */
+            coatId: null | string;
+            materialId: null | string;
+            onPurpose: null | string;
+            fixed: null | components["schemas"]["PiecePlan"];
         };
         PreviewPlanAnswer: {
             zones: components["schemas"]["PreviewPlanZoneView"][];
@@ -2325,7 +2483,7 @@ export interface components {
             coats: components["schemas"]["PreviewPlanCoatView"][];
             face: components["schemas"]["PreviewPlanFieldView"];
             back: components["schemas"]["PreviewPlanFieldView"];
-            advice: components["schemas"]["Advice"][];
+            advice: components["schemas"]["PreviewPlanAdviceView"][];
             loads: components["schemas"]["NamedLoad"][];
         };
         PreviewPlanCoatView: {
@@ -2334,9 +2492,9 @@ export interface components {
             mainDustId: null | string;
             load: null | components["schemas"]["NamedLoad"];
             pot: null | components["schemas"]["ColourView"];
-            dusts: components["schemas"]["DustAmount"][];
+            amounts: components["schemas"]["MaterialAmount"][];
             /** Format: double */
-            glazeMl: null | number;
+            ml: null | number;
         };
         PreviewPlanFieldView: {
             /** Format: int32 */
@@ -2443,7 +2601,7 @@ export interface components {
             alsoIn?: null | components["schemas"]["RescueBatchAlsoInView"][];
             filters?: null | components["schemas"]["FiltersView"];
         };
-        RunStep: components["schemas"]["RunStepWeighPaste"] | components["schemas"]["RunStepAddColour"] | components["schemas"]["RunStepRestPaste"] | components["schemas"]["RunStepShapePieces"] | components["schemas"]["RunStepDryPieces"] | components["schemas"]["RunStepMixDust"] | components["schemas"]["RunStepBrushDust"] | components["schemas"]["RunStepSteamPieces"] | components["schemas"]["RunStepGlazePieces"] | components["schemas"]["RunStepComparePieces"];
+        RunStep: components["schemas"]["RunStepWeighPaste"] | components["schemas"]["RunStepAddColour"] | components["schemas"]["RunStepRestPaste"] | components["schemas"]["RunStepShapePieces"] | components["schemas"]["RunStepDryPieces"] | components["schemas"]["RunStepMixDust"] | components["schemas"]["RunStepBrushDust"] | components["schemas"]["RunStepMixWash"] | components["schemas"]["RunStepBrushWash"] | components["schemas"]["RunStepSteamPieces"] | components["schemas"]["RunStepGlazePieces"] | components["schemas"]["RunStepStickPollen"] | components["schemas"]["RunStepComparePieces"];
         RunStepAddColour: {
             /** @enum {string} */
             kind: "addColour";
@@ -2465,8 +2623,23 @@ export interface components {
             sides: components["schemas"]["Sides"];
             /** Format: int32 */
             pieces: number;
+            afterAssembly: boolean;
             key: string;
             cautions: components["schemas"]["Caution"][];
+        };
+        RunStepBrushWash: {
+            /** @enum {string} */
+            kind: "brushWash";
+            /** Format: uuid */
+            coatId: string;
+            place: components["schemas"]["Place"];
+            sides: components["schemas"]["Sides"];
+            /** Format: int32 */
+            pieces: number;
+            /** Format: double */
+            dryMinutes: number;
+            key: string;
+            cautions?: components["schemas"]["Caution"][];
         };
         RunStepComparePieces: {
             /** @enum {string} */
@@ -2492,6 +2665,7 @@ export interface components {
             of: number;
             /** Format: double */
             ml: number;
+            tint: components["schemas"]["MaterialAmount"][];
             sides: components["schemas"]["Sides"];
             /** Format: int32 */
             pieces: number;
@@ -2505,9 +2679,21 @@ export interface components {
             kind: "mixDust";
             /** Format: uuid */
             coatId: string;
-            portions: components["schemas"]["DustAmount"][];
+            portions: components["schemas"]["MaterialAmount"][];
             key: string;
             cautions: components["schemas"]["Caution"][];
+        };
+        RunStepMixWash: {
+            /** @enum {string} */
+            kind: "mixWash";
+            /** Format: uuid */
+            coatId: string;
+            colours: components["schemas"]["MaterialAmount"][];
+            thinnerId: string;
+            /** Format: double */
+            ml: number;
+            key: string;
+            cautions?: components["schemas"]["Caution"][];
         };
         RunStepRestPaste: {
             /** @enum {string} */
@@ -2542,6 +2728,23 @@ export interface components {
             seconds: number;
             /** Format: int32 */
             pieces: number;
+            key: string;
+            cautions?: components["schemas"]["Caution"][];
+        };
+        RunStepStickPollen: {
+            /** @enum {string} */
+            kind: "stickPollen";
+            /** Format: uuid */
+            coatId: string;
+            adhesiveId: string;
+            crumbId: string;
+            /** Format: double */
+            grams: number;
+            place: components["schemas"]["Place"];
+            /** Format: int32 */
+            pieces: number;
+            /** Format: double */
+            dryHours: number;
             key: string;
             cautions?: components["schemas"]["Caution"][];
         };
@@ -2587,6 +2790,12 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        SaveSparesRequest: {
+            /** Format: double */
+            spareShare: number;
+            /** Format: double */
+            was: number;
+        };
         /** @enum {unknown} */
         SeenAs: "bloom" | "piece";
         ShadeUse: {
@@ -2603,16 +2812,17 @@ export interface components {
         };
         ShoppingLine: {
             materialId: string;
+            measure: components["schemas"]["Measure"];
             /** Format: double */
-            grams: null | number;
+            need: number;
             /** Format: double */
-            ml: null | number;
+            stock: null | number;
             /** Format: double */
-            stockG: null | number;
+            short: null | number;
+            /** Format: int32 */
+            packs: null | number;
             /** Format: double */
-            shortG: null | number;
-            /** Format: double */
-            costOfShort: null | number;
+            cost: null | number;
         };
         ShotView: {
             jpeg: string;
@@ -2645,6 +2855,12 @@ export interface components {
             stockPieces?: null | number;
             /** Format: double */
             pricePerPiece?: null | number;
+            /** Format: double */
+            stockMl?: null | number;
+            /** Format: double */
+            pricePerMl?: null | number;
+            /** Format: double */
+            packSize?: null | number;
             lot?: string;
             /** Format: date */
             openedOn?: null | string;
@@ -2666,8 +2882,16 @@ export interface components {
             spread: number;
             finish: components["schemas"]["Finish"];
         };
+        TickPasteRequest: {
+            fingerprint: string;
+        };
         TickStepRequest: {
             fingerprint: string;
+        };
+        TintMix: {
+            mix: components["schemas"]["Portion"][];
+            /** Format: double */
+            gPer10ml: number;
         };
         Trouble: {
             type?: null | string;
@@ -2708,6 +2932,10 @@ export interface components {
             isTooMany: boolean;
             /** Format: double */
             oneMore: null | number;
+        };
+        UseLeftoverRequest: {
+            /** Format: uuid */
+            batchId: string;
         };
         WeighUnitRequest: {
             /** Format: double */
@@ -5207,7 +5435,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["GetPasteDayTickRequest"];
+                "application/json": components["schemas"]["TickPasteRequest"];
             };
         };
         responses: {
@@ -5255,6 +5483,255 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    useLeftover: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                block: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UseLeftoverRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    leaveLeftover: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                block: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    saveSpares: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SaveSparesRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    getMeasuring: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeasuringView"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    saveMeasuring: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeasuringView"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeasuringView"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    listBatches: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptBatchView"][];
+                };
             };
             /** @description Service Unavailable */
             503: {

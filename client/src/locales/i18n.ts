@@ -1,5 +1,6 @@
 import i18next from 'i18next'
 import { initReactI18next } from 'react-i18next'
+import { teachMeasures } from '../shared/measures'
 import en from './en.json'
 
 // One catalogue a language; a second language is one more file and one more line here.
@@ -9,3 +10,4 @@ void i18next.use(initReactI18next).init({
   fallbackLng: 'en',
   interpolation: { escapeValue: false },
 })
+teachMeasures(i18next)

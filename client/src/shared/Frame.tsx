@@ -1,15 +1,22 @@
-import { Moon, Sun } from 'lucide-react'
-import { useState } from 'react'
+import { useQuery } from '@tanstack/react-query'
+import { Moon, Ruler, Sun } from 'lucide-react'
+import { useEffect, useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import { NavLink, Outlet } from 'react-router'
+import { Link, NavLink, Outlet } from 'react-router'
+import { queries } from '../api/queries'
 import { FrameSlot } from './FrameState'
+import { measureIn } from './measures'
 import { chooseTheme, currentTheme } from './theme'
 
 const places = ['commissions', 'paste-day', 'mixing', 'cabinet', 'logbook'] as const
 
 /** The frame round every place: word mark, places, theme. A place adds its own state at the right by the slot. */
 export function Frame() {
-  const { t } = useTranslation()
+  const { t, i18n } = useTranslation()
+  const measures = useQuery(queries.measuring()).data?.measures
+  useEffect(() => {
+    if (measures) measureIn(i18n, measures === 'imperial')
+  }, [measures, i18n])
   const [theme, setTheme] = useState(currentTheme)
   const [slot, setSlot] = useState<HTMLElement | null>(null)
   const other = theme === 'light' ? 'dark' : 'light'
@@ -35,6 +42,14 @@ export function Frame() {
           </ul>
         </nav>
         <div ref={setSlot} className="ml-auto flex items-center gap-4 text-sm" />
+        <Link
+          to="/measuring"
+          className="quiet hover:text-base-content p-1"
+          aria-label={t('measuring.title')}
+          title={t('measuring.title')}
+        >
+          <Ruler size={18} aria-hidden />
+        </Link>
         <button
           className="quiet hover:text-base-content cursor-pointer p-1"
           aria-label={t(`frame.theme.${other}`)}

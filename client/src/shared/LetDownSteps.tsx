@@ -12,9 +12,9 @@ export function LetDownSteps({ letDown, name }: { letDown: LetDown; name: string
       ))}
       <li>
         {t('letDown.last', {
-          white: scale(letDown.batchWhiteG),
-          got: grams(letDown.doseG),
-          waste: scale(letDown.wasteG),
+          white: scale(t, letDown.batchWhiteG),
+          got: grams(t, letDown.doseG),
+          waste: scale(t, letDown.wasteG),
         })}
       </li>
     </ol>

@@ -39,7 +39,7 @@ export function RecipeCard({
         {deltaE(recipe.difference.deltaE)}
       </p>
       <table className="mt-1 w-full text-sm">
-        <caption className="sr-only">{t('finder.doses', { paste: grams(batch.pasteG) })}</caption>
+        <caption className="sr-only">{t('finder.doses', { paste: grams(t, batch.pasteG) })}</caption>
         <tbody>
           {batch.colours.map((colour) => (
             <tr key={colour.colourantId}>
@@ -47,7 +47,7 @@ export function RecipeCard({
                 {nameOf(colour.colourantId)}
               </th>
               <td className="text-right font-semibold">{dose(t, colour)}</td>
-              <td className="quiet pl-2 text-right">{grams(colour.grams)}</td>
+              <td className="quiet pl-2 text-right">{grams(t, colour.grams)}</td>
             </tr>
           ))}
         </tbody>

@@ -18,6 +18,9 @@ export const kinds: MaterialKind[] = [
 /** Counted in pieces, not weighed; no food either. */
 export const isCounted = (kind: MaterialKind) => ['wire', 'tape', 'stamens'].includes(kind)
 
+/** Measured in ml. */
+export const isPoured = (kind: MaterialKind) => ['glaze', 'thinner'].includes(kind)
+
 export const isDust = (kind: MaterialKind) => ['dust', 'lustre', 'extender'].includes(kind)
 
 /** Can be learned from dabs. */

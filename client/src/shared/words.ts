@@ -1,5 +1,5 @@
 import type { TFunction } from 'i18next'
-import type { ColourView, Difference, DosedColour, FieldProblem, LetDown, Material } from '../api/api'
+import type { ColourView, Difference, DosedColour, FieldProblem, LetDown, Material, Measure } from '../api/api'
 
 /** A material's name by its id; the id itself if it is gone. */
 export type NameOf = (id: string) => string
@@ -26,18 +26,15 @@ export function deltaE(difference: number): string {
   return difference.toFixed(1)
 }
 
-/** Grams as a bench scale shows them: more figures the less there is. */
-export function grams(value: number): string {
-  if (value >= 20) return `${Math.round(value)} g`
-  if (value >= 2) return `${value.toFixed(1)} g`
-  if (value >= 0.1) return `${value.toFixed(2)} g`
-  return `${Number(value.toPrecision(2))} g`
+/** A mass as a bench scale shows it. */
+export function grams(t: TFunction, value: number): string {
+  return t('measure.mass', { value })
 }
 
 /** "2 touches", "1 drop"; just grams when a colour is only weighed. */
 export function dose(t: TFunction, colour: DosedColour): string {
   const { units } = colour
-  if (!units || units.isTooMany) return grams(colour.grams)
+  if (!units || units.isTooMany) return grams(t, colour.grams)
   return units.isUnderOne
     ? t('dose.underOne', { unit: t(`dose.one.${units.kind}`) })
     : t(`dose.${units.kind}`, { count: units.whole })
@@ -49,15 +46,21 @@ export function lumpWords(t: TFunction, letDown: LetDown, name: string): string[
   const words = []
   if (first) {
     const dose = t(`dose.${letDown.unit.kind}`, { count: letDown.units })
-    words.push(t('letDown.first', { dose, name, white: scale(first.whiteG), part: scale(first.partG) }))
+    words.push(t('letDown.first', { dose, name, white: scale(t, first.whiteG), part: scale(t, first.partG) }))
   }
-  if (second) words.push(t('letDown.second', { white: scale(second.whiteG), part: scale(second.partG) }))
+  if (second) words.push(t('letDown.second', { white: scale(t, second.whiteG), part: scale(t, second.partG) }))
   return words
 }
 
-/** Grams as they stand on a scale: never rounded to whole ones. */
-export function scale(value: number): string {
-  return `${Number(value.toFixed(1))} g`
+/** A mass as it is weighed out. */
+export function scale(t: TFunction, value: number): string {
+  return t('measure.onScale', { value })
+}
+
+/** How much of a material, in its own measure. */
+export function amountOf(t: TFunction, measure: Measure, value: number): string {
+  if (measure === 'grams') return grams(t, value)
+  return measure === 'millilitres' ? t('measure.ml', { value }) : t('measure.pieces', { count: Math.ceil(value) })
 }
 
 /** An amount of money as people in this place write it. */

@@ -6,6 +6,7 @@ public enum DoseUnitKind
     Drop,
     Pea,
     KnifeTip,
+    Pinch,
 }
 
 /// <summary>A maker's own measure of one colour.</summary>

@@ -68,7 +68,7 @@ public sealed record Label(string Id, string Name, string Form, FoodStatus FoodS
     };
 }
 
-/// <summary>What is left of a material and what it costs; null is not known. What is counted has pieces, the rest grams.</summary>
+/// <summary>What is left of a material and what it costs; null is not known. What is counted has pieces, what is poured ml, the rest grams.</summary>
 /// <param name="PricePerG">In the studio's currency.</param>
 public sealed record Supply(double? StockG, double? PricePerG)
 {
@@ -76,6 +76,28 @@ public sealed record Supply(double? StockG, double? PricePerG)
 
     /// <summary>In the studio's currency.</summary>
     public double? PricePerPiece { get; init; }
+
+    public double? StockMl { get; init; }
+
+    /// <summary>In the studio's currency.</summary>
+    public double? PricePerMl { get; init; }
+
+    /// <summary>What one pack holds, in the measure of the stock; null is not known.</summary>
+    public double? PackSize { get; init; }
+
+    public double? StockIn(Measure measure) => measure switch
+    {
+        Measure.Grams => StockG,
+        Measure.Millilitres => StockMl,
+        _ => StockPieces,
+    };
+
+    public double? PriceOfOne(Measure measure) => measure switch
+    {
+        Measure.Grams => PricePerG,
+        Measure.Millilitres => PricePerMl,
+        _ => PricePerPiece,
+    };
 
     /// <summary>The maker's mark on the pot; empty if there is none.</summary>
     public string Lot { get; init; } = "";
@@ -121,11 +143,21 @@ public abstract record Material(Label Label)
     public Supply Supply { get; init; } = new(null, null);
 
     public OpticsSource Source { get; init; } = OpticsSource.Nominal;
+
+    /// <summary>What its stock, packs and price are counted in.</summary>
+    public Measure Measure => MaterialKinds.Of(this).MeasuredIn();
+
+    /// <summary>What is missing of it; 0 if there is enough, null if it is not known what is left.</summary>
+    public double? ShortFor(double need) => Supply.StockIn(Measure) is { } left ? Math.Max(0, need - left) : null;
 }
 
 /// <summary>Paste before colour.</summary>
 /// <param name="Optics">In 1/mm.</param>
-public sealed record PasteBase(Label Label, Scatterer Optics) : Material(Label);
+public sealed record PasteBase(Label Label, Scatterer Optics) : Material(Label)
+{
+    /// <summary>Of every paste, coloured or not.</summary>
+    public const double DensityGPerCm3 = 1.30;
+}
 
 /// <summary>A colour to knead into paste.</summary>
 /// <param name="Optics">In 1/mm for each gram in 100 g of paste before colour.</param>
@@ -166,7 +198,11 @@ public enum DustKind
 /// <param name="OuterReflection">Share of light turned back at the outer face, 0 to 1.</param>
 /// <param name="InnerReflection">Share of light turned back inside the film, 0 to 1.</param>
 /// <param name="WetMlPerCm2">Wet film of one coat.</param>
-public sealed record Glaze(Label Label, double Gloss, double OuterReflection, double InnerReflection, double WetMlPerCm2) : Material(Label);
+public sealed record Glaze(Label Label, double Gloss, double OuterReflection, double InnerReflection, double WetMlPerCm2) : Material(Label)
+{
+    /// <summary>It is not touched on: neither dragged over what is loose, nor all of it caught by the piece.</summary>
+    public bool IsSprayed => Label.Form == "spray";
+}
 
 /// <summary>What colour is let down with for painting.</summary>
 /// <param name="WashDepthMm">How deep a wash with it soaks into paste.</param>

@@ -36,8 +36,13 @@ public static class MaterialKinds
         _ => throw new ArgumentException($"Unknown material {material.GetType().Name}.", nameof(material)),
     };
 
-    /// <summary>Counted in pieces, not weighed.</summary>
-    public static bool IsCounted(this MaterialKind kind) => kind is MaterialKind.Wire or MaterialKind.Tape or MaterialKind.Stamens;
+    /// <summary>What its stock is counted in.</summary>
+    public static Measure MeasuredIn(this MaterialKind kind) => kind switch
+    {
+        MaterialKind.Wire or MaterialKind.Tape or MaterialKind.Stamens => Measure.Pieces,
+        MaterialKind.Glaze or MaterialKind.Thinner => Measure.Millilitres,
+        _ => Measure.Grams,
+    };
 
     /// <summary>Its colour is seen on or in a paste, so it has an absorption and a scattering.</summary>
     public static bool HasOptics(this MaterialKind kind) =>

@@ -39,6 +39,13 @@ public sealed record MaterialSheet
 
     public double? PricePerPiece { get; init; }
 
+    public double? StockMl { get; init; }
+
+    public double? PricePerMl { get; init; }
+
+    /// <summary>What one pack holds, in the measure of the stock.</summary>
+    public double? PackSize { get; init; }
+
     public string Lot { get; init; } = "";
 
     public DateOnly? OpenedOn { get; init; }
@@ -56,6 +63,8 @@ public sealed record MaterialSheet
     public double? PeaG { get; init; }
 
     public double? KnifeTipG { get; init; }
+
+    public double? PinchG { get; init; }
 
     /// <summary>
     /// One colour that it is known by, under daylight: of the paste at <see cref="LabelGPer100g"/> for a colour, of a full cover for a
@@ -129,6 +138,9 @@ public sealed record MaterialSheet
             StockPieces = supply.StockPieces,
             PricePerG = supply.PricePerG,
             PricePerPiece = supply.PricePerPiece,
+            StockMl = supply.StockMl,
+            PricePerMl = supply.PricePerMl,
+            PackSize = supply.PackSize,
             Lot = supply.Lot,
             OpenedOn = supply.OpenedOn,
             BestBefore = supply.BestBefore,
@@ -137,6 +149,7 @@ public sealed record MaterialSheet
             DropG = Unit(DoseUnitKind.Drop),
             PeaG = Unit(DoseUnitKind.Pea),
             KnifeTipG = Unit(DoseUnitKind.KnifeTip),
+            PinchG = Unit(DoseUnitKind.Pinch),
             Gauge = (material as Wire)?.Gauge,
             ShareAtOnce = colourant?.Development.ShareAtOnce,
             TimeConstantHours = colourant?.Development.TimeConstantHours,

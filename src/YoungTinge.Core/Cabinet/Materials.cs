@@ -1,6 +1,6 @@
 namespace YoungTinge.Core.Cabinet;
 
-/// <summary>A studio's materials, to look up by id. Ids are unique.</summary>
+/// <summary>A studio's materials, to look up by id, and what they are weighed with. Ids are unique.</summary>
 public sealed class Materials
 {
     private readonly Dictionary<string, Material> byId;
@@ -13,6 +13,9 @@ public sealed class Materials
     }
 
     public IReadOnlyList<Material> All { get; }
+
+    /// <summary>Smallest step of the scale, in g.</summary>
+    public double ScaleG { get; init; } = BenchScale.UsualG;
 
     public bool Has<T>(string id) where T : Material => byId.GetValueOrDefault(id) is T;
 

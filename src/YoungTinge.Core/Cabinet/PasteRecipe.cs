@@ -15,6 +15,23 @@ public sealed record PasteRecipe(string BaseId, IReadOnlyList<Dose> Doses)
             : [.. Doses, more],
     };
 
+    /// <summary>
+    /// Pastes kneaded together. Where their bases differ, the whole goes by that of the largest part: whites are nearly alike.
+    /// </summary>
+    /// <param name="parts">At least one; masses in any unit, above 0 in all.</param>
+    public static PasteRecipe Kneaded(IReadOnlyList<(PasteRecipe Recipe, double Mass)> parts)
+    {
+        var all = parts.Sum(part => part.Mass);
+        var whole = new PasteRecipe(parts.MaxBy(part => part.Mass).Recipe.BaseId, []);
+        foreach (var (recipe, mass) in parts)
+        {
+            foreach (var dose in recipe.Doses)
+                whole = whole.With(dose with { GPer100g = dose.GPer100g * mass / all });
+        }
+
+        return whole.WithoutNothing();
+    }
+
     /// <summary>Without colours at no dose, which are no part of it.</summary>
     public PasteRecipe WithoutNothing() => this with { Doses = [.. Doses.Where(dose => dose.GPer100g > 0)] };
 }

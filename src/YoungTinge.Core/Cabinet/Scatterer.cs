@@ -6,4 +6,18 @@ namespace YoungTinge.Core.Cabinet;
 /// Kubelka-Munk absorption K and scattering S of a material, on the spectral grid. The unit is the holder's: 1/mm for paste,
 /// 1/mm for each g per 100 g for a colourant, cm2/mg for a dust. K is about twice the ordinary absorption coefficient.
 /// </summary>
-public sealed record Scatterer(Spectrum Absorption, Spectrum Scattering);
+public sealed record Scatterer(Spectrum Absorption, Spectrum Scattering)
+{
+    /// <summary>Parts of several in one: the mean of K and of S.</summary>
+    /// <param name="parts">Shares by mass, summing to 1.</param>
+    public static Scatterer Mean(IReadOnlyList<(Scatterer Optics, double Share)> parts) => new(
+        Spectrum.From(band => parts.Sum(part => part.Share * part.Optics.Absorption[band])),
+        Spectrum.From(band => parts.Sum(part => part.Share * part.Optics.Scattering[band])));
+
+    /// <summary>So many times as much of it.</summary>
+    public Scatterer Times(double amount) => new(Absorption.Map(k => k * amount), Scattering.Map(s => s * amount));
+
+    /// <summary>Both at once, in one unit: K and S add up.</summary>
+    public Scatterer With(Scatterer more) => new(
+        Spectrum.From(band => Absorption[band] + more.Absorption[band]), Spectrum.From(band => Scattering[band] + more.Scattering[band]));
+}

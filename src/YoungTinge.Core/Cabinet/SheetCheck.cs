@@ -72,11 +72,12 @@ public static class SheetCheck
         var dust = sheet.Kind is MaterialKind.Dust or MaterialKind.Lustre or MaterialKind.Extender;
         foreach (var (field, value, least, most) in new[]
         {
-            ("stockG", sheet.StockG, 0, MostStock), ("stockPieces", sheet.StockPieces, 0, MostStock),
-            ("pricePerG", sheet.PricePerG, 0, MostPrice), ("pricePerPiece", sheet.PricePerPiece, 0, MostPrice),
+            ("stockG", sheet.StockG, 0, MostStock), ("stockPieces", sheet.StockPieces, 0, MostStock), ("stockMl", sheet.StockMl, 0, MostStock),
+            ("pricePerG", sheet.PricePerG, 0, MostPrice), ("pricePerPiece", sheet.PricePerPiece, 0, MostPrice), ("pricePerMl", sheet.PricePerMl, 0, MostPrice),
             ("loadLimit", sheet.LoadLimit, dust ? 0.01 : 0.001, dust ? 10 : 100),
             ("touchG", sheet.TouchG, 1e-6, MostUnitG), ("dropG", sheet.DropG, 1e-6, MostUnitG),
             ("peaG", sheet.PeaG, 1e-6, MostUnitG), ("knifeTipG", sheet.KnifeTipG, 1e-6, MostUnitG),
+            ("pinchG", sheet.PinchG, 1e-6, MostUnitG), ("packSize", sheet.PackSize, 0.001, MostStock),
             ("labelGPer100g", sheet.LabelGPer100g, 0.001, 20), ("gauge", sheet.Gauge, 14, 36),
             ("shareAtOnce", sheet.ShareAtOnce, 0, 1), ("timeConstantHours", sheet.TimeConstantHours, 0.01, 1000),
             ("gloss", sheet.Gloss, 0, 1), ("outerReflection", sheet.OuterReflection, 0, 1), ("innerReflection", sheet.InnerReflection, 0, 0.99),
@@ -91,10 +92,14 @@ public static class SheetCheck
 
         if (sheet.Gauge is { } gauge && gauge != Math.Floor(gauge))
             yield return new SheetProblem("gauge", SheetProblemCode.NotANumber);
-        if (sheet.StockPieces is not null && !sheet.Kind.IsCounted())
-            yield return new SheetProblem("stockPieces", SheetProblemCode.NotForThisKind);
-        if (sheet.StockG is not null && sheet.Kind.IsCounted())
-            yield return new SheetProblem("stockG", SheetProblemCode.NotForThisKind);
+        foreach (var (field, stock, measure) in new[]
+        {
+            ("stockG", sheet.StockG, Measure.Grams), ("stockMl", sheet.StockMl, Measure.Millilitres), ("stockPieces", sheet.StockPieces, Measure.Pieces),
+        })
+        {
+            if (stock is not null && sheet.Kind.MeasuredIn() != measure)
+                yield return new SheetProblem(field, SheetProblemCode.NotForThisKind);
+        }
     }
 
     private static IEnumerable<SheetProblem> Colour(MaterialSheet sheet)

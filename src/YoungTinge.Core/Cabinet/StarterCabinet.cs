@@ -12,6 +12,7 @@ public static class StarterCabinet
         ["drop"] = DoseUnitKind.Drop,
         ["peaSize"] = DoseUnitKind.Pea,
         ["knifeTip"] = DoseUnitKind.KnifeTip,
+        ["pinch"] = DoseUnitKind.Pinch,
     };
 
     public static Materials Load()

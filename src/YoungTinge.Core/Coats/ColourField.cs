@@ -27,7 +27,7 @@ public sealed record ColourField(int Columns, int Rows, byte[] Rgb)
         var back = new ColourField(columns, rows, new byte[3 * columns * rows]);
         var faceStack = CoatStack.Of(plan.Coats, mix, materials, Side.Face);
         var backStack = CoatStack.Of(plan.Coats, mix, materials, Side.Back);
-        var withEdge = plan.Coats.Any(coat => coat is DustCoat { Place.Kind: PlaceKind.Rim });
+        var withEdge = plan.Coats.Any(coat => coat is IPlacedCoat { Place.Kind: PlaceKind.Rim });
         Parallel.For(0, rows, row =>
         {
             var across = shape.RowAtMm(shape.LengthMm * (1 - (row + 0.5) / rows));

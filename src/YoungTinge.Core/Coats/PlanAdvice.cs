@@ -1,5 +1,6 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Mixing;
+using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.Coats;
 
@@ -13,6 +14,21 @@ public enum AdviceCode
 
     /// <summary>A glaze that is dipped or brushed drags dust that was not set; a spray does not.</summary>
     GlazeOverLooseDust,
+
+    /// <summary>Spirit and water eat into a glaze.</summary>
+    PaintOverGlaze,
+
+    /// <summary>Steam clouds the shine of a lustre below it.</summary>
+    SteamOverLustre,
+
+    /// <summary>Spirit carries off what was not set, and dust sticks in patches to what is wet: dust first, paint on it, then set it.</summary>
+    DustOverPaint,
+
+    /// <summary>Crumbs soften, cloud or come off under anything that follows them.</summary>
+    CoatOverPollen,
+
+    /// <summary>Water softens thin sugar and dries slowly.</summary>
+    WaterOnThinPiece,
 
     /// <summary>Without starch a heavier dust goes on in patches.</summary>
     DustNotCut,
@@ -30,41 +46,72 @@ public enum AdviceCode
 /// <summary>Something that can be done as planned, but will be regretted.</summary>
 /// <param name="CoatId">The coat it is about, if it is one.</param>
 /// <param name="MaterialId">The material it is about, if it is one.</param>
-public sealed record Advice(AdviceCode Code, Guid? CoatId = null, string? MaterialId = null);
+public sealed record Advice(AdviceCode Code, Guid? CoatId = null, string? MaterialId = null)
+{
+    /// <summary>The maker's note where it is gone against on purpose; null where it is not.</summary>
+    public string? OnPurpose { get; init; }
+}
 
 /// <summary>Looks over a plan as an experienced maker would.</summary>
 public static class PlanAdvice
 {
     private const double NeedsStarchFromMgPerCm2 = 0.12;
 
+    /// <summary>A thinner that soaks in so deep is mostly water.</summary>
+    internal const double SoftensFromDepthMm = 0.2;
+
     public static IReadOnlyList<Advice> For(PiecePlan plan, DosedRecipe batch, Materials materials) =>
-        [.. Coats(plan.Coats, materials), .. Doses(batch), .. NotForEating(plan, materials)];
+    [
+        .. Coats(plan.Coats, materials).Select(advice => advice with
+        {
+            OnPurpose = plan.OnPurpose.FirstOrDefault(kept => kept.Code == advice.Code && kept.CoatId == advice.CoatId)?.Note,
+        }),
+        .. Doses(batch), .. NotForEating(plan, materials),
+    ];
 
     private static IEnumerable<Advice> Coats(IReadOnlyList<Coat> coats, Materials materials)
     {
-        bool glazed = false, loose = false;
+        bool glazed = false, loose = false, painted = false, pollen = false, lustrous = false;
         foreach (var coat in coats)
         {
+            if (pollen && coat is not PollenCoat)
+                yield return new Advice(AdviceCode.CoatOverPollen, coat.Id);
+            if (coat is IPlacedCoat { Place: { Kind: not PlaceKind.Whole, Feather: 0 } } and not PollenCoat)
+                yield return new Advice(AdviceCode.HardLine, coat.Id);
             switch (coat)
             {
                 case DustCoat dust:
                     if (glazed)
                         yield return new Advice(AdviceCode.DustOverGlaze, dust.Id);
-                    if (dust.Place is { Kind: not PlaceKind.Whole, Feather: 0 })
-                        yield return new Advice(AdviceCode.HardLine, dust.Id);
-                    if (dust.LoadMgPerCm2 >= NeedsStarchFromMgPerCm2 && dust.Mix.All(p => materials.Get<Dust>(p.DustId).Kind == DustKind.Matte))
+                    // A last dusting of the whole flower goes over everything that has dried meanwhile.
+                    else if (painted && !dust.AfterAssembly)
+                        yield return new Advice(AdviceCode.DustOverPaint, dust.Id);
+                    if (dust.LoadMgPerCm2 >= NeedsStarchFromMgPerCm2 && dust.Mix.All(p => materials.Get<Dust>(p.MaterialId).Kind == DustKind.Matte))
                         yield return new Advice(AdviceCode.DustNotCut, dust.Id);
+                    lustrous |= DustOptics.IsLustrous(dust.Mix, materials);
                     loose = true;
+                    break;
+                case WashCoat wash:
+                    if (glazed)
+                        yield return new Advice(AdviceCode.PaintOverGlaze, wash.Id);
+                    if (materials.Get<Thinner>(wash.ThinnerId).WashDepthMm >= SoftensFromDepthMm)
+                        yield return new Advice(AdviceCode.WaterOnThinPiece, wash.Id, wash.ThinnerId);
+                    painted = true;
                     break;
                 case SteamCoat:
                     if (glazed)
                         yield return new Advice(AdviceCode.SteamOverGlaze, coat.Id);
-                    loose = false;
+                    if (lustrous)
+                        yield return new Advice(AdviceCode.SteamOverLustre, coat.Id);
+                    loose = painted = false;
                     break;
                 case GlazeCoat glaze:
-                    if (loose && materials.Get<Glaze>(glaze.GlazeId).Label.Form != "spray")
+                    if (loose && !materials.Get<Glaze>(glaze.GlazeId).IsSprayed)
                         yield return new Advice(AdviceCode.GlazeOverLooseDust, glaze.Id, glaze.GlazeId);
                     glazed = true;
+                    break;
+                case PollenCoat:
+                    pollen = true;
                     break;
             }
         }
@@ -83,8 +130,10 @@ public static class PlanAdvice
         plan.Paste.Doses.Select(dose => dose.ColourantId).Prepend(plan.Paste.BaseId)
             .Concat(plan.Coats.SelectMany(coat => coat switch
             {
-                DustCoat dust => dust.Mix.Select(portion => portion.DustId),
-                GlazeCoat glaze => [glaze.GlazeId],
+                DustCoat dust => dust.Mix.Select(portion => portion.MaterialId),
+                WashCoat wash => wash.Mix.Select(part => part.MaterialId).Append(wash.ThinnerId),
+                GlazeCoat glaze => (glaze.Tint?.Mix ?? []).Select(portion => portion.MaterialId).Prepend(glaze.GlazeId),
+                PollenCoat pollen => [pollen.AdhesiveId, pollen.CrumbId],
                 _ => [],
             }))
             .Distinct();

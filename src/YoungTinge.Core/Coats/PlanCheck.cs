@@ -24,6 +24,12 @@ public enum PlanProblemCode
     TooManyCoats,
     TooManyInMix,
     SameCoatTwice,
+    StrengthOutOfRange,
+    WetOutOfRange,
+    TintOutOfRange,
+    CoverageOutOfRange,
+    NoteTooLong,
+    TooManyOnPurpose,
 }
 
 /// <summary>Something in a plan that cannot be.</summary>
@@ -41,8 +47,31 @@ public static class PlanCheck
     public const int MostGlazeCoats = 5;
     public const int MostSteamSeconds = 60;
 
+    public const int LongestNote = 300;
+    public const int MostOnPurpose = 100;
+
+    /// <summary>More colour in 1 ml of thinner is a paste again, in g.</summary>
+    public const double MostGPerMl = 1;
+
+    /// <summary>More of a wash runs off, in ml/cm2.</summary>
+    public const double MostWetMlPerCm2 = 0.02;
+
+    /// <summary>More powder in 10 ml of glaze does not stir in, in g.</summary>
+    public const double MostTintGPer10ml = 5;
+
     public static IReadOnlyList<PlanProblem> Problems(PiecePlan plan, Materials materials) =>
-        [.. Targets(plan), .. Paste(plan.Paste, materials), .. Coats(plan.Coats, materials)];
+        [.. Targets(plan), .. Paste(plan.Paste, materials), .. Coats(plan.Coats, materials), .. OnPurpose(plan.OnPurpose)];
+
+    private static IEnumerable<PlanProblem> OnPurpose(IReadOnlyList<KeptOnPurpose> kept)
+    {
+        if (kept.Count > MostOnPurpose)
+            yield return new PlanProblem("onPurpose", PlanProblemCode.TooManyOnPurpose, MostOnPurpose);
+        foreach (var (i, one) in kept.Index())
+        {
+            if (one.Note.Length > LongestNote)
+                yield return new PlanProblem($"onPurpose[{i}].note", PlanProblemCode.NoteTooLong, LongestNote);
+        }
+    }
 
     private static IEnumerable<PlanProblem> Targets(PiecePlan plan)
     {
@@ -97,46 +126,72 @@ public static class PlanCheck
             var problems = coats[i] switch
             {
                 DustCoat dust => Dust(dust, path, materials),
+                WashCoat wash => Wash(wash, path, materials),
                 GlazeCoat glaze => Glaze(glaze, path, materials),
+                PollenCoat pollen => Pollen(pollen, path, materials),
                 SteamCoat steam when steam.Seconds is < 1 or > MostSteamSeconds =>
                     [new PlanProblem($"{path}.seconds", PlanProblemCode.SecondsOutOfRange, MostSteamSeconds)],
                 _ => [],
             };
-            foreach (var problem in problems)
+            foreach (var problem in coats[i] is IPlacedCoat placed ? problems.Concat(PlaceProblems(placed.Place, path)) : problems)
                 yield return problem;
         }
     }
 
     private static IEnumerable<PlanProblem> Dust(DustCoat dust, string path, Materials materials)
     {
-        if (dust.Mix.Count == 0)
-            yield return new PlanProblem($"{path}.mix", PlanProblemCode.EmptyMix);
-        if (dust.Mix.Count > MostInMix)
-            yield return new PlanProblem($"{path}.mix", PlanProblemCode.TooManyInMix, MostInMix);
         var total = dust.Mix.Sum(portion => portion.Parts);
-        for (var j = 0; j < dust.Mix.Count; j++)
-        {
-            var (id, parts) = dust.Mix[j];
-            if (!materials.Has<Dust>(id))
-                yield return new PlanProblem($"{path}.mix[{j}].dustId", PlanProblemCode.UnknownMaterial);
-            if (!(parts > 0 && parts <= MostParts))
-                yield return new PlanProblem($"{path}.mix[{j}].parts", PlanProblemCode.PartsOutOfRange, MostParts);
-            if (dust.Mix.Take(j).Any(other => other.DustId == id))
-                yield return new PlanProblem($"{path}.mix[{j}].dustId", PlanProblemCode.SameColourTwice, Material: id);
-        }
-
+        foreach (var problem in Mix(dust.Mix, path, materials.Has<Dust>))
+            yield return problem;
         if (!(dust.LoadMgPerCm2 > 0))
             yield return new PlanProblem($"{path}.loadMgPerCm2", PlanProblemCode.LoadNotAboveZero);
-        else if (total > 0 && dust.Mix.All(portion => materials.Has<Dust>(portion.DustId)))
+        else if (total > 0 && dust.Mix.All(portion => materials.Has<Dust>(portion.MaterialId)))
         {
             // A mix holds as its parts do, by mass.
-            var limit = dust.Mix.Sum(portion => portion.Parts / total * materials.Get<Dust>(portion.DustId).LoadLimitMgPerCm2);
+            var limit = dust.Mix.Sum(portion => portion.Parts / total * materials.Get<Dust>(portion.MaterialId).LoadLimitMgPerCm2);
             if (!(dust.LoadMgPerCm2 <= limit + 1e-9))
                 yield return new PlanProblem($"{path}.loadMgPerCm2", PlanProblemCode.LoadOverLimit, limit);
         }
+    }
 
-        foreach (var problem in PlaceProblems(dust.Place, path))
+    private static IEnumerable<PlanProblem> Mix(IReadOnlyList<Portion> mix, string path, Func<string, bool> isKnown)
+    {
+        if (mix.Count == 0)
+            yield return new PlanProblem($"{path}.mix", PlanProblemCode.EmptyMix);
+        if (mix.Count > MostInMix)
+            yield return new PlanProblem($"{path}.mix", PlanProblemCode.TooManyInMix, MostInMix);
+        for (var j = 0; j < mix.Count; j++)
+        {
+            var (id, parts) = mix[j];
+            if (!isKnown(id))
+                yield return new PlanProblem($"{path}.mix[{j}].materialId", PlanProblemCode.UnknownMaterial);
+            if (!(parts > 0 && parts <= MostParts))
+                yield return new PlanProblem($"{path}.mix[{j}].parts", PlanProblemCode.PartsOutOfRange, MostParts);
+            if (mix.Take(j).Any(other => other.MaterialId == id))
+                yield return new PlanProblem($"{path}.mix[{j}].materialId", PlanProblemCode.SameColourTwice, Material: id);
+        }
+    }
+
+    private static IEnumerable<PlanProblem> Wash(WashCoat wash, string path, Materials materials)
+    {
+        foreach (var problem in Mix(wash.Mix, path, id => materials.Has<Colourant>(id) || materials.Has<Dust>(id)))
             yield return problem;
+        if (!materials.Has<Thinner>(wash.ThinnerId))
+            yield return new PlanProblem($"{path}.thinnerId", PlanProblemCode.UnknownMaterial);
+        if (!(wash.GPerMl is > 0 and <= MostGPerMl))
+            yield return new PlanProblem($"{path}.gPerMl", PlanProblemCode.StrengthOutOfRange, MostGPerMl);
+        if (!(wash.WetMlPerCm2 is > 0 and <= MostWetMlPerCm2))
+            yield return new PlanProblem($"{path}.wetMlPerCm2", PlanProblemCode.WetOutOfRange, MostWetMlPerCm2);
+    }
+
+    private static IEnumerable<PlanProblem> Pollen(PollenCoat pollen, string path, Materials materials)
+    {
+        if (!materials.Has<Crumb>(pollen.CrumbId))
+            yield return new PlanProblem($"{path}.crumbId", PlanProblemCode.UnknownMaterial);
+        if (!materials.Has<Adhesive>(pollen.AdhesiveId))
+            yield return new PlanProblem($"{path}.adhesiveId", PlanProblemCode.UnknownMaterial);
+        if (!(pollen.Coverage is > 0 and <= 1))
+            yield return new PlanProblem($"{path}.coverage", PlanProblemCode.CoverageOutOfRange, 1);
     }
 
     private static IEnumerable<PlanProblem> PlaceProblems(Place place, string path)
@@ -159,5 +214,11 @@ public static class PlanCheck
             yield return new PlanProblem($"{path}.glazeId", PlanProblemCode.UnknownMaterial);
         if (glaze.Coats is < 1 or > MostGlazeCoats)
             yield return new PlanProblem($"{path}.coats", PlanProblemCode.CoatsOutOfRange, MostGlazeCoats);
+        if (glaze.Tint is not { } tint)
+            yield break;
+        foreach (var problem in Mix(tint.Mix, $"{path}.tint", materials.Has<Dust>))
+            yield return problem;
+        if (!(tint.GPer10ml is > 0 and <= MostTintGPer10ml))
+            yield return new PlanProblem($"{path}.tint.gPer10ml", PlanProblemCode.TintOutOfRange, MostTintGPer10ml);
     }
 }

@@ -20,6 +20,9 @@ public static class VeinPatternExtensions
     /// <summary>How much more dust a ridge takes, and a groove less, than a smooth face.</summary>
     private const double Grip = 0.24;
 
+    /// <summary>How much more of a wash a groove takes, and a ridge less. A house figure.</summary>
+    private const double Pool = 0.36;
+
     private const int FanLinesEachSide = 6;
     private const double FeatherVeins = 8;
     private const double PalmVeins = 3;
@@ -35,6 +38,9 @@ public static class VeinPatternExtensions
         VeinPattern.Palm => 1 + Grip * Math.Max(Midrib(point), Ridge(Math.Atan2(point.Across, point.Along + 0.05) / (Math.PI / 2) * PalmVeins)),
         _ => 1,
     };
+
+    /// <summary>Share of a wash that a point of a veined piece takes: it runs off the ridges into the grooves, half as far again as dust keeps out of them.</summary>
+    public static double PoolShareAt(this VeinPattern veins, PiecePoint point) => 1 - Pool / Grip * (veins.LoadShareAt(point) - 1);
 
     private static double Midrib(PiecePoint point) => point.Across < MidribAcross ? 1 : -1;
 

@@ -2,7 +2,6 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Optics;
-using YoungTinge.Core.Planning;
 
 namespace YoungTinge.Core.Marble;
 
@@ -60,7 +59,7 @@ public sealed class MarbleSheet
     private const int Samples = 2000;
     private const int AreaSamples = 60_000;
     private const int LineSamples = 3000;
-    private const double CubicMmPerG = 1000 / PasteQuantity.DensityGPerCm3;
+    private const double CubicMmPerG = 1000 / PasteBase.DensityGPerCm3;
 
     private readonly MarbledBlock block;
     private readonly Scatterer[] pastes;

@@ -20,12 +20,12 @@ public sealed record DosedColour(string ColourantId, double Grams, UnitChoice? U
         : Units is { IsTooMany: false } units ? units.RoundedG : Grams;
 
     /// <summary>The same with the part of a unit that rounding would lose in a let-down of its own; itself if none can be made.</summary>
-    internal DosedColour Finer(double pasteG)
+    internal DosedColour Finer(double pasteG, double scaleG)
     {
         if (LetDown is not null || Units is not { IsTooMany: false } units)
             return this;
         var counted = (int)Math.Floor(units.Exact);
-        return units.Exact > counted && Mixing.LetDown.For((units.Exact - counted) * units.Unit.MassG, units.Unit, pasteG) is { } rest
+        return units.Exact > counted && Mixing.LetDown.For((units.Exact - counted) * units.Unit.MassG, units.Unit, pasteG, scaleG) is { } rest
             ? this with { LetDown = rest, CountedBesides = counted }
             : this;
     }
@@ -42,7 +42,7 @@ public sealed record DosedRecipe(double PasteG, IReadOnlyList<DosedColour> Colou
     {
         var colours = recipe.Doses.Select(dose => Measure(dose, pasteG, materials)).ToList();
         if (double.IsFinite(mostOffDeltaE))
-            colours = [.. colours.Select((colour, i) => OffBy(i) > mostOffDeltaE ? colour.Finer(pasteG) : colour)];
+            colours = [.. colours.Select((colour, i) => OffBy(i) > mostOffDeltaE ? colour.Finer(pasteG, materials.ScaleG) : colour)];
         var rounded = recipe.Doses.Select((dose, i) => dose with { GPer100g = colours[i].MeasuredG * 100 / pasteG }).ToList();
         var roundedColour = ColourOf(rounded);
         return new DosedRecipe(
@@ -66,7 +66,7 @@ public sealed record DosedRecipe(double PasteG, IReadOnlyList<DosedColour> Colou
     {
         var grams = dose.GPer100g * pasteG / 100;
         var units = UnitChoice.For(materials.Get<Colourant>(dose.ColourantId), grams);
-        var letDown = units is { IsUnderOne: true } && grams > 0 ? LetDown.For(grams, units.Unit, pasteG) : null;
+        var letDown = units is { IsUnderOne: true } && grams > 0 ? LetDown.For(grams, units.Unit, pasteG, materials.ScaleG) : null;
         return new DosedColour(dose.ColourantId, grams, units, letDown, null);
     }
 }

@@ -15,9 +15,6 @@ public sealed record Lump(double WhiteG, double PartG);
 /// <param name="WasteG">Lump that is left over; it keeps as a stock for later.</param>
 public sealed record LetDown(DoseUnit Unit, int Units, IReadOnlyList<Lump> Lumps, double DoseG, double BatchWhiteG, double WasteG)
 {
-    /// <summary>The smallest step of a bench scale, in g.</summary>
-    public const double DefaultScaleG = 0.1;
-
     /// <summary>So many steps of the scale are weighed without a worrying error.</summary>
     private const int FewestScaleSteps = 20;
 
@@ -41,7 +38,7 @@ public sealed record LetDown(DoseUnit Unit, int Units, IReadOnlyList<Lump> Lumps
     /// <param name="pasteG">Paste of the batch before colour, above 0.</param>
     /// <param name="scaleG">Smallest step of the scale, above 0.</param>
     /// <returns>Null if the dose is too small for two lumps, or the batch for a part that can be weighed.</returns>
-    public static LetDown? For(double doseG, DoseUnit unit, double pasteG, double scaleG = DefaultScaleG)
+    public static LetDown? For(double doseG, DoseUnit unit, double pasteG, double scaleG = BenchScale.UsualG)
     {
         if (!(doseG > 0 && pasteG > 0 && scaleG > 0))
             throw new ArgumentOutOfRangeException(nameof(doseG), doseG, "Dose, batch and scale must be above 0.");

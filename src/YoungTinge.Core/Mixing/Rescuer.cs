@@ -117,9 +117,7 @@ internal sealed class Rescuer
         }
     }
 
-    private Scatterer Blend(double share) => new(
-        Spectrum.From(band => share * optics.Absorption[band] + (1 - share) * fresh.Optics.Absorption[band]),
-        Spectrum.From(band => share * optics.Scattering[band] + (1 - share) * fresh.Optics.Scattering[band]));
+    private Scatterer Blend(double share) => PasteLump.Blend(fresh.Optics, optics, share);
 
     private double DoseOf(Colourant colourant) => batch.Recipe.Doses.Where(dose => dose.ColourantId == colourant.Id).Sum(dose => dose.GPer100g);
 }

@@ -34,8 +34,6 @@ public sealed record OmbreProblem(string Path, OmbreProblemCode Code, double? Li
 /// <summary>What cannot be in a run of shades. Its recipes are checked as recipes are.</summary>
 public static class OmbreCheck
 {
-    private const double FinestScaleG = 0.001;
-    private const double CoarsestScaleG = 10;
     private const double LargestStep = 20;
     private const double SmallestStep = 0.05;
 
@@ -62,8 +60,8 @@ public static class OmbreCheck
 
         if (plan.Middle is { } middle && (middle.At < 1 || middle.At >= plan.Steps.Count))
             yield return new("middle.at", OmbreProblemCode.MiddleNotInside);
-        if (plan.ScaleG is not (>= FinestScaleG and <= CoarsestScaleG))
-            yield return new("scaleG", OmbreProblemCode.ScaleOutOfRange, CoarsestScaleG);
+        if (!BenchScale.IsPossible(plan.ScaleG))
+            yield return new("scaleG", OmbreProblemCode.ScaleOutOfRange, BenchScale.CoarsestG);
         foreach (var problem in OfUses(plan, works))
             yield return problem;
     }
@@ -96,7 +94,7 @@ public static class OmbreCheck
 
             if (use.OtherG is not (>= 0 and <= SearchCheck.MostPasteG) || grams[i] > SearchCheck.MostPasteG)
                 yield return new($"uses[{i}].otherG", OmbreProblemCode.MassOutOfRange, SearchCheck.MostPasteG);
-            else if (plan.ScaleG is >= FinestScaleG and <= CoarsestScaleG && grams[i] < FewestScaleSteps * plan.ScaleG)
+            else if (BenchScale.IsPossible(plan.ScaleG) && grams[i] < FewestScaleSteps * plan.ScaleG)
                 yield return new($"uses[{i}].otherG", OmbreProblemCode.UnderScale, FewestScaleSteps * plan.ScaleG);
         }
     }

@@ -44,7 +44,7 @@ public sealed record OmbrePlan(
             return new OmbrePlan(
                 paste, paste with { Doses = [] }, null, Even(ShadesWithoutWhorls),
                 [.. Enumerable.Range(0, ShadesWithoutWhorls).Select(i => new ShadeUse(i == 0 ? [.. whorls.Select(work => work.PieceId)] : [], i == 0 && whorls.Count > 0 ? 0 : UsualG))],
-                Mixing.LetDown.DefaultScaleG, OmbreSchool.SplitStock);
+                materials.ScaleG, OmbreSchool.SplitStock);
         }
 
         double Lightness(PlannedWork work) => PasteOptics.ColourOf(work.Plan.Paste, materials).L;
@@ -52,7 +52,7 @@ public sealed record OmbrePlan(
             whorls.Reverse();
         return new OmbrePlan(
             whorls[0].Plan.Paste, whorls[^1].Plan.Paste, null, Even(whorls.Count), [.. whorls.Select(work => new ShadeUse([work.PieceId], 0))],
-            Mixing.LetDown.DefaultScaleG, OmbreSchool.SplitStock);
+            materials.ScaleG, OmbreSchool.SplitStock);
     }
 
     private static double[] Even(int shades) => [.. Enumerable.Repeat(1.0, shades - 1)];

@@ -28,6 +28,11 @@ public sealed record OmbreRun(IReadOnlyList<PasteRecipe> Stops, IReadOnlyList<do
         return steps.Max() / Math.Max(1e-9, steps.Min());
     }
 
+    /// <summary>One recipe for a shade, as if it were mixed by itself.</summary>
+    public PasteRecipe RecipeOf(OmbreShade shade) => shade.Share > 0
+        ? PasteRecipe.Kneaded([(Stops[shade.Stop], 1 - shade.Share), (Stops[shade.Stop + 1], shade.Share)])
+        : Stops[shade.Stop];
+
     /// <param name="middle">A paste that one of the inner shades has to be, with its place from 0; null for none.</param>
     /// <param name="grams">For each shade; one more than there are steps.</param>
     public static OmbreRun Of(

@@ -28,6 +28,15 @@ public static class Chip
 
     public static Lab OfDust(Scatterer dust, Materials materials) => Illuminant.D65.LabOf(DustOnWhite(dust, materials));
 
+    /// <summary>A full wash on white paste.</summary>
+    public static Lab OfWash(WashLayer wash, Materials materials)
+    {
+        var white = materials.Get<PasteBase>(White(materials).BaseId).Optics;
+        var face = KubelkaMunk.Opaque(white).Values.ToArray();
+        new WashFilm(white, wash.Colour, wash.DepthMm).LayOn(face, 1, bare: true);
+        return Illuminant.D65.LabOf(new Spectrum(face));
+    }
+
     private static Spectrum DustOnWhite(Scatterer dust, Materials materials)
     {
         var face = PasteOptics.Reflectance(White(materials), materials).Values.ToArray();

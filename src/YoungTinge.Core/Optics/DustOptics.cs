@@ -1,5 +1,4 @@
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Colour;
 
 namespace YoungTinge.Core.Optics;
 
@@ -23,16 +22,16 @@ public static class DustOptics
         var total = mix.Sum(portion => portion.Parts);
         if (!(total > 0))
             throw new ArgumentException("A dust mix needs at least one part of something.", nameof(mix));
-        var dusts = mix.Select(portion => (materials.Get<Dust>(portion.DustId).Optics, Share: portion.Parts / total)).ToList();
-        return new Scatterer(
-            Spectrum.From(band => dusts.Sum(dust => dust.Share * dust.Optics.Absorption[band])),
-            Spectrum.From(band => dusts.Sum(dust => dust.Share * dust.Optics.Scattering[band])));
+        return Scatterer.Mean([.. mix.Select(portion => (materials.Get<Dust>(portion.MaterialId).Optics, portion.Parts / total))]);
     }
+
+    /// <summary>Whether there is any lustre in a mix.</summary>
+    public static bool IsLustrous(IReadOnlyList<Portion> mix, Materials materials) => mix.Any(portion => materials.Get<Dust>(portion.MaterialId).Kind == DustKind.Lustre);
 
     /// <summary>The dust that a mix is known by: the one with most parts that is not there to let it down.</summary>
     /// <param name="mix">Not empty.</param>
     public static string MainOf(IReadOnlyList<Portion> mix, Materials materials) =>
-        (mix.Where(portion => materials.Get<Dust>(portion.DustId).Kind != DustKind.Extender).MaxBy(portion => portion.Parts) ?? mix[0]).DustId;
+        (mix.Where(portion => materials.Get<Dust>(portion.MaterialId).Kind != DustKind.Extender).MaxBy(portion => portion.Parts) ?? mix[0]).MaterialId;
 
     public static Scatterer Steamed(Scatterer dust) => new(
         dust.Absorption.Map(k => k * SteamAbsorption),

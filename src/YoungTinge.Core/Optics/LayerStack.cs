@@ -1,4 +1,5 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
 
 namespace YoungTinge.Core.Optics;
 
@@ -15,13 +16,24 @@ public sealed record SteamLayer : Layer;
 
 public sealed record GlazeLayer(Glaze Glaze, int Coats, GlazeTint? Tint = null) : Layer;
 
+/// <summary>Crumbs beside each other, each hiding what is below it.</summary>
+/// <param name="Reflectance">0 to 1.</param>
+/// <param name="Coverage">Share of the face that they hide, 0 to 1.</param>
+public sealed record CrumbLayer(Spectrum Reflectance, double Coverage) : Layer;
+
 /// <summary>
 /// Layers made ready to be laid on many points. Steam looks back: a dust below it lies as steamed, a dust above it does not, and
 /// a second steaming changes nothing more. Steam does nothing to a wash or a glaze.
 /// </summary>
 public sealed class LayerStack
 {
-    private readonly List<(int Layer, DustFilm? Dust, double LoadMgPerCm2, WashFilm? Wash, GlazeFilm? Glaze)> films = [];
+    /// <summary>Lays one layer on a face, in place.</summary>
+    /// <param name="share">How much of it lies here, 0 or more.</param>
+    /// <param name="isBare">Nothing but paste and washes below.</param>
+    /// <returns>Whether the face is bare no more.</returns>
+    private delegate bool Laying(Span<double> reflectance, double share, bool isBare);
+
+    private readonly List<(int Layer, Laying Lay)> films = [];
 
     /// <param name="paste">K and S of the coloured paste, in 1/mm.</param>
     /// <param name="layers">In order, first on the paste; null leaves a place in the list empty.</param>
@@ -30,21 +42,8 @@ public sealed class LayerStack
         var lastSteam = layers.Select((layer, i) => layer is SteamLayer ? i : -1).DefaultIfEmpty(-1).Max();
         for (var i = 0; i < layers.Count; i++)
         {
-            switch (layers[i])
-            {
-                case DustLayer dust when i < lastSteam:
-                    films.Add((i, new DustFilm(DustOptics.Steamed(dust.Optics)), dust.LoadMgPerCm2 * DustOptics.SteamKeep, null, null));
-                    break;
-                case DustLayer dust:
-                    films.Add((i, new DustFilm(dust.Optics), dust.LoadMgPerCm2, null, null));
-                    break;
-                case WashLayer wash:
-                    films.Add((i, null, 0, new WashFilm(paste, wash.Colour, wash.DepthMm), null));
-                    break;
-                case GlazeLayer glaze:
-                    films.Add((i, null, 0, null, new GlazeFilm(glaze.Glaze, glaze.Coats, glaze.Tint)));
-                    break;
-            }
+            if (Film(layers[i], paste, isSteamed: i < lastSteam) is { } lay)
+                films.Add((i, lay));
         }
     }
 
@@ -53,21 +52,47 @@ public sealed class LayerStack
     /// <param name="shareOf">How much of the layer at this place in the list lies here, 0 or more.</param>
     public void LayOn(Span<double> reflectance, Func<int, double> shareOf)
     {
-        var bare = true;
-        foreach (var (layer, dust, load, wash, glaze) in films)
-        {
-            if (dust is not null)
-            {
-                var here = load * shareOf(layer);
-                dust.LayOn(reflectance, here);
-                bare &= here <= 0;
-            }
+        var isBare = true;
+        foreach (var (layer, lay) in films)
+            isBare &= !lay(reflectance, shareOf(layer), isBare);
+    }
 
-            wash?.LayOn(reflectance, shareOf(layer), bare);
-            if (glaze is null)
-                continue;
-            glaze.LayOn(reflectance);
-            bare = false;
+    private static Laying? Film(Layer? layer, Scatterer paste, bool isSteamed)
+    {
+        switch (layer)
+        {
+            case DustLayer dust:
+                var dustFilm = new DustFilm(isSteamed ? DustOptics.Steamed(dust.Optics) : dust.Optics);
+                var load = dust.LoadMgPerCm2 * (isSteamed ? DustOptics.SteamKeep : 1);
+                return (face, share, _) =>
+                {
+                    dustFilm.LayOn(face, load * share);
+                    return load * share > 0;
+                };
+            case WashLayer wash:
+                var washFilm = new WashFilm(paste, wash.Colour, wash.DepthMm);
+                return (face, share, isBare) =>
+                {
+                    washFilm.LayOn(face, share, isBare);
+                    return false;
+                };
+            case GlazeLayer glaze:
+                var glazeFilm = new GlazeFilm(glaze.Glaze, glaze.Coats, glaze.Tint);
+                return (face, _, _) =>
+                {
+                    glazeFilm.LayOn(face);
+                    return true;
+                };
+            case CrumbLayer crumbs:
+                return (face, share, _) =>
+                {
+                    var hidden = Math.Min(1, crumbs.Coverage * share);
+                    for (var band = 0; band < SpectralGrid.Bands; band++)
+                        face[band] += hidden * (crumbs.Reflectance[band] - face[band]);
+                    return hidden > 0;
+                };
+            default:
+                return null;
         }
     }
 }

@@ -31,6 +31,9 @@ public static class MaterialFromSheet
             {
                 StockPieces = sheet.StockPieces,
                 PricePerPiece = sheet.PricePerPiece,
+                StockMl = sheet.StockMl,
+                PricePerMl = sheet.PricePerMl,
+                PackSize = sheet.PackSize,
                 Lot = sheet.Lot.Trim(),
                 OpenedOn = sheet.OpenedOn,
                 BestBefore = sheet.BestBefore,
@@ -100,6 +103,7 @@ public static class MaterialFromSheet
         foreach (var (kind, mass) in new[]
         {
             (DoseUnitKind.Touch, sheet.TouchG), (DoseUnitKind.Drop, sheet.DropG), (DoseUnitKind.KnifeTip, sheet.KnifeTipG), (DoseUnitKind.Pea, sheet.PeaG),
+            (DoseUnitKind.Pinch, sheet.PinchG),
         })
         {
             if (mass is { } grams)

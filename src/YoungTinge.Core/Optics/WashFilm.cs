@@ -15,14 +15,12 @@ public sealed class WashFilm(Scatterer paste, Scatterer colour, double depthMm)
     /// <summary>Keeps a black face out of the inverse, which has no end there.</summary>
     private const double DarkestFace = 1e-6;
 
-    private const double PasteDensityGPerCm3 = 1.30;
-
     /// <summary>Colour in the soaked skin, g per 100 g of paste.</summary>
     /// <param name="gPerMl">Colour in the thinner.</param>
     /// <param name="wetMlPerCm2">Brushed on.</param>
     /// <param name="depthMm">Above 0; spirit 0.15, water 0.22.</param>
     public static double ConcentrationGPer100g(double gPerMl, double wetMlPerCm2, double depthMm) =>
-        100 * gPerMl * wetMlPerCm2 / (PasteDensityGPerCm3 * depthMm / 10);
+        100 * gPerMl * wetMlPerCm2 / (PasteBase.DensityGPerCm3 * depthMm / 10);
 
     /// <param name="reflectance">36 values of the face, 0 to 1; changed in place.</param>
     /// <param name="share">How much of the wash lies here, 0 or more.</param>

@@ -30,14 +30,16 @@ public enum BlockKind
 /// <param name="Colour">That it is sorted by: of the paste, the deepest shade, or the first paste of a marble. Daylight, rested.</param>
 /// <param name="TotalG">All paste that is made.</param>
 /// <param name="RestHours">Until its colour has come out.</param>
+/// <param name="Mixed">Every recipe that is mixed for it: one of a paste, those of a marble in the order in which they are laid, those of a run as they are made.</param>
 public sealed record PasteBlock(
-    string Key, BlockKind Kind, Guid CommissionId, IReadOnlyList<Guid> FlowerIds, Lab Colour, double TotalG, double RestHours, IReadOnlyList<PasteUse> Uses)
+    string Key, BlockKind Kind, Guid CommissionId, IReadOnlyList<Guid> FlowerIds, Lab Colour, double TotalG, double RestHours, IReadOnlyList<PasteUse> Uses,
+    IReadOnlyList<MixedPart> Mixed)
 {
-    /// <summary>Null for a run or a marble.</summary>
-    public PasteRecipe? Recipe { get; init; }
+    /// <summary>That goes into a paste; null if nothing does.</summary>
+    public LeftoverUse? Leftover { get; init; }
 
-    /// <summary>The recipe as a hand measures it.</summary>
-    public DosedRecipe? Batch { get; init; }
+    /// <summary>Null unless it is a run.</summary>
+    public OmbreRun? Run { get; init; }
 
     /// <summary>Null unless it is a run.</summary>
     public OmbreWay? Way { get; init; }
@@ -45,15 +47,40 @@ public sealed record PasteBlock(
     /// <summary>Null unless it is a marble.</summary>
     public MarblePlan? Marble { get; init; }
 
-    /// <summary>Of a marble, in the order in which they are laid; those with no part left out.</summary>
-    public IReadOnlyList<MarblePart> Parts { get; init; } = [];
-
     /// <summary>That a marble is rolled to; 0 for the rest.</summary>
     public double ThicknessMm { get; init; }
+
+    /// <summary>What no piece needs, in g.</summary>
+    public double RemainsG => Math.Max(0, TotalG - Uses.Sum(use => use.Grams));
+
+    /// <summary>
+    /// What there is when it has been made: a paste with what was counted out for it, every shade of a run, and for a marble the one
+    /// paste that it becomes when it is kneaded through.
+    /// </summary>
+    public IReadOnlyList<MadeBatch> Batches() => this switch
+    {
+        { Run: { } run } => [.. run.Shades.Select(shade => new MadeBatch(run.RecipeOf(shade), shade.Grams, null))],
+        { Marble: not null } => [new MadeBatch(PasteRecipe.Kneaded([.. Mixed.Select(part => (part.Recipe, part.FreshG))]), TotalG, null)],
+        // With a leftover in it, its colours are those of the plan, within what was allowed.
+        { Leftover: not null } => [new MadeBatch(Mixed[0].Recipe, TotalG, null)],
+        _ => [new MadeBatch(Mixed[0].AsCounted(), TotalG, null)],
+    };
 }
 
-/// <summary>One paste of a marbled batch.</summary>
-public sealed record MarblePart(PasteRecipe Recipe, double Grams, DosedRecipe Batch, Lab Colour);
+/// <summary>One paste that is mixed by itself.</summary>
+/// <param name="FreshG">Paste without colour to weigh; less than the batch if a leftover makes up the rest.</param>
+/// <param name="Batch">What is put in, as a hand measures it.</param>
+/// <param name="Colour">Of the recipe, daylight, rested.</param>
+public sealed record MixedPart(PasteRecipe Recipe, double FreshG, DosedRecipe Batch, Lab Colour)
+{
+    internal static MixedPart Of(PasteRecipe recipe, double grams, Materials materials) => Of(recipe, grams, DosedRecipe.For(recipe, grams, materials), materials);
+
+    internal static MixedPart Of(PasteRecipe recipe, double freshG, DosedRecipe batch, Materials materials) =>
+        new(recipe, freshG, batch, PasteOptics.ColourOf(recipe, materials));
+
+    /// <summary>The recipe with every dose as it is really measured.</summary>
+    internal PasteRecipe AsCounted() => Recipe with { Doses = [.. Batch.Colours.Select(colour => new Dose(colour.ColourantId, colour.MeasuredG * 100 / Batch.PasteG))] };
+}
 
 /// <summary>All pastes of a day, in the order that keeps hands and board clean.</summary>
 public static class PasteDaySheet
@@ -68,7 +95,10 @@ public static class PasteDaySheet
     private const double FirstHueDegrees = 105;
 
     /// <summary>Every paste once, lightest to darkest within a hue family.</summary>
-    public static IReadOnlyList<PasteBlock> Of(IReadOnlyList<FlowerPaste> flowers, Materials materials)
+    /// <param name="leftovers">To go into a paste, by its key; null for none. One that does not go into it any more is left out.</param>
+    /// <param name="leftoverDeltaE">A paste with a leftover in it may differ so much from its plan.</param>
+    public static IReadOnlyList<PasteBlock> Of(
+        IReadOnlyList<FlowerPaste> flowers, Materials materials, IReadOnlyDictionary<string, Leftover>? leftovers = null, double leftoverDeltaE = 2)
     {
         var works = flowers.SelectMany(flower => flower.Works.Select(work => (Flower: flower, Work: work))).ToList();
         var all = works.Select(one => one.Work).ToList();
@@ -80,7 +110,7 @@ public static class PasteDaySheet
         // The pieces of a run or a marble that cannot be made as it stands are mixed by their own plans, rather than not at all.
         var elsewhere = together.SelectMany(block => block.Uses.Select(use => use.PieceId)).ToHashSet();
         var own = works.Where(one => !elsewhere.Contains(one.Work.PieceId) && one.Work.Parts > 0 && materials.HasAllOf(one.Work.Plan.Paste));
-        PasteBlock[] blocks = [.. own.GroupBy(one => (one.Flower.CommissionId, Same(one.Work.Plan.Paste))).Select(group => OfPaste([.. group], materials)), .. together];
+        PasteBlock[] blocks = [.. own.GroupBy(one => (one.Flower.CommissionId, Same(one.Work.Plan.Paste))).Select(group => OfPaste([.. group], materials, leftovers, leftoverDeltaE)), .. together];
         return [.. blocks.OrderBy(block => FamilyOf(block.Colour)).ThenByDescending(block => block.Colour.L)];
     }
 
@@ -96,17 +126,20 @@ public static class PasteDaySheet
     private static string Same(PasteRecipe recipe) =>
         recipe.BaseId + string.Concat(recipe.Doses.OrderBy(dose => dose.ColourantId, StringComparer.Ordinal).Select(dose => $"|{dose.ColourantId} {dose.GPer100g:R}"));
 
-    private static PasteBlock OfPaste(IReadOnlyList<(FlowerPaste Flower, PlannedWork Work)> group, Materials materials)
+    private static PasteBlock OfPaste(
+        IReadOnlyList<(FlowerPaste Flower, PlannedWork Work)> group, Materials materials, IReadOnlyDictionary<string, Leftover>? leftovers, double leftoverDeltaE)
     {
         var recipe = group[0].Work.Plan.Paste;
         PasteUse[] uses = [.. group.Select(one => UseOf(one.Work))];
         var grams = uses.Sum(use => use.Grams);
+        var key = $"paste:{group[0].Work.PieceId}";
+        var leftover = leftovers?.GetValueOrDefault(key) is { } left ? LeftoverUse.Of(left, recipe, grams, leftoverDeltaE, materials) : null;
+        var mixed = leftover is null ? MixedPart.Of(recipe, grams, materials) : MixedPart.Of(recipe, leftover.FreshG, leftover.Batch, materials);
         return new PasteBlock(
-            $"paste:{group[0].Work.PieceId}", BlockKind.Paste, group[0].Flower.CommissionId, [.. group.Select(one => one.Flower.FlowerId).Distinct()],
-            PasteOptics.ColourOf(recipe, materials), grams, RecipeLook.RestHoursOf(recipe, materials), uses)
+            key, BlockKind.Paste, group[0].Flower.CommissionId, [.. group.Select(one => one.Flower.FlowerId).Distinct()], mixed.Colour, grams,
+            RecipeLook.RestHoursOf(recipe, materials), uses, [mixed])
         {
-            Recipe = recipe,
-            Batch = DosedRecipe.For(recipe, grams, materials),
+            Leftover = leftover,
         };
     }
 
@@ -120,8 +153,10 @@ public static class PasteDaySheet
         var way = OmbreWay.Of(run, plan.School, materials, plan.ScaleG);
         return new PasteBlock(
             $"ombre:{flower.FlowerId}", BlockKind.Ombre, flower.CommissionId, [flower.FlowerId], run.Shades.MinBy(shade => shade.Colour.L)!.Colour, way.TotalG,
-            recipes.Max(recipe => RecipeLook.RestHoursOf(recipe, materials)), UsesOf(plan.Uses.SelectMany(use => use.PieceIds), all))
+            recipes.Max(recipe => RecipeLook.RestHoursOf(recipe, materials)), UsesOf(plan.Uses.SelectMany(use => use.PieceIds), all),
+            [.. way.Steps.Where(step => step.Recipe is not null).Select(step => MixedPart.Of(step.Recipe!, step.Grams, step.Batch!, materials))])
         {
+            Run = run,
             Way = way,
         };
     }
@@ -131,14 +166,12 @@ public static class PasteDaySheet
         if (!plan.Stripes.All(stripe => materials.HasAllOf(stripe.Recipe)) || MarbleCheck.Problems(plan, all).Any())
             return null;
         var grams = plan.Grams(all);
-        MarblePart[] parts = [.. plan.Stripes.Zip(plan.Shares()).Where(one => one.Second > 0).Select(one => new MarblePart(
-            one.First.Recipe, one.Second * grams, DosedRecipe.For(one.First.Recipe, one.Second * grams, materials), PasteOptics.ColourOf(one.First.Recipe, materials)))];
+        MixedPart[] parts = [.. plan.Stripes.Zip(plan.Shares()).Where(one => one.Second > 0).Select(one => MixedPart.Of(one.First.Recipe, one.Second * grams, materials))];
         return new PasteBlock(
             $"marble:{flower.FlowerId}", BlockKind.Marble, flower.CommissionId, [flower.FlowerId], parts.MinBy(part => part.Colour.L)!.Colour, grams,
-            parts.Max(part => RecipeLook.RestHoursOf(part.Recipe, materials)), UsesOf(plan.PieceIds, all))
+            parts.Max(part => RecipeLook.RestHoursOf(part.Recipe, materials)), UsesOf(plan.PieceIds, all), parts)
         {
             Marble = plan,
-            Parts = parts,
             ThicknessMm = plan.ThicknessMm(all),
         };
     }

@@ -8,12 +8,10 @@ namespace YoungTinge.Core.Planning;
 /// <param name="Parts">Flowers or buds that it is made for.</param>
 public sealed record PlannedWork(Guid PieceId, Piece Piece, int Parts, PiecePlan Plan);
 
-/// <summary>What plans take of one material.</summary>
-/// <param name="Grams">Dusts, colours and pastes; null for a glaze.</param>
-/// <param name="Ml">Glazes; null for the rest.</param>
-/// <param name="ShortG">What is missing in the pot; 0 if there is enough, null if it is not known what is left.</param>
+/// <summary>What plans take of one material, in its own measure.</summary>
+/// <param name="Short">What is missing in the pot; 0 if there is enough, null if it is not known what is left.</param>
 /// <param name="PieceIds">That it is for, in the order of the plans.</param>
-public sealed record MaterialNeed(string MaterialId, double? Grams, double? Ml, double? ShortG, IReadOnlyList<Guid> PieceIds);
+public sealed record MaterialNeed(string MaterialId, Measure Measure, double Amount, double? Short, IReadOnlyList<Guid> PieceIds);
 
 /// <summary>Adds up which materials plans use, how much of each, and which run short.</summary>
 public static class MaterialNeeds
@@ -25,16 +23,14 @@ public static class MaterialNeeds
         return [.. materials.All.Where(material => needs.Contains(material.Id)).Select(material => Sum(material, [.. needs[material.Id]]))];
     }
 
-    /// <param name="Amount">Grams, or ml of a glaze.</param>
+    /// <param name="Amount">Grams, or ml of what is poured.</param>
     internal sealed record Use(string MaterialId, double Amount, Guid PieceId);
 
     private static MaterialNeed Sum(Material material, IReadOnlyList<Use> uses)
     {
         var total = uses.Sum(use => use.Amount);
         var pieces = uses.Select(use => use.PieceId).Distinct().ToList();
-        return material is Glaze
-            ? new MaterialNeed(material.Id, null, total, null, pieces)
-            : new MaterialNeed(material.Id, total, null, material.Supply.StockG is { } left ? Math.Max(0, total - left) : null, pieces);
+        return new MaterialNeed(material.Id, material.Measure, total, material.ShortFor(total), pieces);
     }
 
     private static IEnumerable<Use> Uses(PlannedWork work, Materials materials) => PasteUses(work).Concat(CoatUses(work, materials));
@@ -53,15 +49,18 @@ public static class MaterialNeeds
         var quantity = PasteQuantity.For(work.Piece, work.Parts);
         foreach (var coat in work.Plan.Coats)
         {
-            if (coat is DustCoat dust)
+            IEnumerable<(string MaterialId, double Amount)> uses = coat switch
             {
-                foreach (var amount in CoatAmounts.Dust(dust, shape, quantity.Pieces))
-                    yield return new Use(amount.DustId, amount.Grams, work.PieceId);
-            }
-            else if (coat is GlazeCoat glaze)
-            {
-                yield return new Use(glaze.GlazeId, glaze.Coats * CoatAmounts.GlazeMlPerCoat(glaze, shape, quantity.Pieces, materials), work.PieceId);
-            }
+                DustCoat dust => CoatAmounts.Dust(dust, shape, quantity.Pieces).Select(amount => (amount.MaterialId, amount.Grams)),
+                WashCoat wash => CoatAmounts.Paint(wash, shape, quantity.Pieces).Select(amount => (amount.MaterialId, amount.Grams))
+                    .Append((wash.ThinnerId, CoatAmounts.WashMl(wash, shape, quantity.Pieces))),
+                GlazeCoat glaze => CoatAmounts.Tint(glaze, shape, quantity.Pieces, materials).Select(amount => (amount.MaterialId, glaze.Coats * amount.Grams))
+                    .Append((glaze.GlazeId, glaze.Coats * CoatAmounts.GlazeMlPerCoat(glaze, shape, quantity.Pieces, materials))),
+                PollenCoat pollen => [(pollen.CrumbId, CoatAmounts.CrumbG(pollen, shape, quantity.Pieces))],
+                _ => [],
+            };
+            foreach (var (materialId, amount) in uses)
+                yield return new Use(materialId, amount, work.PieceId);
         }
     }
 }

@@ -1,3 +1,4 @@
+using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Flowers;
 
 namespace YoungTinge.Core.Planning;
@@ -8,8 +9,6 @@ namespace YoungTinge.Core.Planning;
 /// <param name="BatchG">All pieces with what rolling loses, rounded up to whole grams.</param>
 public sealed record PasteQuantity(double PieceG, double BallMm, int Pieces, double BatchG)
 {
-    public const double DensityGPerCm3 = 1.30;
-
     /// <summary>Offcuts that have been re-kneaded too often and are thrown away, as a share of the pieces' mass.</summary>
     public const double RollingLossShare = 0.12;
 
@@ -20,18 +19,18 @@ public sealed record PasteQuantity(double PieceG, double BallMm, int Pieces, dou
 
     public static PasteQuantity For(Piece piece, int parts)
     {
-        var pieceG = piece.Solid ? SolidCm3(piece) * DensityGPerCm3 : FlatG(piece);
+        var pieceG = piece.Solid ? SolidCm3(piece) * PasteBase.DensityGPerCm3 : FlatG(piece);
         var pieces = piece.ToMake(parts);
         return new PasteQuantity(pieceG, BallDiameterMm(pieceG), pieces, Math.Ceiling(pieces * pieceG * (1 + RollingLossShare)));
     }
 
     /// <summary>Diameter of a ball of paste of this mass.</summary>
-    public static double BallDiameterMm(double grams) => 10 * Math.Cbrt(6 * grams / (Math.PI * DensityGPerCm3));
+    public static double BallDiameterMm(double grams) => 10 * Math.Cbrt(6 * grams / (Math.PI * PasteBase.DensityGPerCm3));
 
     private static double FlatG(Piece piece)
     {
         var ridgeMm3 = RidgeLengthShare * piece.LengthMm * RidgeWidthMm * RidgeHeightMm / 2;
-        return (piece.Shape().AreaCm2 * piece.ThicknessMm / 10 + ridgeMm3 / 1000) * DensityGPerCm3;
+        return (piece.Shape().AreaCm2 * piece.ThicknessMm / 10 + ridgeMm3 / 1000) * PasteBase.DensityGPerCm3;
     }
 
     /// <summary>The outline turned round its midrib.</summary>

@@ -11,6 +11,12 @@ public static class RunSheet
     /// <summary>Let each coat of glaze dry this long before anything else touches it.</summary>
     private const double FlashOffMinutes = 15;
 
+    /// <summary>Spirit is gone from the skin, and steam finds nothing wet to carry off.</summary>
+    private const double WashDriesMinutes = 20;
+
+    /// <summary>Sooner, crumbs shed.</summary>
+    private const double PollenDriesHours = 12;
+
     /// <param name="parts">Flowers or buds that the pieces are for.</param>
     public static IReadOnlyList<RunStep> For(PiecePlan plan, Piece piece, int parts, Materials materials)
     {
@@ -41,11 +47,15 @@ public static class RunSheet
         switch (coat)
         {
             case DustCoat dust:
-                Caution[] cautions = dust.Mix.Any(p => materials.Get<Dust>(p.DustId).Label.FoodStatus != FoodStatus.Edible)
+                Caution[] cautions = dust.Mix.Any(p => materials.Get<Dust>(p.MaterialId).Label.FoodStatus != FoodStatus.Edible)
                     ? [Caution.DustInTheAir, Caution.DecorativeOnly]
                     : [Caution.DustInTheAir];
                 yield return new MixDust($"{coat.Id}:mix", coat.Id, CoatAmounts.Dust(dust, shape, pieces), cautions);
-                yield return new BrushDust($"{coat.Id}:brush", coat.Id, DustLoad.Nearest(dust.LoadMgPerCm2).Word, dust.Place, dust.Sides, pieces, cautions);
+                yield return new BrushDust($"{coat.Id}:brush", coat.Id, DustLoad.Nearest(dust.LoadMgPerCm2).Word, dust.Place, dust.Sides, pieces, dust.AfterAssembly, cautions);
+                break;
+            case WashCoat wash:
+                yield return new MixWash($"{wash.Id}:mix", wash.Id, CoatAmounts.Paint(wash, shape, pieces), wash.ThinnerId, CoatAmounts.WashMl(wash, shape, pieces));
+                yield return new BrushWash($"{wash.Id}:brush", wash.Id, wash.Place, wash.Sides, pieces, WashDriesMinutes);
                 break;
             case SteamCoat steam:
                 yield return new SteamPieces($"{coat.Id}:steam", coat.Id, steam.Seconds, pieces);
@@ -53,7 +63,11 @@ public static class RunSheet
             case GlazeCoat glaze:
                 var ml = CoatAmounts.GlazeMlPerCoat(glaze, shape, pieces, materials);
                 for (var number = 1; number <= glaze.Coats; number++)
-                    yield return new GlazePieces($"{coat.Id}:glaze:{number}", coat.Id, glaze.GlazeId, number, glaze.Coats, ml, glaze.Sides, pieces, FlashOffMinutes);
+                    yield return new GlazePieces($"{coat.Id}:glaze:{number}", coat.Id, glaze.GlazeId, number, glaze.Coats, ml, CoatAmounts.Tint(glaze, shape, pieces, materials), glaze.Sides, pieces, FlashOffMinutes);
+                break;
+            case PollenCoat pollen:
+                yield return new StickPollen(
+                    $"{pollen.Id}:pollen", pollen.Id, pollen.AdhesiveId, pollen.CrumbId, CoatAmounts.CrumbG(pollen, shape, pieces), pollen.Place, pieces, PollenDriesHours);
                 break;
         }
     }

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
@@ -37,8 +38,11 @@ public enum Caution
 [JsonDerivedType(typeof(DryPieces), "dryPieces")]
 [JsonDerivedType(typeof(MixDust), "mixDust")]
 [JsonDerivedType(typeof(BrushDust), "brushDust")]
+[JsonDerivedType(typeof(MixWash), "mixWash")]
+[JsonDerivedType(typeof(BrushWash), "brushWash")]
 [JsonDerivedType(typeof(SteamPieces), "steamPieces")]
 [JsonDerivedType(typeof(GlazePieces), "glazePieces")]
+[JsonDerivedType(typeof(StickPollen), "stickPollen")]
 [JsonDerivedType(typeof(ComparePieces), "comparePieces")]
 public abstract record RunStep(string Key, IReadOnlyList<Caution> Cautions);
 
@@ -54,15 +58,27 @@ public sealed record ShapePieces(string Key, int Pieces, int Spares, double Ball
 
 public sealed record DryPieces(string Key) : RunStep(Key, []);
 
-public sealed record MixDust(string Key, Guid CoatId, IReadOnlyList<DustAmount> Portions, IReadOnlyList<Caution> Cautions) : RunStep(Key, Cautions);
+public sealed record MixDust(string Key, Guid CoatId, IReadOnlyList<MaterialAmount> Portions, IReadOnlyList<Caution> Cautions) : RunStep(Key, Cautions);
 
-public sealed record BrushDust(string Key, Guid CoatId, LoadWord Load, Place Place, Sides Sides, int Pieces, IReadOnlyList<Caution> Cautions) : RunStep(Key, Cautions);
+/// <param name="AfterAssembly">Over the flower as it stands, not piece by piece.</param>
+public sealed record BrushDust(string Key, Guid CoatId, LoadWord Load, Place Place, Sides Sides, int Pieces, bool AfterAssembly, IReadOnlyList<Caution> Cautions)
+    : RunStep(Key, Cautions);
+
+/// <param name="Ml">Of the thinner.</param>
+public sealed record MixWash(string Key, Guid CoatId, IReadOnlyList<MaterialAmount> Colours, string ThinnerId, double Ml) : RunStep(Key, [Caution.Gloves, Caution.Fumes]);
+
+/// <param name="DryMinutes">To leave it before the next step.</param>
+public sealed record BrushWash(string Key, Guid CoatId, Place Place, Sides Sides, int Pieces, double DryMinutes) : RunStep(Key, [Caution.Fumes]);
+
+/// <param name="DryHours">To leave it before it is touched.</param>
+public sealed record StickPollen(string Key, Guid CoatId, string AdhesiveId, string CrumbId, double Grams, Place Place, int Pieces, double DryHours) : RunStep(Key, []);
 
 public sealed record SteamPieces(string Key, Guid CoatId, int Seconds, int Pieces) : RunStep(Key, [Caution.Steam]);
 
 /// <param name="Number">Which of the coats, from 1.</param>
 /// <param name="FlashOffMinutes">To leave it before the next step.</param>
-public sealed record GlazePieces(string Key, Guid CoatId, string GlazeId, int Number, int Of, double Ml, Sides Sides, int Pieces, double FlashOffMinutes)
+/// <param name="Tint">Powder to stir in; empty for a clear glaze.</param>
+public sealed record GlazePieces(string Key, Guid CoatId, string GlazeId, int Number, int Of, double Ml, IReadOnlyList<MaterialAmount> Tint, Sides Sides, int Pieces, double FlashOffMinutes)
     : RunStep(Key, [Caution.Fumes]);
 
 public sealed record ComparePieces(string Key) : RunStep(Key, []);

@@ -25,10 +25,13 @@ public sealed record WireChoice(string WireId, double ShowsDeltaE)
 
 /// <summary>Which wire carries a piece, and which colour of it shows least.</summary>
 /// <param name="Gauge">Standard wire gauge: the higher the finer.</param>
-/// <param name="Choices">The cabinet's wires of each colour, the one that shows least first; empty if there are none.</param>
+/// <param name="Choices">The cabinet's wires of each colour, the one to take first: it shows least, and holds the paste by its paper unless only a bare one is hidden; empty if there are none.</param>
 public sealed record WireAdvice(int Gauge, double DiameterMm, IReadOnlyList<WireChoice> Choices)
 {
     private const int CoarsestGauge = 14;
+
+    /// <summary>Without paper, which paste holds on to: for stems, and for leaves only where paper would show.</summary>
+    private const string BareForm = "bare";
 
     /// <summary>Standard wire gauge 14 to 36, in mm (BS 3737).</summary>
     private static readonly double[] DiametersMm =
@@ -55,7 +58,13 @@ public sealed record WireAdvice(int Gauge, double DiameterMm, IReadOnlyList<Wire
         var gauge = GaugeFor(piece);
         var diameterMm = DiameterMmOf(gauge);
         var wires = materials.All.OfType<Wire>().Where(wire => !wire.Label.IsRetired);
-        return new WireAdvice(gauge, diameterMm, [.. wires.Select(wire => new WireChoice(wire.Id, Shows(wire))).OrderBy(choice => choice.ShowsDeltaE)]);
+        return new WireAdvice(gauge, diameterMm, [.. wires
+            .Select(wire => (Wire: wire, Choice: new WireChoice(wire.Id, Shows(wire))))
+            .OrderBy(one => one.Choice.Word).ThenBy(one => one.Wire.Label.Form.Equals(BareForm, StringComparison.OrdinalIgnoreCase))
+            // A hidden wire is still seen at the foot of the piece: white for pale, green for dark.
+            .ThenBy(one => one.Choice.Word == WireShows.Hidden ? Apart(one.Wire) : one.Choice.ShowsDeltaE).Select(one => one.Choice)]);
+
+        double Apart(Wire wire) => DeltaE2000.Between(Illuminant.D65.LabOf(wire.Reflectance), PasteOptics.ColourOf(paste, materials));
 
         double Shows(Wire wire)
         {

@@ -12,7 +12,18 @@ internal static class DemoCommissions
     [
         new("Lantern Pier winter supper", 9, "Evening hall, warm lamps, two-tier cake", LightKind.Lamp, 55, [Hellebore, Ranunculus, Ivy],
         [
-            new("Ranunculus, middle whorl", White(("saffron-thread", 0.12), ("ember", 0.048), ("bracken", 0.024)), 140, "#f3c9a0", new Lab(-2.4, 4.1, 2.2), "One touch of ember too many, I think."),
+            new("Ranunculus, middle whorl", White(("saffron-thread", 0.12), ("ember", 0.048), ("bracken", 0.024)), 140, "#f3c9a0", new Lab(-2.4, 4.1, 2.2), "One touch of ember too many, I think.")
+            {
+                Left = (22, "Tin 3, wrapped twice", 1),
+            },
+            new("Hellebore, trial petals", White(("quince", 0.035), ("lichen", 0.018)), 60, "#f0f0dd", null, "Paler than it should be, but a clean colour.")
+            {
+                Left = (34, "Tin 1", 12),
+            },
+            new("Ivy, young leaves of the window wreath", White(("gorse", 0.35), ("fen", 0.30), ("lichen", 0.14)), 80, "#b8cb84", new Lab(-0.5, 0.3, 0.8), "")
+            {
+                Left = (8, "Tin 2, left side", 12),
+            },
         ]),
         new("Tidewrack moon wedding", 21, "Candle light", LightKind.Candle, 60, [Clematis, Caladium], [new("Clematis, deep indigo", White(("woad", 1.23), ("sloe", 0.86), ("vetch", 0.39)), 120, "#4a4a78", null, "")]),
         new("Harbour school fete", 33, "Marquee, afternoon daylight; vegan guests", LightKind.Daylight, null, [Astrantia], []),

@@ -10,7 +10,11 @@ internal sealed record DemoCommission(
     string Name, int DueInDays, string Place, LightKind Light, int? RoomHumidityPercent, IReadOnlyList<DemoFlower> Flowers, IReadOnlyList<DemoBatch> Batches);
 
 /// <param name="Off">How far the batch lay from its target when it was read; null before it was.</param>
-internal sealed record DemoBatch(string Name, PasteRecipe Recipe, double PasteG, string Target, Lab? Off, string Note);
+internal sealed record DemoBatch(string Name, PasteRecipe Recipe, double PasteG, string Target, Lab? Off, string Note)
+{
+    /// <summary>What is left of it, and where; null for one that is still to be mixed.</summary>
+    public (double LeftG, string KeptIn, int DaysAgo)? Left { get; init; }
+}
 
 internal sealed record DemoFlower(string Name, int Flowers, int Buds, IReadOnlyList<DemoPiece> Pieces)
 {

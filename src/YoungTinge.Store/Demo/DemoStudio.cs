@@ -3,8 +3,10 @@ using Npgsql;
 using NpgsqlTypes;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats;
+using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Marble;
+using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Ombre;
 using YoungTinge.Core.Optics;
 using YoungTinge.Core.Planning;
@@ -19,7 +21,7 @@ public static class DemoStudio
     {
         if (await new StudioStore(dataSource).FindFirstAsync(cancel) is not null)
             return false;
-        var studio = new Studio(Guid.CreateVersion7(now), "Saltmarsh Lane Sugar Room", "Odile Farrant", "UTC", "EUR");
+        var studio = new Studio(Guid.CreateVersion7(now), "Saltmarsh Lane Sugar Room", "Odile Farrant", "UTC", "EUR", new Measuring(Measures.Metric, BenchScale.UsualG, LeftoverDeltaE: 2), 1);
         var materials = DemoSupplies.Stock(StarterCabinet.Load());
 
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
@@ -112,18 +114,16 @@ public static class DemoStudio
     private static async Task AddBatchAsync(
         NpgsqlConnection connection, Guid studioId, Guid commissionId, DemoBatch batch, Materials materials, DateTimeOffset now, CancellationToken cancel)
     {
-        var target = DemoPlan.Colour(batch.Target);
         var predicted = PasteOptics.ColourOf(batch.Recipe, materials);
-        await RunAsync(
-            connection,
-            """
-            insert into batch (id, studio_id, commission_id, name, recipe, paste_g, target_l, target_a, target_b,
-                measured_l, measured_a, measured_b, note, kept_at)
-            values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14)
-            """,
-            cancel,
-            Guid.CreateVersion7(now), studioId, commissionId, batch.Name, new Json(JsonSerializer.Serialize(batch.Recipe, PlanJson.Options)), batch.PasteG,
-            target.L, target.A, target.B, predicted.L + batch.Off?.L, predicted.A + batch.Off?.A, predicted.B + batch.Off?.B, batch.Note, now.UtcDateTime.AddDays(-1));
+        var mixedAt = now.AddDays(-(batch.Left?.DaysAgo ?? 1));
+        var kept = new Batch(
+            Guid.CreateVersion7(mixedAt), commissionId, batch.Name, batch.Recipe, batch.PasteG, DemoPlan.Colour(batch.Target),
+            batch.Off is { } off ? new Lab(predicted.L + off.L, predicted.A + off.A, predicted.B + off.B) : null, batch.Note, 0)
+        {
+            Made = batch.Left is { } left ? new Making(mixedAt, batch.Recipe, batch.PasteG, left.LeftG, left.KeptIn) : null,
+        };
+        await BatchStore.WriteAsync(connection, studioId, kept, cancel);
+        await RunAsync(connection, "update batch set kept_at = $2 where id = $1", cancel, kept.Id, mixedAt.UtcDateTime);
     }
 
     private sealed record Json(string Text);

@@ -6,13 +6,14 @@ namespace YoungTinge.Store.Demo;
 /// <summary>What the made-up studio has of everything, what it paid, what is in it; and what the starter cabinet does not hold.</summary>
 internal static class DemoSupplies
 {
-    /// <summary>Pots that are nearly used up, in g: deep wine paste cannot be mixed in any amount, and the green of all leaves runs short.</summary>
+    /// <summary>Pots that are nearly used up, in g, or ml of a glaze: deep wine paste cannot be mixed in any amount, and the green of all leaves runs short.</summary>
     private static readonly IReadOnlyDictionary<string, double> NearlyUsedUp = new Dictionary<string, double>
     {
         ["foxberry"] = 0.9,
         ["rootcellar"] = 0.4,
         ["cockle"] = 0.6,
         ["harts-tongue"] = 0.8,
+        ["satin-veil"] = 2.5,
     };
 
     private static readonly IReadOnlyDictionary<string, (Ingredient[] Contains, string Note)> Contains = new Dictionary<string, (Ingredient[], string)>
@@ -71,9 +72,14 @@ internal static class DemoSupplies
             Dust => (400, 0.004),
             _ => (0.0, 0.0),
         };
-        if (material is Wire)
-            return new Supply(null, null) { StockPieces = 150, PricePerPiece = 0.05 };
-        return potG > 0 ? new Supply(NearlyUsedUp.GetValueOrDefault(material.Id, potG), pricePerG) : new Supply(null, null);
+        return material switch
+        {
+            Wire => new Supply(null, null) { StockPieces = 150, PricePerPiece = 0.05, PackSize = 50 },
+            Glaze => new Supply(null, null) { StockMl = NearlyUsedUp.GetValueOrDefault(material.Id, 60), PricePerMl = 0.12, PackSize = 60 },
+            Thinner => new Supply(null, null) { StockMl = 220, PricePerMl = 0.03, PackSize = 250 },
+            _ when potG > 0 => new Supply(NearlyUsedUp.GetValueOrDefault(material.Id, potG), pricePerG) { PackSize = material is PasteBase ? 1000 : potG },
+            _ => new Supply(null, null),
+        };
     }
 
     private static MaterialSheet Crumb(string name, string form, string look, double stockG, double pricePerG) => new()

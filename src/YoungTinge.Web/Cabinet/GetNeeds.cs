@@ -1,3 +1,4 @@
+using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Planning;
 using YoungTinge.Store;
 using YoungTinge.Web.Hosting;
@@ -9,10 +10,9 @@ public static class GetNeeds
 {
     public sealed record UseView(Guid PieceId, string Piece, Guid FlowerId, string Flower);
 
-    /// <param name="Grams">Null for a glaze.</param>
-    /// <param name="Ml">Null for all but glazes.</param>
-    /// <param name="ShortG">0 if there is enough, null if it is not known what is left.</param>
-    public sealed record NeedView(string MaterialId, double? Grams, double? Ml, double? ShortG, IReadOnlyList<UseView> Uses);
+    /// <param name="Amount">In its own measure.</param>
+    /// <param name="Short">0 if there is enough, null if it is not known what is left.</param>
+    public sealed record NeedView(string MaterialId, Measure Measure, double Amount, double? Short, IReadOnlyList<UseView> Uses);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/materials/needs", Handle)
         .WithName("getNeeds").Produces<IReadOnlyList<NeedView>>().Fails(503);
@@ -27,7 +27,7 @@ public static class GetNeeds
         var needs = MaterialNeeds.Of(
             [.. planned.Values.Select(piece => new PlannedWork(piece.Id, piece.Piece, piece.Parts, piece.Plan))], await cabinet.LoadAsync(studioId, cancel));
         return TypedResults.Ok<IReadOnlyList<NeedView>>([.. needs.Select(need => new NeedView(
-            need.MaterialId, need.Grams, need.Ml, need.ShortG,
+            need.MaterialId, need.Measure, need.Amount, need.Short,
             [.. need.PieceIds.Select(id => planned[id]).Select(piece => new UseView(piece.Id, piece.Piece.Name, piece.FlowerId, flowers[piece.FlowerId].Name))]))]);
     }
 }

@@ -20,18 +20,22 @@ public static class PreviewPlan
     /// <param name="Rgb">Three bytes a point (sRGB), row by row from the tip down, base64.</param>
     public sealed record FieldView(int Columns, int Rows, string Rgb);
 
-    /// <param name="MainDustId">The dust it is known by; null for steam and glaze.</param>
-    /// <param name="Load">The named load nearest to its own; null for steam and glaze.</param>
-    /// <param name="Pot">The coat's own colour; null for steam and glaze.</param>
-    /// <param name="Dusts">To mix for all pieces; empty for steam and glaze.</param>
-    /// <param name="GlazeMl">For all pieces and all coats; null for dust and steam.</param>
+    /// <param name="MainDustId">The dust it is known by; null for what is no dust.</param>
+    /// <param name="Load">The named load nearest to its own; null for what is no dust.</param>
+    /// <param name="Pot">The coat's own colour; null for steam and a clear glaze.</param>
+    /// <param name="Amounts">Of each material, to mix for all pieces and all coats.</param>
+    /// <param name="Ml">Of glaze or thinner, for all pieces and all coats; null for the rest.</param>
     public sealed record CoatView(
-        Guid Id, string? MainDustId, NamedLoad? Load, ColourView? Pot, IReadOnlyList<DustAmount> Dusts, double? GlazeMl);
+        Guid Id, string? MainDustId, NamedLoad? Load, ColourView? Pot, IReadOnlyList<MaterialAmount> Amounts, double? Ml);
+
+    /// <param name="OnPurpose">The maker's note where it is gone against on purpose; null where it is not.</param>
+    /// <param name="Fixed">The plan with only this mended; null where that is for the maker to say.</param>
+    public sealed record AdviceView(AdviceCode Code, Guid? CoatId, string? MaterialId, string? OnPurpose, PiecePlan? Fixed);
 
     /// <param name="Loads">What a hand calls light, medium and heavy.</param>
     public sealed record Answer(
         IReadOnlyList<ZoneView> Zones, ColourView Ground, ColourView Paste, Difference PasteDifference, BatchView Batch,
-        IReadOnlyList<CoatView> Coats, FieldView Face, FieldView Back, IReadOnlyList<Advice> Advice,
+        IReadOnlyList<CoatView> Coats, FieldView Face, FieldView Back, IReadOnlyList<AdviceView> Advice,
         IReadOnlyList<NamedLoad> Loads);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/pieces/{id:guid}/preview", Handle)
@@ -65,7 +69,8 @@ public static class PreviewPlan
             [.. plan.Coats.Select(coat => View(coat, shape, quantity.Pieces, materials))],
             View(face),
             View(back),
-            PlanAdvice.For(plan, batch, materials),
+            [.. PlanAdvice.For(plan, batch, materials).Select(advice =>
+                new AdviceView(advice.Code, advice.CoatId, advice.MaterialId, advice.OnPurpose, PlanFix.For(plan, advice, materials, Guid.CreateVersion7())))],
             DustLoad.Named);
     }
 
@@ -76,7 +81,15 @@ public static class PreviewPlan
         DustCoat dust => new CoatView(
             coat.Id, DustOptics.MainOf(dust.Mix, materials), DustLoad.Nearest(dust.LoadMgPerCm2),
             ColourView.From(Chip.OfDust(DustOptics.Mix(dust.Mix, materials), materials)), CoatAmounts.Dust(dust, shape, pieces), null),
-        GlazeCoat glaze => new CoatView(coat.Id, null, null, null, [], glaze.Coats * CoatAmounts.GlazeMlPerCoat(glaze, shape, pieces, materials)),
+        WashCoat wash => new CoatView(
+            coat.Id, null, null, ColourView.From(Chip.OfWash(CoatStack.LayerOf(wash, materials), materials)), CoatAmounts.Paint(wash, shape, pieces), CoatAmounts.WashMl(wash, shape, pieces)),
+        GlazeCoat glaze => new CoatView(
+            coat.Id, null, null, glaze.Tint is { } tint ? ColourView.From(Chip.OfDust(DustOptics.Mix(tint.Mix, materials), materials)) : null,
+            [.. CoatAmounts.Tint(glaze, shape, pieces, materials).Select(amount => amount with { Grams = glaze.Coats * amount.Grams })],
+            glaze.Coats * CoatAmounts.GlazeMlPerCoat(glaze, shape, pieces, materials)),
+        PollenCoat pollen => new CoatView(
+            coat.Id, null, null, Chip.Of(materials.Get<Crumb>(pollen.CrumbId), materials) is { } chip ? ColourView.From(chip) : null,
+            [new MaterialAmount(pollen.CrumbId, CoatAmounts.CrumbG(pollen, shape, pieces))], null),
         _ => new CoatView(coat.Id, null, null, null, [], null),
     };
 }

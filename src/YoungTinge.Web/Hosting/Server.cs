@@ -13,6 +13,7 @@ using YoungTinge.Web.Logbook;
 using YoungTinge.Web.Mixing;
 using YoungTinge.Web.PasteDay;
 using YoungTinge.Web.Pictures;
+using YoungTinge.Web.Studios;
 using YoungTinge.Web.Targets;
 
 namespace YoungTinge.Web.Hosting;
@@ -57,7 +58,7 @@ public static class Server
         var services = builder.Services;
         services.AddNpgsqlDataSource(builder.Configuration.GetConnectionString(ConnectionName) ?? "");
         services.AddSingleton<StudioStore>().AddSingleton<CabinetStore>().AddSingleton<CommissionStore>().AddSingleton<PieceStore>()
-            .AddSingleton<RunSheetStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>().AddSingleton<PictureStore>().AddSingleton<PastePlanStore>().AddSingleton<PasteWorks>().AddSingleton<PasteDayStore>().AddSingleton<ArchiveStore>();
+            .AddSingleton<RunSheetStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>().AddSingleton<PictureStore>().AddSingleton<PastePlanStore>().AddSingleton<PasteWorks>().AddScoped<PasteDays>().AddSingleton<PasteDayStore>().AddSingleton<ArchiveStore>();
         services.AddSingleton<PictureDesk>().AddSingleton<Reach>();
         services.AddScoped<CurrentStudio>().AddScoped<PastePlans>();
         services.AddSingleton(TimeProvider.System);
@@ -121,6 +122,12 @@ public static class Server
         PlanOmbre.Map(api);
         PlanMarble.Map(api);
         GetPasteDay.Map(api);
+        TickPaste.Map(api);
+        UseLeftover.Map(api);
+        SaveSpares.Map(api);
+        GetMeasuring.Map(api);
+        SaveMeasuring.Map(api);
+        ListBatches.Map(api);
         SaveCounts.Map(api);
         ListLogEntries.Map(api);
         AddLogEntry.Map(api);

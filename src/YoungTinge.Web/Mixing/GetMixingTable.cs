@@ -35,7 +35,7 @@ public static class GetMixingTable
 
     private static async Task<IResult> Handle(
         CurrentStudio studio, CommissionStore commissions, PieceStore pieces, BatchStore batches, LogbookStore logbook, CabinetStore cabinet,
-        CancellationToken cancel)
+        TimeProvider clock, CancellationToken cancel)
     {
         var current = await studio.GetAsync(cancel);
         var materials = await cabinet.LoadAsync(current.Id, cancel);
@@ -46,7 +46,7 @@ public static class GetMixingTable
         return TypedResults.Ok(new Answer(
             [.. all.Select(commission => new CommissionView(commission.Id, commission.Name, commission.Light))],
             [.. planned.OrderBy(piece => flowerOf[piece.FlowerId].Index).Select(piece => View(piece, flowerOf[piece.FlowerId].Item))],
-            [.. (await batches.ListAsync(current.Id, MostBatches, cancel)).Select(batch => KeptBatchView.From(batch, materials))],
+            [.. (await batches.ListAsync(current.Id, MostBatches, cancel)).Select(batch => KeptBatchView.From(batch, materials, clock.GetUtcNow()))],
             [.. log.Where(named => named.Entry.Subject == LogSubject.Paste).Select(View)],
             [.. NamedSwatches.All.Select(swatch => new SwatchView(swatch.Id, ColourView.From(swatch.Colour)))],
             current.Currency));

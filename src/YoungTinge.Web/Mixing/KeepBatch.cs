@@ -2,6 +2,7 @@ using FluentValidation;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats;
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Mixing;
 using YoungTinge.Store;
 using YoungTinge.Web.Hosting;
 
@@ -13,9 +14,10 @@ namespace YoungTinge.Web.Mixing;
 /// </summary>
 public static class KeepBatch
 {
+    /// <param name="Made">Null before it was mixed.</param>
     /// <param name="Version">That the change was made from; 0 for a new batch.</param>
     public sealed record Request(
-        Guid CommissionId, string Name, PasteRecipe Recipe, double PasteG, Lab Target, Lab? Measured, string Note, int Version);
+        Guid CommissionId, string Name, PasteRecipe Recipe, double PasteG, Lab Target, Lab? Measured, string Note, int Version, Making? Made = null);
 
     public sealed record Answer(int Version);
 
@@ -23,6 +25,7 @@ public static class KeepBatch
     {
         public const int LongestName = 120;
         public const int LongestNote = 2000;
+        public const int LongestPlace = 120;
 
         public Rules()
         {
@@ -30,6 +33,11 @@ public static class KeepBatch
             RuleFor(r => r.Target).Must(PlanCheck.IsColour).WithErrorCode("notAColour");
             RuleFor(r => r.Measured).Must(lab => lab is not { } measured || PlanCheck.IsColour(measured)).WithErrorCode("notAColour");
             RuleFor(r => r.Note).MaximumLength(LongestNote).WithErrorCode("tooLong");
+            When(r => r.Made is not null, () =>
+            {
+                RuleFor(r => r.Made!.KeptIn).MaximumLength(LongestPlace).WithErrorCode("tooLong").OverridePropertyName("made.keptIn");
+                RuleFor(r => r.Made!.LeftG).Must((r, left) => left >= 0 && left <= r.Made!.Grams).WithErrorCode("leftOutOfRange").OverridePropertyName("made.leftG");
+            });
         }
     }
 
@@ -40,15 +48,22 @@ public static class KeepBatch
         Guid id, Request request, IValidator<Request> rules, CurrentStudio studio, BatchStore batches, CabinetStore cabinet, CancellationToken cancel)
     {
         var studioId = await studio.IdAsync(cancel);
+        var materials = await cabinet.LoadAsync(studioId, cancel);
         FieldProblem[] problems =
         [
             .. rules.Problems(request), .. SearchProblems.OfMass(request.PasteG, "pasteG"),
-            .. SearchProblems.OfRecipe(request.Recipe, "recipe", await cabinet.LoadAsync(studioId, cancel)),
+            .. SearchProblems.OfRecipe(request.Recipe, "recipe", materials),
+            .. request.Made is { } mixed
+                ? SearchProblems.OfMass(mixed.Grams, "made.grams").Concat(SearchProblems.OfRecipe(mixed.Recipe, "made.recipe", materials))
+                : [],
         ];
         if (problems.Length > 0)
             return Trouble.NotPossible(problems);
         var batch = new Batch(
-            id, request.CommissionId, request.Name.Trim(), request.Recipe, request.PasteG, request.Target, request.Measured, request.Note.Trim(), request.Version);
+            id, request.CommissionId, request.Name.Trim(), request.Recipe, request.PasteG, request.Target, request.Measured, request.Note.Trim(), request.Version)
+        {
+            Made = request.Made is { } made ? made with { Recipe = made.Recipe.WithoutNothing(), KeptIn = made.KeptIn.Trim() } : null,
+        };
         return await batches.SaveAsync(studioId, batch, cancel) switch
         {
             SaveBatchResult.Saved saved => TypedResults.Ok(new Answer(saved.Version)),

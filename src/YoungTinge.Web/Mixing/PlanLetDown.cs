@@ -17,8 +17,6 @@ public static class PlanLetDown
     public sealed record Answer(double DoseG, LetDown? LetDown);
 
     private const double MostUnits = 100;
-    private const double FinestScaleG = 0.001;
-    private const double CoarsestScaleG = 10;
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/let-downs", Handle)
         .WithName("planLetDown").Produces<Answer>().Fails(422, 503);
@@ -40,8 +38,8 @@ public static class PlanLetDown
             yield return new FieldProblem("colourantId", "unknownMaterial", null, null);
         if (request.UnitsWanted is not (> 0 and <= MostUnits))
             yield return new FieldProblem("unitsWanted", "unitsOutOfRange", MostUnits, null);
-        if (request.ScaleG is not (>= FinestScaleG and <= CoarsestScaleG))
-            yield return new FieldProblem("scaleG", "scaleOutOfRange", CoarsestScaleG, null);
+        if (!BenchScale.IsPossible(request.ScaleG))
+            yield return new FieldProblem("scaleG", "scaleOutOfRange", BenchScale.CoarsestG, null);
         foreach (var problem in SearchProblems.OfMass(request.PasteG, "pasteG"))
             yield return problem;
     }

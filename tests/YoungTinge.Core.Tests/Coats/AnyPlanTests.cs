@@ -24,7 +24,12 @@ public class AnyPlanTests
     private static readonly Gen<Coat> OtherCoats = Gen.Select(Gen.Int[0, Glazes.Length], Gen.Int[1, 3], Gen.Enum<Sides>(),
         (i, coats, sides) => i == Glazes.Length ? new SteamCoat(Guid.NewGuid(), 8) : (Coat)new GlazeCoat(Guid.NewGuid(), Glazes[i], coats, sides));
 
-    private static readonly Gen<PiecePlan> Plans = Gen.OneOf(DustCoats, DustCoats, OtherCoats).Array[0, 6].Select(coats => Plan(coats));
+    private static readonly string[] Colours = [.. TestData.Cabinet.All.OfType<Colourant>().Select(colourant => colourant.Id), .. Dusts];
+
+    private static readonly Gen<Coat> Washes = Gen.Select(Gen.Int[0, Colours.Length - 1], Gen.Double[0.001, 0.3], Gen.Double[0.0005, 0.01], Places, Gen.Enum<Sides>(),
+        (colour, gPerMl, wet, place, sides) => (Coat)new WashCoat(Guid.NewGuid(), [new Portion(Colours[colour], 1)], "clear-spirit", gPerMl, wet, place, sides));
+
+    private static readonly Gen<PiecePlan> Plans = Gen.OneOf(DustCoats, DustCoats, OtherCoats, Washes).Array[0, 6].Select(coats => Plan(coats));
 
     private static readonly PieceShape Shape = Petal.Shape();
 
@@ -78,6 +83,7 @@ public class AnyPlanTests
         Assert.Equal(steps.Count, steps.Select(step => step.Key).Distinct().Count());
         Assert.All(steps.OfType<MixDust>(), step => Assert.True(step.Portions.Sum(portion => portion.Grams) >= DustLoad.SmallestMixG - 1e-9));
         Assert.All(steps.OfType<GlazePieces>(), step => Assert.True(step.Ml > 0 && step.Cautions.Contains(Caution.Fumes)));
+        Assert.All(steps.OfType<MixWash>(), step => Assert.True(step.Ml >= 1 && step.Colours.Sum(colour => colour.Grams) > 0 && step.Cautions.Contains(Caution.Fumes)));
         Assert.All(steps.OfType<BrushDust>(), step => Assert.Contains(Caution.DustInTheAir, step.Cautions));
     });
 }

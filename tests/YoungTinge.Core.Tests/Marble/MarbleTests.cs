@@ -2,7 +2,7 @@ using CsCheck;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Marble;
-using YoungTinge.Core.Ombre;
+using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Optics;
 using YoungTinge.Core.Planning;
 
@@ -152,7 +152,7 @@ public class MarbleTests
         Assert.Equal(2, thin.SideMm / thick.SideMm, 1e-9);
         Assert.Equal(2, thin.Seen().StreakMm.Wide / thick.Seen().StreakMm.Wide, 0.1);
         // Paste is neither made nor lost by rolling.
-        Assert.Equal(Grams / PasteQuantity.DensityGPerCm3, thin.SideMm * thin.SideMm * 0.3 / 1000, 1e-6);
+        Assert.Equal(Grams / PasteBase.DensityGPerCm3, thin.SideMm * thin.SideMm * 0.3 / 1000, 1e-6);
     }
 
     [Fact]

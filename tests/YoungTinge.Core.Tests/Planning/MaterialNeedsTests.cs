@@ -20,13 +20,13 @@ public class MaterialNeedsTests
         }));
         var needs = MaterialNeeds.Of(works, materials).ToDictionary(need => need.MaterialId);
         Assert.Equal(["bright-white-paste", "lichen", "plain-cornstarch", "quince", "satin-veil", "wine-lees"], needs.Keys.Order());
-        Assert.Equal(batchG, needs["bright-white-paste"].Grams);
-        Assert.Null(needs["bright-white-paste"].ShortG);
-        Assert.Equal(0.2 * batchG / 100, needs["quince"].Grams!.Value, 9);
-        Assert.Equal(0.2 * batchG / 100 - 0.1, needs["quince"].ShortG!.Value, 9);
-        Assert.Equal(0, needs["lichen"].ShortG);
-        Assert.Equal(needs["wine-lees"].Grams!.Value, needs["plain-cornstarch"].Grams!.Value, 9);
-        Assert.True(needs["satin-veil"].Ml > 0 && needs["satin-veil"].Grams is null);
+        Assert.Equal(batchG, needs["bright-white-paste"].Amount);
+        Assert.Null(needs["bright-white-paste"].Short);
+        Assert.Equal(0.2 * batchG / 100, needs["quince"].Amount, 9);
+        Assert.Equal(0.2 * batchG / 100 - 0.1, needs["quince"].Short!.Value, 9);
+        Assert.Equal(0, needs["lichen"].Short);
+        Assert.Equal(needs["wine-lees"].Amount, needs["plain-cornstarch"].Amount, 9);
+        Assert.True(needs["satin-veil"] is { Amount: > 0, Measure: Measure.Millilitres });
         Assert.Equal(works.Select(work => work.PieceId), needs["quince"].PieceIds);
     }
 }

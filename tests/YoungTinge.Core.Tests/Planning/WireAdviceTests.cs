@@ -10,9 +10,7 @@ public class WireAdviceTests
     private static readonly PasteRecipe Pale = TestData.Recipe();
     private static readonly PasteRecipe DeepGreen = TestData.Recipe(("fen", 2), ("gorse", 1), ("slatewing", 1));
 
-    /// <summary>The wire in paper that shows less of the two colours it is sold in.</summary>
-    private static string Better(PasteRecipe paste) =>
-        WireAdvice.For(TestPlans.Petal, paste, TestData.Cabinet).Choices.First(choice => choice.WireId is "white-wire" or "green-wire").WireId;
+    private static string Better(PasteRecipe paste) => WireAdvice.For(TestPlans.Petal, paste, TestData.Cabinet).Choices[0].WireId;
 
     [Fact]
     public void A_pale_petal_takes_white_wire_and_a_dark_leaf_green()

@@ -3,7 +3,7 @@ import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
 import type { Material } from '../../api/api'
 import { queries } from '../../api/queries'
-import { dayWords, grams, nameFinder } from '../../shared/words'
+import { amountOf, dayWords, nameFinder } from '../../shared/words'
 
 /** What the maker should know before the next job: what runs short, what is past its day, what may stand there twice. */
 export function CabinetNotes({ materials }: { materials: Material[] }) {
@@ -11,7 +11,7 @@ export function CabinetNotes({ materials }: { materials: Material[] }) {
   const needs = useQuery(queries.needs())
   const duplicates = useQuery(queries.duplicates())
   const nameOf = nameFinder(materials)
-  const short = (needs.data ?? []).filter((need) => (need.shortG ?? 0) > 0)
+  const short = (needs.data ?? []).filter((need) => (need.short ?? 0) > 0)
   const today = new Date().toISOString().slice(0, 10)
   const old = materials.filter((m) => !m.isRetired && m.supply.bestBefore != null && m.supply.bestBefore < today)
   if (short.length + old.length + (duplicates.data?.length ?? 0) === 0) return null
@@ -29,8 +29,8 @@ export function CabinetNotes({ materials }: { materials: Material[] }) {
         <li key={need.materialId}>
           {name(need.materialId)}{' '}
           {t('cabinet.short', {
-            short: grams(need.shortG!),
-            needed: grams(need.grams!),
+            short: amountOf(t, need.measure, need.short!),
+            needed: amountOf(t, need.measure, need.amount),
             flowers: [...new Set(need.uses.map((use) => use.flower))].join(', '),
           })}
         </li>

@@ -84,8 +84,10 @@ function Jar({ material }: { material: Material }) {
     supply.stockPieces != null
       ? t('cabinet.pieces', { count: supply.stockPieces })
       : supply.stockG !== null
-        ? t('cabinet.left', { mass: grams(supply.stockG) })
-        : null
+        ? t('cabinet.left', { mass: grams(t, supply.stockG) })
+        : supply.stockMl != null
+          ? t('cabinet.leftMl', { ml: supply.stockMl })
+          : null
   return (
     <li className="flex gap-3 text-sm leading-snug">
       {chip ? (

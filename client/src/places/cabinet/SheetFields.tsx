@@ -1,12 +1,11 @@
 import type { ReactNode } from 'react'
-import { useId } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { Diet, FoodStatus, Ingredient, MaterialSheet } from '../../api/api'
-import { Problem } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
 import { SelectField } from '../../shared/SelectField'
-import { isCounted, isDust } from '../../shared/cabinet'
+import { isCounted, isDust, isPoured } from '../../shared/cabinet'
 import { TextArea } from '../../shared/TextArea'
+import { TextField } from '../../shared/TextField'
 import { Weighing } from './Weighing'
 
 const foods: FoodStatus[] = ['edible', 'decorativeOnly', 'notFood']
@@ -87,8 +86,9 @@ export function SheetFields({
       </Group>
       {children}
       <Group title={t('material.group.stock')}>
-        {isCounted(kind) ? number('stockPieces') : number('stockG', 'g')}
-        {isCounted(kind) ? number('pricePerPiece') : number('pricePerG')}
+        {isCounted(kind) ? number('stockPieces') : isPoured(kind) ? number('stockMl', 'ml') : number('stockG', 'g')}
+        {isCounted(kind) ? number('pricePerPiece') : isPoured(kind) ? number('pricePerMl') : number('pricePerG')}
+        {number('packSize', isCounted(kind) ? undefined : isPoured(kind) ? 'ml' : 'g')}
         {text('lot', 'w-32')}
         {day('openedOn')}
         {day('bestBefore')}
@@ -154,41 +154,6 @@ export function Group({ title, children }: { title: string; children: ReactNode 
       </legend>
       <div className="clear-both flex flex-wrap items-start gap-x-5 gap-y-3">{children}</div>
     </fieldset>
-  )
-}
-
-function TextField({
-  label,
-  value,
-  problem,
-  type = 'text',
-  className,
-  onChange,
-}: {
-  label: string
-  value: string
-  problem?: string
-  type?: 'text' | 'date'
-  className: string
-  onChange: (value: string) => void
-}) {
-  const id = useId()
-  return (
-    <div>
-      <label htmlFor={id} className="quiet block text-xs">
-        {label}
-      </label>
-      <input
-        id={id}
-        type={type}
-        className={`input input-sm ${className}`}
-        value={value}
-        aria-invalid={problem ? true : undefined}
-        aria-describedby={problem ? `${id}-wrong` : undefined}
-        onChange={(event) => onChange(event.target.value)}
-      />
-      {problem && <Problem id={`${id}-wrong`}>{problem}</Problem>}
-    </div>
   )
 }
 

@@ -7,7 +7,7 @@ import { Choice } from '../../shared/Choice'
 import { Failure } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
 
-const units = { touch: 'touchG', drop: 'dropG', pea: 'peaG', knifeTip: 'knifeTipG' } as const
+const units = { touch: 'touchG', drop: 'dropG', pea: 'peaG', knifeTip: 'knifeTipG', pinch: 'pinchG' } as const
 const kinds = Object.keys(units) as DoseUnitKind[]
 
 /** A maker's own measures of a colour: what one touch weighs, found by weighing ten. */

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
 import { queries } from '../../api/queries'
-import { grams } from '../../shared/words'
+import { amountOf } from '../../shared/words'
 
 /** Which plans take from a jar, and whether it is enough for them. */
 export function WhereUsed({ id }: { id: string }) {
@@ -20,12 +20,10 @@ export function WhereUsed({ id }: { id: string }) {
       ) : (
         <>
           <p className="text-sm">
-            {need.ml !== null
-              ? t('material.used.ml', { ml: need.ml.toFixed(1) })
-              : t('material.used.mass', { mass: grams(need.grams ?? 0) })}{' '}
-            {need.shortG !== null &&
-              (need.shortG > 0 ? (
-                <strong>{t('material.used.short', { short: grams(need.shortG) })}</strong>
+            {t('material.used.mass', { mass: amountOf(t, need.measure, need.amount) })}{' '}
+            {need.short !== null &&
+              (need.short > 0 ? (
+                <strong>{t('material.used.short', { short: amountOf(t, need.measure, need.short) })}</strong>
               ) : (
                 t('material.used.enough')
               ))}

@@ -1,4 +1,5 @@
 import { Check } from 'lucide-react'
+import { useEffect, useRef } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { ColourView, Plan, Preview, ZoneView } from '../../api/api'
 import { zones } from '../../api/api'
@@ -7,6 +8,9 @@ import { colourName, deltaE, differenceWords, dose, grams } from '../../shared/w
 import { coatDetail, coatName } from './coatWords'
 import type { Opened } from './opened'
 import { isOpen } from './opened'
+
+/** More coats than this stand closer. */
+const mostWide = 6
 
 /**
  * The history of a piece's colour: a ribbon for each zone, from the paste on the left through every coat to the target on the
@@ -32,8 +36,17 @@ export function BuildUp({
   const { t } = useTranslation()
   // A coat that was just added, or cannot be as it is, has a head already but no colours yet.
   const stages = plan.coats.map((coat) => preview.coats.findIndex((view) => view.id === coat.id) + 1)
+  const board = useRef<HTMLDivElement>(null)
+  // A coat more than there is room for is brought into sight beside the target.
+  const isCoatOpen = opened?.kind === 'coat'
+  const last = plan.coats.at(-1)?.id
+  useEffect(() => {
+    if (isCoatOpen && opened.id === last) board.current?.scrollTo({ left: board.current.scrollWidth })
+  }, [isCoatOpen, opened, last])
+  const columnWidth = plan.coats.length > mostWide ? 'w-15' : 'w-19'
   return (
     <div
+      ref={board}
       className="relative overflow-x-auto"
       role="region"
       aria-label={t('buildUp.title')}
@@ -46,17 +59,17 @@ export function BuildUp({
           <col className="w-15" />
           <col className="w-22" />
           {plan.coats.map((coat) => (
-            <col key={coat.id} className="w-19" />
+            <col key={coat.id} className={columnWidth} />
           ))}
           <col className="w-19" />
-          <col className="w-34" />
+          <col className="w-40" />
         </colgroup>
         <thead>
           <tr className="align-top">
             <td className="bg-base-100 sticky left-0 z-20" />
             <th scope="col" className="border-base-300 border-l p-0 font-normal">
               <Head
-                kind={t('buildUp.pasteKind', { mass: grams(preview.batch.pasteG) })}
+                kind={t('buildUp.pasteKind', { mass: grams(t, preview.batch.pasteG) })}
                 name={nameOf(plan.paste.baseId)}
                 detail={preview.batch.colours
                   .map((colour) => `${nameOf(colour.colourantId)} ${dose(t, colour)}`)
@@ -82,7 +95,7 @@ export function BuildUp({
             ))}
             <th
               scope="col"
-              className="border-base-300 bg-base-100 right-34 z-10 border-l p-2 align-bottom text-sm font-semibold lg:sticky"
+              className="border-base-300 bg-base-100 right-40 z-10 border-l p-2 align-bottom text-sm font-semibold lg:sticky"
             >
               {t('buildUp.target')}
             </th>
@@ -186,7 +199,7 @@ function Ribbon({
           </td>
         )
       })}
-      <td className={`right-34 z-10 p-0 lg:sticky ${gap}`}>
+      <td className={`surround right-40 z-10 p-0 lg:sticky ${gap}`}>
         <button
           className={`relative block ${height} w-full cursor-pointer rounded-r-full text-left ${isOpen ? 'outline-surround-ink outline-2 -outline-offset-4' : ''}`}
           style={{ backgroundColor: view.target.hex }}
@@ -199,7 +212,7 @@ function Ribbon({
       <td
         className={`surround right-0 z-10 pr-2 pl-3 leading-tight lg:sticky ${isLow ? 'flex h-9 items-center gap-2' : gap}`}
       >
-        <span className="flex items-center gap-1 text-sm font-semibold">
+        <span className={`flex items-center gap-1 text-sm font-semibold ${isLow ? 'whitespace-nowrap' : ''}`}>
           {there && <Check size={14} aria-hidden />}
           {differenceWords(t, view.difference)}
         </span>

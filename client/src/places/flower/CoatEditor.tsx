@@ -1,48 +1,39 @@
-import type { NameOf } from '../../shared/words'
 import { ArrowLeft, ArrowRight, Trash2 } from 'lucide-react'
 import { useTranslation } from 'react-i18next'
-import type { Coat, CoatView, GlazeCoat, Material, NamedLoad } from '../../api/api'
+import type { Coat, GlazeCoat, NamedLoad } from '../../api/api'
 import { NumberField } from '../../shared/NumberField'
 import { Choice } from '../../shared/Choice'
-import { coatName } from './coatWords'
+import type { CoatFieldsProps } from './coatFields'
+import { coatName, mixAmounts } from './coatWords'
 import { DustFields } from './DustFields'
-import type { ProblemAt } from '../../shared/Editor'
+import { MixFields } from './MixFields'
+import { PollenFields } from './PollenFields'
+import { WashFields } from './WashFields'
 import { Editor } from '../../shared/Editor'
 import { SidesChoice } from './SidesChoice'
-import { offered } from '../../shared/cabinet'
+import { isDust, offered } from '../../shared/cabinet'
 
 /** One coat, opened: what it is made of, how much, where, and its place in the order. */
 export function CoatEditor({
   coat,
-  view,
   place,
   count,
   loads,
-  materials,
-  nameOf,
-  problemAt,
-  onChange,
   onMove,
   onRemove,
   onClose,
-}: {
-  coat: Coat
-  /** Amounts of it; missing while the plan is not possible. */
-  view: CoatView | undefined
+  ...given
+}: CoatFieldsProps<Coat> & {
   /** From 0. */
   place: number
   count: number
   loads: NamedLoad[]
-  materials: Material[]
-  nameOf: NameOf
-  /** Path within the coat. */
-  problemAt: ProblemAt
-  onChange: (coat: Coat) => void
   onMove: (by: -1 | 1) => void
   onRemove: () => void
   onClose: () => void
 }) {
   const { t } = useTranslation()
+  const { view, nameOf, problemAt, onChange } = given
   const title = `${t(`coat.kind.${coat.kind}`)}: ${coatName(t, coat, view, nameOf)}`
   return (
     <Editor
@@ -65,17 +56,7 @@ export function CoatEditor({
         </>
       }
     >
-      {coat.kind === 'dust' && (
-        <DustFields
-          coat={coat}
-          view={view}
-          loads={loads}
-          materials={materials}
-          nameOf={nameOf}
-          problemAt={problemAt}
-          onChange={onChange}
-        />
-      )}
+      {coat.kind === 'dust' && <DustFields coat={coat} loads={loads} {...given} />}
       {coat.kind === 'steam' && (
         <div className="flex flex-wrap items-start gap-6">
           <NumberField
@@ -88,26 +69,15 @@ export function CoatEditor({
           <p className="quiet max-w-prose text-sm">{t('coat.steamHelp')}</p>
         </div>
       )}
-      {coat.kind === 'glaze' && (
-        <GlazeFields coat={coat} view={view} materials={materials} problemAt={problemAt} onChange={onChange} />
-      )}
+      {coat.kind === 'glaze' && <GlazeFields coat={coat} {...given} />}
+      {coat.kind === 'wash' && <WashFields coat={coat} {...given} />}
+      {coat.kind === 'pollen' && <PollenFields coat={coat} {...given} />}
     </Editor>
   )
 }
 
-function GlazeFields({
-  coat,
-  view,
-  materials,
-  problemAt,
-  onChange,
-}: {
-  coat: GlazeCoat
-  view: CoatView | undefined
-  materials: Material[]
-  problemAt: ProblemAt
-  onChange: (coat: Coat) => void
-}) {
+function GlazeFields(props: CoatFieldsProps<GlazeCoat>) {
+  const { coat, view, materials, nameOf, problemAt, onChange } = props
   const { t } = useTranslation()
   return (
     <div className="flex flex-wrap items-start gap-6">
@@ -124,8 +94,58 @@ function GlazeFields({
         onChange={(coats) => onChange({ ...coat, coats })}
       />
       <SidesChoice sides={coat.sides} onChange={(sides) => onChange({ ...coat, sides })} />
-      {view?.glazeMl != null && (
-        <p className="quiet text-sm">{t('coat.glazeAmount', { ml: view.glazeMl.toFixed(1) })}</p>
+      <Tint {...props} />
+      {view?.ml != null && (
+        <p className="quiet text-sm">
+          {t('coat.glazeAmount', { ml: view.ml })}{' '}
+          {view.amounts.length > 0 && t('mix.amounts', { amounts: mixAmounts(t, view, nameOf) })}
+        </p>
+      )}
+    </div>
+  )
+}
+
+/** Dust stirred into the glaze, or a clear one. */
+function Tint({ coat, materials, nameOf, problemAt, onChange }: CoatFieldsProps<GlazeCoat>) {
+  const { t } = useTranslation()
+  const { tint } = coat
+  const first = offered(materials, 'dust')[0]
+  return (
+    <div>
+      <label className="flex items-center gap-2 text-sm">
+        <input
+          type="checkbox"
+          className="checkbox checkbox-sm"
+          checked={tint != null}
+          disabled={!first}
+          onChange={(event) =>
+            onChange({
+              ...coat,
+              tint: event.target.checked ? { mix: [{ materialId: first!.id, parts: 1 }], gPer10ml: 0.1 } : null,
+            })
+          }
+        />
+        {t('coat.tinted')}
+      </label>
+      {tint && (
+        <div className="mt-2 space-y-2">
+          <MixFields
+            mix={tint.mix}
+            choices={materials.filter((m) => isDust(m.kind))}
+            nameOf={nameOf}
+            path="tint.mix"
+            problemAt={problemAt}
+            onChange={(mix) => onChange({ ...coat, tint: { ...tint, mix } })}
+          />
+          <NumberField
+            label={t('coat.tintStrength')}
+            unit={t('coat.tintUnit')}
+            value={tint.gPer10ml}
+            problem={problemAt('tint.gPer10ml')}
+            onChange={(gPer10ml) => onChange({ ...coat, tint: { ...tint, gPer10ml } })}
+          />
+          <p className="quiet max-w-prose text-xs">{t('coat.tintHelp')}</p>
+        </div>
       )}
     </div>
   )

@@ -1,6 +1,6 @@
-import { TriangleAlert } from 'lucide-react'
+import type { ReactNode } from 'react'
 import { useTranslation } from 'react-i18next'
-import type { Advice, CoatView, PieceView, Plan, Preview, ZoneView } from '../../api/api'
+import type { Coat, CoatView, PieceView, Plan, Preview, ZoneView } from '../../api/api'
 import type { NameOf } from '../../shared/words'
 import { deltaE, differenceWords, grams } from '../../shared/words'
 import { coatName, mixAmounts } from './coatWords'
@@ -11,11 +11,14 @@ export function Notes({
   plan,
   preview,
   nameOf,
+  children,
 }: {
   piece: PieceView
   plan: Plan
   preview: Preview
   nameOf: NameOf
+  /** What to look at again. */
+  children: ReactNode
 }) {
   const { t } = useTranslation()
   const viewOf = (id: string) => preview.coats.find((coat) => coat.id === id)
@@ -30,9 +33,9 @@ export function Notes({
         <ul className="mt-1 space-y-1">
           <li>
             {t('notes.paste', {
-              mass: grams(preview.batch.pasteG),
-              ball: piece.ballMm.toFixed(0),
-              each: grams(piece.pieceG),
+              mass: grams(t, preview.batch.pasteG),
+              ball: piece.ballMm,
+              each: grams(t, piece.pieceG),
             })}
           </li>
           {preview.coats.map((view) => {
@@ -40,9 +43,16 @@ export function Notes({
             if (!coat || coat.kind === 'steam') return null
             return (
               <li key={view.id}>
-                {view.glazeMl == null
-                  ? mixAmounts(view, nameOf)
-                  : t('notes.glaze', { name: coatName(t, coat, view, nameOf), ml: view.glazeMl.toFixed(1) })}
+                {[
+                  view.ml != null &&
+                    t('notes.glaze', {
+                      name: pouredName(coat),
+                      ml: view.ml,
+                    }),
+                  mixAmounts(t, view, nameOf),
+                ]
+                  .filter(Boolean)
+                  .join(' · ')}
               </li>
             )
           })}
@@ -51,24 +61,13 @@ export function Notes({
       <section className={preview.advice.length > 0 ? 'border-base-content border-l-4 pl-3' : ''}>
         <h2 className="font-semibold">{t('notes.lookAgain')}</h2>
         {preview.advice.length === 0 && <p className="mt-1">{t('notes.nothing')}</p>}
-        <ul className="mt-1 space-y-1">
-          {preview.advice.map((advice, i) => (
-            <li key={i} className="flex items-start gap-1">
-              <TriangleAlert size={15} aria-hidden className="mt-0.5 shrink-0" />
-              <span>{adviceWords(advice)}</span>
-            </li>
-          ))}
-        </ul>
+        {children}
       </section>
     </div>
   )
 
-  function adviceWords(advice: Advice): string {
-    const coat = plan.coats.find((c) => c.id === advice.coatId)
-    return t(`advice.${advice.code}`, {
-      coat: coat ? coatName(t, coat, viewOf(coat.id), nameOf) : '',
-      material: advice.materialId ? nameOf(advice.materialId) : '',
-    })
+  function pouredName(coat: Coat): string {
+    return coat.kind === 'wash' ? nameOf(coat.thinnerId) : coatName(t, coat, viewOf(coat.id), nameOf)
   }
 }
 

@@ -42,11 +42,11 @@ export function PasteEditor({
     <Editor title={t('paste.title')} onClose={onClose}>
       <p className="quiet mb-2 text-sm">
         {t('paste.mass', {
-          batch: grams(piece.batchG),
+          batch: grams(t, piece.batchG),
           pieces: piece.toMake,
           name: piece.name.toLowerCase(),
-          each: grams(piece.pieceG),
-          ball: piece.ballMm.toFixed(0),
+          each: grams(t, piece.pieceG),
+          ball: piece.ballMm,
           spares: piece.spares,
         })}
       </p>

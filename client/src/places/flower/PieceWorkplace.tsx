@@ -1,12 +1,13 @@
-import { ClipboardList, NotebookPen, Pipette } from 'lucide-react'
-import { useState } from 'react'
+import { ClipboardList, NotebookPen, Pipette, Redo2, Undo2 } from 'lucide-react'
+import { useEffect, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
-import type { Coat, Material, Plan } from '../../api/api'
+import type { Advice, Coat, Material, Plan } from '../../api/api'
 import { zones } from '../../api/api'
 import { offered } from '../../shared/cabinet'
 import { Problem, Reading } from '../../shared/Message'
 import { grams, problemWords } from '../../shared/words'
+import { AdviceList } from './AdviceList'
 import { BuildUp, zonesThere } from './BuildUp'
 import { RunsShort } from './RunsShort'
 import { SaveBanner } from './SaveBanner'
@@ -40,6 +41,7 @@ export function PieceWorkplace({
   const [said, setSaid] = useState('')
   const { piece, plan, preview, problems } = state
   const nameOf = nameFinder(materials)
+  useUndoKeys(session)
   if (!preview) return problems.length > 0 || state.previewIsOld ? <NoPreview state={state} /> : <Reading />
 
   const edit = (change: (plan: Plan) => Plan) => session.edit(change)
@@ -47,15 +49,31 @@ export function PieceWorkplace({
     const problem = problems.find((one) => one.path === path)
     return problem && problemWords(t, problem, nameOf)
   }
+  // What the server mended is the plan that it was asked about: an edit made meanwhile is not thrown away for it.
+  const mend = (mended: Plan) => edit((old) => (old === state.previewOf ? mended : old))
   const toggle = (what: Opened) => setOpened((old) => (JSON.stringify(old) === JSON.stringify(what) ? null : what))
   const take = (what: Material | 'steam') => {
-    const starch = offered(materials, 'extender')[0]
-    const coat = coatFrom(what, starch?.id, preview.loads[0]!.mgPerCm2)
+    const helpers = {
+      starchId: offered(materials, 'extender')[0]?.id,
+      thinnerId: offered(materials, 'thinner')[0]?.id,
+      adhesiveId: offered(materials, 'adhesive')[0]?.id,
+    }
+    const coat = coatFrom(what, helpers, preview.loads[0]!.mgPerCm2)
     edit((old) => addCoat(old, coat, opened?.kind === 'coat' ? opened.id : undefined))
     setOpened({ kind: 'coat', id: coat.id })
     setSaid(t('tray.added', { name: coatName(t, coat, undefined, nameOf) }))
   }
   const { there, all } = zonesThere(preview)
+  const adviceOn = (advice: Advice[]) => (
+    <AdviceList
+      advice={advice}
+      plan={plan}
+      preview={preview}
+      nameOf={nameOf}
+      onPlan={(changed) => edit(() => changed)}
+      onMend={mend}
+    />
+  )
 
   return (
     <div className="flex min-h-0 min-w-0 flex-col">
@@ -68,11 +86,31 @@ export function PieceWorkplace({
                 length: piece.lengthMm,
                 width: piece.widthMm,
                 thickness: piece.thicknessMm,
-                mass: grams(piece.pieceG),
-                ball: piece.ballMm.toFixed(0),
+                mass: grams(t, piece.pieceG),
+                ball: piece.ballMm,
               })}
             </p>
             <p className="ml-auto text-sm">{t('piece.there', { there, all })}</p>
+            <div className="flex self-center">
+              <button
+                className="btn btn-ghost btn-sm btn-square"
+                aria-label={t('piece.undo')}
+                title={`${t('piece.undo')} (Ctrl Z)`}
+                disabled={!state.canUndo}
+                onClick={() => session.undo()}
+              >
+                <Undo2 size={16} aria-hidden />
+              </button>
+              <button
+                className="btn btn-ghost btn-sm btn-square"
+                aria-label={t('piece.redo')}
+                title={`${t('piece.redo')} (Ctrl Shift Z)`}
+                disabled={!state.canRedo}
+                onClick={() => session.redo()}
+              >
+                <Redo2 size={16} aria-hidden />
+              </button>
+            </div>
           </div>
           <SaveBanner session={session} state={state} />
           <RunsShort pieceId={piece.id} nameOf={nameOf} />
@@ -107,7 +145,11 @@ export function PieceWorkplace({
               {t('piece.log')}
             </button>
           </div>
-          {!opened && <Notes piece={piece} plan={plan} preview={preview} nameOf={nameOf} />}
+          {!opened && (
+            <Notes piece={piece} plan={plan} preview={preview} nameOf={nameOf}>
+              {adviceOn(preview.advice)}
+            </Notes>
+          )}
         </div>
         <div className="surround order-first min-w-0 lg:order-none">
           <PieceSides piece={piece} preview={preview} isOld={state.previewIsOld || problems.length > 0} />
@@ -160,28 +202,31 @@ export function PieceWorkplace({
         if (!coat) return null
         const view = preview.coats.find((one) => one.id === coat.id)
         return (
-          <CoatEditor
-            key={coat.id}
-            coat={coat}
-            view={view}
-            loads={preview.loads}
-            place={place}
-            count={plan.coats.length}
-            materials={materials}
-            nameOf={nameOf}
-            problemAt={(path) => problemAt(`coats[${place}].${path}`)}
-            onChange={(changed: Coat) => edit((old) => changeCoat(old, changed))}
-            onMove={(by) => {
-              edit((old) => moveCoat(old, coat.id, by))
-              setSaid(t(by < 0 ? 'editor.movedEarlier' : 'editor.movedLater'))
-            }}
-            onRemove={() => {
-              edit((old) => removeCoat(old, coat.id))
-              setOpened(null)
-              setSaid(t('editor.removed', { name: coatName(t, coat, view, nameOf) }))
-            }}
-            onClose={close}
-          />
+          <>
+            <CoatEditor
+              key={coat.id}
+              coat={coat}
+              view={view}
+              loads={preview.loads}
+              place={place}
+              count={plan.coats.length}
+              materials={materials}
+              nameOf={nameOf}
+              problemAt={(path) => problemAt(`coats[${place}].${path}`)}
+              onChange={(changed: Coat) => edit((old) => changeCoat(old, changed))}
+              onMove={(by) => {
+                edit((old) => moveCoat(old, coat.id, by))
+                setSaid(t(by < 0 ? 'editor.movedEarlier' : 'editor.movedLater'))
+              }}
+              onRemove={() => {
+                edit((old) => removeCoat(old, coat.id))
+                setOpened(null)
+                setSaid(t('editor.removed', { name: coatName(t, coat, view, nameOf) }))
+              }}
+              onClose={close}
+            />
+            <div className="px-4 pb-3 text-sm">{adviceOn(preview.advice.filter((one) => one.coatId === coat.id))}</div>
+          </>
         )
       }
     }
@@ -207,4 +252,21 @@ function NoPreview({ state }: { state: Session }) {
       <p>{t(state.previewIsOld ? 'trouble.offline' : 'piece.cannotShow')}</p>
     </div>
   )
+}
+
+/** Ctrl Z and Ctrl Shift Z (or Ctrl Y), but not while a text is being typed: there they belong to the text. */
+function useUndoKeys(session: PlanSession) {
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const key = event.key.toLowerCase()
+      const isText = event.target instanceof HTMLInputElement && event.target.type === 'text'
+      if (!(event.ctrlKey || event.metaKey) || isText || event.target instanceof HTMLTextAreaElement) return
+      if (key === 'y' || (key === 'z' && event.shiftKey)) session.redo()
+      else if (key === 'z') session.undo()
+      else return
+      event.preventDefault()
+    }
+    window.addEventListener('keydown', press)
+    return () => window.removeEventListener('keydown', press)
+  }, [session])
 }

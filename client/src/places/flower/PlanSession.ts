@@ -3,6 +3,7 @@ import { answer, api, RequestFailed } from '../../api/api'
 import { dropDraft, findDraft, keepDraft, tabReady } from './draftStore'
 import type { PlanPart } from './planEdits'
 import { clashes, merge, same } from './planEdits'
+import { PlanHistory } from './planHistory'
 
 export type SaveState =
   | { kind: 'saved' }
@@ -21,10 +22,14 @@ export interface Session {
   problems: FieldProblem[]
   /** Of the newest plan that was possible; null until the first one is there. */
   preview: Preview | null
+  /** That the preview is of. */
+  previewOf: Plan | null
   /** The preview belongs to an older plan because nobody answers. */
   previewIsOld: boolean
   /** Changes from elsewhere that were taken in without a clash. */
   mergedFromElsewhere: boolean
+  canUndo: boolean
+  canRedo: boolean
 }
 
 interface Base {
@@ -45,6 +50,7 @@ export class PlanSession {
   private state: Session
   private base: Base
   private theirs: Base | null = null
+  private readonly history = new PlanHistory()
   private listeners = new Set<() => void>()
   private saveTimer: ReturnType<typeof setTimeout> | undefined
   private retryMs = firstRetryMs
@@ -70,8 +76,11 @@ export class PlanSession {
       save: { kind: 'saved' },
       problems: [],
       preview: null,
+      previewOf: null,
       previewIsOld: false,
       mergedFromElsewhere: false,
+      canUndo: false,
+      canRedo: false,
     }
     window.addEventListener('online', this.wake)
   }
@@ -96,6 +105,21 @@ export class PlanSession {
   edit(change: (plan: Plan) => Plan) {
     const plan = change(this.state.plan)
     if (same(plan, this.state.plan)) return
+    this.history.keep(this.state.plan, plan, performance.now())
+    this.turnTo(plan)
+  }
+
+  undo() {
+    const was = this.history.back(this.state.plan)
+    if (was) this.turnTo(was)
+  }
+
+  redo() {
+    const next = this.history.forward(this.state.plan)
+    if (next) this.turnTo(next)
+  }
+
+  private turnTo(plan: Plan) {
     keepDraft(this.state.piece.id, { base: this.base, plan })
     const clash = this.state.save.kind === 'clash'
     this.set({ plan, save: clash ? this.state.save : { kind: 'saving' }, mergedFromElsewhere: false })
@@ -119,6 +143,7 @@ export class PlanSession {
     this.base = this.theirs
     this.theirs = null
     dropDraft(this.state.piece.id)
+    this.history.forget()
     this.set({ plan: this.base.plan, save: { kind: 'saved' }, problems: [] })
     void this.preview()
   }
@@ -147,6 +172,7 @@ export class PlanSession {
     }
     const merged = merge(this.base.plan, mine, theirs.plan)
     this.base = theirs
+    if (!same(merged, mine)) this.history.forget()
     if (same(merged, theirs.plan)) {
       // Also when my own save did arrive and only its answer was lost.
       dropDraft(this.state.piece.id)
@@ -231,7 +257,7 @@ export class PlanSession {
       const preview = await answer(
         api.POST('/api/pieces/{id}/preview', { params: { path: { id: piece.id } }, body: plan }),
       )
-      this.set({ preview, previewIsOld: false, ...(this.state.plan === plan && { problems: [] }) })
+      this.set({ preview, previewOf: plan, previewIsOld: false, ...(this.state.plan === plan && { problems: [] }) })
     } catch (error) {
       if (!(error instanceof RequestFailed)) throw error
       if (error.isPassing) {
@@ -245,7 +271,8 @@ export class PlanSession {
   }
 
   private set(change: Partial<Session>) {
-    this.state = { ...this.state, ...change }
+    const { canGoBack: canUndo, canGoForward: canRedo } = this.history
+    this.state = { ...this.state, ...change, canUndo, canRedo }
     this.listeners.forEach((listener) => listener())
   }
 }

@@ -3,15 +3,13 @@ import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
 import { queries } from '../../api/queries'
 import type { NameOf } from '../../shared/words'
-import { grams } from '../../shared/words'
+import { amountOf } from '../../shared/words'
 
 /** Which of a piece's materials the shelf cannot cover, counting all plans that take from it. */
 export function RunsShort({ pieceId, nameOf }: { pieceId: string; nameOf: NameOf }) {
   const { t } = useTranslation()
   const { data } = useQuery(queries.needs())
-  const short = (data ?? []).filter(
-    (need) => (need.shortG ?? 0) > 0 && need.uses.some((use) => use.pieceId === pieceId),
-  )
+  const short = (data ?? []).filter((need) => (need.short ?? 0) > 0 && need.uses.some((use) => use.pieceId === pieceId))
   if (short.length === 0) return null
   return (
     <ul aria-label={t('piece.runsShort')} className="border-base-content mx-4 mb-2 border-l-4 pl-3 text-sm">
@@ -20,7 +18,10 @@ export function RunsShort({ pieceId, nameOf }: { pieceId: string; nameOf: NameOf
           <Link className="act" to={`/cabinet/${need.materialId}`}>
             {nameOf(need.materialId)}
           </Link>{' '}
-          {t('piece.short', { short: grams(need.shortG!), needed: grams(need.grams!) })}
+          {t('piece.short', {
+            short: amountOf(t, need.measure, need.short!),
+            needed: amountOf(t, need.measure, need.amount),
+          })}
         </li>
       ))}
     </ul>

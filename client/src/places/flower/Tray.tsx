@@ -1,24 +1,26 @@
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import type { Material } from '../../api/api'
+import type { Material, MaterialKind } from '../../api/api'
 import { stillBought } from '../../shared/cabinet'
 import { Swatch } from '../../shared/Swatch'
 
-const shelves = ['dust', 'lustre', 'setting'] as const
+type Shelf = 'dust' | 'lustre' | 'wash' | 'setting' | 'pollen'
 
-type Shelf = (typeof shelves)[number]
+const kindsOn: Record<Shelf, MaterialKind[]> = {
+  dust: ['dust', 'extender'],
+  lustre: ['lustre'],
+  wash: ['colourant'],
+  setting: ['glaze'],
+  pollen: ['crumb'],
+}
+
+const shelves = Object.keys(kindsOn) as Shelf[]
 
 /** What is on the bench: take one and it becomes the next coat. */
 export function Tray({ materials, onTake }: { materials: Material[]; onTake: (what: Material | 'steam') => void }) {
   const { t } = useTranslation()
   const [shelf, setShelf] = useState<Shelf>('dust')
-  const pots = stillBought(materials).filter((material) =>
-    shelf === 'dust'
-      ? material.kind === 'dust' || material.kind === 'extender'
-      : shelf === 'lustre'
-        ? material.kind === 'lustre'
-        : material.kind === 'glaze',
-  )
+  const pots = stillBought(materials).filter((material) => kindsOn[shelf].includes(material.kind))
   return (
     <section
       aria-label={t('tray.title')}
@@ -27,7 +29,7 @@ export function Tray({ materials, onTake }: { materials: Material[]; onTake: (wh
       <div
         role="group"
         aria-label={t('tray.shelves')}
-        className="flex shrink-0 gap-4 px-4 py-2 text-sm sm:w-32 sm:flex-col sm:gap-0.5"
+        className="flex shrink-0 gap-4 px-4 py-2 text-sm sm:grid sm:w-60 sm:grid-cols-2 sm:content-start sm:gap-x-4 sm:gap-y-0.5"
       >
         {shelves.map((name) => (
           <button

@@ -12,10 +12,18 @@ export function coatName(t: TFunction, coat: Coat, view: CoatView | undefined, n
     case 'steam':
       return t('coat.steamName')
     case 'glaze':
-      return nameOf(coat.glazeId)
+      return coat.tint?.mix[0]
+        ? t('coat.tintedName', { name: nameOf(coat.glazeId), tint: nameOf(coat.tint.mix[0].materialId) })
+        : nameOf(coat.glazeId)
+    case 'pollen':
+      return nameOf(coat.crumbId)
+    case 'wash': {
+      const main = coat.mix.reduce((a, b) => (b.parts > a.parts ? b : a), coat.mix[0] ?? { materialId: '', parts: 0 })
+      return main.materialId ? nameOf(main.materialId) : t('coat.emptyMix')
+    }
     default: {
-      const main = coat.mix.find((part) => part.dustId === view?.mainDustId) ?? coat.mix[0]
-      return main ? nameOf(main.dustId) : t('coat.emptyMix')
+      const main = coat.mix.find((part) => part.materialId === view?.mainDustId) ?? coat.mix[0]
+      return main ? nameOf(main.materialId) : t('coat.emptyMix')
     }
   }
 }
@@ -27,16 +35,20 @@ export function coatDetail(t: TFunction, coat: Coat, view: CoatView | undefined)
       return t('coat.seconds', { count: coat.seconds })
     case 'glaze':
       return [t('coat.coats', { count: coat.coats }), t(`sides.words.${coat.sides}`)].join(' · ')
+    case 'wash':
+    case 'pollen':
+      return [placeWords(t, coat.place), t(`sides.words.${coat.sides}`)].join(' · ')
     default: {
       const words = [placeWords(t, coat.place), t(`sides.words.${coat.sides}`)]
+      if (coat.afterAssembly) words.push(t('coat.afterAssemblyWords'))
       return (view?.load ? [t(`load.${view.load.word}`), ...words] : words).join(' · ')
     }
   }
 }
 
-/** What to mix of each dust, for all pieces. */
-export function mixAmounts(view: CoatView | undefined, nameOf: NameOf): string {
-  return view?.dusts.map((dust) => `${nameOf(dust.dustId)} ${grams(dust.grams)}`).join(' · ') ?? ''
+/** What to mix of each material, for all pieces. */
+export function mixAmounts(t: TFunction, view: CoatView | undefined, nameOf: NameOf): string {
+  return view?.amounts.map((one) => `${nameOf(one.materialId)} ${grams(t, one.grams)}`).join(' · ') ?? ''
 }
 
 export function placeWords(t: TFunction, place: Place): string {

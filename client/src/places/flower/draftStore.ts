@@ -54,17 +54,20 @@ function read(name: string): Draft | null {
   const text = localStorage.getItem(name)
   if (!text) return null
   try {
-    return draftFrame.parse(withWholeTargets(JSON.parse(text))) as unknown as Draft
+    return draftFrame.parse(asNow(JSON.parse(text))) as unknown as Draft
   } catch {
     return null
   }
 }
 
-/** Until autumn 2026 a target was a colour alone; a draft from before is not to be lost for that. */
-function withWholeTargets(draft: { base: { plan: OldPlan }; plan: OldPlan }) {
-  for (const { targets } of [draft.base.plan, draft.plan]) {
+/** A draft of an older build is not to be lost for that: a target was a colour alone, and a part of a mix named a dust. */
+function asNow(draft: { base: { plan: OldPlan }; plan: OldPlan }) {
+  for (const { targets, coats } of [draft.base.plan, draft.plan]) {
     for (const [zone, target] of Object.entries(targets)) {
       if (!('colour' in target)) targets[zone] = { colour: target, spread: 2, finish: 'matt' }
+    }
+    for (const { mix } of coats) {
+      for (const part of mix ?? []) part.materialId ??= part.dustId
     }
   }
   return draft
@@ -72,6 +75,7 @@ function withWholeTargets(draft: { base: { plan: OldPlan }; plan: OldPlan }) {
 
 interface OldPlan {
   targets: Record<string, object>
+  coats: { mix?: { dustId?: string; materialId?: string }[] }[]
 }
 
 /** Names this tab; the name outlives a reload, but a copied tab gets a new one because its lock is taken. */

@@ -1,4 +1,16 @@
-import type { Coat, DustCoat, Lab, Material, PasteRecipe, Place, PlaceKind, Plan, Target, Zone } from '../../api/api'
+import type {
+  Advice,
+  Coat,
+  DustCoat,
+  Lab,
+  Material,
+  PasteRecipe,
+  Place,
+  PlaceKind,
+  Plan,
+  Target,
+  Zone,
+} from '../../api/api'
 
 import { newId } from '../../shared/newId'
 
@@ -39,6 +51,20 @@ export function moveCoat(plan: Plan, id: string, by: -1 | 1): Plan {
   return { ...plan, coats: plan.coats.toSpliced(from, 1).toSpliced(to, 0, coat) }
 }
 
+const isOf = (advice: Advice) => (kept: { code: Advice['code']; coatId?: string | null }) =>
+  kept.code === advice.code && (kept.coatId ?? null) === advice.coatId
+
+/** Goes against an advice on purpose. @param note Why. */
+export const keepOnPurpose = (plan: Plan, advice: Advice, note: string): Plan => ({
+  ...plan,
+  onPurpose: [...(plan.onPurpose ?? []), { code: advice.code, coatId: advice.coatId, note }],
+})
+
+export const lookAgain = (plan: Plan, advice: Advice): Plan => ({
+  ...plan,
+  onPurpose: (plan.onPurpose ?? []).filter((kept) => !isOf(advice)(kept)),
+})
+
 /** Where a place of this kind begins when it is first chosen. */
 export const firstPlace: Record<PlaceKind, Place> = {
   whole: { kind: 'whole', start: 0, end: 1, feather: 0 },
@@ -48,18 +74,44 @@ export const firstPlace: Record<PlaceKind, Place> = {
   heart: { kind: 'heart', start: 0, end: 0.2, feather: 0.4 },
 }
 
+/** What a new coat is let down with, or sticks by. */
+export interface Helpers {
+  starchId?: string
+  thinnerId?: string
+  adhesiveId?: string
+}
+
 /** A new coat of what was taken from the tray. */
-export function coatFrom(material: Material | 'steam', starchId: string | undefined, loadMgPerCm2: number): Coat {
+export function coatFrom(material: Material | 'steam', helpers: Helpers, loadMgPerCm2: number): Coat {
   const id = newId()
+  const { starchId } = helpers
   if (material === 'steam') return { kind: 'steam', id, seconds: 8 }
-  if (material.kind === 'glaze') return { kind: 'glaze', id, glazeId: material.id, coats: 1, sides: 'both' }
-  const mix: DustCoat['mix'] = [{ dustId: material.id, parts: 1 }]
+  if (material.kind === 'glaze') return { kind: 'glaze', id, glazeId: material.id, coats: 1, sides: 'both', tint: null }
+  if (material.kind === 'colourant') {
+    const mix = [{ materialId: material.id, parts: 1 }]
+    const thinnerId = helpers.thinnerId ?? ''
+    return {
+      kind: 'wash',
+      id,
+      mix,
+      thinnerId,
+      gPerMl: 0.02,
+      wetMlPerCm2: 0.003,
+      place: firstPlace.whole,
+      sides: 'face',
+    }
+  }
+  if (material.kind === 'crumb') {
+    const adhesiveId = helpers.adhesiveId ?? ''
+    return { kind: 'pollen', id, crumbId: material.id, adhesiveId, coverage: 0.8, place: firstPlace.tip, sides: 'both' }
+  }
+  const mix: DustCoat['mix'] = [{ materialId: material.id, parts: 1 }]
   // Matte dusts are let down with starch, as at the bench; lustres go on neat.
-  if (material.kind === 'dust' && starchId) mix.push({ dustId: starchId, parts: 1 })
+  if (material.kind === 'dust' && starchId) mix.push({ materialId: starchId, parts: 1 })
   return { kind: 'dust', id, mix, loadMgPerCm2, place: firstPlace.base, sides: 'face' }
 }
 
-export const partsOfPlan = ['targets', 'ground', 'paste', 'coats'] as const
+export const partsOfPlan = ['targets', 'ground', 'paste', 'coats', 'onPurpose'] as const
 
 export type PlanPart = (typeof partsOfPlan)[number]
 

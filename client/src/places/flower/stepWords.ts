@@ -9,23 +9,24 @@ export function stepWords(t: TFunction, step: RunStep, nameOf: NameOf): { what: 
   switch (step.kind) {
     case 'weighPaste':
       return {
-        what: t('step.weighPaste', { mass: grams(step.grams), paste: nameOf(step.baseId) }),
+        what: t('step.weighPaste', { mass: grams(t, step.grams), paste: nameOf(step.baseId) }),
         how: t('step.weighPasteHow'),
       }
     case 'addColour': {
       const name = nameOf(step.colourantId)
-      if (!step.units || step.units.isTooMany) return { what: t('step.addColour', { dose: grams(step.grams), name }) }
+      if (!step.units || step.units.isTooMany)
+        return { what: t('step.addColour', { dose: grams(t, step.grams), name }) }
       const { unit, whole, isUnderOne } = step.units
       return isUnderOne
         ? {
-            what: t('step.addColour', { dose: grams(step.grams), name }),
+            what: t('step.addColour', { dose: grams(t, step.grams), name }),
             how: step.letDown
               ? [...lumpWords(t, step.letDown, name), t('letDown.sheet')].join(' ')
-              : t('step.underOne', { unit: t(`dose.one.${unit.kind}`), mass: grams(unit.massG) }),
+              : t('step.underOne', { unit: t(`dose.one.${unit.kind}`), mass: grams(t, unit.massG) }),
           }
         : {
             what: t('step.addColour', { dose: t(`dose.${unit.kind}`, { count: whole }), name }),
-            how: t('step.exactly', { mass: grams(step.grams) }),
+            how: t('step.exactly', { mass: grams(t, step.grams) }),
           }
     }
     case 'restPaste':
@@ -35,11 +36,11 @@ export function stepWords(t: TFunction, step: RunStep, nameOf: NameOf): { what: 
         what: t('step.shapePieces', { count: step.pieces, spares: step.spares }),
         how:
           step.thicknessMm === null
-            ? t('step.shapeSolid', { ball: step.ballMm.toFixed(0), mass: grams(step.pieceG) })
+            ? t('step.shapeSolid', { ball: step.ballMm, mass: grams(t, step.pieceG) })
             : t('step.shapeFlat', {
                 thickness: step.thicknessMm,
-                ball: step.ballMm.toFixed(0),
-                mass: grams(step.pieceG),
+                ball: step.ballMm,
+                mass: grams(t, step.pieceG),
               }),
       }
     case 'dryPieces':
@@ -47,7 +48,7 @@ export function stepWords(t: TFunction, step: RunStep, nameOf: NameOf): { what: 
     case 'mixDust':
       return {
         what: t('step.mixDust', {
-          parts: step.portions.map((dust) => `${grams(dust.grams)} ${nameOf(dust.dustId)}`).join(', '),
+          parts: step.portions.map((dust) => `${grams(t, dust.grams)} ${nameOf(dust.materialId)}`).join(', '),
         }),
         how: t('step.mixDustHow'),
       }
@@ -59,7 +60,36 @@ export function stepWords(t: TFunction, step: RunStep, nameOf: NameOf): { what: 
           side: t(`sides.on.${step.sides}`),
           count: step.pieces,
         }),
-        how: t('step.brushDustHow'),
+        how: t(step.afterAssembly ? 'step.brushDustAfter' : 'step.brushDustHow'),
+      }
+    case 'mixWash':
+      return {
+        what: t('step.mixWash', {
+          parts: step.colours.map((one) => `${grams(t, one.grams)} ${nameOf(one.materialId)}`).join(', '),
+          ml: step.ml,
+          thinner: nameOf(step.thinnerId),
+        }),
+        how: t('step.mixWashHow'),
+      }
+    case 'brushWash':
+      return {
+        what: t('step.brushWash', {
+          place: placeWords(t, step.place),
+          side: t(`sides.on.${step.sides}`),
+          count: step.pieces,
+        }),
+        how: t('step.brushWashHow', { minutes: step.dryMinutes }),
+      }
+    case 'stickPollen':
+      return {
+        what: t('step.stickPollen', {
+          glue: nameOf(step.adhesiveId),
+          crumb: nameOf(step.crumbId),
+          mass: grams(t, step.grams),
+          place: placeWords(t, step.place),
+          count: step.pieces,
+        }),
+        how: t('step.stickPollenHow', { hours: step.dryHours }),
       }
     case 'steamPieces':
       return {
@@ -75,7 +105,15 @@ export function stepWords(t: TFunction, step: RunStep, nameOf: NameOf): { what: 
           side: t(`sides.on.${step.sides}`),
           count: step.pieces,
         }),
-        how: t('step.glazePiecesHow', { ml: step.ml.toFixed(1), minutes: step.flashOffMinutes }),
+        how: [
+          step.tint.length > 0 &&
+            t('step.glazeTint', {
+              parts: step.tint.map((one) => `${grams(t, one.grams)} ${nameOf(one.materialId)}`).join(', '),
+            }),
+          t('step.glazePiecesHow', { ml: step.ml, minutes: step.flashOffMinutes }),
+        ]
+          .filter(Boolean)
+          .join(' '),
       }
     case 'comparePieces':
       return { what: t('step.comparePieces'), how: t('step.comparePiecesHow') }

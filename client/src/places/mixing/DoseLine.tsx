@@ -50,7 +50,7 @@ export function DoseLine({
           type="range"
           className="range range-xs min-w-24 flex-1"
           aria-label={t('mixing.mix.slide', { name })}
-          aria-valuetext={measured ? `${dose(t, measured)}, ${grams(measured.grams)}` : undefined}
+          aria-valuetext={measured ? `${dose(t, measured)}, ${grams(t, measured.grams)}` : undefined}
           min={0}
           max={1000}
           value={Math.round(1000 * Math.pow(Math.min(1, gPer100g / most), 1 / bend))}
@@ -88,7 +88,7 @@ export function DoseLine({
               </button>
             </span>
           )}
-          {measured && <span className="quiet">{grams(measured.grams)}</span>}
+          {measured && <span className="quiet">{grams(t, measured.grams)}</span>}
           {effect && (
             <span>
               {t(`mixing.effect.${effect.kind}`)}{' '}

@@ -4,7 +4,7 @@ import type { FoundRecipes, PasteRecipe } from '../../api/api'
 import { RecipeCard } from '../../shared/RecipeCard'
 import type { NameOf } from '../../shared/words'
 import { deltaE, differenceWords, money } from '../../shared/words'
-import { BeyondWords } from './BeyondWords'
+import { BeyondWords } from '../../shared/BeyondWords'
 
 /** Recipes that were found, each to be put on the table or laid beside what is there. */
 export function Found({

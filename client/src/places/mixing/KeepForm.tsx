@@ -7,6 +7,7 @@ import { queries } from '../../api/queries'
 import { newId } from '../../shared/newId'
 import { Failure } from '../../shared/Message'
 import { SelectField } from '../../shared/SelectField'
+import { TextField } from '../../shared/TextField'
 import type { NameOf } from '../../shared/words'
 import type { Table } from './tableState'
 import { UseForPiece } from './UseForPiece'
@@ -53,15 +54,7 @@ export function KeepForm({ shelf, table, nameOf }: { shelf: MixingTable; table: 
           keep.mutate(0)
         }}
       >
-        <label className="text-xs">
-          <span className="quiet block">{t('mixing.keep.name')}</span>
-          <input
-            className="input input-sm w-64"
-            value={name}
-            maxLength={120}
-            onChange={(event) => setName(event.target.value)}
-          />
-        </label>
+        <TextField label={t('mixing.keep.name')} value={name} most={120} className="w-64" onChange={setName} />
         <SelectField
           label={t('mixing.keep.commission')}
           value={commissionId}

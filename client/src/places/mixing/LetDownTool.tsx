@@ -82,7 +82,7 @@ export function LetDownTool({ table, materials, nameOf }: { table: Table; materi
         {!failed && data && (
           <>
             <p className="font-semibold">
-              {t('mixing.letDown.dose', { mass: grams(data.doseG), paste: grams(pasteG) })}
+              {t('mixing.letDown.dose', { mass: grams(t, data.doseG), paste: grams(t, pasteG) })}
             </p>
             {data.letDown ? (
               <LetDownSteps letDown={data.letDown} name={nameOf(colourantId)} />

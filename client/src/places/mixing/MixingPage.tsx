@@ -12,7 +12,7 @@ import { Found } from './Found'
 import { KeepForm } from './KeepForm'
 import { Mix } from './Mix'
 import { Start } from './Start'
-import { fromPiece } from './starts'
+import { fromBatch, fromPiece } from './starts'
 import type { Table } from './tableState'
 import { emptyTable, readTable, storeTable } from './tableState'
 import { Tools } from './Tools'
@@ -41,7 +41,11 @@ export function MixingPage() {
   }
   const piece = shelf.data.pieces.find((one) => one.id === asked.get('piece'))
   const white = offered(materials.data, 'paste')[0]
-  const table = (piece && fromPiece(piece, shelf.data)) ?? readTable() ?? emptyTable(white?.id ?? '')
+  const batch = shelf.data.batches.find((one) => one.id === asked.get('batch'))
+  const empty = emptyTable(white?.id ?? '')
+  const table = batch
+    ? { ...empty, ...fromBatch(batch, shelf.data) }
+    : ((piece && fromPiece(piece, shelf.data)) ?? readTable() ?? empty)
   return <OpenTable shelf={shelf.data} materials={materials.data} first={table} />
 }
 

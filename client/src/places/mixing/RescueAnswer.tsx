@@ -68,7 +68,7 @@ export function RescueAnswer({
             nameOf={nameOf}
             showTitle
             more={[
-              t('mixing.rescue.againWhite', { mass: grams(needG), paste: nameOf(rescue.baseId) }),
+              t('mixing.rescue.againWhite', { mass: grams(t, needG), paste: nameOf(rescue.baseId) }),
               rescue.fresh.cost === null ? '' : t('mixing.cost', { cost: money(rescue.fresh.cost, currency) }),
             ].join(' ')}
           >
@@ -108,22 +108,22 @@ function Way({
       </p>
       <ol className="mt-1 list-decimal space-y-0.5 pl-5">
         <li>
-          {t('mixing.rescue.keep', { mass: grams(plan.keepG) })}
-          {plan.leftOverG >= 0.5 && ` ${t('mixing.rescue.setAside', { mass: grams(plan.leftOverG) })}`}
+          {t('mixing.rescue.keep', { mass: grams(t, plan.keepG) })}
+          {plan.leftOverG >= 0.5 && ` ${t('mixing.rescue.setAside', { mass: grams(t, plan.leftOverG) })}`}
         </li>
         {plan.whiteG >= 0.5 && (
-          <li>{t('mixing.rescue.white', { mass: grams(plan.whiteG), paste: nameOf(rescue.baseId) })}</li>
+          <li>{t('mixing.rescue.white', { mass: grams(t, plan.whiteG), paste: nameOf(rescue.baseId) })}</li>
         )}
         {plan.add.map((colour) => (
           <li key={colour.colourantId}>
             {t('step.addColour', { dose: dose(t, colour), name: nameOf(colour.colourantId) })}{' '}
-            <span className="quiet">{grams(colour.grams)}</span>
+            <span className="quiet">{grams(t, colour.grams)}</span>
             {colour.letDown && <LetDownSteps letDown={colour.letDown} name={nameOf(colour.colourantId)} />}
           </li>
         ))}
       </ol>
       <p className="quiet mt-1 text-xs">
-        {t('mixing.rescue.total', { mass: grams(plan.totalG) })}
+        {t('mixing.rescue.total', { mass: grams(t, plan.totalG) })}
         {plan.cost !== null && ` ${t('mixing.cost', { cost: money(plan.cost, currency) })}`}
       </p>
     </li>

@@ -4,8 +4,11 @@ import { useTranslation } from 'react-i18next'
 import type { ColourView, KeptBatch, MixingTable } from '../../api/api'
 import { answer, api, RequestFailed } from '../../api/api'
 import { queries } from '../../api/queries'
+import { BatchLook, batchVerdict } from '../../shared/BatchLook'
 import { ColourEntry } from '../../shared/ColourEntry'
+import { keepBatch } from '../../shared/keepBatch'
 import { Problem } from '../../shared/Message'
+import { PutBack } from '../../shared/PutBack'
 import { Swatch } from '../../shared/Swatch'
 import { dayWords, deltaE, differenceWords, grams } from '../../shared/words'
 import { fromBatch, fromPiece } from './starts'
@@ -17,7 +20,6 @@ export function Shelf({ shelf, onBegin }: { shelf: MixingTable; onBegin: (part: 
   const [removed, setRemoved] = useState<KeptBatch | null>(null)
   const client = useQueryClient()
   const read = () => client.invalidateQueries(queries.mixingTable())
-  const putBack = useMutation({ mutationFn: (batch: KeptBatch) => save({ ...batch, version: 0 }), onSuccess: read })
   return (
     <div
       className="max-h-80 space-y-1 overflow-y-auto pr-1"
@@ -26,20 +28,7 @@ export function Shelf({ shelf, onBegin }: { shelf: MixingTable; onBegin: (part: 
       aria-label={t('mixing.shelf.title')}
     >
       {shelf.batches.length + shelf.readings.length === 0 && <p className="text-sm">{t('mixing.shelf.none')}</p>}
-      {removed && (
-        <p role="status" className="text-sm">
-          {t('mixing.shelf.removed', { name: removed.name })}{' '}
-          <button
-            className="act"
-            onClick={() => {
-              putBack.mutate(removed)
-              setRemoved(null)
-            }}
-          >
-            {t('mixing.shelf.putBack')}
-          </button>
-        </p>
-      )}
+      <PutBack removed={removed} onBack={() => setRemoved(null)} />
       <ul className="divide-base-300 divide-y text-sm">
         {shelf.batches.map((batch) => (
           <Kept
@@ -90,23 +79,6 @@ export function Shelf({ shelf, onBegin }: { shelf: MixingTable; onBegin: (part: 
   )
 }
 
-const save = ({ id, target, measured, ...batch }: KeptBatch) =>
-  answer(
-    api.PUT('/api/batches/{id}', {
-      params: { path: { id } },
-      body: {
-        commissionId: batch.commissionId,
-        name: batch.name,
-        recipe: batch.recipe,
-        pasteG: batch.pasteG,
-        note: batch.note,
-        version: batch.version,
-        target: target.lab,
-        measured: measured?.lab ?? null,
-      },
-    }),
-  )
-
 function Kept({
   batch,
   commission,
@@ -123,7 +95,7 @@ function Kept({
   const [reading, setReading] = useState(false)
   const [came, setCame] = useState<ColourView | null>(batch.measured)
   const read = useMutation({
-    mutationFn: () => save({ ...batch, measured: came }),
+    mutationFn: () => keepBatch({ ...batch, measured: came }),
     onSuccess: () => setReading(false),
     onSettled: () => client.invalidateQueries(queries.mixingTable()),
   })
@@ -135,19 +107,11 @@ function Kept({
   return (
     <li className="py-1.5">
       <div className="flex items-center gap-2">
-        <span className="border-surround flex border-4">
-          <Swatch colour={batch.measured ?? batch.colour ?? batch.target} label={batch.name} className="h-7 w-5" />
-          <Swatch colour={batch.target} label={t('finder.target')} className="h-7 w-4" />
-        </span>
+        <BatchLook batch={batch} />
         <span className="min-w-0 grow">
           {batch.name}
           <span className="quiet block text-xs">
-            {commission}, {grams(batch.pasteG)};{' '}
-            {batch.difference
-              ? t(batch.measured ? 'mixing.shelf.cameOut' : 'mixing.shelf.predicted', {
-                  difference: `${differenceWords(t, batch.difference)} ${deltaE(batch.difference.deltaE)}`,
-                })
-              : t('mixing.shelf.incomplete')}
+            {commission}, {grams(t, batch.pasteG)}; {batchVerdict(t, batch)}
           </span>
         </span>
         <button className="btn btn-xs" aria-label={t('mixing.shelf.open', { name: batch.name })} onClick={onOpen}>

@@ -119,7 +119,7 @@ function FromFlower({ shelf, onBegin }: { shelf: MixingTable; onBegin: (part: Pa
         placeholder={t('mixing.start.choosePiece')}
         options={shelf.pieces.map((one) => ({
           value: one.id,
-          label: `${one.flowerName}, ${one.name.toLowerCase()} (${grams(one.pasteG)})`,
+          label: `${one.flowerName}, ${one.name.toLowerCase()} (${grams(t, one.pasteG)})`,
         }))}
         onChoose={(id) => begin(id, ground)}
       />

@@ -1,9 +1,9 @@
 import { useTranslation } from 'react-i18next'
 import type { Look } from '../../api/api'
-import { InlineSwatch, Swatch } from '../../shared/Swatch'
+import { DepthWays } from '../../shared/DepthWays'
+import { Swatch } from '../../shared/Swatch'
 import type { NameOf } from '../../shared/words'
-import { deltaE, differenceWords, grams, money } from '../../shared/words'
-import { BeyondWords } from './BeyondWords'
+import { deltaE, grams, money } from '../../shared/words'
 
 /** What the recipe comes to: rounding, rest, cost, other lights, and other ways when it is too much. */
 export function Told({
@@ -21,7 +21,7 @@ export function Told({
   return (
     <div className="space-y-3 text-sm">
       <section>
-        <h3 className="font-semibold">{t('mixing.told.batch', { mass: grams(pasteG) })}</h3>
+        <h3 className="font-semibold">{t('mixing.told.batch', { mass: grams(t, pasteG) })}</h3>
         <ul className="mt-1 space-y-0.5">
           {look.batch.colours.length > 0 && (
             <li>{t('mixing.told.rounded', { deltaE: deltaE(look.batch.roundingDeltaE) })}</li>
@@ -47,26 +47,7 @@ export function Told({
       {look.alternatives.length > 0 && (
         <section>
           <h3 className="font-semibold">{t('mixing.told.instead')}</h3>
-          <ul className="mt-1 space-y-1">
-            {look.alternatives.map((way) => (
-              <li key={way.way}>
-                {way.way === 'dust' && way.beyond ? (
-                  <BeyondWords beyond={way.beyond} nameOf={nameOf} />
-                ) : (
-                  <>
-                    {t(`mixing.way.${way.way}`, {
-                      recipe: way.recipe.doses
-                        .map((one) => `${nameOf(one.colourantId)} ${Number(one.gPer100g.toPrecision(2))} g`)
-                        .join(', '),
-                      difference: differenceWords(t, way.difference),
-                      deltaE: deltaE(way.difference.deltaE),
-                    })}{' '}
-                    <InlineSwatch colour={way.colour} />
-                  </>
-                )}
-              </li>
-            ))}
-          </ul>
+          <DepthWays ways={look.alternatives} nameOf={nameOf} />
         </section>
       )}
     </div>

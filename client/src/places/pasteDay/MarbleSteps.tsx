@@ -21,7 +21,7 @@ export function MarbleSteps({ look, plan, nameOf }: { look: MarbleLook; plan: Ma
           <li key={paste.number}>
             <span className="font-semibold">
               {t('marble.steps.make', {
-                mass: scale(paste.grams),
+                mass: scale(t, paste.grams),
                 name: nameOf(paste.recipe.baseId),
                 number: paste.number,
               })}

@@ -168,7 +168,7 @@ function Run({ plan, view }: { plan: OmbrePlan; view: OmbreView | undefined }) {
           <li key={i} className="min-w-0 flex-1">
             <Swatch colour={shade.colour} label={t('ombre.shade', { number: i + 1 })} className="h-28 w-full" />
             <p className="truncate pt-1 text-sm">
-              <span className="font-semibold">{i + 1}</span> {grams(shade.grams)}
+              <span className="font-semibold">{i + 1}</span> {grams(t, shade.grams)}
             </p>
             {shade.step !== null && <p className="truncate text-xs">{t('ombre.step', { step: deltaE(shade.step) })}</p>}
           </li>

@@ -50,7 +50,7 @@ export function OmbreSheet({
 
 /** One step of a run, in a maker's words. */
 export function ombreStepWords(t: TFunction, step: OmbreStep, nameOf: NameOf): string {
-  const mass = scale(step.grams)
+  const mass = scale(t, step.grams)
   const shade = step.shade === null ? '' : t('ombre.shade', { number: step.shade + 1 }).toLowerCase()
   const stopName = (stop: number) => t('ombre.stop', { letter: 'ABC'[stop] })
   switch (step.act) {
@@ -69,7 +69,7 @@ export function ombreStepWords(t: TFunction, step: OmbreStep, nameOf: NameOf): s
     case 'mixParts':
       return t('ombre.act.mixParts', {
         shade,
-        parts: step.parts.map((part) => `${scale(part.grams)} ${stopName(part.stop)}`).join(' + '),
+        parts: step.parts.map((part) => `${scale(t, part.grams)} ${stopName(part.stop)}`).join(' + '),
       })
     default:
       return t('ombre.act.leftOver', { mass })

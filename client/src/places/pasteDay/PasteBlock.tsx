@@ -6,7 +6,9 @@ import { InlineSwatch } from '../../shared/Swatch'
 import type { NameOf } from '../../shared/words'
 import { grams, scale } from '../../shared/words'
 import { ombreStepWords } from './OmbreSheet'
+import { Leftovers } from './Leftovers'
 import { PasteSteps } from './PasteSteps'
+import { TooDeep } from './TooDeep'
 
 /** One piece of work on paste day, to tick when it is done. */
 export function PasteBlock({
@@ -58,7 +60,11 @@ export function PasteBlock({
             {block.changedSince && isTicked && (
               <p className="text-error text-sm font-semibold">{t('runSheet.changed')}</p>
             )}
+            <Leftovers block={block} nameOf={nameOf} />
             <Making block={block} nameOf={nameOf} />
+            {block.tooDeep.map((part, i) => (
+              <TooDeep key={i} part={part} nameOf={nameOf} />
+            ))}
             {block.kind !== 'paste' && (
               <p className="text-xs print:hidden">
                 <Link className="act" to={`/flowers/${block.flowerIds[0]}/${block.kind}`}>
@@ -73,12 +79,15 @@ export function PasteBlock({
                 {t('pasteDay.use', {
                   piece: pieceName(day, use.pieceId),
                   count: use.pieces,
-                  each: grams(use.pieceG),
-                  ball: use.ballMm.toFixed(0),
+                  each: grams(t, use.pieceG),
+                  ball: use.ballMm,
                 })}{' '}
-                <span className="quiet whitespace-nowrap">{scale(use.grams)}</span>
+                <span className="quiet whitespace-nowrap">{scale(t, use.grams)}</span>
               </li>
             ))}
+            {block.remainsG >= 0.5 && (
+              <li className="quiet">{t('pasteDay.remains', { mass: scale(t, block.remainsG) })}</li>
+            )}
           </ul>
         </div>
       </li>
@@ -105,7 +114,9 @@ function Making({ block, nameOf }: { block: Block; nameOf: NameOf }) {
     <>
       {parts.map((part, i) => (
         <div key={i} className="text-sm">
-          <p>{t('ombre.act.weigh', { mass: scale(part.grams), name: nameOf(part.recipe.baseId) })}</p>
+          {!block.leftover && (
+            <p>{t('ombre.act.weigh', { mass: scale(t, part.freshG), name: nameOf(part.recipe.baseId) })}</p>
+          )}
           <PasteSteps batch={part.batch} nameOf={nameOf} letDownsApart />
         </div>
       ))}
@@ -123,7 +134,7 @@ function Making({ block, nameOf }: { block: Block; nameOf: NameOf }) {
 
 /** "Hellebore, sepals: 78 g" */
 export function titleOf(t: TFunction, block: Block, day: PasteDay): string {
-  const mass = scale(block.totalG)
+  const mass = scale(t, block.totalG)
   if (block.kind === 'paste') {
     return t('pasteDay.block.paste', { pieces: block.uses.map((use) => pieceName(day, use.pieceId)).join('; '), mass })
   }

@@ -14,11 +14,12 @@ import type { Tickable } from '../../shared/useTicks'
 import { useTicks } from '../../shared/useTicks'
 import type { NameOf } from '../../shared/words'
 import { nameFinder, scale } from '../../shared/words'
+import { Batches } from './Batches'
 import { PasteBlock, titleOf } from './PasteBlock'
 import { Quantities } from './Quantities'
 import { ShoppingList } from './ShoppingList'
 
-const views = ['sheet', 'quantities', 'shopping'] as const
+const views = ['sheet', 'quantities', 'shopping', 'batches'] as const
 
 /** Paste day: every paste of the commissions in work, once, in the order that keeps hands and board clean. */
 export function PasteDayPage() {
@@ -65,7 +66,10 @@ function OpenDay({
         ? answer(api.PUT('/api/paste-day/{block}/tick', { params, body: { fingerprint } }))
         : answer(api.DELETE('/api/paste-day/{block}/tick', { params }))
     },
-    () => client.invalidateQueries({ queryKey: ['paste-day'] }),
+    () =>
+      client.invalidateQueries({
+        predicate: ({ queryKey }) => ['paste-day', 'batches', 'mixing-table'].includes(String(queryKey[0])),
+      }),
   )
   const done = day.blocks.filter(ticks.isTicked).length
   const next = day.blocks.find((block) => !ticks.isTicked(block))
@@ -112,7 +116,8 @@ function OpenDay({
         </button>
       </div>
       {view === 'quantities' && <Quantities day={day} isIn={isIn} nameOf={nameOf} />}
-      {view === 'shopping' && <ShoppingList day={day} chosen={chosen} nameOf={nameOf} />}
+      {view === 'shopping' && <ShoppingList day={day} chosen={chosen} materials={materials} />}
+      {view === 'batches' && <Batches nameOf={nameOf} />}
       {view === 'sheet' && (
         <>
           <p className="mt-3 text-sm" role="status">
@@ -120,7 +125,10 @@ function OpenDay({
               ? t('pasteDay.progress', {
                   done,
                   all: day.blocks.length,
-                  mass: scale(day.blocks.reduce((sum, block) => sum + block.totalG, 0)),
+                  mass: scale(
+                    t,
+                    day.blocks.reduce((sum, block) => sum + block.totalG, 0),
+                  ),
                 })
               : t('pasteDay.finished', { all: day.blocks.length })}
           </p>

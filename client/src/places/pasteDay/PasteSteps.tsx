@@ -29,7 +29,7 @@ export function PasteSteps({
               : colour.letDown && letDownsApart
                 ? t('pastePlan.letDownOf', { name })
                 : t('pastePlan.dose', { dose: dose(t, colour), name })}{' '}
-            <span className="quiet">{grams(colour.grams)}</span>
+            <span className="quiet">{grams(t, colour.grams)}</span>
             {colour.letDown && !letDownsApart && <LetDownSteps letDown={colour.letDown} name={name} />}
           </li>
         )

@@ -28,7 +28,10 @@ export function Quantities({ day, isIn, nameOf }: { day: PasteDay; isIn: (id: st
             ))}
             <p className="mt-2 text-sm font-semibold">
               {t('pasteDay.total', {
-                mass: scale(flowers.flatMap((flower) => flower.pieces).reduce((sum, piece) => sum + piece.grams, 0)),
+                mass: scale(
+                  t,
+                  flowers.flatMap((flower) => flower.pieces).reduce((sum, piece) => sum + piece.grams, 0),
+                ),
               })}
             </p>
           </section>
@@ -100,7 +103,7 @@ function FlowerQuantities({ flower, nameOf }: { flower: Flower; nameOf: NameOf }
             <tr className="quiet">
               <th>{t('pasteDay.column.piece')}</th>
               <th className="text-right">{t('pasteDay.column.needed')}</th>
-              <th className="text-right">{t('pasteDay.column.spares')}</th>
+              <th>{t('pasteDay.column.spares')}</th>
               <th className="text-right">{t('pasteDay.column.each')}</th>
               <th className="text-right">{t('pasteDay.column.ball')}</th>
               <th className="text-right">{t('pasteDay.column.batch')}</th>
@@ -112,16 +115,65 @@ function FlowerQuantities({ flower, nameOf }: { flower: Flower; nameOf: NameOf }
               <tr key={piece.id}>
                 <td>{piece.name}</td>
                 <td className="text-right">{piece.needed}</td>
-                <td className="text-right">{piece.pieces - piece.needed}</td>
-                <td className="text-right">{grams(piece.pieceG)}</td>
-                <td className="text-right">{t('pasteDay.mm', { ball: piece.ballMm.toFixed(0) })}</td>
-                <td className="text-right font-semibold">{scale(piece.grams)}</td>
+                <td>
+                  <Spares key={piece.spareShare} piece={piece} nameOf={nameOf} />
+                </td>
+                <td className="text-right">{grams(t, piece.pieceG)}</td>
+                <td className="text-right">{t('pasteDay.mm', { ball: piece.ballMm })}</td>
+                <td className="text-right font-semibold">{scale(t, piece.grams)}</td>
                 <td>{wireWords(t, piece, nameOf)}</td>
               </tr>
             ))}
           </tbody>
         </table>
       </div>
+    </div>
+  )
+}
+
+/** How many more are made than needed; for fragile pieces more are proposed. */
+function Spares({ piece, nameOf }: { piece: Flower['pieces'][number]; nameOf: NameOf }) {
+  const { t } = useTranslation()
+  const client = useQueryClient()
+  const [typed, setTyped] = useState<number | null>(null)
+  const save = useMutation({
+    mutationFn: (spareShare: number) =>
+      answer(
+        api.PUT('/api/pieces/{id}/spares', {
+          params: { path: { id: piece.id } },
+          body: { spareShare, was: piece.spareShare },
+        }),
+      ),
+    onSuccess: () => client.invalidateQueries(),
+  })
+  const failed = save.error instanceof RequestFailed ? save.error : null
+  const commit = () => typed !== null && typed / 100 !== piece.spareShare && save.mutate(typed / 100)
+  const usual = { percent: Math.round(100 * piece.usualSpareShare), name: piece.name }
+  return (
+    <div onBlur={commit} onKeyDown={(event) => event.key === 'Enter' && commit()}>
+      <div className="flex items-center gap-2">
+        <NumberField
+          label={t('pasteDay.sparesOf', { name: piece.name })}
+          hideLabel
+          unit="%"
+          value={typed ?? 100 * piece.spareShare}
+          problem={failed?.problems[0] && problemWords(t, failed.problems[0], nameOf)}
+          onChange={setTyped}
+        />
+        <span className="quiet whitespace-nowrap">
+          {t('pasteDay.spareCount', { count: piece.pieces - piece.needed })}
+        </span>
+      </div>
+      {piece.usualSpareShare > piece.spareShare + 0.02 && (
+        <button
+          className="act min-h-6 text-xs print:hidden"
+          aria-label={t('pasteDay.usualSparesOf', usual)}
+          onClick={() => save.mutate(piece.usualSpareShare)}
+        >
+          {t('pasteDay.usualSpares', usual)}
+        </button>
+      )}
+      {failed && failed.problems.length === 0 && <Problem>{t(`trouble.${failed.code}`)}</Problem>}
     </div>
   )
 }

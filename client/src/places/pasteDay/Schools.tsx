@@ -60,8 +60,8 @@ function Figures({ way }: { way: OmbreWay }) {
   const carries = (of: (shade: OmbreWay['shades'][number]) => number) =>
     way.shades.map((s) => deltaE(of(s))).join(' · ')
   const rows: [string, string][] = [
-    ['total', scale(way.totalG)],
-    ['leftOver', scale(way.leftOverG)],
+    ['total', scale(t, way.totalG)],
+    ['leftOver', scale(t, way.leftOverG)],
     ['kneadings', String(way.kneadings)],
     ['weighings', String(way.weighings)],
     ['unevenness', way.unevenness.toFixed(2)],

@@ -1,14 +1,15 @@
+import type { TFunction } from 'i18next'
 import { useTranslation } from 'react-i18next'
-import type { PasteDay } from '../../api/api'
-import type { NameOf } from '../../shared/words'
-import { grams, money } from '../../shared/words'
+import type { Material, PasteDay, ShoppingLine } from '../../api/api'
+import { amountOf, money, nameFinder } from '../../shared/words'
 
 /** What the work takes against the stock, and what is to be bought. */
-export function ShoppingList({ day, chosen, nameOf }: { day: PasteDay; chosen: string[]; nameOf: NameOf }) {
+export function ShoppingList({ day, chosen, materials }: { day: PasteDay; chosen: string[]; materials: Material[] }) {
   const { t } = useTranslation()
-  const missing = day.shopping.filter((line) => (line.shortG ?? 0) > 0)
-  const cost = missing.reduce((sum, line) => sum + (line.costOfShort ?? 0), 0)
-  const unpriced = missing.filter((line) => line.costOfShort === null).length
+  const nameOf = nameFinder(materials)
+  const missing = day.shopping.filter((line) => (line.short ?? 0) > 0)
+  const cost = missing.reduce((sum, line) => sum + (line.cost ?? 0), 0)
+  const unpriced = missing.filter((line) => line.cost === null).length
   // What runs short stands first.
   const lines = [...missing, ...day.shopping.filter((line) => !missing.includes(line))]
   const query = chosen.map((id) => `commissionId=${encodeURIComponent(id)}`).join('&')
@@ -38,18 +39,14 @@ export function ShoppingList({ day, chosen, nameOf }: { day: PasteDay; chosen: s
           </thead>
           <tbody>
             {lines.map((line) => (
-              <tr key={line.materialId} className={(line.shortG ?? 0) > 0 ? 'font-semibold' : ''}>
+              <tr key={line.materialId} className={(line.short ?? 0) > 0 ? 'font-semibold' : ''}>
                 <td>{nameOf(line.materialId)}</td>
+                <td className="text-right">{amountOf(t, line.measure, line.need)}</td>
                 <td className="text-right">
-                  {line.grams === null ? t('pasteDay.shop.ml', { ml: (line.ml ?? 0).toFixed(0) }) : grams(line.grams)}
+                  {line.stock === null ? t('pasteDay.shop.unknown') : amountOf(t, line.measure, line.stock)}
                 </td>
-                <td className="text-right">{line.stockG === null ? t('pasteDay.shop.unknown') : grams(line.stockG)}</td>
-                <td className="text-right">
-                  {line.shortG === null ? '' : line.shortG > 0 ? grams(line.shortG) : t('pasteDay.shop.nothing')}
-                </td>
-                <td className="text-right">
-                  {line.costOfShort === null || line.costOfShort === 0 ? '' : money(line.costOfShort, day.currency)}
-                </td>
+                <td className="text-right">{buying(t, line, materials)}</td>
+                <td className="text-right">{line.cost ? money(line.cost, day.currency) : ''}</td>
               </tr>
             ))}
           </tbody>
@@ -57,4 +54,14 @@ export function ShoppingList({ day, chosen, nameOf }: { day: PasteDay; chosen: s
       </div>
     </section>
   )
+}
+
+/** "2 packs of 20 g", or what is missing where it is not known what a pack holds. */
+function buying(t: TFunction, line: ShoppingLine, materials: Material[]): string {
+  if (line.short === null) return ''
+  if (line.short === 0) return t('pasteDay.shop.nothing')
+  const size = materials.find((one) => one.id === line.materialId)?.supply.packSize
+  return line.packs !== null && size
+    ? t('pasteDay.shop.packs', { count: line.packs, size: amountOf(t, line.measure, size) })
+    : t('pasteDay.shop.atLeast', { amount: amountOf(t, line.measure, line.short) })
 }

@@ -31,7 +31,7 @@ export function UsePicker({
               <span className="min-w-0 truncate" title={nameOf(use)}>
                 {nameOf(use)}
               </span>
-              <span className="quiet whitespace-nowrap">{grams(use.piece.batchG)}</span>
+              <span className="quiet whitespace-nowrap">{grams(t, use.piece.batchG)}</span>
               <button
                 className="btn btn-ghost btn-xs btn-square min-h-6 min-w-6"
                 aria-label={t('pastePlan.notFor', { name: nameOf(use), paste: label })}

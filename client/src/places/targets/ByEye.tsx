@@ -5,7 +5,7 @@ import { answer, api } from '../../api/api'
 import { Failure, Reading } from '../../shared/Message'
 import { Swatch } from '../../shared/Swatch'
 import { colourName } from '../../shared/words'
-import type { ChangeTargets } from './TargetsPage'
+import type { ChangeTargets } from './changeTargets'
 
 /** A colour by eye: lightness and colourfulness in a field, hue in a band, and neighbours to compare. Only what the cabinet reaches. */
 export function ByEye({ zone, target, onChange }: { zone: Zone; target: Target; onChange: ChangeTargets }) {

@@ -10,7 +10,7 @@ import { Failure, Reading, Unreadable } from '../../shared/Message'
 import { SearchField } from '../../shared/SearchField'
 import { Swatch } from '../../shared/Swatch'
 import { colourName } from '../../shared/words'
-import type { ChangeTargets } from './TargetsPage'
+import type { ChangeTargets } from './changeTargets'
 
 const shelves = ['flowers', 'leaves', 'fantasy'] as const
 

@@ -11,7 +11,7 @@ import { newId } from '../../shared/newId'
 import { fileOf, pictureTypes } from '../../shared/pictureFiles'
 import { SelectField } from '../../shared/SelectField'
 import { OpenPicture } from './OpenPicture'
-import type { ChangeTargets } from './TargetsPage'
+import type { ChangeTargets } from './changeTargets'
 
 /** Targets from pictures of the living flower. The pictures stay with the flower. */
 export function FromPicture({

@@ -23,7 +23,7 @@ import { Swatch } from '../../shared/Swatch'
 import { hasFields } from '../../shared/stored'
 import { useKept } from '../../shared/useKept'
 import { colourName } from '../../shared/words'
-import type { ChangeTargets } from './TargetsPage'
+import type { ChangeTargets } from './changeTargets'
 
 const mark = 'mark'
 

@@ -3,7 +3,7 @@ import { Download } from 'lucide-react'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link, useParams, useSearchParams } from 'react-router'
-import type { FlowerAnswer, Target, Zone } from '../../api/api'
+import type { FlowerAnswer, Zone } from '../../api/api'
 import { zones } from '../../api/api'
 import { queries } from '../../api/queries'
 import { Choice } from '../../shared/Choice'
@@ -14,6 +14,7 @@ import type { PlanSession, Session } from '../flower/PlanSession'
 import { SaveBanner } from '../flower/SaveBanner'
 import { SaveWords } from '../flower/SaveWords'
 import { usePlanSession } from '../flower/usePlanSession'
+import type { ChangeTargets } from './changeTargets'
 import { ByEye } from './ByEye'
 import { FromPicture } from './FromPicture'
 import { FromLibrary } from './FromLibrary'
@@ -131,9 +132,6 @@ function Targets({
     </main>
   )
 }
-
-/** Changes one target, or several at once. */
-export type ChangeTargets = (changes: Partial<Record<Zone, Partial<Target>>>) => void
 
 const edit =
   (session: PlanSession): ChangeTargets =>

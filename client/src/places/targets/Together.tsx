@@ -6,7 +6,7 @@ import type { CohesionAccent, CohesionPair, FlowerAnswer, PieceView } from '../.
 import { queries } from '../../api/queries'
 import { Reading } from '../../shared/Message'
 import { Swatch } from '../../shared/Swatch'
-import type { ChangeTargets } from './TargetsPage'
+import type { ChangeTargets } from './changeTargets'
 
 /** Whether the flower and its leaves, and the whole commission, look as if they belong together. */
 export function Together({

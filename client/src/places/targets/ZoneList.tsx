@@ -7,7 +7,7 @@ import { SelectField } from '../../shared/SelectField'
 import { Swatch } from '../../shared/Swatch'
 import { colourName } from '../../shared/words'
 import { finishes } from '../flower/TargetEditor'
-import type { ChangeTargets } from './TargetsPage'
+import type { ChangeTargets } from './changeTargets'
 
 const whorl = 7
 

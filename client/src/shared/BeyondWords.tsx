@@ -1,8 +1,8 @@
 import { useTranslation } from 'react-i18next'
-import type { Beyond } from '../../api/api'
-import { InlineSwatch } from '../../shared/Swatch'
-import type { NameOf } from '../../shared/words'
-import { deltaE, differenceWords } from '../../shared/words'
+import type { Beyond } from '../api/api'
+import { InlineSwatch } from './Swatch'
+import type { NameOf } from './words'
+import { deltaE, differenceWords } from './words'
 
 /** What dust and glaze can do where paste ends, as one sentence. */
 export function BeyondWords({ beyond, nameOf }: { beyond: Beyond; nameOf: NameOf }) {

@@ -2,7 +2,7 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Optics;
 
-namespace YoungTinge.Core.Ombre;
+namespace YoungTinge.Core.Mixing;
 
 /// <summary>Some paste on the bench.</summary>
 /// <param name="Optics">K and S in 1/mm.</param>
@@ -18,7 +18,5 @@ public sealed record PasteLump(double Grams, Scatterer Optics)
     public PasteLump Part(double grams) => this with { Grams = grams };
 
     /// <param name="share">Of the second, 0 to 1.</param>
-    public static Scatterer Blend(Scatterer one, Scatterer other, double share) => new(
-        Spectrum.From(band => (1 - share) * one.Absorption[band] + share * other.Absorption[band]),
-        Spectrum.From(band => (1 - share) * one.Scattering[band] + share * other.Scattering[band]));
+    public static Scatterer Blend(Scatterer one, Scatterer other, double share) => Scatterer.Mean([(one, 1 - share), (other, share)]);
 }

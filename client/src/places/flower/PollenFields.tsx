@@ -1,0 +1,43 @@
+import { useTranslation } from 'react-i18next'
+import type { PollenCoat } from '../../api/api'
+import { offered } from '../../shared/cabinet'
+import { NumberField } from '../../shared/NumberField'
+import { SelectField } from '../../shared/SelectField'
+import type { CoatFieldsProps } from './coatFields'
+import { mixAmounts } from './coatWords'
+import { WhereFields } from './WhereFields'
+
+/** Pollen: which crumbs, on which glue, how thick, and where. */
+export function PollenFields({ coat, view, materials, nameOf, problemAt, onChange }: CoatFieldsProps<PollenCoat>) {
+  const { t } = useTranslation()
+  return (
+    <div className="flex flex-wrap items-start gap-x-6 gap-y-3">
+      <SelectField
+        label={t('coat.crumb')}
+        value={coat.crumbId}
+        options={offered(materials, 'crumb', coat.crumbId).map((m) => ({ value: m.id, label: m.name }))}
+        onChoose={(crumbId) => onChange({ ...coat, crumbId })}
+      />
+      <SelectField
+        label={t('coat.glue')}
+        value={coat.adhesiveId}
+        options={offered(materials, 'adhesive', coat.adhesiveId).map((m) => ({ value: m.id, label: m.name }))}
+        onChoose={(adhesiveId) => onChange({ ...coat, adhesiveId })}
+      />
+      <NumberField
+        label={t('coat.coverage')}
+        unit="%"
+        value={100 * coat.coverage}
+        problem={problemAt('coverage')}
+        onChange={(percent) => onChange({ ...coat, coverage: percent / 100 })}
+      />
+      <WhereFields
+        place={coat.place}
+        sides={coat.sides}
+        problemAt={problemAt}
+        onChange={(part) => onChange({ ...coat, ...part })}
+      />
+      {view && <p className="quiet text-xs">{t('mix.amounts', { amounts: mixAmounts(t, view, nameOf) })}</p>}
+    </div>
+  )
+}

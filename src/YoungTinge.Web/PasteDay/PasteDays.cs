@@ -1,0 +1,77 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Marble;
+using YoungTinge.Core.Mixing;
+using YoungTinge.Core.Ombre;
+using YoungTinge.Core.PasteDay;
+using YoungTinge.Store;
+using YoungTinge.Web.Hosting;
+
+namespace YoungTinge.Web.PasteDay;
+
+/// <summary>The flowers to plan for, and their pastes.</summary>
+/// <param name="Chosen">Those of the commissions that were asked for.</param>
+/// <param name="All">Those of every commission.</param>
+/// <param name="Leftovers">Chosen for a paste.</param>
+internal sealed record Day(
+    Studio Studio, Materials Materials, IReadOnlyList<Commission> Commissions, IReadOnlyList<Flower> Flowers, IReadOnlyList<FlowerPaste> Chosen,
+    IReadOnlyList<FlowerPaste> All, IReadOnlyList<Batch> Batches, IReadOnlyList<ChosenLeftover> Leftovers)
+{
+    /// <summary>More are not tried for one paste.</summary>
+    private const int MostTried = 40;
+
+    private IReadOnlyList<Leftover>? offered;
+
+    public IReadOnlyList<PasteBlock> Blocks { get; } = PasteDaySheet.Of(
+        Chosen, Materials,
+        Leftovers.Select(chosen => (chosen.BlockKey, Left: LeftoverOf(Batches.First(batch => batch.Id == chosen.BatchId), chosen.UsedG, Materials)))
+            .Where(chosen => chosen.Left is not null).ToDictionary(chosen => chosen.BlockKey, chosen => chosen.Left!),
+        Studio.Measuring.LeftoverDeltaE);
+
+    public IReadOnlyList<ShoppingLine> Shopping => Core.PasteDay.Shopping.For(Chosen, Blocks, Materials);
+
+    public string NameOf(Guid flowerId) => Flowers.First(flower => flower.Id == flowerId).Name;
+
+    /// <summary>What may go into a paste that is still to be made.</summary>
+    public IEnumerable<LeftoverUse> OffersFor(PasteBlock block)
+    {
+        if (block.Kind != BlockKind.Paste || Leftovers.Any(chosen => chosen.BlockKey == block.Key))
+            return [];
+        offered ??= [.. Batches.Where(IsOffered).Take(MostTried).Select(batch => LeftoverOf(batch, null, Materials)).OfType<Leftover>()];
+        return LeftoverUse.Offers(
+            offered.Where(left => BatchOf(left.BatchId).Block?.Key != block.Key), block.Mixed[0].Recipe, block.TotalG, Studio.Measuring.LeftoverDeltaE, Materials);
+    }
+
+    public Batch BatchOf(Guid id) => Batches.First(batch => batch.Id == id);
+
+    private bool IsOffered(Batch batch) =>
+        batch.Made is { } made && made.IsLeftover(hasPieces: batch.Block is not null) && !Leftovers.Any(chosen => chosen.BatchId == batch.Id && chosen.UsedG is null);
+
+    /// <param name="usedG">That was taken already; null for what is there now.</param>
+    private static Leftover? LeftoverOf(Batch batch, double? usedG, Materials materials) => batch.Made is { } made && materials.HasAllOf(made.Recipe)
+        ? Leftover.Of(batch.Id, new MadeBatch(made.Recipe, usedG ?? made.LeftG, batch.Measured), materials)
+        : null;
+}
+
+internal sealed class PasteDays(
+    CurrentStudio studio, CommissionStore commissions, PieceStore pieces, PastePlanStore plans, PasteDayStore days, BatchStore batches, CabinetStore cabinet)
+{
+    private const int MostBatches = 500;
+
+    /// <param name="commissionIds">Those to plan; all if none is named.</param>
+    public async Task<Day> LoadAsync(Guid[] commissionIds, CancellationToken cancel)
+    {
+        var current = await studio.GetAsync(cancel);
+        var (all, flowers) = await commissions.ListAsync(current.Id, cancel);
+        var works = (await pieces.ListAsync(current.Id, null, cancel)).ToLookup(piece => piece.FlowerId, PasteWorks.Of);
+        var ombres = (await plans.ListAsync<OmbrePlan>(current.Id, null, cancel)).ToDictionary(kept => kept.FlowerId, kept => kept.Plan);
+        var marbles = (await plans.ListAsync<MarblePlan>(current.Id, null, cancel)).ToDictionary(kept => kept.FlowerId, kept => kept.Plan);
+        FlowerPaste[] pastes = [.. flowers.Select(flower => new FlowerPaste(
+            flower.Id, flower.CommissionId, [.. works[flower.Id]], ombres.GetValueOrDefault(flower.Id), marbles.GetValueOrDefault(flower.Id)))];
+        FlowerPaste[] chosen = [.. pastes.Where(flower => commissionIds.Length == 0 || commissionIds.Contains(flower.CommissionId))];
+        var leftovers = await days.LeftoversAsync(current.Id, cancel);
+        var kept = await batches.ListAsync(current.Id, MostBatches, cancel);
+        return new Day(
+            current, await cabinet.LoadAsync(current.Id, cancel), all, flowers, chosen, pastes, kept,
+            [.. leftovers.Where(leftover => kept.Any(batch => batch.Id == leftover.BatchId))]);
+    }
+}

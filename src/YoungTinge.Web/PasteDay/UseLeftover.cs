@@ -1,0 +1,29 @@
+using YoungTinge.Store;
+using YoungTinge.Web.Hosting;
+
+namespace YoungTinge.Web.PasteDay;
+
+/// <summary>Lets a leftover go into a paste of the day, or mixes that afresh after all.</summary>
+public static class UseLeftover
+{
+    public sealed record Request(Guid BatchId);
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapPut("/paste-day/{block}/leftover", Use).WithName("useLeftover").Produces(204).Fails(404, 422, 503);
+        api.MapDelete("/paste-day/{block}/leftover", Leave).WithName("leaveLeftover").Produces(204).Fails(503);
+    }
+
+    private static async Task<IResult> Use(string block, Request request, CurrentStudio studio, PasteDayStore store, CancellationToken cancel)
+    {
+        if (block.Length > BlockPlace.LongestKey)
+            return Trouble.NotPossible([new FieldProblem("block", "tooLong", BlockPlace.LongestKey, null)]);
+        return await store.UseLeftoverAsync(await studio.IdAsync(cancel), block, request.BatchId, cancel) ? TypedResults.NoContent() : Trouble.NotFound();
+    }
+
+    private static async Task<IResult> Leave(string block, CurrentStudio studio, PasteDayStore store, CancellationToken cancel)
+    {
+        await store.LeaveLeftoverAsync(await studio.IdAsync(cancel), block, cancel);
+        return TypedResults.NoContent();
+    }
+}

@@ -1,0 +1,150 @@
+using Npgsql;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Mixing;
+using YoungTinge.Testing;
+
+namespace YoungTinge.Store.Tests;
+
+/// <summary>What becomes of a batch on paste day, and of the leftovers that go into it.</summary>
+public sealed class BatchLifeTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, IAsyncLifetime
+{
+    private static readonly CancellationToken Cancel = CancellationToken.None;
+    private static readonly DateTimeOffset Morning = new(2031, 5, 4, 8, 0, 0, TimeSpan.Zero);
+    private static readonly PasteRecipe Rose = new("bright-white-paste", [new Dose("rowan", 0.3)]);
+    private Guid studioId;
+    private Guid commissionId;
+
+    public async Task InitializeAsync()
+    {
+        await demo.ResetAsync();
+        studioId = (await new StudioStore(demo.DataSource).FindFirstAsync(Cancel))!.Id;
+        commissionId = (await new CommissionStore(demo.DataSource).ListAsync(studioId, Cancel)).Commissions[0].Id;
+    }
+
+    public Task DisposeAsync() => Task.CompletedTask;
+
+    private BatchStore Batches => new(demo.DataSource);
+
+    private PasteDayStore Days => new(demo.DataSource);
+
+    private Batch Mixed(string name, double leftG, BlockPlace? block = null) =>
+        new(Guid.NewGuid(), commissionId, name, Rose, 80, new Lab(60, 30, 10), null, "", 0) { Made = new Making(Morning, Rose, 80, leftG, "Tin 4"), Block = block };
+
+    private async Task<Batch?> FindAsync(Guid id) => (await Batches.ListAsync(studioId, 500, Cancel)).SingleOrDefault(batch => batch.Id == id);
+
+    private async Task<double> LeftOfAsync(Guid id) => (await FindAsync(id))!.Made!.LeftG;
+
+    [Fact]
+    public async Task What_really_went_in_and_where_it_lies_come_back_as_they_went_in()
+    {
+        var planned = Mixed("Rose", 0) with { Made = null };
+        Assert.Equal(new SaveBatchResult.Saved(1), await Batches.SaveAsync(studioId, planned, Cancel));
+        Assert.Null((await FindAsync(planned.Id))!.Made);
+        var made = new Making(Morning, new PasteRecipe("soft-cream-paste", [new Dose("rowan", 1.0 / 3), new Dose("ember", 0.02)]), 79.5, 12.25, "Tin 4, wrapped");
+        Assert.Equal(new SaveBatchResult.Saved(2), await Batches.SaveAsync(studioId, planned with { Version = 1, Made = made }, Cancel));
+        var back = (await FindAsync(planned.Id))!.Made!;
+        Assert.Equal(made with { Recipe = back.Recipe }, back);
+        Assert.Equal(made.Recipe.Doses, back.Recipe.Doses);
+        // More left than was made cannot be.
+        await Assert.ThrowsAsync<PostgresException>(() => Batches.SaveAsync(studioId, planned with { Version = 2, Made = made with { LeftG = 80 } }, Cancel));
+    }
+
+    [Fact]
+    public async Task What_went_into_a_batch_stays_in_the_cabinet()
+    {
+        var cabinet = new CabinetStore(demo.DataSource);
+        await cabinet.SaveAsync(studioId, [new MaterialChange(new Adhesive(new Label("by-mistake", "By mistake", "gum", FoodStatus.Edible)), 0)], Cancel);
+        var batch = Mixed("Rose", 10);
+        await Batches.SaveAsync(studioId, batch with { Made = batch.Made! with { Recipe = Rose.With(new Dose("by-mistake", 0.1)) } }, Cancel);
+        Assert.Equal(RemoveMaterialResult.InUse, await cabinet.RemoveAsync(studioId, "by-mistake", Cancel));
+    }
+
+    [Fact]
+    public async Task A_paste_that_is_ticked_is_a_batch_once_and_none_again_when_the_tick_is_taken_back()
+    {
+        var batch = Mixed("Rose", 80, new BlockPlace("paste:x", 0));
+        await Days.MixedAsync(studioId, new MixedBlock("paste:x", [batch], 0), "one", Cancel);
+        // The answer was lost, and the tick is sent again: it has another id for the same batch.
+        await Days.MixedAsync(studioId, new MixedBlock("paste:x", [batch with { Id = Guid.NewGuid() }], 0), "two", Cancel);
+        Assert.Equal(batch.Id, Assert.Single(await Batches.ListAsync(studioId, 500, Cancel), one => one.Block is not null).Id);
+        Assert.Equal("two", Assert.Single(await Days.ListAsync(studioId, Cancel)).Fingerprint);
+        await Days.NotMixedAsync(studioId, "paste:x", Cancel);
+        Assert.Null(await FindAsync(batch.Id));
+        Assert.Empty(await Days.ListAsync(studioId, Cancel));
+    }
+
+    [Fact]
+    public async Task A_batch_that_was_read_outlives_its_tick()
+    {
+        var batch = Mixed("Rose", 80, new BlockPlace("paste:x", 0));
+        await Days.MixedAsync(studioId, new MixedBlock("paste:x", [batch], 0), "one", Cancel);
+        await Batches.SaveAsync(studioId, batch with { Version = 1, Measured = new Lab(61, 29, 10) }, Cancel);
+        await Days.NotMixedAsync(studioId, "paste:x", Cancel);
+        Assert.NotNull(await FindAsync(batch.Id));
+        // And when it is ticked again, that is still the batch of it.
+        await Days.MixedAsync(studioId, new MixedBlock("paste:x", [batch with { Id = Guid.NewGuid() }], 0), "one", Cancel);
+        Assert.Equal(batch.Id, Assert.Single(await Batches.ListAsync(studioId, 500, Cancel), one => one.Block is not null).Id);
+    }
+
+    [Fact]
+    public async Task A_leftover_is_less_when_its_paste_is_mixed_and_more_again_when_that_is_taken_back()
+    {
+        var left = Mixed("Rose", 30);
+        await Batches.SaveAsync(studioId, left, Cancel);
+        Assert.True(await Days.UseLeftoverAsync(studioId, "paste:x", left.Id, Cancel));
+        Assert.Equal(new ChosenLeftover("paste:x", left.Id, null), Assert.Single(await Days.LeftoversAsync(studioId, Cancel)));
+        Assert.Equal(30, await LeftOfAsync(left.Id));
+        for (var sent = 0; sent < 2; sent++)
+            await Days.MixedAsync(studioId, new MixedBlock("paste:x", [], 18), "one", Cancel);
+        Assert.Equal(12, await LeftOfAsync(left.Id));
+        // It is in the paste now: nothing is changed by thinking otherwise.
+        await Days.LeaveLeftoverAsync(studioId, "paste:x", Cancel);
+        Assert.False(await Days.UseLeftoverAsync(studioId, "paste:x", left.Id, Cancel));
+        Assert.Equal(18, Assert.Single(await Days.LeftoversAsync(studioId, Cancel)).UsedG);
+        for (var sent = 0; sent < 2; sent++)
+            await Days.NotMixedAsync(studioId, "paste:x", Cancel);
+        Assert.Equal(30, await LeftOfAsync(left.Id));
+        await Days.LeaveLeftoverAsync(studioId, "paste:x", Cancel);
+        Assert.Empty(await Days.LeftoversAsync(studioId, Cancel));
+    }
+
+    [Fact]
+    public async Task No_more_of_a_leftover_goes_than_there_is_and_none_of_another_studios()
+    {
+        var left = Mixed("Rose", 10);
+        await Batches.SaveAsync(studioId, left, Cancel);
+        Assert.False(await Days.UseLeftoverAsync(Guid.NewGuid(), "paste:x", left.Id, Cancel));
+        Assert.False(await Days.UseLeftoverAsync(studioId, "paste:x", Guid.NewGuid(), Cancel));
+        await Days.UseLeftoverAsync(studioId, "paste:x", left.Id, Cancel);
+        await Days.MixedAsync(studioId, new MixedBlock("paste:x", [], 25), "one", Cancel);
+        Assert.Equal(0, await LeftOfAsync(left.Id));
+        await Days.NotMixedAsync(studioId, "paste:x", Cancel);
+        Assert.Equal(10, await LeftOfAsync(left.Id));
+        Assert.True(await Batches.RemoveAsync(studioId, left.Id, Cancel));
+        Assert.Empty(await Days.LeftoversAsync(studioId, Cancel));
+    }
+
+    [Fact]
+    public async Task How_the_studio_measures_is_changed_over_what_was_seen()
+    {
+        var studios = new StudioStore(demo.DataSource);
+        var ounces = new Measuring(Measures.Imperial, 0.01, 1.25);
+        Assert.True(await studios.SaveAsync(studioId, ounces, 1, Cancel));
+        Assert.False(await studios.SaveAsync(studioId, ounces with { ScaleG = 1 }, 1, Cancel));
+        var now = (await studios.FindFirstAsync(Cancel))!;
+        Assert.Equal((ounces, 2), (now.Measuring, now.Version));
+        Assert.Equal(0.01, (await new CabinetStore(demo.DataSource).LoadAsync(studioId, Cancel)).ScaleG);
+    }
+
+    [Fact]
+    public async Task Spares_are_changed_over_what_was_seen()
+    {
+        var pieces = new PieceStore(demo.DataSource);
+        var sepals = (await pieces.ListAsync(studioId, null, Cancel)).First(piece => piece.Piece.Name == "Sepals");
+        Assert.True(await pieces.SaveSparesAsync(studioId, sepals.Id, 0.5, sepals.Piece.SpareShare, Cancel));
+        Assert.False(await pieces.SaveSparesAsync(studioId, sepals.Id, 0.6, sepals.Piece.SpareShare, Cancel));
+        Assert.Null(await pieces.SaveSparesAsync(Guid.NewGuid(), sepals.Id, 0.6, 0.5, Cancel));
+        Assert.Equal(0.5, (await pieces.FindAsync(studioId, sepals.Id, Cancel))!.Piece.SpareShare);
+    }
+}
