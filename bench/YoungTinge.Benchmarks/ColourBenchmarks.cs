@@ -57,10 +57,10 @@ public class ColourBenchmarks
 
     /// <summary>Face and back together.</summary>
     [Benchmark]
-    public (ColourField, ColourField) FieldsOfEightCoats() => ColourField.Of(plan, shape, materials);
+    public PiecePicture FieldsOfEightCoats() => PiecePicture.Of(plan, shape, materials);
 
     [Benchmark]
-    public (ColourField, ColourField) FieldsOfEightCoats48X64() => ColourField.Of(plan, shape, materials, 48, 64);
+    public PiecePicture FieldsOfEightCoats48X64() => PiecePicture.Of(plan, shape, materials, 48, 64);
 
     /// <summary>24 colourants, at most 3 of them, within reach.</summary>
     [Benchmark]

@@ -3,6 +3,7 @@ using System.Text.Json.Nodes;
 using Npgsql;
 using NpgsqlTypes;
 using YoungTinge.Core.Coats;
+using YoungTinge.Core.Flowers;
 
 namespace YoungTinge.Store;
 
@@ -36,7 +37,7 @@ public sealed class ArchiveStore(NpgsqlDataSource dataSource)
     public const string Format = "young-tinge-studio";
 
     /// <summary>Of the archive; raised with each migration that changes what a row holds.</summary>
-    public const int Version = 8;
+    public const int Version = 9;
 
     /// <summary>In the order in which they can be put in. The condition picks a studio's rows of it.</summary>
     private static readonly (string Name, string Condition, string Key)[] Tables =
@@ -188,13 +189,17 @@ public sealed class ArchiveStore(NpgsqlDataSource dataSource)
         try
         {
             var materials = new Core.Cabinet.Materials((await CabinetStore.ListAsync(connection, studioId, cancel)).Select(kept => kept.Material));
-            await using var command = new NpgsqlCommand("select plan::text from piece where studio_id = $1", connection);
+            await using var command = new NpgsqlCommand("select plan::text, outline_id, form::text from piece where studio_id = $1", connection);
             command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
             await using var reader = await command.ExecuteReaderAsync(cancel);
             while (await reader.ReadAsync(cancel))
             {
                 if (PlanCheck.Problems(PlanJson.Read(reader.GetString(0)), materials).Any())
                     return "piece";
+                if (OutlineLibrary.Find(reader.GetString(1)) is null)
+                    return "piece";
+                if (!await reader.IsDBNullAsync(2, cancel))
+                    PieceStore.ReadForm(reader.GetString(2));
             }
 
             await reader.DisposeAsync();

@@ -1,5 +1,7 @@
+using System.Text.Json;
 using Npgsql;
 using NpgsqlTypes;
+using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats;
 using YoungTinge.Core.Flowers;
 
@@ -8,7 +10,8 @@ namespace YoungTinge.Store;
 /// <summary>A piece with its plan.</summary>
 /// <param name="Parts">Flowers or buds that it is made for.</param>
 /// <param name="Version">Counts the saves of the plan.</param>
-public sealed record PlannedPiece(Guid Id, Guid FlowerId, Piece Piece, int Parts, PiecePlan Plan, int Version);
+/// <param name="Guests">Those whom it is made for.</param>
+public sealed record PlannedPiece(Guid Id, Guid FlowerId, Piece Piece, int Parts, PiecePlan Plan, int Version, Guests Guests);
 
 public abstract record SavePlanResult
 {
@@ -24,7 +27,8 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
 {
     private const string Columns = """
         p.id, p.flower_id, p.name, p.outline_id, p.length_mm, p.width_mm, p.thickness_mm, p.solid, p.part_of, p.per_part,
-            p.spare_share, case p.part_of when 'bud' then f.buds else f.flowers end, p.plan::text, p.version
+            p.spare_share, case p.part_of when 'bud' then f.buds else f.flowers end, p.plan::text, p.version, p.form::text,
+            f.must_be_edible, c.diets
         """;
 
     public async Task<PlannedPiece?> FindAsync(Guid studioId, Guid pieceId, CancellationToken cancel)
@@ -33,6 +37,7 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
             select {Columns}
             from piece p
             join flower f on f.id = p.flower_id
+            join commission c on c.id = f.commission_id
             where p.studio_id = $1 and p.id = $2
             """);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
@@ -48,6 +53,7 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
             select {Columns}
             from piece p
             join flower f on f.id = p.flower_id
+            join commission c on c.id = f.commission_id
             where p.studio_id = $1 and ($2 is null or p.flower_id = $2)
             order by p.flower_id, p.position
             """);
@@ -90,13 +96,117 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
         return await command.ExecuteNonQueryAsync(cancel) > 0 ? true : await FindAsync(studioId, pieceId, cancel) is null ? null : false;
     }
 
-    private static PlannedPiece Read(NpgsqlDataReader reader) => new(
-        reader.GetGuid(0),
-        reader.GetGuid(1),
-        new Piece(
+    /// <summary>Puts a piece at the end of a flower's stem.</summary>
+    /// <returns>False if there is no such flower.</returns>
+    public async Task<bool> AddAsync(Guid studioId, Guid flowerId, Guid id, Piece piece, PiecePlan plan, CancellationToken cancel)
+    {
+        await using var connection = await dataSource.OpenConnectionAsync(cancel);
+        return await InsertAsync(connection, studioId, flowerId, id, piece, plan, cancel);
+    }
+
+    internal static async Task<bool> InsertAsync(NpgsqlConnection connection, Guid studioId, Guid flowerId, Guid id, Piece piece, PiecePlan plan, CancellationToken cancel)
+    {
+        await using var command = new NpgsqlCommand("""
+            insert into piece (id, studio_id, flower_id, position, name, outline_id, length_mm, width_mm, thickness_mm, solid,
+                part_of, per_part, spare_share, plan, form)
+            select $1, f.studio_id, f.id, coalesce((select max(position) + 1 from piece where flower_id = f.id), 0), $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14
+            from flower f
+            where f.studio_id = $2 and f.id = $3
+            """, connection);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = id });
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = flowerId });
+        AddShape(command, piece);
+        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = PlanJson.Write(plan) });
+        AddForm(command, piece);
+        return await command.ExecuteNonQueryAsync(cancel) > 0;
+    }
+
+    /// <summary>Writes what a piece is, apart from its plan, over the version it was made from. The plan's version counts on.</summary>
+    /// <returns>False if it was changed in the meantime; null if there is no such piece.</returns>
+    public async Task<bool?> SavePieceAsync(Guid studioId, Guid pieceId, int madeFromVersion, Piece piece, CancellationToken cancel)
+    {
+        await using var command = dataSource.CreateCommand("""
+            update piece
+            set name = $4, outline_id = $5, length_mm = $6, width_mm = $7, thickness_mm = $8, solid = $9, part_of = $10, per_part = $11,
+                spare_share = $12, form = $13, version = version + 1, changed_at = now()
+            where studio_id = $1 and id = $2 and version = $3
+            """);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = pieceId });
+        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = madeFromVersion });
+        AddShape(command, piece);
+        AddForm(command, piece);
+        return await command.ExecuteNonQueryAsync(cancel) > 0 ? true : await FindAsync(studioId, pieceId, cancel) is null ? null : false;
+    }
+
+    /// <returns>False if there is no such piece.</returns>
+    public async Task<bool> RemoveAsync(Guid studioId, Guid pieceId, CancellationToken cancel)
+    {
+        await using var command = dataSource.CreateCommand("delete from piece where studio_id = $1 and id = $2");
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = pieceId });
+        return await command.ExecuteNonQueryAsync(cancel) > 0;
+    }
+
+    /// <summary>Puts a flower's pieces into another order along the stem.</summary>
+    /// <param name="pieceIds">All of them, each once.</param>
+    /// <returns>False if they are no longer the pieces of this flower.</returns>
+    public async Task<bool> OrderAsync(Guid studioId, Guid flowerId, IReadOnlyList<Guid> pieceIds, CancellationToken cancel)
+    {
+        await using var connection = await dataSource.OpenConnectionAsync(cancel);
+        await using var transaction = await connection.BeginTransactionAsync(cancel);
+        await using var count = new NpgsqlCommand("select count(*) from piece where studio_id = $1 and flower_id = $2", connection);
+        count.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        count.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = flowerId });
+        if ((long)(await count.ExecuteScalarAsync(cancel))! != pieceIds.Count)
+            return false;
+        await using var command = new NpgsqlCommand("""
+            update piece p
+            set position = wanted.position
+            from unnest($3) with ordinality as wanted (id, position)
+            where p.studio_id = $1 and p.flower_id = $2 and p.id = wanted.id
+            """, connection);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = flowerId });
+        command.Parameters.Add(new NpgsqlParameter<Guid[]> { TypedValue = [.. pieceIds] });
+        if (await command.ExecuteNonQueryAsync(cancel) != pieceIds.Count)
+            return false;
+        await transaction.CommitAsync(cancel);
+        return true;
+    }
+
+    private static void AddShape(NpgsqlCommand command, Piece piece)
+    {
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = piece.Name });
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = piece.OutlineId });
+        command.Parameters.Add(new NpgsqlParameter<double> { TypedValue = piece.LengthMm });
+        command.Parameters.Add(new NpgsqlParameter<double> { TypedValue = piece.WidthMm });
+        command.Parameters.Add(new NpgsqlParameter<double> { TypedValue = piece.ThicknessMm });
+        command.Parameters.Add(new NpgsqlParameter<bool> { TypedValue = piece.Solid });
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = Words.Part.WordFor(piece.PartOf) });
+        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = piece.PerPart });
+        command.Parameters.Add(new NpgsqlParameter<double> { TypedValue = piece.SpareShare });
+    }
+
+    private static void AddForm(NpgsqlCommand command, Piece piece) =>
+        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = JsonSerializer.Serialize(piece.Form, PlanJson.Options) });
+
+    private static PlannedPiece Read(NpgsqlDataReader reader)
+    {
+        var piece = new Piece(
             reader.GetString(2), reader.GetString(3), reader.GetDouble(4), reader.GetDouble(5), reader.GetDouble(6),
-            reader.GetBoolean(7), Words.Part.ValueOf(reader.GetString(8)), reader.GetInt32(9), reader.GetDouble(10)),
-        reader.GetInt32(11),
-        PlanJson.Read(reader.GetString(12)),
-        reader.GetInt32(13));
+            reader.GetBoolean(7), Words.Part.ValueOf(reader.GetString(8)), reader.GetInt32(9), reader.GetDouble(10));
+        return new PlannedPiece(
+            reader.GetGuid(0),
+            reader.GetGuid(1),
+            reader.IsDBNull(14) ? piece : piece with { Form = ReadForm(reader.GetString(14)) },
+            reader.GetInt32(11),
+            PlanJson.Read(reader.GetString(12)),
+            reader.GetInt32(13),
+            new Guests(reader.GetBoolean(15), [.. reader.GetFieldValue<string[]>(16).Select(Words.Diets.ValueOf)]));
+    }
+
+    internal static PieceForm ReadForm(string json) =>
+        JsonSerializer.Deserialize<PieceForm>(json, PlanJson.Options) ?? throw new InvalidDataException("A piece has no form.");
 }

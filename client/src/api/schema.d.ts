@@ -28,9 +28,9 @@ export interface paths {
             cookie?: never;
         };
         get: operations["getFlower"];
-        put?: never;
+        put: operations["saveFlower"];
         post?: never;
-        delete?: never;
+        delete: operations["removeFlower"];
         options?: never;
         head?: never;
         patch?: never;
@@ -44,9 +44,9 @@ export interface paths {
             cookie?: never;
         };
         get: operations["getPiece"];
-        put?: never;
+        put: operations["savePiece"];
         post?: never;
-        delete?: never;
+        delete: operations["removePiece"];
         options?: never;
         head?: never;
         patch?: never;
@@ -78,6 +78,150 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["previewPlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pieces/{id}/proposals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["proposePlans"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/flower-library": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getFlowerLibrary"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/flowers/{id}/pieces": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addPiece"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/flowers/{id}/pieces/order": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["orderPieces"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/commissions/{id}/flowers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addFlower"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/commissions/{id}/diets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["saveDiets"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/flowers/{id}/bloom": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getBloom"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/commissions/{id}/spray": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getSpray"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/commissions/{id}/dust-day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getDustDay"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1240,7 +1384,9 @@ export interface components {
             height: number;
         };
         /** @enum {unknown} */
-        AdviceCode: "dustOverGlaze" | "steamOverGlaze" | "glazeOverLooseDust" | "paintOverGlaze" | "steamOverLustre" | "dustOverPaint" | "coatOverPollen" | "waterOnThinPiece" | "dustNotCut" | "hardLine" | "doseUnderOneUnit" | "decorativeOnly";
+        AdviceCode: "dustOverGlaze" | "steamOverGlaze" | "glazeOverLooseDust" | "paintOverGlaze" | "steamOverLustre" | "dustOverPaint" | "coatOverPollen" | "waterOnThinPiece" | "dustNotCut" | "hardLine" | "muddy" | "neonGreen" | "vanishes" | "wireShows" | "doseUnderOneUnit" | "decorativeOnly" | "mustBeEdible" | "notForGuests";
+        /** @enum {unknown} */
+        Approach: "pasteLed" | "dustLed" | "washLed" | "marbled";
         ArchiveAnswer: {
             studioName: string;
         };
@@ -1248,6 +1394,8 @@ export interface components {
             /** Format: date-time */
             replacedAt: null | string;
         };
+        /** @enum {unknown} */
+        Arrangement: "ring" | "spiral" | "oneSide";
         /** @enum {unknown} */
         BatchState: "planned" | "resting" | "made" | "inUse" | "usedUp";
         BatchView: {
@@ -1297,6 +1445,20 @@ export interface components {
             tickedAt: null | string;
             changedSince: boolean;
         };
+        BloomPiece: {
+            /** Format: int32 */
+            kind: number;
+            /** Format: int32 */
+            number: number;
+            /** Format: double */
+            angleDegrees: number;
+            /** Format: double */
+            baseMm: number;
+            /** Format: double */
+            lengthShare: number;
+            /** Format: double */
+            shade: number;
+        };
         Box: {
             /** Format: double */
             left: number;
@@ -1308,7 +1470,48 @@ export interface components {
             height: number;
         };
         /** @enum {unknown} */
+        BrushFamily: "white" | "yellow" | "orange" | "pink" | "violet" | "blue" | "green" | "brown" | "dark" | "lustre" | null;
+        /** @enum {unknown} */
         Caution: "gloves" | "dustInTheAir" | "steam" | "fumes" | "bladesAndWire" | "decorativeOnly";
+        ChangeFlowersChange: {
+            name: string;
+            mustBeEdible: boolean;
+            wasName: string;
+            wasMustBeEdible: boolean;
+        };
+        ChangeFlowersDiets: {
+            suits: components["schemas"]["Diet"][];
+        };
+        ChangeFlowersMade: {
+            /** Format: uuid */
+            id: string;
+        };
+        ChangeFlowersNewFlower: {
+            name: string;
+            /** Format: int32 */
+            flowers: number;
+            /** Format: int32 */
+            buds: number;
+            mustBeEdible: boolean;
+            fromLibrary?: null | string;
+        };
+        ChangePiecesMade: {
+            /** Format: uuid */
+            id: string;
+        };
+        ChangePiecesNewPiece: {
+            piece: components["schemas"]["Piece"];
+            colouring?: null | string;
+            /** Format: uuid */
+            planOf?: null | string;
+        };
+        ChangePiecesOrder: {
+            pieceIds: string[];
+        };
+        ChangePiecesSaved: {
+            /** Format: int32 */
+            version: number;
+        };
         CharacteriseColourAnswer: {
             absorption: number[];
             scattering: number[];
@@ -1377,6 +1580,7 @@ export interface components {
             afterAssembly?: boolean;
             /** Format: uuid */
             id: string;
+            isLocked?: boolean;
         };
         CoatGlazeCoat: {
             /** @enum {string} */
@@ -1388,6 +1592,22 @@ export interface components {
             tint?: null | components["schemas"]["TintMix"];
             /** Format: uuid */
             id: string;
+            isLocked?: boolean;
+        };
+        CoatPass: {
+            kind: components["schemas"]["PassKind"];
+            family: null | components["schemas"]["BrushFamily"];
+            newBrush: boolean;
+            amounts: components["schemas"]["MaterialAmount"][];
+            thinnerOrGlazeId: null | string;
+            /** Format: double */
+            ml: null | number;
+            afterAssembly: boolean;
+            uses: components["schemas"]["PassUse"][];
+            /** Format: double */
+            waitMinutes: number;
+            /** Format: double */
+            minutes?: number;
         };
         CoatPollenCoat: {
             /** @enum {string} */
@@ -1400,6 +1620,7 @@ export interface components {
             sides: components["schemas"]["Sides"];
             /** Format: uuid */
             id: string;
+            isLocked?: boolean;
         };
         CoatSteamCoat: {
             /** @enum {string} */
@@ -1408,6 +1629,7 @@ export interface components {
             seconds: number;
             /** Format: uuid */
             id: string;
+            isLocked?: boolean;
         };
         CoatWashCoat: {
             /** @enum {string} */
@@ -1420,8 +1642,10 @@ export interface components {
             wetMlPerCm2: number;
             place: components["schemas"]["Place"];
             sides: components["schemas"]["Sides"];
+            marking?: null | components["schemas"]["Marking"];
             /** Format: uuid */
             id: string;
+            isLocked?: boolean;
         };
         ColourEffect: {
             colourantId: string;
@@ -1463,6 +1687,8 @@ export interface components {
             place: string;
             /** Format: int32 */
             roomHumidityPercent: null | number;
+            light: components["schemas"]["LightKind"];
+            diets: components["schemas"]["Diet"][];
         };
         DabReading: {
             /** Format: double */
@@ -1607,6 +1833,47 @@ export interface components {
             /** Format: double */
             fromBefore: number;
         };
+        GetDustDayAnswer: {
+            commission: components["schemas"]["CommissionView"];
+            passes: components["schemas"]["GetDustDayPassView"][];
+            /** Format: double */
+            minutes: number;
+            /** Format: int32 */
+            brushChanges: number;
+            /** Format: int32 */
+            afterAssembly: number;
+            /** Format: int32 */
+            beforeAssembly: number;
+        };
+        GetDustDayPassView: {
+            pass: components["schemas"]["CoatPass"];
+            pot: null | components["schemas"]["ColourView"];
+            uses: components["schemas"]["GetDustDayUseView"][];
+        };
+        GetDustDayUseView: {
+            /** Format: uuid */
+            pieceId: string;
+            /** Format: uuid */
+            flowerId: string;
+            flowerName: string;
+            pieceName: string;
+            /** Format: int32 */
+            pieces: number;
+            /** Format: double */
+            minutes: number;
+            load: null | components["schemas"]["LoadWord"];
+            place: null | components["schemas"]["Place"];
+            sides: null | components["schemas"]["Sides"];
+            /** Format: int32 */
+            seconds: null | number;
+            /** Format: int32 */
+            coats: null | number;
+            marking: null | components["schemas"]["Marking"];
+            stepKeys: {
+                [key: string]: string;
+            };
+            isDone: boolean;
+        };
         GetFlowerAnswer: {
             /** Format: uuid */
             id: string;
@@ -1615,8 +1882,35 @@ export interface components {
             flowers: number;
             /** Format: int32 */
             buds: number;
+            mustBeEdible: boolean;
             commission: components["schemas"]["CommissionView"];
             pieces: components["schemas"]["PieceView"][];
+        };
+        GetFlowerLibraryAnswer: {
+            outlines: components["schemas"]["GetFlowerLibraryOutlineView"][];
+            flowers: components["schemas"]["GetFlowerLibraryLibraryFlowerView"][];
+            usualForms: components["schemas"]["PieceForm"][];
+        };
+        GetFlowerLibraryLibraryFlowerView: {
+            id: string;
+            name: string;
+            isFoliage: boolean;
+            pieces: components["schemas"]["GetFlowerLibraryLibraryPieceView"][];
+            bloom: components["schemas"]["BloomPiece"][];
+        };
+        GetFlowerLibraryLibraryPieceView: {
+            piece: components["schemas"]["Piece"];
+            outlinePath: string;
+            zones: {
+                [key: string]: string;
+            };
+        };
+        GetFlowerLibraryOutlineView: {
+            id: string;
+            path: string;
+            isLeaf: boolean;
+            isTube: boolean;
+            veins: components["schemas"]["VeinPattern"];
         };
         GetMaterialAnswer: {
             sheet: components["schemas"]["MaterialSheet"];
@@ -1782,6 +2076,10 @@ export interface components {
             tickedAt: null | string;
             changedSince: boolean;
         };
+        /** @enum {unknown} */
+        Half: "both" | "left" | "right";
+        /** @enum {unknown} */
+        Help: "restock" | "noGlaze" | "otherTarget" | "neighbours" | "unlock";
         /** @enum {unknown} */
         HueWord: "pink" | "red" | "orange" | "gold" | "yellow" | "yellowGreen" | "green" | "teal" | "blue" | "blueViolet" | "violet" | "magenta";
         ImportsAnswer: {
@@ -2045,6 +2343,11 @@ export interface components {
         };
         /** @enum {unknown} */
         MarbleLook: "boldRibbons" | "fineVeins" | "softHaze" | "flat";
+        MarblePart: {
+            paste: components["schemas"]["PasteRecipe"];
+            /** Format: double */
+            share: number;
+        };
         MarblePlan: {
             stripes: components["schemas"]["MarbleStripe"][];
             /** Format: int32 */
@@ -2064,6 +2367,20 @@ export interface components {
             /** Format: double */
             parts: number;
         };
+        Marking: {
+            kind: components["schemas"]["MarkingKind"];
+            /** Format: double */
+            sizeMm: number;
+            /** Format: double */
+            spacingMm: number;
+            /** Format: double */
+            waver: number;
+            /** Format: int32 */
+            seed: number;
+            isSpaced?: boolean;
+        };
+        /** @enum {unknown} */
+        MarkingKind: "stripes" | "centreBar" | "veins" | "dots" | "picoteeRim" | "blotch";
         MaterialAmount: {
             materialId: string;
             /** Format: double */
@@ -2240,6 +2557,18 @@ export interface components {
             colour: components["schemas"]["ColourView"];
         };
         /** @enum {unknown} */
+        PassKind: "dust" | "wash" | "steam" | "glaze" | "pollen";
+        PassUse: {
+            /** Format: uuid */
+            pieceId: string;
+            /** Format: uuid */
+            coatId: string;
+            /** Format: int32 */
+            pieces: number;
+            /** Format: double */
+            minutes: number;
+        };
+        /** @enum {unknown} */
         PasteAge: "kneaded" | "rested" | "dried";
         PasteRecipe: {
             baseId: string;
@@ -2317,6 +2646,38 @@ export interface components {
             zone: components["schemas"]["Zone"];
             box: components["schemas"]["Box"];
         };
+        Piece: {
+            name: string;
+            outlineId: string;
+            /** Format: double */
+            lengthMm: number;
+            /** Format: double */
+            widthMm: number;
+            /** Format: double */
+            thicknessMm: number;
+            solid: boolean;
+            partOf: components["schemas"]["PartOf"];
+            /** Format: int32 */
+            perPart: number;
+            /** Format: double */
+            spareShare: number;
+            form?: components["schemas"]["PieceForm"];
+        };
+        /** @enum {unknown} */
+        PieceBuild: "flat" | "solid" | "tube";
+        PieceForm: {
+            role: components["schemas"]["PieceRole"];
+            arrangement: components["schemas"]["Arrangement"];
+            /** Format: double */
+            openDegrees: number;
+            /** Format: double */
+            insetMm: number;
+            /** Format: double */
+            cup: number;
+            /** Format: double */
+            frill: number;
+            veins: null | components["schemas"]["VeinPattern"];
+        };
         PiecePlan: {
             targets: {
                 [key: string]: components["schemas"]["Target"];
@@ -2326,6 +2687,8 @@ export interface components {
             coats: components["schemas"]["Coat"][];
             onPurpose?: components["schemas"]["KeptOnPurpose"][];
         };
+        /** @enum {unknown} */
+        PieceRole: "petal" | "centre" | "stamen" | "calyx" | "bud" | "leaf" | "berry" | "stem";
         PieceView: {
             /** Format: uuid */
             id: string;
@@ -2352,6 +2715,10 @@ export interface components {
             finished: {
                 [key: string]: string;
             };
+            piece: components["schemas"]["Piece"];
+            build: components["schemas"]["PieceBuild"];
+            /** Format: int32 */
+            version: number;
         };
         /** @enum {unknown} */
         PiecesAlike: "same" | "alike" | "different";
@@ -2363,9 +2730,13 @@ export interface components {
             end: number;
             /** Format: double */
             feather: number;
+            relief?: components["schemas"]["Relief"];
+            half?: components["schemas"]["Half"];
+            also?: components["schemas"]["Place"][];
+            within?: null | components["schemas"]["Place"];
         };
         /** @enum {unknown} */
-        PlaceKind: "whole" | "base" | "tip" | "rim" | "heart";
+        PlaceKind: "whole" | "base" | "tip" | "rim" | "heart" | "bar";
         PlanLetDownAnswer: {
             /** Format: double */
             doseG: number;
@@ -2471,6 +2842,7 @@ export interface components {
             /** Format: uuid */
             coatId: null | string;
             materialId: null | string;
+            zone: null | components["schemas"]["Zone"];
             onPurpose: null | string;
             fixed: null | components["schemas"]["PiecePlan"];
         };
@@ -2502,10 +2874,49 @@ export interface components {
             /** Format: int32 */
             rows: number;
             rgb: string;
+            marks?: components["schemas"]["PreviewPlanMarkView"][];
+        };
+        PreviewPlanMarkView: {
+            path: string;
+            field: components["schemas"]["PreviewPlanFieldView"];
         };
         PreviewPlanZoneView: {
             zone: components["schemas"]["Zone"];
             colours: components["schemas"]["ColourView"][];
+            target: components["schemas"]["ColourView"];
+            difference: components["schemas"]["Difference"];
+        };
+        ProposePlansAnswer: {
+            proposals: components["schemas"]["ProposePlansProposalView"][];
+            /** Format: double */
+            reachedDeltaE: number;
+        };
+        ProposePlansProposalView: {
+            approach: components["schemas"]["Approach"];
+            plan: components["schemas"]["PiecePlan"];
+            zones: components["schemas"]["ProposePlansZoneView"][];
+            /** Format: double */
+            worstDeltaE: number;
+            /** Format: int32 */
+            coats: number;
+            /** Format: int32 */
+            materials: number;
+            /** Format: double */
+            minutesForAll: number;
+            /** Format: double */
+            riskDeltaE: number;
+            riskMaterialId: null | string;
+            foodStatus: components["schemas"]["FoodStatus"];
+            help: components["schemas"]["ZoneHelp"][];
+            marble: components["schemas"]["MarblePart"][];
+        };
+        ProposePlansRequest: {
+            plan: components["schemas"]["PiecePlan"];
+            keepPaste: boolean;
+        };
+        ProposePlansZoneView: {
+            zone: components["schemas"]["Zone"];
+            finished: components["schemas"]["ColourView"];
             target: components["schemas"]["ColourView"];
             difference: components["schemas"]["Difference"];
         };
@@ -2556,6 +2967,8 @@ export interface components {
             patch: components["schemas"]["PatchView"];
             isSure: boolean;
         };
+        /** @enum {unknown} */
+        Relief: "everywhere" | "ridges" | "grooves";
         RescueBatchAlsoInView: {
             colourantId: string;
             unit: components["schemas"]["DoseUnitKind"];
@@ -2632,6 +3045,7 @@ export interface components {
             kind: "brushWash";
             /** Format: uuid */
             coatId: string;
+            marking: null | components["schemas"]["Marking"];
             place: components["schemas"]["Place"];
             sides: components["schemas"]["Sides"];
             /** Format: int32 */
@@ -2829,6 +3243,38 @@ export interface components {
             card: null | components["schemas"]["Box"];
             subject: null | components["schemas"]["Box"];
         };
+        ShowBloomFlowerView: {
+            /** Format: uuid */
+            flowerId: string;
+            name: string;
+            /** Format: int32 */
+            flowers: number;
+            /** Format: int32 */
+            buds: number;
+            kinds: components["schemas"]["ShowBloomKindView"][];
+            bloom: components["schemas"]["BloomPiece"][];
+            /** Format: double */
+            reachMm: number;
+        };
+        ShowBloomKindView: {
+            /** Format: uuid */
+            pieceId: string;
+            name: string;
+            role: components["schemas"]["PieceRole"];
+            partOf: components["schemas"]["PartOf"];
+            outlinePath: string;
+            /** Format: double */
+            lengthMm: number;
+            /** Format: double */
+            widthMm: number;
+            /** Format: double */
+            cup: number;
+            /** Format: double */
+            overlap: number;
+            /** Format: int32 */
+            perPart: number;
+            looks: components["schemas"]["PreviewPlanFieldView"][];
+        };
         ShowWhorlRequest: {
             target: components["schemas"]["Target"];
             /** Format: int32 */
@@ -2937,6 +3383,8 @@ export interface components {
             /** Format: uuid */
             batchId: string;
         };
+        /** @enum {unknown} */
+        VeinPattern: "none" | "fan" | "feather" | "palm" | null;
         WeighUnitRequest: {
             /** Format: double */
             totalG: number;
@@ -2960,6 +3408,13 @@ export interface components {
         WireShows: "hidden" | "hardly" | "shows";
         /** @enum {unknown} */
         Zone: "rim" | "tip" | "heart" | "base" | "back";
+        ZoneHelp: {
+            zone: components["schemas"]["Zone"];
+            help: components["schemas"]["Help"];
+            materialId: null | string;
+            /** Format: double */
+            deltaE: number;
+        };
     };
     responses: never;
     parameters: never;
@@ -3038,6 +3493,104 @@ export interface operations {
             };
         };
     };
+    saveFlower: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeFlowersChange"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    removeFlower: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
     getPiece: {
         parameters: {
             query?: never;
@@ -3057,6 +3610,115 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["GetPieceAnswer"];
                 };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    savePiece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Piece"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangePiecesSaved"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    removePiece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Not Found */
             404: {
@@ -3151,7 +3813,10 @@ export interface operations {
     };
     previewPlan: {
         parameters: {
-            query?: never;
+            query?: {
+                light?: components["schemas"]["LightKind"];
+                shown?: number;
+            };
             header?: never;
             path: {
                 id: string;
@@ -3184,6 +3849,393 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    proposePlans: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProposePlansRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposePlansAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    getFlowerLibrary: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GetFlowerLibraryAnswer"];
+                };
+            };
+        };
+    };
+    addPiece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangePiecesNewPiece"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangePiecesMade"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    orderPieces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangePiecesOrder"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    addFlower: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeFlowersNewFlower"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeFlowersMade"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    saveDiets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeFlowersDiets"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    getBloom: {
+        parameters: {
+            query?: {
+                light?: components["schemas"]["LightKind"];
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShowBloomFlowerView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    getSpray: {
+        parameters: {
+            query?: {
+                light?: components["schemas"]["LightKind"];
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShowBloomFlowerView"][];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    getDustDay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GetDustDayAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -10,9 +10,22 @@ public sealed record Scatterer(Spectrum Absorption, Spectrum Scattering)
 {
     /// <summary>Parts of several in one: the mean of K and of S.</summary>
     /// <param name="parts">Shares by mass, summing to 1.</param>
-    public static Scatterer Mean(IReadOnlyList<(Scatterer Optics, double Share)> parts) => new(
-        Spectrum.From(band => parts.Sum(part => part.Share * part.Optics.Absorption[band])),
-        Spectrum.From(band => parts.Sum(part => part.Share * part.Optics.Scattering[band])));
+    public static Scatterer Mean(IReadOnlyList<(Scatterer Optics, double Share)> parts)
+    {
+        Span<double> absorption = stackalloc double[SpectralGrid.Bands], scattering = stackalloc double[SpectralGrid.Bands];
+        absorption.Clear();
+        scattering.Clear();
+        foreach (var (optics, share) in parts)
+        {
+            for (var band = 0; band < SpectralGrid.Bands; band++)
+            {
+                absorption[band] += share * optics.Absorption[band];
+                scattering[band] += share * optics.Scattering[band];
+            }
+        }
+
+        return new Scatterer(new Spectrum(absorption), new Spectrum(scattering));
+    }
 
     /// <summary>So many times as much of it.</summary>
     public Scatterer Times(double amount) => new(Absorption.Map(k => k * amount), Scattering.Map(s => s * amount));

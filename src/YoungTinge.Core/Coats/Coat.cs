@@ -12,7 +12,11 @@ namespace YoungTinge.Core.Coats;
 [JsonDerivedType(typeof(SteamCoat), "steam")]
 [JsonDerivedType(typeof(GlazeCoat), "glaze")]
 [JsonDerivedType(typeof(PollenCoat), "pollen")]
-public abstract record Coat(Guid Id);
+public abstract record Coat(Guid Id)
+{
+    /// <summary>The planner leaves it as it is and plans round it.</summary>
+    public bool IsLocked { get; init; }
+}
 
 /// <summary>A coat that lies on a place of one side or both.</summary>
 public interface IPlacedCoat
@@ -30,12 +34,16 @@ public sealed record DustCoat(Guid Id, IReadOnlyList<Portion> Mix, double LoadMg
     public bool AfterAssembly { get; init; }
 }
 
-/// <summary>Colour let down with spirit or water, brushed on thin; it pools in grooves and creases.</summary>
+/// <summary>Colour let down with spirit or water: brushed on thin, where it pools in grooves and creases, or painted as a marking.</summary>
 /// <param name="Mix">One or more colours for paste, or dusts, in parts by mass.</param>
 /// <param name="GPerMl">All colour in the thinner.</param>
 /// <param name="WetMlPerCm2">Of the thinned colour, where the place is full.</param>
 public sealed record WashCoat(
-    Guid Id, IReadOnlyList<Portion> Mix, string ThinnerId, double GPerMl, double WetMlPerCm2, Place Place, Sides Sides) : Coat(Id), IPlacedCoat;
+    Guid Id, IReadOnlyList<Portion> Mix, string ThinnerId, double GPerMl, double WetMlPerCm2, Place Place, Sides Sides) : Coat(Id), IPlacedCoat
+{
+    /// <summary>What is painted with it; null for a wash all over its place.</summary>
+    public Marking? Marking { get; init; }
+}
 
 /// <summary>The whole piece through steam. It acts on every dust below it.</summary>
 public sealed record SteamCoat(Guid Id, int Seconds) : Coat(Id);

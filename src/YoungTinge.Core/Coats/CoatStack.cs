@@ -8,18 +8,25 @@ namespace YoungTinge.Core.Coats;
 public static class CoatStack
 {
     /// <param name="coats">In order, first on the paste. The materials they name must be in the cabinet.</param>
-    public static LayerStack Of(IReadOnlyList<Coat> coats, Scatterer paste, Materials materials, Side side) =>
-        new(paste, [.. coats.Select(coat => LayerOf(coat, materials, side))]);
+    /// <param name="isLaid">Whether the coat at this place is there; all are by default.</param>
+    public static LayerStack Of(IReadOnlyList<Coat> coats, Scatterer paste, Materials materials, Side side, Func<int, bool>? isLaid = null) =>
+        new(paste, [.. coats.Select((coat, i) => IsOn(coat, side) && (isLaid is null || isLaid(i)) ? LayerOf(coat, materials) : null)]);
 
-    private static Layer? LayerOf(Coat coat, Materials materials, Side side) => coat switch
+    public static bool IsOn(Coat coat, Side side) => coat switch
     {
-        DustCoat dust when dust.Sides.Include(side) => new DustLayer(DustOptics.Mix(dust.Mix, materials), dust.LoadMgPerCm2),
-        WashCoat wash when wash.Sides.Include(side) =>
-            LayerOf(wash, materials),
+        IPlacedCoat placed => placed.Sides.Include(side),
+        GlazeCoat glaze => glaze.Sides.Include(side),
+        _ => true,
+    };
+
+    public static Layer? LayerOf(Coat coat, Materials materials) => coat switch
+    {
+        DustCoat dust => new DustLayer(DustOptics.Mix(dust.Mix, materials), dust.LoadMgPerCm2),
+        WashCoat wash => LayerOf(wash, materials),
         SteamCoat => new SteamLayer(),
-        GlazeCoat glaze when glaze.Sides.Include(side) => new GlazeLayer(
+        GlazeCoat glaze => new GlazeLayer(
             materials.Get<Glaze>(glaze.GlazeId), glaze.Coats, glaze.Tint is { } tint ? new GlazeTint(DustOptics.Mix(tint.Mix, materials), tint.GPer10ml) : null),
-        PollenCoat pollen when pollen.Sides.Include(side) => new CrumbLayer(materials.Get<Crumb>(pollen.CrumbId).Reflectance, pollen.Coverage),
+        PollenCoat pollen => new CrumbLayer(materials.Get<Crumb>(pollen.CrumbId).Reflectance, pollen.Coverage),
         _ => null,
     };
 

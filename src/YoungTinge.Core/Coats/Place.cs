@@ -18,6 +18,30 @@ public enum PlaceKind
 
     /// <summary>From the middle of the face outward, as shares of the way to edge, base and tip.</summary>
     Heart,
+
+    /// <summary>From the midrib outward to both sides, in mm.</summary>
+    Bar,
+}
+
+/// <summary>Which part of a veined piece a brush catches.</summary>
+public enum Relief
+{
+    Everywhere,
+
+    /// <summary>On raised veins, as a dry brush drawn over them.</summary>
+    Ridges,
+
+    /// <summary>Between the veins, in the grooves.</summary>
+    Grooves,
+}
+
+public enum Half
+{
+    Both,
+
+    /// <summary>As one looks at the face, tip up.</summary>
+    Left,
+    Right,
 }
 
 /// <summary>
@@ -35,18 +59,57 @@ public sealed record Place(PlaceKind Kind, double Start, double End, double Feat
     private const double FootEnds = 0.06;
     private const double RimBegins = 0.30;
 
+    /// <summary>More places than these nobody keeps in mind.</summary>
+    public const int MostAlso = 4;
+
     public static Place Whole { get; } = new(PlaceKind.Whole, 0, 1, 0);
 
-    /// <summary>Unit of start, end and feather: mm for a rim, else a share of the piece.</summary>
+    /// <summary>What a brush catches there.</summary>
+    public Relief Relief { get; init; }
+
+    public Half Half { get; init; }
+
+    /// <summary>Other places that get the same coat; where they overlap it is no heavier. They have no others of their own.</summary>
+    public IReadOnlyList<Place> Also { get; init; } = [];
+
+    /// <summary>Only as far as it lies in here too; null for no such bound.</summary>
+    public Place? Within { get; init; }
+
+    /// <summary>Unit of start, end and feather: mm for a rim and a bar, else a share of the piece.</summary>
     [JsonIgnore]
-    public bool IsInMm => Kind == PlaceKind.Rim;
+    public bool IsInMm => Kind is PlaceKind.Rim or PlaceKind.Bar;
+
+    /// <summary>This place and all that it is put together from.</summary>
+    [JsonIgnore]
+    public IEnumerable<Place> Parts => Also.SelectMany(place => place.Parts).Concat(Within?.Parts ?? []).Prepend(this);
 
     /// <summary>Largest sensible distance: the whole piece, or a rim of 40 mm.</summary>
     [JsonIgnore]
     public double LargestDistance => IsInMm ? 40 : 1;
 
     /// <summary>How much of the load lies at a point, 0 to 1.</summary>
-    public double MaskAt(PiecePoint point)
+    public double MaskAt(PiecePoint point, VeinPattern veins = VeinPattern.None)
+    {
+        var mask = OwnMaskAt(point, veins);
+        foreach (var other in Also)
+            mask = Math.Max(mask, other.MaskAt(point, veins));
+        return mask * (Within?.MaskAt(point, veins) ?? 1);
+    }
+
+    private double OwnMaskAt(PiecePoint point, VeinPattern veins)
+    {
+        if (Half != Half.Both && (point.XMm < 0) != (Half == Half.Left))
+            return 0;
+        var relief = Relief switch
+        {
+            Relief.Ridges => veins.RidgeAt(point),
+            Relief.Grooves => veins.GrooveAt(point),
+            _ => 1,
+        };
+        return relief * BandAt(point);
+    }
+
+    private double BandAt(PiecePoint point)
     {
         if (Kind == PlaceKind.Whole)
             return 1;
@@ -61,6 +124,7 @@ public sealed record Place(PlaceKind Kind, double Start, double End, double Feat
         PlaceKind.Tip => 1 - point.Along,
         PlaceKind.Rim => point.EdgeMm,
         PlaceKind.Heart => HeartDistance(point),
+        PlaceKind.Bar => Math.Abs(point.XMm),
         _ => 0,
     };
 

@@ -1,4 +1,5 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Optics;
 
@@ -33,14 +34,32 @@ public enum AdviceCode
     /// <summary>Without starch a heavier dust goes on in patches.</summary>
     DustNotCut,
 
-    /// <summary>No feather: the edge of the coat will read as a line.</summary>
+    /// <summary>Too little feather: the edge of the coat will read as a line.</summary>
     HardLine,
+
+    /// <summary>A coat takes colour away while it darkens, and the zone ends duller than wanted.</summary>
+    Muddy,
+
+    /// <summary>A green that no leaf has: it wants a little brown, or its complement.</summary>
+    NeonGreen,
+
+    /// <summary>A coat that is seen when it is laid, and no more once all is done.</summary>
+    Vanishes,
+
+    /// <summary>The wire is seen through the piece, even that which shows least.</summary>
+    WireShows,
 
     /// <summary>A dose is less than one of the maker's units.</summary>
     DoseUnderOneUnit,
 
     /// <summary>A material that is not for eating.</summary>
     DecorativeOnly,
+
+    /// <summary>The same, on a flower that will be eaten.</summary>
+    MustBeEdible,
+
+    /// <summary>Something that the guests of the commission do not eat.</summary>
+    NotForGuests,
 }
 
 /// <summary>Something that can be done as planned, but will be regretted.</summary>
@@ -48,6 +67,9 @@ public enum AdviceCode
 /// <param name="MaterialId">The material it is about, if it is one.</param>
 public sealed record Advice(AdviceCode Code, Guid? CoatId = null, string? MaterialId = null)
 {
+    /// <summary>Where it will be seen, if it was found by looking at a zone.</summary>
+    public Zone? Zone { get; init; }
+
     /// <summary>The maker's note where it is gone against on purpose; null where it is not.</summary>
     public string? OnPurpose { get; init; }
 }
@@ -62,12 +84,15 @@ public static class PlanAdvice
 
     public static IReadOnlyList<Advice> For(PiecePlan plan, DosedRecipe batch, Materials materials) =>
     [
-        .. Coats(plan.Coats, materials).Select(advice => advice with
-        {
-            OnPurpose = plan.OnPurpose.FirstOrDefault(kept => kept.Code == advice.Code && kept.CoatId == advice.CoatId)?.Note,
-        }),
+        .. Coats(plan.Coats, materials).Select(plan.Heeding),
         .. Doses(batch), .. NotForEating(plan, materials),
     ];
+
+    /// <summary>What was found, with the maker's note if it is gone against on purpose.</summary>
+    internal static Advice Heeding(this PiecePlan plan, Advice advice) => advice with
+    {
+        OnPurpose = plan.OnPurpose.FirstOrDefault(kept => kept.Code == advice.Code && kept.CoatId == advice.CoatId)?.Note,
+    };
 
     private static IEnumerable<Advice> Coats(IReadOnlyList<Coat> coats, Materials materials)
     {
@@ -76,7 +101,7 @@ public static class PlanAdvice
         {
             if (pollen && coat is not PollenCoat)
                 yield return new Advice(AdviceCode.CoatOverPollen, coat.Id);
-            if (coat is IPlacedCoat { Place: { Kind: not PlaceKind.Whole, Feather: 0 } } and not PollenCoat)
+            if (coat is IPlacedCoat { Place: { Kind: not PlaceKind.Whole, Feather: 0 } } and not PollenCoat and not WashCoat { Marking: not null })
                 yield return new Advice(AdviceCode.HardLine, coat.Id);
             switch (coat)
             {
@@ -125,16 +150,32 @@ public static class PlanAdvice
         MaterialsOf(plan).Where(id => materials.Find(id) is { Label.FoodStatus: not FoodStatus.Edible })
             .Select(id => new Advice(AdviceCode.DecorativeOnly, MaterialId: id));
 
+    /// <summary>What is in the way of those who will eat it, at the coat or paste concerned.</summary>
+    public static IEnumerable<Advice> ForGuests(PiecePlan plan, Guests guests, Materials materials) =>
+        PasteOf(plan).Select(id => (CoatId: (Guid?)null, MaterialId: id))
+            .Concat(plan.Coats.SelectMany(coat => MaterialsOf(coat).Select(id => (CoatId: (Guid?)coat.Id, MaterialId: id))))
+            .Where(used => materials.Find(used.MaterialId) is not null)
+            .SelectMany(used => Against(guests, materials.Get<Material>(used.MaterialId)).Select(code => plan.Heeding(new Advice(code, used.CoatId, used.MaterialId))));
+
+    private static IEnumerable<AdviceCode> Against(Guests guests, Material material)
+    {
+        if (guests.EatIt && material.Label.FoodStatus != FoodStatus.Edible)
+            yield return AdviceCode.MustBeEdible;
+        if (!guests.Diets.All(material.Label.Suits))
+            yield return AdviceCode.NotForGuests;
+    }
+
     /// <summary>Ids of everything that goes into or onto the piece, each once.</summary>
-    public static IEnumerable<string> MaterialsOf(PiecePlan plan) =>
-        plan.Paste.Doses.Select(dose => dose.ColourantId).Prepend(plan.Paste.BaseId)
-            .Concat(plan.Coats.SelectMany(coat => coat switch
-            {
-                DustCoat dust => dust.Mix.Select(portion => portion.MaterialId),
-                WashCoat wash => wash.Mix.Select(part => part.MaterialId).Append(wash.ThinnerId),
-                GlazeCoat glaze => (glaze.Tint?.Mix ?? []).Select(portion => portion.MaterialId).Prepend(glaze.GlazeId),
-                PollenCoat pollen => [pollen.AdhesiveId, pollen.CrumbId],
-                _ => [],
-            }))
-            .Distinct();
+    public static IEnumerable<string> MaterialsOf(PiecePlan plan) => PasteOf(plan).Concat(plan.Coats.SelectMany(MaterialsOf)).Distinct();
+
+    private static IEnumerable<string> PasteOf(PiecePlan plan) => plan.Paste.Doses.Select(dose => dose.ColourantId).Prepend(plan.Paste.BaseId);
+
+    public static IEnumerable<string> MaterialsOf(Coat coat) => coat switch
+    {
+        DustCoat dust => dust.Mix.Select(portion => portion.MaterialId),
+        WashCoat wash => wash.Mix.Select(part => part.MaterialId).Append(wash.ThinnerId),
+        GlazeCoat glaze => (glaze.Tint?.Mix ?? []).Select(portion => portion.MaterialId).Prepend(glaze.GlazeId),
+        PollenCoat pollen => [pollen.AdhesiveId, pollen.CrumbId],
+        _ => [],
+    };
 }

@@ -19,6 +19,10 @@ public enum PlanProblemCode
     LoadOverLimit,
     PlaceOutOfRange,
     PlaceEndsBeforeStart,
+    TooManyPlaces,
+    MarkSizeOutOfRange,
+    SpacingOutOfRange,
+    WaverOutOfRange,
     CoatsOutOfRange,
     SecondsOutOfRange,
     TooManyCoats,
@@ -55,6 +59,9 @@ public static class PlanCheck
 
     /// <summary>More of a wash runs off, in ml/cm2.</summary>
     public const double MostWetMlPerCm2 = 0.02;
+
+    /// <summary>Closer than this no brush sets one stroke beside the other.</summary>
+    public const double SmallestSpacingMm = 0.5;
 
     /// <summary>More powder in 10 ml of glaze does not stir in, in g.</summary>
     public const double MostTintGPer10ml = 5;
@@ -133,7 +140,7 @@ public static class PlanCheck
                     [new PlanProblem($"{path}.seconds", PlanProblemCode.SecondsOutOfRange, MostSteamSeconds)],
                 _ => [],
             };
-            foreach (var problem in coats[i] is IPlacedCoat placed ? problems.Concat(PlaceProblems(placed.Place, path)) : problems)
+            foreach (var problem in coats[i] is IPlacedCoat placed ? problems.Concat(PlaceProblems(placed.Place, $"{path}.place")) : problems)
                 yield return problem;
         }
     }
@@ -182,6 +189,10 @@ public static class PlanCheck
             yield return new PlanProblem($"{path}.gPerMl", PlanProblemCode.StrengthOutOfRange, MostGPerMl);
         if (!(wash.WetMlPerCm2 is > 0 and <= MostWetMlPerCm2))
             yield return new PlanProblem($"{path}.wetMlPerCm2", PlanProblemCode.WetOutOfRange, MostWetMlPerCm2);
+        if (wash.Marking is null)
+            yield break;
+        foreach (var problem in MarkingProblems(wash.Marking, $"{path}.marking"))
+            yield return problem;
     }
 
     private static IEnumerable<PlanProblem> Pollen(PollenCoat pollen, string path, Materials materials)
@@ -194,18 +205,46 @@ public static class PlanCheck
             yield return new PlanProblem($"{path}.coverage", PlanProblemCode.CoverageOutOfRange, 1);
     }
 
-    private static IEnumerable<PlanProblem> PlaceProblems(Place place, string path)
+    /// <param name="path">Of the place.</param>
+    private static IEnumerable<PlanProblem> PlaceProblems(Place place, string path, bool isPart = false)
     {
-        if (place.Kind == PlaceKind.Whole)
-            yield break;
-        foreach (var (name, distance) in new[] { ("start", place.Start), ("end", place.End), ("feather", place.Feather) })
+        if (place.Kind != PlaceKind.Whole)
         {
-            if (!(distance >= 0 && distance <= place.LargestDistance))
-                yield return new PlanProblem($"{path}.place.{name}", PlanProblemCode.PlaceOutOfRange, place.LargestDistance);
+            foreach (var (name, distance) in new[] { ("start", place.Start), ("end", place.End), ("feather", place.Feather) })
+            {
+                if (!(distance >= 0 && distance <= place.LargestDistance))
+                    yield return new PlanProblem($"{path}.{name}", PlanProblemCode.PlaceOutOfRange, place.LargestDistance);
+            }
+
+            if (place.End < place.Start)
+                yield return new PlanProblem($"{path}.end", PlanProblemCode.PlaceEndsBeforeStart);
         }
 
-        if (place.End < place.Start)
-            yield return new PlanProblem($"{path}.place.end", PlanProblemCode.PlaceEndsBeforeStart);
+        // One level deep: nobody pictures a place made of places made of places.
+        if (place.Also.Count > (isPart ? 0 : Place.MostAlso))
+            yield return new PlanProblem($"{path}.also", PlanProblemCode.TooManyPlaces, isPart ? 0 : Place.MostAlso);
+        else if (isPart && place.Within is not null)
+            yield return new PlanProblem($"{path}.within", PlanProblemCode.TooManyPlaces, 0);
+        else
+        {
+            foreach (var problem in place.Also.Index().SelectMany(one => PlaceProblems(one.Item, $"{path}.also[{one.Index}]", isPart: true)))
+                yield return problem;
+            if (place.Within is not null)
+            {
+                foreach (var problem in PlaceProblems(place.Within, $"{path}.within", isPart: true))
+                    yield return problem;
+            }
+        }
+    }
+
+    private static IEnumerable<PlanProblem> MarkingProblems(Marking marking, string path)
+    {
+        if (!(marking.SizeMm is >= Marking.SmallestMm and <= Marking.LargestMm))
+            yield return new PlanProblem($"{path}.sizeMm", PlanProblemCode.MarkSizeOutOfRange, Marking.LargestMm);
+        if (marking.IsSpaced && !(marking.SpacingMm is >= SmallestSpacingMm and <= Marking.LargestMm))
+            yield return new PlanProblem($"{path}.spacingMm", PlanProblemCode.SpacingOutOfRange, Marking.LargestMm);
+        if (!(marking.Waver is >= 0 and <= 1))
+            yield return new PlanProblem($"{path}.waver", PlanProblemCode.WaverOutOfRange, 1);
     }
 
     private static IEnumerable<PlanProblem> Glaze(GlazeCoat glaze, string path, Materials materials)

@@ -29,6 +29,9 @@ public sealed class Outline
 
     public VeinPattern Veins { get; }
 
+    /// <summary>Rolled to a tube: its face is the inside, its tip the mouth.</summary>
+    public bool IsTube { get; init; }
+
     /// <summary>The right half as a fine chain of points, base to tip.</summary>
     internal IReadOnlyList<(double Across, double Along)> Half { get; }
 

@@ -15,7 +15,10 @@ public enum PartOf
 public sealed record Piece(
     string Name, string OutlineId, double LengthMm, double WidthMm, double ThicknessMm, bool Solid, PartOf PartOf, int PerPart, double SpareShare)
 {
-    public PieceShape Shape() => new(OutlineLibrary.Get(OutlineId), LengthMm, WidthMm);
+    /// <summary>How it is shaped and stands in the flower.</summary>
+    public PieceForm Form { get; init; } = PieceForm.Usual(PieceForm.RoleOf(OutlineId, PartOf, Solid));
+
+    public PieceShape Shape() => new(OutlineLibrary.Get(OutlineId), LengthMm, WidthMm, Solid, Form);
 
     /// <summary>Pieces without spares.</summary>
     /// <param name="parts">Flowers or buds of the design.</param>

@@ -32,6 +32,6 @@ public sealed class PieceRow
     {
         var x = Math.Abs(xMm);
         var across = HalfWidthMm > 0 ? Math.Min(x / HalfWidthMm, 1) : 1;
-        return new PiecePoint(along, across, withEdge && Contains(x) ? shape.DistanceToEdge(x, yMm) : 0);
+        return new PiecePoint(along, across, withEdge && Contains(x) ? shape.DistanceToEdge(x, yMm) : 0, xMm, yMm);
     }
 }

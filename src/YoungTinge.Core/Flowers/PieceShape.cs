@@ -3,20 +3,50 @@ using System.Text;
 
 namespace YoungTinge.Core.Flowers;
 
+/// <summary>How a piece is made, which decides where its zones lie.</summary>
+public enum PieceBuild
+{
+    /// <summary>Cut from a sheet.</summary>
+    Flat,
+
+    /// <summary>Rolled from a ball or cone.</summary>
+    Solid,
+
+    /// <summary>A sheet rolled to a tube: its face is the inside, its tip the mouth.</summary>
+    Tube,
+}
+
 /// <summary>An outline at its size: what is cut, in millimetres.</summary>
 public sealed class PieceShape
 {
     private readonly (double X, double Y)[] half;
 
+    /// <summary>Waves along the edge of a frilled piece, and how deep they are at most, as a share of its half width.</summary>
+    private const int FrillWaves = 11;
+    private const double FrillDepth = 0.07;
+
+    /// <param name="solid">Rolled from a ball, not cut from a sheet.</param>
+    /// <param name="form">Its frill and its veins; null for a plain edge and the outline's own veins.</param>
     /// <exception cref="ArgumentOutOfRangeException">A length or width that is not above 0.</exception>
-    public PieceShape(Outline outline, double lengthMm, double widthMm)
+    public PieceShape(Outline outline, double lengthMm, double widthMm, bool solid = false, PieceForm? form = null)
     {
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(lengthMm);
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(widthMm);
         (Outline, LengthMm, WidthMm) = (outline, lengthMm, widthMm);
-        half = [.. outline.Half.Select(p => (p.Across * widthMm / 2, p.Along * lengthMm))];
+        Veins = form?.Veins ?? outline.Veins;
+        Build = solid ? PieceBuild.Solid : outline.IsTube ? PieceBuild.Tube : PieceBuild.Flat;
+        var depth = FrillDepth * (form?.Frill ?? 0);
+        half = [.. outline.Half.Select(p => (Frilled(p.Across, p.Along, depth) * widthMm / 2, p.Along * lengthMm))];
         AreaCm2 = AreaMm2() / 100;
     }
+
+    public VeinPattern Veins { get; }
+
+    public PieceBuild Build { get; }
+
+    /// <summary>An edge waves inward only, so that the piece keeps its size; less towards its base.</summary>
+    private static double Frilled(double across, double along, double depth) =>
+        across * (1 - depth * along * (1 - Math.Cos(2 * Math.PI * FrillWaves * along)));
 
     public Outline Outline { get; }
 
@@ -33,7 +63,7 @@ public sealed class PieceShape
     public PiecePoint PointAt(double along, double across)
     {
         var x = across * Outline.HalfWidthAt(along) * WidthMm / 2;
-        return new PiecePoint(along, across, DistanceToEdge(x, along * LengthMm));
+        return new PiecePoint(along, across, DistanceToEdge(x, along * LengthMm), x, along * LengthMm);
     }
 
     /// <summary>A line across the piece, to take many points from.</summary>
@@ -55,12 +85,27 @@ public sealed class PieceShape
     /// <summary>The whole edge as an SVG path in millimetres, tip up: x to the right from the left edge, y down from the tip.</summary>
     public string SvgPath()
     {
-        var path = new StringBuilder("M");
-        var ring = half.Concat(half.Reverse().Skip(1).Select(p => (X: -p.X, p.Y)));
+        var path = new StringBuilder();
+        Append(path, Ring());
+        return path.ToString();
+    }
+
+    /// <summary>Closed shapes on the piece as one SVG path, in the same box as the edge.</summary>
+    /// <param name="shapes">x across from the midrib, y along from the base, in mm.</param>
+    public string SvgPathOf(IEnumerable<IReadOnlyList<(double X, double Y)>> shapes)
+    {
+        var path = new StringBuilder();
+        foreach (var shape in shapes)
+            Append(path, shape);
+        return path.ToString();
+    }
+
+    private void Append(StringBuilder path, IEnumerable<(double X, double Y)> ring)
+    {
+        path.Append('M');
         foreach (var (x, y) in ring)
             path.Append(CultureInfo.InvariantCulture, $"{WidthMm / 2 + x:0.##} {LengthMm - y:0.##}L");
         path[^1] = 'Z';
-        return path.ToString();
     }
 
     private double AreaMm2()
@@ -75,6 +120,9 @@ public sealed class PieceShape
 
         return Math.Abs(twice);
     }
+
+    /// <summary>The whole edge, round from the base up the right side; x across from the midrib, y along from the base, in mm.</summary>
+    internal IEnumerable<(double X, double Y)> Ring() => half.Concat(half.Reverse().Skip(1).Select(p => (X: -p.X, p.Y)));
 
     internal double DistanceToEdge(double x, double y)
     {

@@ -21,6 +21,18 @@ public sealed record GlazeLayer(Glaze Glaze, int Coats, GlazeTint? Tint = null) 
 /// <param name="Coverage">Share of the face that they hide, 0 to 1.</param>
 public sealed record CrumbLayer(Spectrum Reflectance, double Coverage) : Layer;
 
+/// <summary>How much of each layer of a stack lies at one spot.</summary>
+public interface ILies
+{
+    /// <summary>Share of a full layer, 0 or more.</summary>
+    /// <param name="layer">Place in the list.</param>
+    double ShareOf(int layer);
+
+    /// <summary>Share of the spot that it lies on at all, 0 to 1; an eye takes the mean of that and the rest.</summary>
+    /// <param name="layer">Place in the list.</param>
+    double CoverOf(int layer);
+}
+
 /// <summary>
 /// Layers made ready to be laid on many points. Steam looks back: a dust below it lies as steamed, a dust above it does not, and
 /// a second steaming changes nothing more. Steam does nothing to a wash or a glaze.
@@ -50,11 +62,31 @@ public sealed class LayerStack
     /// <summary>Lays everything on a face, in place.</summary>
     /// <param name="reflectance">36 values of the paste, 0 to 1; becomes the finished face.</param>
     /// <param name="shareOf">How much of the layer at this place in the list lies here, 0 or more.</param>
-    public void LayOn(Span<double> reflectance, Func<int, double> shareOf)
+    public void LayOn(Span<double> reflectance, Func<int, double> shareOf) => LayOn(reflectance, new Everywhere(shareOf));
+
+    /// <summary>Lays everything on a face, in place.</summary>
+    /// <param name="reflectance">36 values of the paste, 0 to 1; becomes the finished face.</param>
+    public void LayOn<TLies>(Span<double> reflectance, TLies lies) where TLies : struct, ILies
     {
+        Span<double> before = stackalloc double[SpectralGrid.Bands];
         var isBare = true;
         foreach (var (layer, lay) in films)
-            isBare &= !lay(reflectance, shareOf(layer), isBare);
+        {
+            var cover = lies.CoverOf(layer);
+            if (cover <= 0)
+                continue;
+            reflectance.CopyTo(before);
+            isBare &= !lay(reflectance, lies.ShareOf(layer), isBare);
+            for (var band = 0; cover < 1 && band < SpectralGrid.Bands; band++)
+                reflectance[band] = before[band] + cover * (reflectance[band] - before[band]);
+        }
+    }
+
+    private readonly struct Everywhere(Func<int, double> shareOf) : ILies
+    {
+        public double ShareOf(int layer) => shareOf(layer);
+
+        public double CoverOf(int layer) => 1;
     }
 
     private static Laying? Film(Layer? layer, Scatterer paste, bool isSteamed)

@@ -8,7 +8,7 @@ namespace YoungTinge.Core.Planning;
 public static class CoatAmounts
 {
     /// <summary>Points along and across for the mean of a mask; the mean is then within about 1 %.</summary>
-    private const int Grid = 40;
+    private const int Grid = 60;
 
     /// <summary>Share of a glaze that ends up on the piece: much of a spray passes by, a dip and a brush lose little.</summary>
     private const double SprayShare = 0.4;
@@ -16,7 +16,7 @@ public static class CoatAmounts
 
     /// <summary>Dust mix for one coat on all pieces, in g, as each portion.</summary>
     public static IReadOnlyList<MaterialAmount> Dust(DustCoat coat, PieceShape shape, int pieces) =>
-        Portion.Of(coat.Mix, DustLoad.MixG(coat, shape.AreaCm2, MeanShare(coat.Place, shape), pieces));
+        Portion.Of(coat.Mix, DustLoad.MixG(coat, shape.AreaCm2, MeanShare(coat, shape), pieces));
 
     /// <summary>Glaze for one of the coats on all pieces, in ml.</summary>
     public static double GlazeMlPerCoat(GlazeCoat coat, PieceShape shape, int pieces, Materials materials)
@@ -36,7 +36,7 @@ public static class CoatAmounts
 
     /// <summary>Thinner for a wash on all pieces, in ml.</summary>
     public static double WashMl(WashCoat coat, PieceShape shape, int pieces) =>
-        Math.Max(SmallestWashMl, pieces * coat.Sides.Count() * shape.AreaCm2 * MeanShare(coat.Place, shape) * coat.WetMlPerCm2 / WashShare);
+        Math.Max(SmallestWashMl, pieces * coat.Sides.Count() * shape.AreaCm2 * MeanShare(coat, shape) * coat.WetMlPerCm2 / WashShare);
 
     /// <summary>Each colour of a wash on all pieces, in g.</summary>
     public static IReadOnlyList<MaterialAmount> Paint(WashCoat coat, PieceShape shape, int pieces) => Portion.Of(coat.Mix, WashMl(coat, shape, pieces) * coat.GPerMl);
@@ -47,21 +47,26 @@ public static class CoatAmounts
 
     /// <summary>Crumbs on all pieces, in g.</summary>
     public static double CrumbG(PollenCoat coat, PieceShape shape, int pieces) =>
-        pieces * coat.Sides.Count() * shape.AreaCm2 * MeanShare(coat.Place, shape) * coat.Coverage * CrumbMgPerCm2 / 1000;
+        pieces * coat.Sides.Count() * shape.AreaCm2 * MeanShare(coat, shape) * coat.Coverage * CrumbMgPerCm2 / 1000;
 
-    private static double MeanShare(Place place, PieceShape shape)
+    /// <summary>Of a coat over one side: mean of where it is full, or the share that its strokes hide.</summary>
+    private static double MeanShare(IPlacedCoat coat, PieceShape shape)
     {
+        var cover = coat is WashCoat { Marking: { } marking } ? new CoverMap(MarkingShapes.Of(marking, coat.Place, shape), shape) : null;
+        var (cellAcrossMm, cellAlongMm) = (shape.WidthMm / Grid, shape.LengthMm / Grid);
+        var needsEdge = coat.Place.Parts.Any(place => place.Kind == PlaceKind.Rim);
         double sum = 0, inside = 0;
         for (var row = 0; row < Grid; row++)
         {
-            var across = shape.RowAtMm((row + 0.5) / Grid * shape.LengthMm);
+            var across = shape.RowAtMm((row + 0.5) * cellAlongMm);
             for (var column = 0; column < Grid; column++)
             {
-                var x = (column + 0.5) / Grid * shape.WidthMm / 2;
+                var x = (column + 0.5) * cellAcrossMm - shape.WidthMm / 2;
                 if (!across.Contains(x))
                     continue;
                 inside++;
-                sum += place.MaskAt(across.PointAt(x, place.Kind == PlaceKind.Rim));
+                sum += cover?.ShareOf(x, (row + 0.5) * cellAlongMm, cellAcrossMm, cellAlongMm)
+                    ?? coat.Place.MaskAt(across.PointAt(x, needsEdge), shape.Veins);
             }
         }
 

@@ -14,8 +14,21 @@ public static class RunSheet
     /// <summary>Spirit is gone from the skin, and steam finds nothing wet to carry off.</summary>
     private const double WashDriesMinutes = 20;
 
+    /// <summary>A steamed face is tacky for a while.</summary>
+    private const double SteamDriesMinutes = 15;
+
     /// <summary>Sooner, crumbs shed.</summary>
     private const double PollenDriesHours = 12;
+
+    /// <summary>How long pieces are left alone after a coat; 0 for none.</summary>
+    public static double WaitMinutesAfter(Coat coat) => coat switch
+    {
+        WashCoat => WashDriesMinutes,
+        SteamCoat => SteamDriesMinutes,
+        GlazeCoat glaze => glaze.Coats * FlashOffMinutes,
+        PollenCoat => 60 * PollenDriesHours,
+        _ => 0,
+    };
 
     /// <param name="parts">Flowers or buds that the pieces are for.</param>
     public static IReadOnlyList<RunStep> For(PiecePlan plan, Piece piece, int parts, Materials materials)
@@ -55,7 +68,7 @@ public static class RunSheet
                 break;
             case WashCoat wash:
                 yield return new MixWash($"{wash.Id}:mix", wash.Id, CoatAmounts.Paint(wash, shape, pieces), wash.ThinnerId, CoatAmounts.WashMl(wash, shape, pieces));
-                yield return new BrushWash($"{wash.Id}:brush", wash.Id, wash.Place, wash.Sides, pieces, WashDriesMinutes);
+                yield return new BrushWash($"{wash.Id}:brush", wash.Id, wash.Marking, wash.Place, wash.Sides, pieces, WashDriesMinutes);
                 break;
             case SteamCoat steam:
                 yield return new SteamPieces($"{coat.Id}:steam", coat.Id, steam.Seconds, pieces);

@@ -68,7 +68,7 @@ public sealed record BrushDust(string Key, Guid CoatId, LoadWord Load, Place Pla
 public sealed record MixWash(string Key, Guid CoatId, IReadOnlyList<MaterialAmount> Colours, string ThinnerId, double Ml) : RunStep(Key, [Caution.Gloves, Caution.Fumes]);
 
 /// <param name="DryMinutes">To leave it before the next step.</param>
-public sealed record BrushWash(string Key, Guid CoatId, Place Place, Sides Sides, int Pieces, double DryMinutes) : RunStep(Key, [Caution.Fumes]);
+public sealed record BrushWash(string Key, Guid CoatId, Marking? Marking, Place Place, Sides Sides, int Pieces, double DryMinutes) : RunStep(Key, [Caution.Fumes]);
 
 /// <param name="DryHours">To leave it before it is touched.</param>
 public sealed record StickPollen(string Key, Guid CoatId, string AdhesiveId, string CrumbId, double Grams, Place Place, int Pieces, double DryHours) : RunStep(Key, []);

@@ -1,3 +1,4 @@
+using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -26,7 +27,7 @@ internal static class DemoCommissions
             },
         ]),
         new("Tidewrack moon wedding", 21, "Candle light", LightKind.Candle, 60, [Clematis, Caladium], [new("Clematis, deep indigo", White(("woad", 1.23), ("sloe", 0.86), ("vetch", 0.39)), 120, "#4a4a78", null, "")]),
-        new("Harbour school fete", 33, "Marquee, afternoon daylight; vegan guests", LightKind.Daylight, null, [Astrantia], []),
+        new("Harbour school fete", 33, "Marquee, afternoon daylight; vegan guests", LightKind.Daylight, null, [Astrantia], []) { Diets = [Diet.Vegan] },
     ];
 
     private static DemoFlower Hellebore => new("Hellebore", 7, 3,

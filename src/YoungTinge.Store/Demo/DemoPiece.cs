@@ -7,7 +7,10 @@ using YoungTinge.Core.Marble;
 namespace YoungTinge.Store.Demo;
 
 internal sealed record DemoCommission(
-    string Name, int DueInDays, string Place, LightKind Light, int? RoomHumidityPercent, IReadOnlyList<DemoFlower> Flowers, IReadOnlyList<DemoBatch> Batches);
+    string Name, int DueInDays, string Place, LightKind Light, int? RoomHumidityPercent, IReadOnlyList<DemoFlower> Flowers, IReadOnlyList<DemoBatch> Batches)
+{
+    public IReadOnlyList<Diet> Diets { get; init; } = [];
+}
 
 /// <param name="Off">How far the batch lay from its target when it was read; null before it was.</param>
 internal sealed record DemoBatch(string Name, PasteRecipe Recipe, double PasteG, string Target, Lab? Off, string Note)

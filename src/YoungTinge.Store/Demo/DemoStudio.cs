@@ -41,10 +41,10 @@ public static class DemoStudio
         var commissionId = Guid.CreateVersion7(now);
         await RunAsync(
             connection,
-            "insert into commission (id, studio_id, name, due_on, place, light, room_humidity_percent) values ($1, $2, $3, $4, $5, $6, $7)",
+            "insert into commission (id, studio_id, name, due_on, place, light, room_humidity_percent, diets) values ($1, $2, $3, $4, $5, $6, $7, $8)",
             cancel,
             commissionId, studioId, commission.Name, today.AddDays(commission.DueInDays), commission.Place, Words.Light.WordFor(commission.Light),
-            commission.RoomHumidityPercent);
+            commission.RoomHumidityPercent, commission.Diets.Select(Words.Diets.WordFor).ToArray());
         foreach (var batch in commission.Batches)
             await AddBatchAsync(connection, studioId, commissionId, batch, materials, now, cancel);
         foreach (var (position, flower) in commission.Flowers.Index())
@@ -56,9 +56,9 @@ public static class DemoStudio
                 cancel,
                 flowerId, studioId, commissionId, position, flower.Name, flower.Flowers, flower.Buds);
             var works = new List<PlannedWork>();
-            foreach (var (place, piece) in flower.Pieces.Index())
+            foreach (var piece in flower.Pieces)
             {
-                var pieceId = await AddPieceAsync(connection, studioId, flowerId, place, piece, materials, now, cancel);
+                var pieceId = await AddPieceAsync(connection, studioId, flowerId, piece, materials, now, cancel);
                 works.Add(new PlannedWork(pieceId, piece.Piece, piece.Piece.PartOf == PartOf.Bud ? flower.Buds : flower.Flowers, piece.Plan));
             }
 
@@ -74,20 +74,11 @@ public static class DemoStudio
         studioId, flowerId, kind, new Json(JsonSerializer.Serialize(plan, PlanJson.Options)));
 
     private static async Task<Guid> AddPieceAsync(
-        NpgsqlConnection connection, Guid studioId, Guid flowerId, int position, DemoPiece demo, Materials materials, DateTimeOffset now, CancellationToken cancel)
+        NpgsqlConnection connection, Guid studioId, Guid flowerId, DemoPiece demo, Materials materials, DateTimeOffset now, CancellationToken cancel)
     {
         var pieceId = Guid.CreateVersion7(now);
         var piece = demo.Piece;
-        await RunAsync(
-            connection,
-            """
-            insert into piece (id, studio_id, flower_id, position, name, outline_id, length_mm, width_mm, thickness_mm, solid,
-                part_of, per_part, spare_share, plan, changed_at)
-            values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15)
-            """,
-            cancel,
-            pieceId, studioId, flowerId, position, piece.Name, piece.OutlineId, piece.LengthMm, piece.WidthMm, piece.ThicknessMm, piece.Solid,
-            Words.Part.WordFor(piece.PartOf), piece.PerPart, piece.SpareShare, new Json(PlanJson.Write(demo.Plan)), now.UtcDateTime);
+        await PieceStore.InsertAsync(connection, studioId, flowerId, pieceId, piece, demo.Plan, cancel);
 
         var history = BuildUp.Of(demo.Plan, piece.Shape(), materials);
         foreach (var reading in demo.Readings)

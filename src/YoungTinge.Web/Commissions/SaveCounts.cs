@@ -16,7 +16,7 @@ public static class SaveCounts
 
     private static async Task<IResult> Handle(Guid id, Request request, CurrentStudio studio, CommissionStore commissions, CancellationToken cancel)
     {
-        FieldProblem[] problems = [.. Problems(request)];
+        FieldProblem[] problems = [.. Problems(request.Flowers, request.Buds)];
         if (problems.Length > 0)
             return Trouble.NotPossible(problems);
         var studioId = await studio.IdAsync(cancel);
@@ -28,13 +28,13 @@ public static class SaveCounts
             : Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere);
     }
 
-    private static IEnumerable<FieldProblem> Problems(Request request)
+    internal static IEnumerable<FieldProblem> Problems(int flowers, int buds)
     {
-        if (request.Flowers is < 0 or > Most)
+        if (flowers is < 0 or > Most)
             yield return new FieldProblem("flowers", "flowersOutOfRange", Most, null);
-        if (request.Buds is < 0 or > Most)
+        if (buds is < 0 or > Most)
             yield return new FieldProblem("buds", "flowersOutOfRange", Most, null);
-        if (request is { Flowers: 0, Buds: 0 })
+        if (flowers == 0 && buds == 0)
             yield return new FieldProblem("flowers", "noFlowers", null, null);
     }
 }

@@ -7,7 +7,7 @@ namespace YoungTinge.Web.Flowers;
 /// <summary>A flower with its pieces, in order along the stem.</summary>
 public static class GetFlower
 {
-    public sealed record Answer(Guid Id, string Name, int Flowers, int Buds, CommissionView Commission, IReadOnlyList<PieceView> Pieces);
+    public sealed record Answer(Guid Id, string Name, int Flowers, int Buds, bool MustBeEdible, CommissionView Commission, IReadOnlyList<PieceView> Pieces);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/flowers/{id:guid}", Handle)
         .WithName("getFlower").Produces<Answer>().Fails(404, 503);
@@ -21,7 +21,7 @@ public static class GetFlower
         var materials = await cabinet.LoadAsync(current.Id, cancel);
         var planned = await pieces.ListAsync(current.Id, id, cancel);
         return TypedResults.Ok(new Answer(
-            flower.Id, flower.Name, flower.Flowers, flower.Buds, CommissionView.From(commission, current, clock.GetUtcNow()),
+            flower.Id, flower.Name, flower.Flowers, flower.Buds, flower.MustBeEdible, CommissionView.From(commission, current, clock.GetUtcNow()),
             [.. planned.Select(piece => PieceView.From(piece, materials))]));
     }
 }

@@ -10,10 +10,13 @@ namespace YoungTinge.Web.Flowers;
 /// <summary>A piece as it stands on the stem: its size, how many, and its finished colour in every zone.</summary>
 /// <param name="OutlinePath">SVG path in a box of width by length millimetres, tip up.</param>
 /// <param name="Finished">By zone.</param>
+/// <param name="Piece">As it is edited.</param>
+/// <param name="Version">To send with a change of it.</param>
 /// <param name="Spares">How many of the pieces to make are spares.</param>
 public sealed record PieceView(
     Guid Id, string Name, string OutlinePath, double LengthMm, double WidthMm, double ThicknessMm, bool Solid, PartOf PartOf,
-    int ToMake, int Spares, double PieceG, double BallMm, double BatchG, IReadOnlyDictionary<Zone, string> Finished)
+    int ToMake, int Spares, double PieceG, double BallMm, double BatchG, IReadOnlyDictionary<Zone, string> Finished,
+    Piece Piece, PieceBuild Build, int Version)
 {
     public static PieceView From(PlannedPiece planned, Materials materials)
     {
@@ -23,6 +26,7 @@ public sealed record PieceView(
         return new PieceView(
             planned.Id, piece.Name, shape.SvgPath(), piece.LengthMm, piece.WidthMm, piece.ThicknessMm, piece.Solid, piece.PartOf,
             quantity.Pieces, quantity.Pieces - piece.Needed(planned.Parts), quantity.PieceG, quantity.BallMm, quantity.BatchG,
-            BuildUp.Of(planned.Plan, shape, materials).ToDictionary(zone => zone.Zone, zone => ColourView.From(zone.Finished).Hex));
+            BuildUp.Of(planned.Plan, shape, materials).ToDictionary(zone => zone.Zone, zone => ColourView.From(zone.Finished).Hex),
+            piece, shape.Build, planned.Version);
     }
 }

@@ -18,7 +18,15 @@ public static class PreviewPlan
     public sealed record ZoneView(Zone Zone, IReadOnlyList<ColourView> Colours, ColourView Target, Difference Difference);
 
     /// <param name="Rgb">Three bytes a point (sRGB), row by row from the tip down, base64.</param>
-    public sealed record FieldView(int Columns, int Rows, string Rgb);
+    public sealed record FieldView(int Columns, int Rows, string Rgb)
+    {
+        /// <summary>Painted details, to be drawn sharp over it, in order.</summary>
+        public IReadOnlyList<MarkView> Marks { get; init; } = [];
+    }
+
+    /// <param name="Path">SVG path in a box of width by length millimetres, tip up.</param>
+    /// <param name="Field">What is seen where the detail lies.</param>
+    public sealed record MarkView(string Path, FieldView Field);
 
     /// <param name="MainDustId">The dust it is known by; null for what is no dust.</param>
     /// <param name="Load">The named load nearest to its own; null for what is no dust.</param>
@@ -30,7 +38,7 @@ public static class PreviewPlan
 
     /// <param name="OnPurpose">The maker's note where it is gone against on purpose; null where it is not.</param>
     /// <param name="Fixed">The plan with only this mended; null where that is for the maker to say.</param>
-    public sealed record AdviceView(AdviceCode Code, Guid? CoatId, string? MaterialId, string? OnPurpose, PiecePlan? Fixed);
+    public sealed record AdviceView(AdviceCode Code, Guid? CoatId, string? MaterialId, Zone? Zone, string? OnPurpose, PiecePlan? Fixed);
 
     /// <param name="Loads">What a hand calls light, medium and heavy.</param>
     public sealed record Answer(
@@ -41,7 +49,9 @@ public static class PreviewPlan
     public static void Map(RouteGroupBuilder api) => api.MapPost("/pieces/{id:guid}/preview", Handle)
         .WithName("previewPlan").Produces<Answer>().Fails(404, 422, 503);
 
-    private static async Task<IResult> Handle(Guid id, PiecePlan plan, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
+    /// <param name="light">That the pictures are seen under; daylight by default. Zones are always judged under daylight.</param>
+    /// <param name="shown">How many coats lie in the pictures; all by default.</param>
+    private static async Task<IResult> Handle(Guid id, PiecePlan plan, LightKind? light, int? shown, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
     {
         var studioId = await studio.IdAsync(cancel);
         if (await pieces.FindAsync(studioId, id, cancel) is not { } planned)
@@ -49,17 +59,20 @@ public static class PreviewPlan
         var materials = await cabinet.LoadAsync(studioId, cancel);
         return PlanProblems.Of(plan, materials) is { Count: > 0 } problems
             ? Trouble.NotPossible(problems)
-            : TypedResults.Ok(Compute(plan, planned, materials));
+            : TypedResults.Ok(Compute(plan, planned, Lights.Of(light ?? LightKind.Daylight), shown ?? int.MaxValue, materials));
     }
 
-    private static Answer Compute(PiecePlan plan, PlannedPiece planned, Materials materials)
+    private static Answer Compute(PiecePlan plan, PlannedPiece planned, Illuminant light, int shown, Materials materials)
     {
         var shape = planned.Piece.Shape();
         var quantity = PasteQuantity.For(planned.Piece, planned.Parts);
         var batch = DosedRecipe.For(plan.Paste, quantity.BatchG, materials);
-        var zones = BuildUp.Of(plan, shape, materials);
+        var eye = new ZoneEye(plan.Paste, plan.Coats, shape, materials);
+        var zones = BuildUp.Of(plan, eye);
+        // What a rule says of a coat need not be found again by looking.
+        var advice = PlanAdvice.ForGuests(plan, planned.Guests, materials).Concat(PlanAdvice.For(plan, batch, materials)).Concat(LookAdvice.For(plan, planned.Piece, zones, eye, materials)).DistinctBy(one => (one.Code, one.CoatId, one.MaterialId));
         var paste = zones[0].Colours[0];
-        var (face, back) = ColourField.Of(plan, shape, materials);
+        var picture = PiecePicture.Of(plan with { Coats = [.. plan.Coats.Take(shown)] }, shape, materials, light: light);
         return new Answer(
             [.. zones.Select(zone => new ZoneView(zone.Zone, [.. zone.Colours.Select(ColourView.From)], ColourView.From(zone.Target), zone.Difference))],
             ColourView.From(plan.Ground),
@@ -67,29 +80,48 @@ public static class PreviewPlan
             Difference.Of(paste, plan.Ground),
             BatchView.From(batch),
             [.. plan.Coats.Select(coat => View(coat, shape, quantity.Pieces, materials))],
-            View(face),
-            View(back),
-            [.. PlanAdvice.For(plan, batch, materials).Select(advice =>
-                new AdviceView(advice.Code, advice.CoatId, advice.MaterialId, advice.OnPurpose, PlanFix.For(plan, advice, materials, Guid.CreateVersion7())))],
+            View(picture.Face),
+            View(picture.Back),
+            [.. advice.Select(one =>
+                new AdviceView(one.Code, one.CoatId, one.MaterialId, one.Zone, one.OnPurpose, PlanFix.For(plan, one, materials, Guid.CreateVersion7())))],
             DustLoad.Named);
     }
 
+    internal static FieldView View(SidePicture side) => View(side.Field) with { Marks = [.. side.Marks.Select(mark => new MarkView(mark.Path, View(mark.Field)))] };
+
     private static FieldView View(ColourField field) => new(field.Columns, field.Rows, Convert.ToBase64String(field.Rgb));
 
-    private static CoatView View(Coat coat, PieceShape shape, int pieces, Materials materials) => coat switch
+    /// <summary>A coat's own colour; null for steam and a clear glaze.</summary>
+    internal static ColourView? PotOf(Coat coat, Materials materials)
     {
-        DustCoat dust => new CoatView(
-            coat.Id, DustOptics.MainOf(dust.Mix, materials), DustLoad.Nearest(dust.LoadMgPerCm2),
-            ColourView.From(Chip.OfDust(DustOptics.Mix(dust.Mix, materials), materials)), CoatAmounts.Dust(dust, shape, pieces), null),
-        WashCoat wash => new CoatView(
-            coat.Id, null, null, ColourView.From(Chip.OfWash(CoatStack.LayerOf(wash, materials), materials)), CoatAmounts.Paint(wash, shape, pieces), CoatAmounts.WashMl(wash, shape, pieces)),
-        GlazeCoat glaze => new CoatView(
-            coat.Id, null, null, glaze.Tint is { } tint ? ColourView.From(Chip.OfDust(DustOptics.Mix(tint.Mix, materials), materials)) : null,
-            [.. CoatAmounts.Tint(glaze, shape, pieces, materials).Select(amount => amount with { Grams = glaze.Coats * amount.Grams })],
-            glaze.Coats * CoatAmounts.GlazeMlPerCoat(glaze, shape, pieces, materials)),
-        PollenCoat pollen => new CoatView(
-            coat.Id, null, null, Chip.Of(materials.Get<Crumb>(pollen.CrumbId), materials) is { } chip ? ColourView.From(chip) : null,
-            [new MaterialAmount(pollen.CrumbId, CoatAmounts.CrumbG(pollen, shape, pieces))], null),
-        _ => new CoatView(coat.Id, null, null, null, [], null),
-    };
+        Lab? pot = coat switch
+        {
+            DustCoat dust => Chip.OfDust(DustOptics.Mix(dust.Mix, materials), materials),
+            WashCoat wash => Chip.OfWash(CoatStack.LayerOf(wash, materials), materials),
+            GlazeCoat { Tint: { } tint } => Chip.OfDust(DustOptics.Mix(tint.Mix, materials), materials),
+            PollenCoat pollen => Chip.Of(materials.Get<Crumb>(pollen.CrumbId), materials),
+            _ => null,
+        };
+        return pot is { } colour ? ColourView.From(colour) : null;
+    }
+
+    private static CoatView View(Coat coat, PieceShape shape, int pieces, Materials materials)
+    {
+        var view = new CoatView(coat.Id, null, null, PotOf(coat, materials), [], null);
+        return coat switch
+        {
+            DustCoat dust => view with
+            {
+                MainDustId = DustOptics.MainOf(dust.Mix, materials), Load = DustLoad.Nearest(dust.LoadMgPerCm2), Amounts = CoatAmounts.Dust(dust, shape, pieces),
+            },
+            WashCoat wash => view with { Amounts = CoatAmounts.Paint(wash, shape, pieces), Ml = CoatAmounts.WashMl(wash, shape, pieces) },
+            GlazeCoat glaze => view with
+            {
+                Amounts = [.. CoatAmounts.Tint(glaze, shape, pieces, materials).Select(amount => amount with { Grams = glaze.Coats * amount.Grams })],
+                Ml = glaze.Coats * CoatAmounts.GlazeMlPerCoat(glaze, shape, pieces, materials),
+            },
+            PollenCoat pollen => view with { Amounts = [new MaterialAmount(pollen.CrumbId, CoatAmounts.CrumbG(pollen, shape, pieces))] },
+            _ => view,
+        };
+    }
 }

@@ -66,7 +66,8 @@ public class BuildUpTests
     public void The_picture_agrees_with_the_ribbons()
     {
         var plan = Plan(Dust("wine-lees", place: new Place(PlaceKind.Tip, 0, 0.3, 0.15)), Glaze());
-        var (face, back) = ColourField.Of(plan, Shape, TestData.Cabinet);
+        var picture = PiecePicture.Of(plan, Shape, TestData.Cabinet);
+        var (face, back) = (picture.Face.Field, picture.Back.Field);
         var heart = BuildUp.Of(plan, Shape, TestData.Cabinet).Single(history => history.Zone == Zone.Heart);
         // Nothing but glaze lies at the heart, so a single point is the zone.
         Assert.Equal(ScreenColour.From(heart.Finished, Illuminant.D65).ToHex(), HexAt(face, 0.58, 0.45));
@@ -77,7 +78,7 @@ public class BuildUpTests
     [Fact]
     public void Both_halves_of_the_picture_are_alike()
     {
-        var (face, _) = ColourField.Of(Plan(Dust("wine-lees", place: new Place(PlaceKind.Rim, 0, 1, 5))), Shape, TestData.Cabinet, 48, 64);
+        var face = PiecePicture.Of(Plan(Dust("wine-lees", place: new Place(PlaceKind.Rim, 0, 1, 5))), Shape, TestData.Cabinet, 48, 64).Face.Field;
         for (var row = 0; row < face.Rows; row++)
         {
             for (var column = 0; column < face.Columns / 2; column++)

@@ -1,0 +1,80 @@
+namespace YoungTinge.Core.Flowers;
+
+/// <summary>One piece of an open flower as seen from above.</summary>
+/// <param name="Kind">Place of its kind in the list that was asked about.</param>
+/// <param name="Number">Which one of its kind, from 0.</param>
+/// <param name="AngleDegrees">Which way its tip points, clockwise from up.</param>
+/// <param name="BaseMm">From the middle of the flower to its base.</param>
+/// <param name="LengthShare">How long it looks from above, as a share of its length; the steeper it stands, the shorter.</param>
+/// <param name="Shade">Share of light that it loses by standing steep and by what stands over it, 0 to 1.</param>
+public sealed record BloomPiece(int Kind, int Number, double AngleDegrees, double BaseMm, double LengthShare, double Shade);
+
+/// <summary>An open flower from above, put together from its real pieces. A drawing of how they stand, not of how they bend.</summary>
+public static class Bloom
+{
+    /// <summary>Bigger flowers are shown with fewer of their smallest pieces.</summary>
+    public const int MostPieces = 400;
+
+    private const double GoldenAngleDegrees = 137.507764;
+
+    /// <summary>An upright piece is still seen a little: it leans, and it is cupped.</summary>
+    private const double LeastLengthShare = 0.22;
+
+    /// <summary>What a piece that stands upright loses of the light from above.</summary>
+    private const double SteepShade = 0.30;
+
+    /// <summary>What each whorl over a piece takes of its light.</summary>
+    private const double CoveredShade = 0.035;
+    private const double MostCoveredShade = 0.16;
+
+    /// <summary>In the order in which they are drawn: what lies lowest first.</summary>
+    /// <param name="kinds">The pieces of the flower. Buds, stems and leaves of the stem are not seen in it.</param>
+    public static IReadOnlyList<BloomPiece> Of(IReadOnlyList<Piece> kinds)
+    {
+        var whorls = kinds.Index().Where(kind => IsSeen(kind.Item))
+            .OrderBy(kind => Height(kind.Item.Form.Role)).ThenByDescending(kind => ReachMm(kind.Item)).ToList();
+        var pieces = new List<BloomPiece>();
+        foreach (var (at, (kind, piece)) in whorls.Index())
+        {
+            var over = Math.Min(MostCoveredShade, CoveredShade * (whorls.Count - 1 - at));
+            for (var number = 0; number < piece.PerPart && pieces.Count < MostPieces; number++)
+                pieces.Add(Placed(kind, piece, number, at, over));
+        }
+
+        return pieces;
+    }
+
+    /// <summary>From the middle of the flower to its tip as seen from above.</summary>
+    public static double ReachMm(Piece piece) => piece.Form.InsetMm + piece.LengthMm * LengthShare(piece.Form.OpenDegrees);
+
+    /// <summary>How far each piece of a whorl covers the next one at its widest, 0 for a gap to 1; 0 for what does not stand in a ring.</summary>
+    public static double OverlapOf(Piece piece)
+    {
+        if (piece.PerPart < 2 || piece.Form.Arrangement != Arrangement.Ring)
+            return 0;
+        var outMm = piece.Form.InsetMm + 0.6 * piece.LengthMm * Math.Max(LeastLengthShare, Math.Sin(piece.Form.OpenDegrees * Math.PI / 180));
+        var gapMm = 2 * outMm * Math.Sin(Math.PI / piece.PerPart);
+        return Math.Clamp(1 - gapMm / piece.WidthMm, 0, 1);
+    }
+
+    private static bool IsSeen(Piece piece) => piece.PartOf == PartOf.Flower && piece.Form.Role is not (PieceRole.Bud or PieceRole.Stem or PieceRole.Leaf or PieceRole.Berry);
+
+    private static int Height(PieceRole role) => role switch { PieceRole.Calyx => 0, PieceRole.Petal => 1, PieceRole.Stamen => 2, _ => 3 };
+
+    private static BloomPiece Placed(int kind, Piece piece, int number, int whorl, double coveredShade)
+    {
+        var form = piece.Form;
+        var turn = form.Arrangement switch
+        {
+            Arrangement.Ring => (number + (whorl % 2) * 0.5) * 360 / piece.PerPart,
+            Arrangement.Spiral => number * GoldenAngleDegrees,
+            _ => 180 + (number - (piece.PerPart - 1) / 2.0) * 24,
+        };
+        // Florets of a spiral fill the middle evenly.
+        var spread = form.Arrangement == Arrangement.Spiral && piece.PerPart > 1 ? Math.Sqrt((number + 0.5) / piece.PerPart) : 1;
+        var steep = Math.Clamp(1 - Math.Sin(Math.Min(form.OpenDegrees, 90) * Math.PI / 180), 0, 1);
+        return new BloomPiece(kind, number, turn % 360, form.InsetMm * spread, LengthShare(form.OpenDegrees), SteepShade * steep + coveredShade);
+    }
+
+    private static double LengthShare(double openDegrees) => Math.Max(LeastLengthShare, Math.Sin(openDegrees * Math.PI / 180));
+}

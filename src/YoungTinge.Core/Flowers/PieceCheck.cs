@@ -1,0 +1,66 @@
+namespace YoungTinge.Core.Flowers;
+
+public enum PieceProblemCode
+{
+    NameMissing,
+    NameTooLong,
+    UnknownOutline,
+    SizeOutOfRange,
+    ThicknessOutOfRange,
+    PerPartOutOfRange,
+    SparesOutOfRange,
+    OpenOutOfRange,
+    InsetOutOfRange,
+    ShareOutOfRange,
+}
+
+/// <summary>Something in a piece that cannot be.</summary>
+/// <param name="Path">The field, as in the piece's JSON: <c>form.cup</c>.</param>
+/// <param name="Limit">The limit that was passed, if it is one.</param>
+public sealed record PieceProblem(string Path, PieceProblemCode Code, double? Limit = null);
+
+/// <summary>Finds what cannot be in a piece, before it is kept.</summary>
+public static class PieceCheck
+{
+    public const int LongestName = 120;
+    public const double SmallestMm = 1;
+    public const double LargestMm = 500;
+    public const double ThinnestMm = 0.1;
+    public const double ThickestMm = 50;
+    public const int MostPerPart = 400;
+    public const double MostSpares = 2;
+
+    /// <summary>Kinds of piece in one flower; more is a whole wreath.</summary>
+    public const int MostKinds = 40;
+
+    public static IEnumerable<PieceProblem> Problems(Piece piece)
+    {
+        if (string.IsNullOrWhiteSpace(piece.Name))
+            yield return new PieceProblem("name", PieceProblemCode.NameMissing);
+        else if (piece.Name.Length > LongestName)
+            yield return new PieceProblem("name", PieceProblemCode.NameTooLong, LongestName);
+        if (OutlineLibrary.Find(piece.OutlineId) is null)
+            yield return new PieceProblem("outlineId", PieceProblemCode.UnknownOutline);
+        foreach (var (name, size) in new[] { ("lengthMm", piece.LengthMm), ("widthMm", piece.WidthMm) })
+        {
+            if (!(size is >= SmallestMm and <= LargestMm))
+                yield return new PieceProblem(name, PieceProblemCode.SizeOutOfRange, LargestMm);
+        }
+
+        if (!(piece.ThicknessMm is >= ThinnestMm and <= ThickestMm))
+            yield return new PieceProblem("thicknessMm", PieceProblemCode.ThicknessOutOfRange, ThickestMm);
+        if (piece.PerPart is < 1 or > MostPerPart)
+            yield return new PieceProblem("perPart", PieceProblemCode.PerPartOutOfRange, MostPerPart);
+        if (!(piece.SpareShare is >= 0 and <= MostSpares))
+            yield return new PieceProblem("spareShare", PieceProblemCode.SparesOutOfRange, 100 * MostSpares);
+        if (!(piece.Form.OpenDegrees is >= 0 and <= PieceForm.MostOpenDegrees))
+            yield return new PieceProblem("form.openDegrees", PieceProblemCode.OpenOutOfRange, PieceForm.MostOpenDegrees);
+        if (!(piece.Form.InsetMm is >= 0 and <= PieceForm.MostInsetMm))
+            yield return new PieceProblem("form.insetMm", PieceProblemCode.InsetOutOfRange, PieceForm.MostInsetMm);
+        foreach (var (name, share) in new[] { ("form.cup", piece.Form.Cup), ("form.frill", piece.Form.Frill) })
+        {
+            if (!(share is >= 0 and <= 1))
+                yield return new PieceProblem(name, PieceProblemCode.ShareOutOfRange, 1);
+        }
+    }
+}

@@ -1,0 +1,243 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Mixing;
+using YoungTinge.Core.Optics;
+using YoungTinge.Core.Planning;
+
+namespace YoungTinge.Core.Schedule;
+
+/// <summary>Proposes, for the targets of one piece, its paste and the coats that bring every zone there after steam and glaze.</summary>
+public sealed class CoatPlanner
+{
+    /// <summary>Within this a zone counts as reached by a plan.</summary>
+    public const double ReachedDeltaE = 3;
+
+    /// <summary>How often the paste is sought anew so that it is right under what follows.</summary>
+    private const int PasteRounds = 3;
+
+    /// <summary>What a square of CIEDE2000 counts that coats can bring, beside one that they cannot.</summary>
+    private const double PriceOfDusting = 0.05;
+
+    /// <summary>A paste within so much lightness of the palest counts as white or cream.</summary>
+    private const double NearlyWhite = 5;
+
+    /// <summary>Pastes that an approach is tried on.</summary>
+    private const int MostPastes = 3;
+
+    /// <summary>Marbled paste is meant to do most of it by itself.</summary>
+    private const int MostCoatsOverMarble = 2;
+
+    private static readonly Zone[] Zones = Enum.GetValues<Zone>();
+
+    private readonly PiecePlan plan;
+    private readonly Piece piece;
+    private readonly Materials materials;
+    private readonly PlannerRules rules;
+    private readonly PieceShape shape;
+    private readonly PasteQuantity quantity;
+    private readonly List<Material> allowed;
+    private readonly List<Coat> kept;
+    private readonly Dust? starch;
+
+    /// <param name="plan">Its targets, the coats that stay (locked, painted details, pollen), and its paste if that stays.</param>
+    /// <param name="parts">Flowers or buds that the pieces are for, at least 1.</param>
+    public CoatPlanner(PiecePlan plan, Piece piece, int parts, Materials materials, PlannerRules rules)
+    {
+        (this.plan, this.piece, this.materials, this.rules) = (plan, piece, materials, rules);
+        shape = piece.Shape();
+        quantity = PasteQuantity.For(piece, Math.Max(1, parts));
+        allowed = [.. materials.All.Where(rules.Allows)];
+        starch = allowed.OfType<Dust>().FirstOrDefault(dust => dust.Kind == DustKind.Extender);
+        kept = [.. plan.Coats.Where(Stays)];
+        // Steam and glaze that are locked are the finish; else it follows from what the zones should look like.
+        if (!kept.Any(coat => coat is SteamCoat or GlazeCoat))
+            kept.AddRange(FinishCoats.For(plan.Targets, allowed, materials));
+    }
+
+    /// <summary>Whether the planner leaves a coat as it is: a lock, a drawing or pollen is not its to change.</summary>
+    public static bool Stays(Coat coat) => coat.IsLocked || coat is PollenCoat or WashCoat { Marking: not null } or DustCoat { AfterAssembly: true };
+
+    /// <param name="keepsPaste">The paste stays too: it is mixed already, or belongs to a run of shades.</param>
+    /// <returns>Null where the approach cannot be: no paste, nothing to wash with.</returns>
+    public Proposal? Propose(Approach approach, bool keepsPaste, CancellationToken cancel = default)
+    {
+        var layup = new Layup(shape, materials);
+        switch (approach)
+        {
+            case Approach.PasteLed:
+                return Nearest(keepsPaste ? [plan.Paste] : NearPastes(layup, cancel), paste => Dusted(approach, paste, layup, cancel));
+            case Approach.DustLed:
+                return Nearest(keepsPaste ? [] : PlainPastes(), paste => Dusted(approach, paste, layup, cancel));
+            case Approach.WashLed:
+                return Nearest(keepsPaste ? [plan.Paste] : PlainPastes(), paste => Washed(paste, layup, cancel));
+            default:
+                return keepsPaste ? null : Marbled(layup, cancel);
+        }
+    }
+
+    /// <summary>On the likeliest paste; on the next ones only while a zone is not reached.</summary>
+    private static Proposal? Nearest(IEnumerable<PasteRecipe> likeliestFirst, Func<PasteRecipe, Proposal?> proposal)
+    {
+        Proposal? best = null;
+        foreach (var paste in likeliestFirst.Take(MostPastes))
+        {
+            if (proposal(paste) is { } found && (best is null || found.WorstDeltaE < best.WorstDeltaE))
+                best = found;
+            if (best?.WorstDeltaE <= ReachedDeltaE)
+                break;
+        }
+
+        return best;
+    }
+
+    private Proposal Dusted(Approach approach, PasteRecipe paste, Layup layup, CancellationToken cancel)
+    {
+        var coats = new CoatSearch(plan.Targets, shape, materials, paste, kept, MatteDusts(allowed), starch, null, layup).Run(cancel: cancel);
+        return Finished(approach, paste, coats, [], cancel);
+    }
+
+    private Proposal? Washed(PasteRecipe paste, Layup layup, CancellationToken cancel)
+    {
+        // The strongest spirit: it soaks in least and is gone soonest.
+        if (allowed.OfType<Thinner>().MinBy(thinner => thinner.WashDepthMm) is not { } spirit)
+            return null;
+        List<Material> colours = [.. allowed.OfType<Colourant>()];
+        if (colours.Count == 0)
+            return null;
+        var coats = new CoatSearch(plan.Targets, shape, materials, paste, kept, colours, null, spirit, layup).Run(cancel: cancel);
+        return Finished(Approach.WashLed, paste, coats, [], cancel);
+    }
+
+    private Proposal? Marbled(Layup layup, CancellationToken cancel)
+    {
+        var face = Zones.Where(zone => zone != Zone.Back).OrderBy(zone => plan.Targets[zone].Colour.L).ToList();
+        var (deep, pale) = (face[0], face[^1]);
+        if (RecipeFor(plan.Targets[pale].Colour, layup, null, cancel) is not { } paleRecipe || RecipeFor(plan.Targets[deep].Colour, layup, paleRecipe.BaseId, cancel) is not { } deepRecipe)
+            return null;
+        // Streaks average out over a zone: the share that suits all zones best.
+        var (share, mean) = Enumerable.Range(1, 9).Select(tenth => tenth / 10.0)
+            .Select(of => (of, PasteRecipe.Kneaded([(deepRecipe, of), (paleRecipe, 1 - of)])))
+            .MinBy(one => Cost(one.Item2));
+        var coats = new CoatSearch(plan.Targets, shape, materials, mean, kept, MatteDusts(allowed), starch, null, layup).Run(MostCoatsOverMarble, cancel);
+        return Finished(Approach.Marbled, mean, coats, [new MarblePart(deepRecipe, share), new MarblePart(paleRecipe, 1 - share)], cancel);
+    }
+
+    /// <summary>
+    /// Pastes, the one that leaves least to dust first: right by itself for one of the zones, or as bright in every band as the brightest zone
+    /// there, so that coats only have to take away.
+    /// </summary>
+    private List<PasteRecipe> NearPastes(Layup layup, CancellationToken cancel) => [.. Zones.Select(zone => plan.Targets[zone].Colour).Append(Brightest())
+        .Select(colour => RecipeFor(colour, layup, null, cancel)).OfType<PasteRecipe>().OrderBy(Cost)];
+
+    private Lab Brightest()
+    {
+        var wanted = Zones.Select(zone => ReflectanceFromColour.Convert(plan.Targets[zone].Colour)).ToList();
+        return Illuminant.D65.LabOf(Spectrum.From(band => wanted.Max(one => one[band])));
+    }
+
+    /// <summary>White or cream as it comes, the nearer first.</summary>
+    private IEnumerable<PasteRecipe> PlainPastes()
+    {
+        var plain = allowed.OfType<PasteBase>().Select(paste => new PasteRecipe(paste.Id, []))
+            .Select(recipe => (Recipe: recipe, PasteOptics.ColourOf(recipe, materials).L)).ToList();
+        return plain.Where(one => one.L >= plain.Max(other => other.L) - NearlyWhite).Select(one => one.Recipe).OrderBy(Cost);
+    }
+
+    /// <summary>
+    /// What is left to do over a paste under the finish. Most counts what coats cannot do: they take light away in some bands, and
+    /// give hardly any back.
+    /// </summary>
+    private double Cost(PasteRecipe recipe)
+    {
+        var paste = PasteOptics.Reflectance(recipe, materials);
+        return Zones.Sum(zone =>
+        {
+            var target = plan.Targets[zone].Colour;
+            var wanted = ReflectanceFromColour.Convert(target);
+            var missing = DeltaE2000.Between(target, Illuminant.D65.LabOf(Spectrum.From(band => Math.Min(wanted[band], paste[band]))));
+            var different = DeltaE2000.Between(target, Illuminant.D65.LabOf(paste));
+            return missing * missing + PriceOfDusting * different * different;
+        });
+    }
+
+    /// <summary>The paste that is right under the finish: sought for the target, then for the target less what the finish added.</summary>
+    private PasteRecipe? RecipeFor(Lab target, Layup layup, string? baseId, CancellationToken cancel)
+    {
+        string[] bases = baseId is null ? [.. allowed.OfType<PasteBase>().Select(paste => paste.Id)] : [baseId];
+        if (bases.Length == 0)
+            return null;
+        var aim = target;
+        PasteRecipe? best = null;
+        var bestDeltaE = double.PositiveInfinity;
+        List<Coat> finish = [.. kept.Where(coat => coat is SteamCoat or GlazeCoat)];
+        for (var round = 0; round < (finish.Any(coat => coat is GlazeCoat) ? PasteRounds : 1); round++)
+        {
+            var search = new RecipeSearch(bases, aim, quantity.BatchG)
+            {
+                Wanted = 1, EdibleOnly = rules.Guests.EatIt, Diets = rules.Guests.Diets, WithinStock = rules.WithinStock,
+            };
+            if (!allowed.OfType<Colourant>().Any(colourant => search.LimitOf(colourant) > 0))
+                return new PasteRecipe(bases[0], []);
+            var recipe = RecipeFinder.Find(materials, search, cancel: cancel)[0].Recipe;
+            var seen = layup.See(PasteOptics.Mix(recipe, materials), finish, Zone.Heart)[0];
+            var deltaE = DeltaE2000.Between(target, seen);
+            if (deltaE < bestDeltaE)
+                (best, bestDeltaE) = (recipe, deltaE);
+            aim = SurfaceColours.Nearest(new Lab(aim.L + target.L - seen.L, aim.A + target.A - seen.A, aim.B + target.B - seen.B));
+        }
+
+        return best;
+    }
+
+    private static List<Material> MatteDusts(IEnumerable<Material> of) => [.. of.OfType<Dust>().Where(dust => dust.Kind == DustKind.Matte)];
+
+    private Proposal Finished(Approach approach, PasteRecipe paste, IReadOnlyList<Coat> coats, IReadOnlyList<MarblePart> marble, CancellationToken cancel)
+    {
+        var rounded = paste with { Doses = [.. paste.Doses.Select(dose => dose with { GPer100g = Math.Round(dose.GPer100g, 4) }).Where(dose => dose.GPer100g > 0)] };
+        // The old paste's ground no longer fits another paste; nor do words kept on purpose about coats that are gone.
+        var proposed = plan with
+        {
+            Paste = rounded,
+            Ground = PasteOptics.ColourOf(rounded, materials),
+            Coats = coats,
+            OnPurpose = [.. plan.OnPurpose.Where(note => note.CoatId is null || coats.Any(coat => coat.Id == note.CoatId))],
+        };
+        var eye = new ZoneEye(rounded, coats, shape, materials);
+        ZoneReached[] zones = [.. Zones.Select(zone =>
+        {
+            var finished = eye.See(zone);
+            return new ZoneReached(zone, finished, Difference.Of(finished, plan.Targets[zone].Colour));
+        })];
+        var used = PlanAdvice.MaterialsOf(proposed).Select(materials.Get<Material>).ToList();
+        var (risk, riskId) = PlanRisk.Of(proposed, shape, quantity.BatchG, materials);
+        return new Proposal(
+            approach, proposed, zones, used.Count, WorkMinutes.For(proposed, shape, quantity.Pieces), risk, riskId,
+            used.Max(material => material.Label.FoodStatus), [.. zones.Where(zone => zone.Difference.DeltaE > ReachedDeltaE).Select(zone => HelpFor(zone, paste, coats, cancel))], marble);
+    }
+
+    /// <summary>What would bring a missed zone nearer, the least upheaval first.</summary>
+    private ZoneHelp HelpFor(ZoneReached missed, PasteRecipe paste, IReadOnlyList<Coat> coats, CancellationToken cancel)
+    {
+        cancel.ThrowIfCancellationRequested();
+        var layup = new Layup(shape, materials);
+        var everything = MatteDusts(materials.All.Where((rules with { WithinStock = false }).Allows));
+        (double DeltaE, string? MaterialId) Alone(IEnumerable<Coat> with, List<Material> dusts) =>
+            new CoatSearch(plan.Targets, shape, materials, paste, with, dusts, starch, null, layup).Alone(missed.Zone);
+
+        var inStock = Alone(coats, MatteDusts(allowed));
+        var restocked = everything.Count > allowed.Count(one => one is Dust { Kind: DustKind.Matte }) ? Alone(coats, everything) : inStock;
+        if (restocked.DeltaE <= ReachedDeltaE && restocked.DeltaE < inStock.DeltaE && restocked.MaterialId is { } id && !allowed.Any(one => one.Id == id))
+            return new ZoneHelp(missed.Zone, Help.Restock, id, restocked.DeltaE);
+        var matt = Alone(coats.Where(coat => coat is not GlazeCoat), MatteDusts(allowed));
+        if (matt.DeltaE <= ReachedDeltaE && coats.OfType<GlazeCoat>().FirstOrDefault() is { } glaze)
+            return new ZoneHelp(missed.Zone, Help.NoGlaze, glaze.GlazeId, matt.DeltaE);
+        var unlocked = Alone(coats.Where(coat => !Stays(coat)), MatteDusts(allowed));
+        if (inStock.DeltaE <= ReachedDeltaE)
+            return new ZoneHelp(missed.Zone, Help.Neighbours, null, inStock.DeltaE);
+        return unlocked.DeltaE <= ReachedDeltaE && coats.Any(Stays)
+            ? new ZoneHelp(missed.Zone, Help.Unlock, null, unlocked.DeltaE)
+            : new ZoneHelp(missed.Zone, Help.OtherTarget, null, Math.Min(missed.Difference.DeltaE, unlocked.DeltaE));
+    }
+}

@@ -1,0 +1,70 @@
+using YoungTinge.Core.Coats;
+using YoungTinge.Core.DustDay;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Planning;
+using YoungTinge.Store;
+using YoungTinge.Web.Commissions;
+using YoungTinge.Web.Flowers;
+using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Mixing;
+
+namespace YoungTinge.Web.DustDay;
+
+/// <summary>The coats of a commission as a day's work: all pieces with the first colour, then all with the next.</summary>
+public static class GetDustDay
+{
+    /// <summary>One kind of piece in a pass. It is ticked on the piece's own run sheet, step by step.</summary>
+    /// <param name="StepKeys">On that run sheet, with what to send with a tick.</param>
+    /// <param name="IsDone">All of them are ticked as they stand now.</param>
+    public sealed record UseView(
+        Guid PieceId, Guid FlowerId, string FlowerName, string PieceName, int Pieces, double Minutes, LoadWord? Load, Place? Place, Sides? Sides, int? Seconds, int? Coats,
+        Marking? Marking, IReadOnlyDictionary<string, string> StepKeys, bool IsDone);
+
+    /// <param name="Pot">Colour of the mix; null for what has none.</param>
+    public sealed record PassView(CoatPass Pass, ColourView? Pot, IReadOnlyList<UseView> Uses);
+
+    public sealed record Answer(CommissionView Commission, IReadOnlyList<PassView> Passes, double Minutes, int BrushChanges, int AfterAssembly, int BeforeAssembly);
+
+    public static void Map(RouteGroupBuilder api) => api.MapGet("/commissions/{id:guid}/dust-day", Handle)
+        .WithName("getDustDay").Produces<Answer>().Fails(404, 503);
+
+    private static async Task<IResult> Handle(
+        Guid id, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, RunSheetStore ticks, TimeProvider clock, CancellationToken cancel)
+    {
+        var current = await studio.GetAsync(cancel);
+        var (all, flowers) = await commissions.ListAsync(current.Id, cancel);
+        if (all.FirstOrDefault(one => one.Id == id) is not { } commission)
+            return Trouble.NotFound();
+        var materials = await cabinet.LoadAsync(current.Id, cancel);
+        var names = flowers.Where(flower => flower.CommissionId == id).ToDictionary(flower => flower.Id, flower => flower.Name);
+        var planned = (await pieces.ListAsync(current.Id, null, cancel)).Where(piece => names.ContainsKey(piece.FlowerId) && piece.Parts > 0).ToDictionary(piece => piece.Id);
+        var done = new Dictionary<Guid, Dictionary<string, string>>();
+        foreach (var piece in planned.Keys)
+            done[piece] = (await ticks.ListAsync(piece, cancel)).ToDictionary(tick => tick.StepKey, tick => tick.Fingerprint);
+        var steps = planned.Values.ToDictionary(piece => piece.Id, piece => RunSheet.For(piece.Plan, piece.Piece, piece.Parts, materials));
+        var day = DustDayPlan.Of([.. planned.Values.Select(piece => new PlannedWork(piece.Id, piece.Piece, piece.Parts, piece.Plan))], materials);
+        return TypedResults.Ok(new Answer(
+            CommissionView.From(commission, current, clock.GetUtcNow()),
+            [.. day.Passes.Select(pass => new PassView(pass, Pot(pass), [.. pass.Uses.Select(use => View(use, planned[use.PieceId]))]))],
+            day.Minutes, day.BrushChanges,
+            day.Passes.Where(pass => pass is { Kind: PassKind.Dust, AfterAssembly: true }).Sum(pass => pass.Uses.Count),
+            day.Passes.Where(pass => pass is { Kind: PassKind.Dust, AfterAssembly: false }).Sum(pass => pass.Uses.Count)));
+
+        UseView View(PassUse use, PlannedPiece piece)
+        {
+            var coat = piece.Plan.Coats.First(one => one.Id == use.CoatId);
+            var keys = steps[piece.Id].Where(step => step.Key.StartsWith($"{coat.Id}:", StringComparison.Ordinal)).ToDictionary(step => step.Key, Fingerprint.Of);
+            return new UseView(
+                piece.Id, piece.FlowerId, names[piece.FlowerId], piece.Piece.Name, use.Pieces, use.Minutes,
+                coat is DustCoat dust ? DustLoad.Nearest(dust.LoadMgPerCm2).Word : null, (coat as IPlacedCoat)?.Place, (coat as IPlacedCoat)?.Sides ?? (coat as GlazeCoat)?.Sides,
+                (coat as SteamCoat)?.Seconds, (coat as GlazeCoat)?.Coats, (coat as WashCoat)?.Marking, keys,
+                keys.All(key => done[piece.Id].GetValueOrDefault(key.Key) == key.Value));
+        }
+
+        ColourView? Pot(CoatPass pass)
+        {
+            var use = pass.Uses[0];
+            return PreviewPlan.PotOf(planned[use.PieceId].Plan.Coats.First(coat => coat.Id == use.CoatId), materials);
+        }
+    }
+}

@@ -1,0 +1,85 @@
+using System.Text.Json;
+using Microsoft.Net.Http.Headers;
+using YoungTinge.Core.Coats;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Store;
+using YoungTinge.Web.Hosting;
+
+namespace YoungTinge.Web.Flowers;
+
+/// <summary>Makes, changes, orders and removes the pieces of a flower.</summary>
+public static class ChangePieces
+{
+    /// <param name="Colouring">Id of a natural colouring, or #rrggbb, to begin the targets from; null for a plain cream.</param>
+    /// <param name="PlanOf">A piece whose plan it begins with instead: a copy to vary.</param>
+    public sealed record NewPiece(Piece Piece, string? Colouring = null, Guid? PlanOf = null);
+
+    public sealed record Made(Guid Id);
+
+    /// <param name="Version">Of the piece, to send with its next change.</param>
+    public sealed record Saved(int Version);
+
+    /// <param name="PieceIds">All pieces of the flower, from the top of the stem.</param>
+    public sealed record Order(IReadOnlyList<Guid> PieceIds);
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapPost("/flowers/{id:guid}/pieces", Add).WithName("addPiece").Produces<Made>().Fails(404, 422, 503);
+        api.MapPut("/pieces/{id:guid}", Save).WithName("savePiece").Produces<Saved>().Fails(404, 412, 422, 428, 503);
+        api.MapDelete("/pieces/{id:guid}", Remove).WithName("removePiece").Produces(204).Fails(404, 503);
+        api.MapPut("/flowers/{id:guid}/pieces/order", Arrange).WithName("orderPieces").Produces(204).Fails(412, 422, 503);
+    }
+
+    /// <summary>What cannot be in a piece, as lines for its fields.</summary>
+    public static IReadOnlyList<FieldProblem> Problems(Piece piece, string path = "") => [.. PieceCheck.Problems(piece)
+        .Select(problem => new FieldProblem(path + problem.Path, JsonNamingPolicy.CamelCase.ConvertName(problem.Code.ToString()), problem.Limit, null))];
+
+    private static async Task<IResult> Add(
+        Guid id, NewPiece request, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
+    {
+        if (Problems(request.Piece) is { Count: > 0 } problems)
+            return Trouble.NotPossible(problems);
+        var studioId = await studio.IdAsync(cancel);
+        if (await commissions.FindFlowerAsync(studioId, id, cancel) is null)
+            return Trouble.NotFound();
+        if ((await pieces.ListAsync(studioId, id, cancel)).Count >= PieceCheck.MostKinds)
+            return Trouble.NotPossible([new FieldProblem("piece", "tooManyPieces", PieceCheck.MostKinds, null)]);
+        var plan = request.PlanOf is { } other
+            ? (await pieces.FindAsync(studioId, other, cancel))?.Plan
+            : NewPlan.For(request.Colouring, await cabinet.LoadAsync(studioId, cancel));
+        if (plan is null)
+            return request.PlanOf is null ? Trouble.NotPossible([new FieldProblem("piece", "noPaste", null, null)]) : Trouble.NotFound();
+        var pieceId = Guid.CreateVersion7();
+        return await pieces.AddAsync(studioId, id, pieceId, request.Piece, plan, cancel) ? TypedResults.Ok(new Made(pieceId)) : Trouble.NotFound();
+    }
+
+    private static async Task<IResult> Save(Guid id, Piece piece, HttpRequest request, HttpResponse response, CurrentStudio studio, PieceStore pieces, CancellationToken cancel)
+    {
+        if (!int.TryParse(request.Headers.IfMatch.ToString().Trim('"'), out var madeFrom))
+            return Trouble.Result(StatusCodes.Status428PreconditionRequired, TroubleCode.VersionMissing);
+        if (Problems(piece) is { Count: > 0 } problems)
+            return Trouble.NotPossible(problems);
+        switch (await pieces.SavePieceAsync(await studio.IdAsync(cancel), id, madeFrom, piece, cancel))
+        {
+            case true:
+                response.Headers.ETag = new EntityTagHeaderValue($"\"{madeFrom + 1}\"").ToString();
+                return TypedResults.Ok(new Saved(madeFrom + 1));
+            case false:
+                return Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere);
+            default:
+                return Trouble.NotFound();
+        }
+    }
+
+    private static async Task<IResult> Remove(Guid id, CurrentStudio studio, PieceStore pieces, CancellationToken cancel) =>
+        await pieces.RemoveAsync(await studio.IdAsync(cancel), id, cancel) ? TypedResults.NoContent() : Trouble.NotFound();
+
+    private static async Task<IResult> Arrange(Guid id, Order order, CurrentStudio studio, PieceStore pieces, CancellationToken cancel)
+    {
+        if (order.PieceIds.Count > PieceCheck.MostKinds || order.PieceIds.Distinct().Count() != order.PieceIds.Count)
+            return Trouble.NotPossible([new FieldProblem("pieceIds", "tooManyPieces", PieceCheck.MostKinds, null)]);
+        return await pieces.OrderAsync(await studio.IdAsync(cancel), id, order.PieceIds, cancel)
+            ? TypedResults.NoContent()
+            : Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere);
+    }
+}

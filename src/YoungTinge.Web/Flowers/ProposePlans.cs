@@ -1,0 +1,61 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Schedule;
+using YoungTinge.Store;
+using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Mixing;
+
+namespace YoungTinge.Web.Flowers;
+
+/// <summary>Ways to colour a piece so that it reaches its targets, side by side. Keeps nothing.</summary>
+public static class ProposePlans
+{
+    /// <param name="Plan">As edited: its targets, its locked and painted coats, and its paste if that stays.</param>
+    /// <param name="KeepPaste">The paste is mixed already, or is a shade of a run.</param>
+    public sealed record Request(PiecePlan Plan, bool KeepPaste);
+
+    public sealed record ZoneView(Zone Zone, ColourView Finished, ColourView Target, Difference Difference);
+
+    /// <param name="MinutesForAll">At the bench, for all pieces with spares, drying left out.</param>
+    public sealed record ProposalView(
+        Approach Approach, PiecePlan Plan, IReadOnlyList<ZoneView> Zones, double WorstDeltaE, int Coats, int Materials, double MinutesForAll,
+        double RiskDeltaE, string? RiskMaterialId, FoodStatus FoodStatus, IReadOnlyList<ZoneHelp> Help, IReadOnlyList<MarblePart> Marble);
+
+    /// <param name="ReachedDeltaE">Within this a zone counts as reached.</param>
+    public sealed record Answer(IReadOnlyList<ProposalView> Proposals, double ReachedDeltaE);
+
+    public static void Map(RouteGroupBuilder api) => api.MapPost("/pieces/{id:guid}/proposals", Handle)
+        .WithName("proposePlans").Produces<Answer>().Fails(404, 422, 503);
+
+    private static async Task<IResult> Handle(
+        Guid id, Request request, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, HttpContext context, CancellationToken cancel)
+    {
+        var studioId = await studio.IdAsync(cancel);
+        if (await pieces.FindAsync(studioId, id, cancel) is not { } planned)
+            return Trouble.NotFound();
+        var materials = await cabinet.LoadAsync(studioId, cancel);
+        if (PlanProblems.Of(request.Plan, materials) is { Count: > 0 } problems)
+            return Trouble.NotPossible(problems);
+        var planner = new CoatPlanner(request.Plan, planned.Piece, planned.Parts, materials, new PlannerRules(planned.Guests));
+        return await LongWork.RunAsync(context, (progress, stop) =>
+        {
+            var approaches = Enum.GetValues<Approach>();
+            var done = 0;
+            var found = approaches.AsParallel().AsOrdered().WithCancellation(stop).Select(approach =>
+            {
+                var proposal = planner.Propose(approach, request.KeepPaste, stop);
+                progress?.Invoke((double)Interlocked.Increment(ref done) / approaches.Length);
+                return proposal;
+            }).OfType<Proposal>().ToList();
+            return new Answer([.. found.Select(View)], CoatPlanner.ReachedDeltaE);
+        });
+    }
+
+    private static ProposalView View(Proposal proposal) => new(
+        proposal.Approach, proposal.Plan,
+        [.. proposal.Zones.Select(zone => new ZoneView(zone.Zone, ColourView.From(zone.Finished), ColourView.From(proposal.Plan.Targets[zone.Zone].Colour), zone.Difference))],
+        proposal.WorstDeltaE, proposal.Plan.Coats.Count, proposal.Materials, proposal.MinutesForAll, proposal.RiskDeltaE, proposal.RiskMaterialId,
+        proposal.FoodStatus, proposal.Help, proposal.Marble);
+}
