@@ -3,6 +3,20 @@ import type { components, paths } from './schema'
 
 type Schemas = components['schemas']
 
+export type Approach = Schemas['Approach']
+export type Bloom = Schemas['ShowBloomFlowerView']
+export type BloomKind = Schemas['ShowBloomKindView']
+export type DustDay = Schemas['GetDustDayAnswer']
+export type FlowerLibrary = Schemas['GetFlowerLibraryAnswer']
+export type LibraryFlower = Schemas['GetFlowerLibraryLibraryFlowerView']
+export type Marking = Schemas['Marking']
+export type MarkingKind = Schemas['MarkingKind']
+export type OutlineView = Schemas['GetFlowerLibraryOutlineView']
+export type Piece = Schemas['Piece']
+export type PieceForm = Schemas['PieceForm']
+export type PieceRole = Schemas['PieceRole']
+export type Proposal = Schemas['ProposePlansProposalView']
+export type Proposals = Schemas['ProposePlansAnswer']
 export type Advice = Schemas['PreviewPlanAdviceView']
 export type BatchView = Schemas['BatchView']
 export type Coat =
@@ -157,7 +171,7 @@ type Line<T> = { progress: number } | { answer: T }
  * computation on the server too.
  */
 export async function longWork<T>(
-  path: '/api/recipes/find' | '/api/recipes/rescue',
+  path: '/api/recipes/find' | '/api/recipes/rescue' | `/api/pieces/${string}/proposals`,
   body: unknown,
   signal: AbortSignal,
   onProgress: (share: number) => void,

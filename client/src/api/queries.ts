@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query'
-import type { LookRequest } from './api'
+import type { LightKind, LookRequest } from './api'
 import { answer, api, RequestFailed } from './api'
 
 /** Key and fetch of everything that is read, in one place. */
@@ -13,6 +13,29 @@ export const queries = {
     queryOptions({
       queryKey: ['flower', id],
       queryFn: ({ signal }) => answer(api.GET('/api/flowers/{id}', { params: { path: { id } }, signal })),
+    }),
+  flowerLibrary: () =>
+    queryOptions({
+      queryKey: ['flower-library'],
+      queryFn: ({ signal }) => answer(api.GET('/api/flower-library', { signal })),
+      staleTime: Infinity,
+    }),
+  bloom: (id: string, light: LightKind) =>
+    queryOptions({
+      queryKey: ['bloom', id, light],
+      queryFn: ({ signal }) =>
+        answer(api.GET('/api/flowers/{id}/bloom', { params: { path: { id }, query: { light } }, signal })),
+    }),
+  spray: (id: string, light: LightKind) =>
+    queryOptions({
+      queryKey: ['spray', id, light],
+      queryFn: ({ signal }) =>
+        answer(api.GET('/api/commissions/{id}/spray', { params: { path: { id }, query: { light } }, signal })),
+    }),
+  dustDay: (id: string) =>
+    queryOptions({
+      queryKey: ['dust-day', id],
+      queryFn: ({ signal }) => answer(api.GET('/api/commissions/{id}/dust-day', { params: { path: { id } }, signal })),
     }),
   materials: () =>
     queryOptions({

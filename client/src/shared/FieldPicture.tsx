@@ -27,7 +27,7 @@ export function FieldPicture({
     context.scale((widthPx * scale) / piece.widthMm, (heightPx * scale) / piece.lengthMm)
     if (piece.outlinePath) context.clip(new Path2D(piece.outlinePath))
     context.imageSmoothingQuality = 'high'
-    context.drawImage(pictureOf(field), 0, 0, piece.widthMm, piece.lengthMm)
+    drawField(context, field, piece)
     context.restore()
   }, [field, piece, heightPx, widthPx])
   return (
@@ -37,6 +37,21 @@ export function FieldPicture({
       style={{ width: widthPx, maxWidth: '100%', aspectRatio: `${widthPx} / ${heightPx}` }}
     />
   )
+}
+
+/** A field in a box of width by length, tip up, with its painted details sharp over it. */
+export function drawField(
+  context: CanvasRenderingContext2D,
+  field: Field,
+  { widthMm, lengthMm }: { widthMm: number; lengthMm: number },
+) {
+  context.drawImage(pictureOf(field), 0, 0, widthMm, lengthMm)
+  for (const mark of field.marks ?? []) {
+    context.save()
+    context.clip(new Path2D(mark.path))
+    context.drawImage(pictureOf(mark.field), 0, 0, widthMm, lengthMm)
+    context.restore()
+  }
 }
 
 function pictureOf(field: Field): HTMLCanvasElement {

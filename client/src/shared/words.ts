@@ -1,5 +1,15 @@
 import type { TFunction } from 'i18next'
-import type { ColourView, Difference, DosedColour, FieldProblem, LetDown, Material, Measure } from '../api/api'
+import type {
+  ColourView,
+  Difference,
+  DosedColour,
+  FieldProblem,
+  LetDown,
+  Material,
+  Measure,
+  PieceView,
+  Zone,
+} from '../api/api'
 
 /** A material's name by its id; the id itself if it is gone. */
 export type NameOf = (id: string) => string
@@ -8,6 +18,11 @@ export const nameFinder =
   (materials: Material[]): NameOf =>
   (id) =>
     materials.find((material) => material.id === id)?.name ?? id
+
+/** A zone by the name that a maker has for it on such a piece: a ball has no rim, a tube has a mouth. */
+export function zoneName(t: TFunction, zone: Zone, build: PieceView['build']): string {
+  return build === 'flat' ? t(`zone.${zone}`) : t(`zoneOf.${build}.${zone}`)
+}
 
 /** "pale soft yellow-green" */
 export function colourName(t: TFunction, colour: ColourView): string {

@@ -59,6 +59,20 @@ internal static class DemoPlan
     public static DustCoat Dust(double loadMgPerCm2, Place place, Sides sides, params (string Id, double Parts)[] mix) =>
         new(Guid.CreateVersion7(), [.. mix.Select(part => new Portion(part.Id, part.Parts))], loadMgPerCm2, place, sides);
 
+    /// <summary>A detail by the brush, let down with strong spirit.</summary>
+    public static WashCoat Painted(Marking marking, double gPerMl, Place place, Sides sides, params (string Id, double Parts)[] mix) =>
+        new(Guid.CreateVersion7(), [.. mix.Select(part => new Portion(part.Id, part.Parts))], "clear-spirit", gPerMl, 0.004, place, sides) { Marking = marking };
+
+    /// <summary>The same with another finish on the zones of its face, or on some of them.</summary>
+    public static PiecePlan Finished(this PiecePlan plan, Finish finish, params Zone[] zones) => plan with
+    {
+        Targets = plan.Targets.ToDictionary(
+            target => target.Key, target => zones.Contains(target.Key) || (zones.Length == 0 && target.Key != Zone.Back) ? target.Value with { Finish = finish } : target.Value),
+    };
+
+    public static Piece Standing(this Piece piece, double openDegrees, double insetMm, Arrangement arrangement = Arrangement.Ring) =>
+        piece with { Form = piece.Form with { OpenDegrees = openDegrees, InsetMm = insetMm, Arrangement = arrangement } };
+
     public static SteamCoat Steam() => new(Guid.CreateVersion7(), 8);
 
     public static GlazeCoat Glaze(string id, int coats, Sides sides = Sides.Both) => new(Guid.CreateVersion7(), id, coats, sides);

@@ -3,6 +3,7 @@ import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
 import { queries } from '../../api/queries'
 import { Reading, Unreadable } from '../../shared/Message'
+import { Diets } from './Diets'
 import { PieceDrawing } from '../../shared/PieceDrawing'
 import { flowerCount } from '../../shared/words'
 
@@ -38,6 +39,15 @@ export function CommissionsPage() {
                   ` · ${t('commission.humidity', { percent: commission.roomHumidityPercent })}`}
               </span>
             </p>
+            <p className="flex flex-wrap gap-x-4 text-sm lg:ml-auto">
+              {(['new-flower', 'dust-day', 'spray'] as const).map((place) => (
+                <Link key={place} className="act min-h-6" to={`/commissions/${commission.id}/${place}`}>
+                  {t(`commission.to.${place}`)}
+                  <span className="sr-only"> {commission.name}</span>
+                </Link>
+              ))}
+            </p>
+            <Diets commission={commission} />
           </div>
           <ul className="surround grid sm:grid-cols-2 lg:grid-cols-3">
             {flowers.map((flower) => {

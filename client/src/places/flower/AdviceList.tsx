@@ -1,11 +1,14 @@
 import { TriangleAlert } from 'lucide-react'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import type { Advice, Plan, Preview } from '../../api/api'
+import type { Advice, Plan, Preview, Zone } from '../../api/api'
 import { TextArea } from '../../shared/TextArea'
 import type { NameOf } from '../../shared/words'
 import { coatName } from './coatWords'
 import { keepOnPurpose, lookAgain } from './planEdits'
+
+/** Also found by rule, where no zone can be named. */
+const seen = { hardLine: 'advice.hardLineAt', dustNotCut: 'advice.dustNotCutAt' } as const
 
 /** What will be regretted, each with its reason: to be mended at a press where that is clear, or kept on purpose. */
 export function AdviceList({
@@ -13,6 +16,7 @@ export function AdviceList({
   plan,
   preview,
   nameOf,
+  zoneName,
   onPlan,
   onMend,
 }: {
@@ -20,6 +24,7 @@ export function AdviceList({
   plan: Plan
   preview: Preview
   nameOf: NameOf
+  zoneName: (zone: Zone) => string
   onPlan: (plan: Plan) => void
   /** The server has mended the plan that it was asked about. */
   onMend: (plan: Plan) => void
@@ -30,9 +35,11 @@ export function AdviceList({
   const words = (one: Advice) => {
     const coat = plan.coats.find((c) => c.id === one.coatId)
     const view = preview.coats.find((c) => c.id === one.coatId)
-    return t(`advice.${one.code}`, {
+    // What was found by looking at a zone says where it is seen.
+    return t(one.zone && one.code in seen ? seen[one.code as keyof typeof seen] : `advice.${one.code}`, {
       coat: coat ? coatName(t, coat, view, nameOf) : '',
       material: one.materialId ? nameOf(one.materialId) : '',
+      zone: one.zone ? zoneName(one.zone).toLowerCase() : '',
     })
   }
   return (
@@ -40,7 +47,7 @@ export function AdviceList({
       <ul className="mt-1 space-y-2">
         {open.map((one) => (
           <Open
-            key={`${one.code} ${one.coatId} ${one.materialId}`}
+            key={`${one.code} ${one.coatId} ${one.materialId} ${one.zone}`}
             one={one}
             words={words(one)}
             plan={plan}
@@ -54,7 +61,7 @@ export function AdviceList({
           <h3 className="mt-2 font-semibold">{t('advice.keptTitle')}</h3>
           <ul className="quiet mt-1 space-y-1">
             {kept.map((one) => (
-              <li key={`${one.code} ${one.coatId}`}>
+              <li key={`${one.code} ${one.coatId} ${one.materialId} ${one.zone}`}>
                 {words(one)} {one.onPurpose && <strong>{one.onPurpose}</strong>}{' '}
                 <button className="act min-h-6" onClick={() => onPlan(lookAgain(plan, one))}>
                   {t('advice.lookAgain')}

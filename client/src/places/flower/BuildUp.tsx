@@ -1,10 +1,10 @@
 import { Check } from 'lucide-react'
 import { useEffect, useRef } from 'react'
 import { useTranslation } from 'react-i18next'
-import type { ColourView, Plan, Preview, ZoneView } from '../../api/api'
+import type { ColourView, PieceView, Plan, Preview, ZoneView } from '../../api/api'
 import { zones } from '../../api/api'
 import type { NameOf } from '../../shared/words'
-import { colourName, deltaE, differenceWords, dose, grams } from '../../shared/words'
+import { colourName, deltaE, differenceWords, dose, grams, zoneName } from '../../shared/words'
 import { coatDetail, coatName } from './coatWords'
 import type { Opened } from './opened'
 import { isOpen } from './opened'
@@ -21,6 +21,7 @@ export function BuildUp({
   preview,
   opened,
   onOpen,
+  build,
   nameOf,
   troubled,
 }: {
@@ -29,6 +30,8 @@ export function BuildUp({
   preview: Preview
   opened: Opened
   onOpen: (opened: Opened) => void
+  /** How the piece is made, which names its zones. */
+  build: PieceView['build']
   nameOf: NameOf
   /** Ids of coats with something wrong, and 'paste' or a zone. */
   troubled: Set<string>
@@ -113,6 +116,7 @@ export function BuildUp({
                 <Ribbon
                   key={zone}
                   view={view}
+                  name={zoneName(t, zone, build)}
                   stages={[0, ...stages]}
                   isLow={opened !== null}
                   isOpen={isOpen(opened, { kind: 'target', zone })}
@@ -168,12 +172,14 @@ function Head({
 
 function Ribbon({
   view,
+  name: zone,
   stages,
   isLow,
   isOpen,
   onOpen,
 }: {
   view: ZoneView
+  name: string
   /** Which of the zone's colours each column shows; 0 for a coat without any yet, except in the first. */
   stages: number[]
   /** Less high, to leave room for what is opened under the ribbons. */
@@ -182,7 +188,6 @@ function Ribbon({
   onOpen: () => void
 }) {
   const { t } = useTranslation()
-  const zone = t(`zone.${view.zone}`)
   const there = view.difference.size === 'there'
   const height = isLow ? 'h-8' : 'h-12'
   const gap = isLow ? 'py-0.5' : 'py-1'

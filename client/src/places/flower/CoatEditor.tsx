@@ -56,6 +56,15 @@ export function CoatEditor({
         </>
       }
     >
+      <label className="mb-2 flex items-center gap-2 text-sm">
+        <input
+          type="checkbox"
+          className="checkbox checkbox-sm"
+          checked={coat.isLocked ?? false}
+          onChange={(event) => onChange({ ...coat, isLocked: event.target.checked })}
+        />
+        {t('coat.lock')}
+      </label>
       {coat.kind === 'dust' && <DustFields coat={coat} loads={loads} {...given} />}
       {coat.kind === 'steam' && (
         <div className="flex flex-wrap items-start gap-6">

@@ -1,4 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { Plus } from 'lucide-react'
 import { useEffect, useRef } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link, Navigate, useParams } from 'react-router'
@@ -6,7 +7,7 @@ import type { FlowerAnswer, Material } from '../../api/api'
 import { queries } from '../../api/queries'
 import { FrameState } from '../../shared/FrameState'
 import { Reading, Unreadable } from '../../shared/Message'
-import { flowerCount } from '../../shared/words'
+import { FlowerHead } from './FlowerHead'
 import { PieceWorkplace } from './PieceWorkplace'
 import { SaveWords } from './SaveWords'
 import { Stem } from './Stem'
@@ -33,9 +34,32 @@ export function FlowerPage() {
   if (!pieceId) {
     // The first whorl of the open flower says most about it.
     const first = flower.data.pieces.find((piece) => piece.partOf === 'flower') ?? flower.data.pieces[0]
-    return first ? <Navigate replace to={`/flowers/${flowerId}/${first.id}`} /> : <Reading />
+    return first ? <Navigate replace to={`/flowers/${flowerId}/${first.id}`} /> : <NoPieces flower={flower.data} />
   }
-  return <Workplace key={pieceId} flower={flower.data} pieceId={pieceId} materials={materials.data} />
+  const piece = flower.data.pieces.find((one) => one.id === pieceId)
+  // Another shape is another piece to look at: everything about it is read anew.
+  return (
+    <Workplace
+      key={`${pieceId} ${JSON.stringify(piece?.piece)}`}
+      flower={flower.data}
+      pieceId={pieceId}
+      materials={materials.data}
+    />
+  )
+}
+
+/** A flower begins with its first piece. */
+function NoPieces({ flower }: { flower: FlowerAnswer }) {
+  const { t } = useTranslation()
+  return (
+    <main className="p-6">
+      <FlowerHead flower={flower} />
+      <p className="mt-3 max-w-prose">{t('make.noPieces')}</p>
+      <Link className="btn btn-sm btn-primary mt-3" to={`/flowers/${flower.id}/new-piece`}>
+        {t('make.addPiece')}
+      </Link>
+    </main>
+  )
 }
 
 function Workplace({ flower, pieceId, materials }: { flower: FlowerAnswer; pieceId: string; materials: Material[] }) {
@@ -63,24 +87,12 @@ function Workplace({ flower, pieceId, materials }: { flower: FlowerAnswer; piece
         {state && <SaveWords save={state.save} />}
       </FrameState>
       <aside className="border-base-300 flex min-w-0 flex-col gap-2 border-b p-4 lg:overflow-y-auto lg:border-r lg:pr-2 lg:border-b-0">
-        <div>
-          <p className="text-xs">
-            <Link className="act" to="/commissions">
-              {flower.commission.name}
-            </Link>
-          </p>
-          <p className="name text-2xl">{flower.name}</p>
-          <p className="quiet text-sm">{flowerCount(t, flower)}</p>
-          <p className="mt-1 flex gap-x-4 text-sm">
-            <Link className="act" to={`/flowers/${flower.id}/ombre`}>
-              {t('ombre.open')}
-            </Link>
-            <Link className="act" to={`/flowers/${flower.id}/marble`}>
-              {t('marble.open')}
-            </Link>
-          </p>
-        </div>
+        <FlowerHead flower={flower} />
         <Stem flower={flower} chosenId={pieceId} />
+        <Link className="act flex min-h-6 items-center gap-1 text-sm" to={`/flowers/${flower.id}/new-piece`}>
+          <Plus size={15} aria-hidden />
+          {t('make.addPiece')}
+        </Link>
       </aside>
       {error ? (
         <Unreadable error={error} retry={retry} />

@@ -1,12 +1,12 @@
-import { ClipboardList, NotebookPen, Pipette, Redo2, Undo2 } from 'lucide-react'
+import { ClipboardList, NotebookPen, Pipette, Redo2, Ruler, Undo2, WandSparkles } from 'lucide-react'
 import { useEffect, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
-import type { Advice, Coat, Material, Plan } from '../../api/api'
+import type { Advice, Coat, Material, Plan, Zone } from '../../api/api'
 import { zones } from '../../api/api'
 import { offered } from '../../shared/cabinet'
 import { Problem, Reading } from '../../shared/Message'
-import { grams, problemWords } from '../../shared/words'
+import { grams, problemWords, zoneName } from '../../shared/words'
 import { AdviceList } from './AdviceList'
 import { BuildUp, zonesThere } from './BuildUp'
 import { RunsShort } from './RunsShort'
@@ -18,7 +18,9 @@ import { LogForm } from './LogForm'
 import { Notes } from './Notes'
 import type { Opened } from './opened'
 import { PasteEditor } from './PasteEditor'
+import { PieceEditor } from './PieceEditor'
 import { PieceSides } from './PieceSides'
+import { Proposals } from './Proposals'
 import { addCoat, changeCoat, coatFrom, moveCoat, removeCoat, setGround, setPaste, setTarget } from './planEdits'
 import type { PlanSession, Session } from './PlanSession'
 import { TargetEditor } from './TargetEditor'
@@ -63,6 +65,7 @@ export function PieceWorkplace({
     setOpened({ kind: 'coat', id: coat.id })
     setSaid(t('tray.added', { name: coatName(t, coat, undefined, nameOf) }))
   }
+  const nameOfZone = (zone: Zone) => zoneName(t, zone, piece.build)
   const { there, all } = zonesThere(preview)
   const adviceOn = (advice: Advice[]) => (
     <AdviceList
@@ -70,6 +73,7 @@ export function PieceWorkplace({
       plan={plan}
       preview={preview}
       nameOf={nameOf}
+      zoneName={nameOfZone}
       onPlan={(changed) => edit(() => changed)}
       onMend={mend}
     />
@@ -124,6 +128,7 @@ export function PieceWorkplace({
             preview={preview}
             opened={opened}
             onOpen={toggle}
+            build={piece.build}
             nameOf={nameOf}
             troubled={troubledParts(state)}
           />
@@ -140,6 +145,14 @@ export function PieceWorkplace({
               <Pipette size={16} aria-hidden />
               {t('piece.targets')}
             </Link>
+            <button className="act flex items-center gap-1" onClick={() => toggle({ kind: 'proposals' })}>
+              <WandSparkles size={16} aria-hidden />
+              {t('proposals.open')}
+            </button>
+            <button className="act flex items-center gap-1" onClick={() => toggle({ kind: 'piece' })}>
+              <Ruler size={16} aria-hidden />
+              {t('make.openShape')}
+            </button>
             <button className="act flex items-center gap-1" onClick={() => toggle({ kind: 'log' })}>
               <NotebookPen size={16} aria-hidden />
               {t('piece.log')}
@@ -152,7 +165,16 @@ export function PieceWorkplace({
           )}
         </div>
         <div className="surround order-first min-w-0 lg:order-none">
-          <PieceSides piece={piece} preview={preview} isOld={state.previewIsOld || problems.length > 0} />
+          <PieceSides
+            piece={piece}
+            plan={plan}
+            preview={preview}
+            viewing={state.viewing}
+            flowerId={flowerId}
+            nameOf={nameOf}
+            isOld={state.previewIsOld || problems.length > 0}
+            onLook={(viewing) => session.look(viewing)}
+          />
         </div>
       </main>
       <Tray materials={materials} onTake={take} />
@@ -194,6 +216,23 @@ export function PieceWorkplace({
           )
         )
       }
+      case 'proposals':
+        return (
+          <Proposals
+            piece={piece}
+            plan={plan}
+            nameOf={nameOf}
+            zoneName={nameOfZone}
+            onTake={(one) => {
+              edit(() => one.plan)
+              setOpened(null)
+              setSaid(t('proposals.taken'))
+            }}
+            onClose={close}
+          />
+        )
+      case 'piece':
+        return <PieceEditor piece={piece} flowerId={flowerId} isSaved={state.save.kind === 'saved'} onClose={close} />
       case 'log':
         return <LogForm piece={piece} preview={preview} isSaved={state.save.kind === 'saved'} onClose={close} />
       case 'coat': {

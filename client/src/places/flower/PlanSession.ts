@@ -1,4 +1,4 @@
-import type { FieldProblem, PieceView, Plan, Preview, TroubleCode } from '../../api/api'
+import type { FieldProblem, LightKind, PieceView, Plan, Preview, TroubleCode } from '../../api/api'
 import { answer, api, RequestFailed } from '../../api/api'
 import { dropDraft, findDraft, keepDraft, tabReady } from './draftStore'
 import type { PlanPart } from './planEdits'
@@ -30,6 +30,14 @@ export interface Session {
   mergedFromElsewhere: boolean
   canUndo: boolean
   canRedo: boolean
+  viewing: Viewing
+}
+
+/** How the pictures are looked at; nothing of the plan. */
+export interface Viewing {
+  light: LightKind
+  /** Coats that lie on it; null for all. */
+  shown: number | null
 }
 
 interface Base {
@@ -81,6 +89,7 @@ export class PlanSession {
       mergedFromElsewhere: false,
       canUndo: false,
       canRedo: false,
+      viewing: { light: 'daylight', shown: null },
     }
     window.addEventListener('online', this.wake)
   }
@@ -107,6 +116,12 @@ export class PlanSession {
     if (same(plan, this.state.plan)) return
     this.history.keep(this.state.plan, plan, performance.now())
     this.turnTo(plan)
+  }
+
+  /** Looks at the pictures in another light, or before a coat. */
+  look(viewing: Viewing) {
+    this.set({ viewing })
+    void this.preview()
   }
 
   undo() {
@@ -252,10 +267,11 @@ export class PlanSession {
   private async preview() {
     if (this.isPreviewing) return
     this.isPreviewing = true
-    const { piece, plan } = this.state
+    const { piece, plan, viewing } = this.state
     try {
+      const query = { light: viewing.light, ...(viewing.shown !== null && { shown: viewing.shown }) }
       const preview = await answer(
-        api.POST('/api/pieces/{id}/preview', { params: { path: { id: piece.id } }, body: plan }),
+        api.POST('/api/pieces/{id}/preview', { params: { path: { id: piece.id }, query }, body: plan }),
       )
       this.set({ preview, previewOf: plan, previewIsOld: false, ...(this.state.plan === plan && { problems: [] }) })
     } catch (error) {
@@ -267,7 +283,7 @@ export class PlanSession {
     } finally {
       this.isPreviewing = false
     }
-    if (this.state.plan !== plan && !this.isClosed) void this.preview()
+    if ((this.state.plan !== plan || this.state.viewing !== viewing) && !this.isClosed) void this.preview()
   }
 
   private set(change: Partial<Session>) {

@@ -6,14 +6,15 @@ import { RangeField } from '../../shared/RangeField'
 import { SelectField } from '../../shared/SelectField'
 import type { CoatFieldsProps } from './coatFields'
 import { mixAmounts } from './coatWords'
+import { MarkingFields } from './MarkingFields'
 import { MixFields } from './MixFields'
 import { WhereFields } from './WhereFields'
 
-/** A wash: its colours, what they are let down with and how far, and where it goes. */
+/** A wash or a painted detail: its colours, what they are let down with and how far, what is painted, and where. */
 export function WashFields({ coat, view, materials, nameOf, problemAt, onChange }: CoatFieldsProps<WashCoat>) {
   const { t } = useTranslation()
   return (
-    <div className="grid gap-x-6 gap-y-3 sm:grid-cols-2 xl:grid-cols-[minmax(14rem,1fr)_minmax(11rem,auto)_minmax(20rem,1.2fr)]">
+    <div className="grid gap-x-6 gap-y-3 sm:grid-cols-2 xl:grid-cols-[minmax(13rem,1fr)_minmax(10rem,auto)_minmax(10rem,auto)_minmax(18rem,1.2fr)]">
       <div>
         <MixFields
           mix={coat.mix}
@@ -41,34 +42,46 @@ export function WashFields({ coat, view, materials, nameOf, problemAt, onChange 
         />
         <RangeField
           label={t('coat.strengthSlider')}
-          most={0.2}
+          most={0.4}
           step={0.002}
           value={coat.gPerMl}
           words={t('coat.strengthWords', { mg: Math.round(1000 * coat.gPerMl) })}
           onChange={(gPerMl) => onChange({ ...coat, gPerMl: Math.max(0.002, gPerMl) })}
         />
-        <NumberField
-          label={t('coat.strength')}
-          unit="g/ml"
-          value={coat.gPerMl}
-          problem={problemAt('gPerMl')}
-          onChange={(gPerMl) => onChange({ ...coat, gPerMl })}
-        />
-        <NumberField
-          label={t('coat.wet')}
-          unit="ml/cm²"
-          value={coat.wetMlPerCm2}
-          problem={problemAt('wetMlPerCm2')}
-          onChange={(wetMlPerCm2) => onChange({ ...coat, wetMlPerCm2 })}
-        />
+        <div className="flex flex-wrap gap-x-3">
+          <NumberField
+            label={t('coat.strength')}
+            unit="g/ml"
+            value={coat.gPerMl}
+            problem={problemAt('gPerMl')}
+            onChange={(gPerMl) => onChange({ ...coat, gPerMl })}
+          />
+          <NumberField
+            label={t('coat.wet')}
+            unit="ml/cm²"
+            value={coat.wetMlPerCm2}
+            problem={problemAt('wetMlPerCm2')}
+            onChange={(wetMlPerCm2) => onChange({ ...coat, wetMlPerCm2 })}
+          />
+        </div>
       </div>
+      <MarkingFields
+        marking={coat.marking}
+        problemAt={problemAt}
+        // A detail is painted with a stronger colour than a wash; one that was set on purpose stays.
+        onChange={(marking) =>
+          onChange({ ...coat, marking, ...(marking && !coat.marking && coat.gPerMl <= 0.02 && { gPerMl: 0.15 }) })
+        }
+      />
       <WhereFields
         place={coat.place}
         sides={coat.sides}
         problemAt={problemAt}
         onChange={(part) => onChange({ ...coat, ...part })}
       />
-      <p className="quiet max-w-prose text-xs sm:col-span-2 xl:col-span-3">{t('coat.washHelp')}</p>
+      <p className="quiet max-w-prose text-xs sm:col-span-2 xl:col-span-4">
+        {t(coat.marking ? 'marking.help' : 'coat.washHelp')}
+      </p>
     </div>
   )
 }

@@ -36,6 +36,11 @@ export function coatDetail(t: TFunction, coat: Coat, view: CoatView | undefined)
     case 'glaze':
       return [t('coat.coats', { count: coat.coats }), t(`sides.words.${coat.sides}`)].join(' · ')
     case 'wash':
+      return [
+        ...(coat.marking ? [t(`marking.${coat.marking.kind}`)] : []),
+        placeWords(t, coat.place),
+        t(`sides.words.${coat.sides}`),
+      ].join(' · ')
     case 'pollen':
       return [placeWords(t, coat.place), t(`sides.words.${coat.sides}`)].join(' · ')
     default: {
@@ -52,8 +57,24 @@ export function mixAmounts(t: TFunction, view: CoatView | undefined, nameOf: Nam
 }
 
 export function placeWords(t: TFunction, place: Place): string {
+  const where = [place, ...(place.also ?? [])].map((one) => onePlace(t, one)).join(t('place.and'))
+  return place.within ? t('place.withinWords', { where, within: onePlace(t, place.within) }) : where
+}
+
+function onePlace(t: TFunction, place: Place): string {
+  const limits = [
+    place.relief && place.relief !== 'everywhere' && t(`place.on.${place.relief}`),
+    place.half && place.half !== 'both' && t(`place.onHalf.${place.half}`),
+  ].filter(Boolean)
+  return [bandWords(t, place), ...limits].join(', ')
+}
+
+/** Rims and bars go by millimetres, everything else by the share of the piece. */
+export const isInMm = (place: Place) => place.kind === 'rim' || place.kind === 'bar'
+
+function bandWords(t: TFunction, place: Place): string {
   if (place.kind === 'whole') return t('place.wholeWords')
-  const inMm = place.kind === 'rim'
+  const inMm = isInMm(place)
   const show = (distance: number) => (inMm ? `${Number(distance.toFixed(1))} mm` : `${Math.round(distance * 100)} %`)
   const words = place.start > 0 ? 'between' : 'to'
   return t(`place.${words}.${place.kind}`, { start: show(place.start), end: show(place.end) })

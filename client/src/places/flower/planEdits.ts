@@ -72,6 +72,7 @@ export const firstPlace: Record<PlaceKind, Place> = {
   tip: { kind: 'tip', start: 0, end: 0.15, feather: 0.3 },
   rim: { kind: 'rim', start: 0, end: 2, feather: 5 },
   heart: { kind: 'heart', start: 0, end: 0.2, feather: 0.4 },
+  bar: { kind: 'bar', start: 0, end: 1.5, feather: 1.5 },
 }
 
 /** What a new coat is let down with, or sticks by. */

@@ -73,7 +73,8 @@ export function stepWords(t: TFunction, step: RunStep, nameOf: NameOf): { what: 
       }
     case 'brushWash':
       return {
-        what: t('step.brushWash', {
+        what: t(step.marking ? 'step.paintMarking' : 'step.brushWash', {
+          marking: step.marking ? t(`marking.${step.marking.kind}`).toLowerCase() : '',
           place: placeWords(t, step.place),
           side: t(`sides.on.${step.sides}`),
           count: step.pieces,

@@ -3,7 +3,7 @@ import type { ColourView, LightKind, Look } from '../../api/api'
 import { Swatch } from '../../shared/Swatch'
 import { deltaE, differenceWords } from '../../shared/words'
 import type { Table } from './tableState'
-import { lights } from './tableState'
+import { lightKinds } from '../../shared/lights'
 
 /**
  * Where colour is judged: the target as one band, and against it without a gap each mix as kneaded, rested and dried. A second
@@ -31,7 +31,7 @@ export function Viewing({
             value={table.light}
             onChange={(event) => onLight(event.target.value as LightKind)}
           >
-            {lights.map((light) => (
+            {lightKinds.map((light) => (
               <option key={light} value={light}>
                 {t(`light.${light}`)}
               </option>

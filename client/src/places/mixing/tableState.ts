@@ -23,8 +23,6 @@ export interface Table {
   filters: Filters
 }
 
-export const lights: LightKind[] = ['daylight', 'eveningDaylight', 'lamp', 'tube', 'warmLed', 'candle']
-
 export const noFilters: Filters = { mustUse: [], leaveOut: [], edibleOnly: false, diets: [], withinStock: true }
 
 export const emptyTable = (baseId: string): Table => ({

@@ -1,0 +1,117 @@
+import { useQuery } from '@tanstack/react-query'
+import { Printer } from 'lucide-react'
+import { useTranslation } from 'react-i18next'
+import { Link, useParams } from 'react-router'
+import type { Material, PieceView } from '../../api/api'
+import { answer, api, zones } from '../../api/api'
+import { queries } from '../../api/queries'
+import { FieldPicture } from '../../shared/FieldPicture'
+import { Reading, Unreadable } from '../../shared/Message'
+import { Swatch } from '../../shared/Swatch'
+import type { NameOf } from '../../shared/words'
+import { dayWords, differenceWords, dose, nameFinder, zoneName } from '../../shared/words'
+import { coatDetail, coatName } from '../flower/coatWords'
+
+/** All pieces of a flower with their zones, paste and coats, to hang over the bench. */
+export function SwatchCardPage() {
+  const { flowerId = '' } = useParams()
+  const { t } = useTranslation()
+  const flower = useQuery(queries.flower(flowerId))
+  const materials = useQuery(queries.materials())
+  if (!flower.data || !materials.data)
+    return flower.error ? <Unreadable error={flower.error} retry={() => void flower.refetch()} /> : <Reading />
+  return (
+    <main className="mx-auto w-full max-w-4xl p-4 lg:p-6 print:max-w-none print:p-0">
+      <p className="text-xs print:hidden">
+        <Link className="act" to={`/flowers/${flowerId}`}>
+          {flower.data.name}
+        </Link>
+      </p>
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <h1 className="name text-2xl">{t('card.title', { flower: flower.data.name })}</h1>
+        <p className="quiet text-sm">
+          {flower.data.commission.name}, {t('runSheet.due', { date: dayWords(flower.data.commission.dueOn) })}
+        </p>
+        <button className="btn btn-sm ml-auto print:hidden" onClick={() => window.print()}>
+          <Printer size={16} aria-hidden />
+          {t('runSheet.print')}
+        </button>
+      </div>
+      {flower.data.pieces.map((piece) => (
+        <PieceCard key={piece.id} piece={piece} materials={materials.data} />
+      ))}
+      <p className="quiet mt-3 text-sm">{t('card.note')}</p>
+    </main>
+  )
+}
+
+function PieceCard({ piece, materials }: { piece: PieceView; materials: Material[] }) {
+  const { t } = useTranslation()
+  const nameOf: NameOf = nameFinder(materials)
+  const { data } = useQuery({
+    queryKey: ['card', piece.id, piece.version],
+    queryFn: async ({ signal }) => {
+      const path = { id: piece.id }
+      const { plan } = await answer(api.GET('/api/pieces/{id}', { params: { path }, signal }))
+      return {
+        plan,
+        preview: await answer(api.POST('/api/pieces/{id}/preview', { params: { path }, body: plan, signal })),
+      }
+    },
+  })
+  if (!data) return <Reading />
+  const { plan, preview } = data
+  return (
+    <section className="border-base-300 flex break-inside-avoid flex-wrap gap-4 border-t py-3">
+      <div className="surround flex w-32 items-center justify-center self-start p-3">
+        <FieldPicture
+          field={preview.face}
+          piece={piece}
+          heightPx={Math.min(120, Math.round((100 * piece.lengthMm) / piece.widthMm))}
+          label={t('sides.picture', { piece: piece.name, side: t('sides.face'), colour: '' })}
+        />
+      </div>
+      <div className="min-w-64 grow">
+        <h2 className="name text-lg">{piece.name}</h2>
+        <p className="quiet text-sm">
+          {t('card.count', { count: piece.toMake })} · {piece.lengthMm} × {piece.widthMm} mm
+        </p>
+        <ul className="mt-2 flex flex-wrap gap-3">
+          {zones.map((zone) => {
+            const view = preview.zones.find((one) => one.zone === zone)
+            const finished = view?.colours.at(-1)
+            return (
+              view &&
+              finished && (
+                <li key={zone} className="text-xs">
+                  <span className="surround flex p-1.5">
+                    <Swatch colour={finished} className="h-9 w-10" label={zoneName(t, zone, piece.build)} />
+                    <Swatch colour={view.target} className="h-9 w-5" label={t('buildUp.target')} />
+                  </span>
+                  <span className="block font-semibold">{zoneName(t, zone, piece.build)}</span>
+                  {finished.hex} · {differenceWords(t, view.difference)}
+                </li>
+              )
+            )
+          })}
+        </ul>
+        <ol className="mt-2 list-decimal pl-5 text-sm">
+          <li>
+            {[
+              nameOf(plan.paste.baseId),
+              ...preview.batch.colours.map((one) => `${nameOf(one.colourantId)} ${dose(t, one)}`),
+            ].join(', ')}
+          </li>
+          {plan.coats.map((coat) => {
+            const view = preview.coats.find((one) => one.id === coat.id)
+            return (
+              <li key={coat.id}>
+                {coatName(t, coat, view, nameOf)}: {coatDetail(t, coat, view)}
+              </li>
+            )
+          })}
+        </ol>
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,75 @@
+import type { Bloom, BloomKind } from '../../api/api'
+import { drawField } from '../../shared/FieldPicture'
+
+/** Where a whole flower is drawn: its middle, how large, and turned how far. */
+export interface Stand {
+  x: number
+  y: number
+  pxPerMm: number
+  /** Clockwise, in degrees. */
+  turn: number
+}
+
+/** A flower from above, piece by piece from the lowest up, with the shade that the server says each has. */
+export function drawBloom(context: CanvasRenderingContext2D, bloom: Bloom, stand: Stand, only?: string) {
+  for (const piece of bloom.bloom) {
+    const kind = bloom.kinds[piece.kind]
+    if (!kind || (only && kind.pieceId !== only)) continue
+    context.save()
+    context.translate(stand.x, stand.y)
+    context.rotate(((stand.turn + piece.angleDegrees) * Math.PI) / 180)
+    context.scale(stand.pxPerMm, stand.pxPerMm)
+    context.translate(0, -piece.baseMm)
+    drawPiece(context, kind, piece.number, piece.lengthShare, piece.shade)
+    context.restore()
+  }
+}
+
+/** Leaves, berries or buds that stand round a flower, from its middle outward. */
+export function drawBeside(
+  context: CanvasRenderingContext2D,
+  kind: BloomKind,
+  number: number,
+  stand: Stand,
+  outMm: number,
+) {
+  context.save()
+  context.translate(stand.x, stand.y)
+  context.rotate((stand.turn * Math.PI) / 180)
+  context.scale(stand.pxPerMm, stand.pxPerMm)
+  context.translate(0, -outMm)
+  drawPiece(context, kind, number, 1, 0.05)
+  context.restore()
+}
+
+/** With its base at the origin, its tip up. */
+function drawPiece(
+  context: CanvasRenderingContext2D,
+  kind: BloomKind,
+  number: number,
+  lengthShare: number,
+  shade: number,
+) {
+  const field = kind.looks[number % kind.looks.length]
+  if (!field) return
+  context.scale(1, lengthShare)
+  context.translate(-kind.widthMm / 2, -kind.lengthMm)
+  const outline = new Path2D(kind.outlinePath)
+  context.save()
+  context.shadowColor = 'rgba(0, 0, 0, 0.35)'
+  context.shadowBlur = 5
+  context.fillStyle = '#808080'
+  context.fill(outline)
+  context.restore()
+  context.save()
+  context.clip(outline)
+  drawField(context, field, kind)
+  // A cupped or steep piece is darker towards its foot, where less light falls.
+  const dusk = context.createLinearGradient(0, kind.lengthMm, 0, 0)
+  dusk.addColorStop(0, `rgba(0, 0, 0, ${Math.min(0.6, shade + 0.1 + 0.15 * kind.cup)})`)
+  dusk.addColorStop(0.6, `rgba(0, 0, 0, ${shade * 0.5})`)
+  dusk.addColorStop(1, 'rgba(0, 0, 0, 0)')
+  context.fillStyle = dusk
+  context.fillRect(0, 0, kind.widthMm, kind.lengthMm)
+  context.restore()
+}

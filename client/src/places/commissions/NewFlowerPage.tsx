@@ -1,0 +1,192 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useTranslation } from 'react-i18next'
+import { Link, useNavigate, useParams } from 'react-router'
+import type { LibraryFlower } from '../../api/api'
+import { answer, api, RequestFailed } from '../../api/api'
+import { queries } from '../../api/queries'
+import { Failure, Reading, Unreadable } from '../../shared/Message'
+import { NumberField } from '../../shared/NumberField'
+import { hasFields } from '../../shared/stored'
+import { TextField } from '../../shared/TextField'
+import { useKept } from '../../shared/useKept'
+import { problemWords } from '../../shared/words'
+
+interface Draft {
+  name: string
+  flowers: number
+  buds: number
+  mustBeEdible: boolean
+  /** Null for a blank one. */
+  fromLibrary: string | null
+}
+
+const blank: Draft = { name: '', flowers: 6, buds: 0, mustBeEdible: false, fromLibrary: null }
+
+const isDraft = (value: unknown): value is Draft => hasFields(value, 'name', 'flowers', 'fromLibrary')
+
+/** Another flower for a commission: from the library, or from a blank. */
+export function NewFlowerPage() {
+  const { commissionId = '' } = useParams()
+  const { t } = useTranslation()
+  const client = useQueryClient()
+  const go = useNavigate()
+  const library = useQuery(queries.flowerLibrary())
+  const commissions = useQuery(queries.commissions()).data?.commissions
+  const kept = useKept<Draft>(`new-flower/${commissionId}`, blank, isDraft)
+  const draft = kept.value
+  const add = useMutation({
+    mutationFn: () =>
+      answer(api.POST('/api/commissions/{id}/flowers', { params: { path: { id: commissionId } }, body: draft })),
+    onSuccess: async ({ id }) => {
+      kept.drop(blank)
+      await client.invalidateQueries({ queryKey: queries.commissions().queryKey })
+      void go(draft.fromLibrary ? `/flowers/${id}` : `/flowers/${id}/new-piece`)
+    },
+  })
+  if (!library.data)
+    return library.error ? <Unreadable error={library.error} retry={() => void library.refetch()} /> : <Reading />
+  const set = (change: Partial<Draft>) => kept.set({ ...draft, ...change })
+  const failed = add.error instanceof RequestFailed ? add.error : null
+  const problemAt = (path: string) => {
+    const problem = failed?.problems.find((one) => one.path === path)
+    return problem && problemWords(t, problem, (id) => id)
+  }
+  const choose = (flower: LibraryFlower | null) => {
+    const named = draft.name.trim() === '' || library.data.flowers.some((one) => one.name === draft.name)
+    set({ fromLibrary: flower?.id ?? null, ...(named && { name: flower?.name ?? '' }) })
+  }
+  const name = commissions?.find((entry) => entry.commission.id === commissionId)?.commission.name ?? ''
+  return (
+    <main className="flex w-full grow flex-col">
+      <div className="px-4 py-3 lg:px-6">
+        <p className="text-xs">
+          <Link className="act" to="/commissions">
+            {t('commission.title')}
+          </Link>
+        </p>
+        <h1 className="name text-2xl">{t('newFlower.title', { commission: name })}</h1>
+        <form
+          className="mt-3 flex flex-wrap items-end gap-x-4 gap-y-2"
+          onSubmit={(event) => {
+            event.preventDefault()
+            add.mutate()
+          }}
+        >
+          <TextField
+            label={t('flower.name')}
+            value={draft.name}
+            most={120}
+            problem={problemAt('name')}
+            className="w-56"
+            onChange={(changed) => set({ name: changed })}
+          />
+          <NumberField
+            label={t('newFlower.flowers')}
+            value={draft.flowers}
+            problem={problemAt('flowers')}
+            onChange={(flowers) => set({ flowers: Math.round(flowers) })}
+          />
+          <NumberField
+            label={t('newFlower.buds')}
+            value={draft.buds}
+            problem={problemAt('buds')}
+            onChange={(buds) => set({ buds: Math.round(buds) })}
+          />
+          <label className="flex min-h-8 items-center gap-2 text-sm">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-sm"
+              checked={draft.mustBeEdible}
+              onChange={(event) => set({ mustBeEdible: event.target.checked })}
+            />
+            {t('flower.mustBeEdible')}
+          </label>
+          <button className="btn btn-sm btn-primary" disabled={add.isPending}>
+            {t('newFlower.add')}
+          </button>
+        </form>
+        {failed && failed.problems.length === 0 && <Failure error={failed} nameOf={(id) => id} kept />}
+      </div>
+      <section aria-label={t('newFlower.library')} className="surround grow p-4 lg:px-6">
+        <h2 className="font-semibold">{t('newFlower.beginFrom')}</h2>
+        <ul className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(8.5rem,1fr))] gap-2">
+          <li>
+            <Card name={t('newFlower.blank')} isChosen={draft.fromLibrary === null} onChoose={() => choose(null)}>
+              <span aria-hidden className="border-surround-ink block size-24 rounded-full border border-dashed" />
+            </Card>
+          </li>
+          {library.data.flowers.map((flower) => (
+            <li key={flower.id}>
+              <Card name={flower.name} isChosen={draft.fromLibrary === flower.id} onChoose={() => choose(flower)}>
+                <LibraryDrawing flower={flower} />
+              </Card>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </main>
+  )
+}
+
+function Card({
+  name,
+  isChosen,
+  onChoose,
+  children,
+}: {
+  name: string
+  isChosen: boolean
+  onChoose: () => void
+  children: React.ReactNode
+}) {
+  return (
+    <button
+      type="button"
+      aria-pressed={isChosen}
+      className={`outline-surround-ink flex h-full w-full cursor-pointer flex-col items-center gap-1 p-2 hover:outline-1 ${isChosen ? 'outline-2' : ''}`}
+      onClick={onChoose}
+    >
+      {children}
+      <span className={`text-sm ${isChosen ? 'font-semibold underline underline-offset-4' : ''}`}>{name}</span>
+    </button>
+  )
+}
+
+/** The bloom from above, or the pieces side by side for foliage, in the colours that they begin from. */
+function LibraryDrawing({ flower }: { flower: LibraryFlower }) {
+  const pieces = flower.pieces
+  if (flower.bloom.length === 0) {
+    const tallest = Math.max(...pieces.map((one) => one.piece.lengthMm))
+    const width = pieces.reduce((sum, one) => sum + one.piece.widthMm + 3, 0)
+    return (
+      <svg aria-hidden className="size-24" viewBox={`0 0 ${width} ${tallest}`}>
+        {pieces.map((one, i) => (
+          <g
+            key={i}
+            transform={`translate(${pieces.slice(0, i).reduce((sum, other) => sum + other.piece.widthMm + 3, 0)} ${tallest - one.piece.lengthMm})`}
+          >
+            <path d={one.outlinePath} fill={one.zones.heart} stroke={one.zones.base} strokeWidth={0.8} />
+          </g>
+        ))}
+      </svg>
+    )
+  }
+  const reach = Math.max(...flower.bloom.map((one) => one.baseMm + pieces[one.kind]!.piece.lengthMm * one.lengthShare))
+  return (
+    <svg aria-hidden className="size-24" viewBox={`${-reach} ${-reach} ${2 * reach} ${2 * reach}`}>
+      {flower.bloom.map((one, i) => {
+        const { piece, outlinePath, zones } = pieces[one.kind]!
+        return (
+          <path
+            key={i}
+            d={outlinePath}
+            fill={zones.heart}
+            stroke={zones.base}
+            strokeWidth={reach / 90}
+            transform={`rotate(${one.angleDegrees}) translate(0 ${-one.baseMm}) scale(1 ${one.lengthShare}) translate(${-piece.widthMm / 2} ${-piece.lengthMm})`}
+          />
+        )
+      })}
+    </svg>
+  )
+}

@@ -1,0 +1,88 @@
+import { Dices } from 'lucide-react'
+import { useTranslation } from 'react-i18next'
+import type { Marking, MarkingKind } from '../../api/api'
+import type { ProblemAt } from '../../shared/Editor'
+import { NumberField } from '../../shared/NumberField'
+import { RangeField } from '../../shared/RangeField'
+import { SelectField } from '../../shared/SelectField'
+
+const kinds: MarkingKind[] = ['stripes', 'centreBar', 'veins', 'dots', 'picoteeRim', 'blotch']
+
+/** Where each detail begins when it is first chosen. */
+const first: Record<MarkingKind, Omit<Marking, 'seed'>> = {
+  stripes: { kind: 'stripes', sizeMm: 0.8, spacingMm: 4, waver: 0.4 },
+  centreBar: { kind: 'centreBar', sizeMm: 4, spacingMm: 4, waver: 0.2 },
+  veins: { kind: 'veins', sizeMm: 0.7, spacingMm: 4, waver: 0.2 },
+  dots: { kind: 'dots', sizeMm: 1, spacingMm: 2.5, waver: 0.9 },
+  picoteeRim: { kind: 'picoteeRim', sizeMm: 1.5, spacingMm: 4, waver: 0.4 },
+  blotch: { kind: 'blotch', sizeMm: 10, spacingMm: 4, waver: 0.6 },
+}
+
+const isSpaced = (kind: MarkingKind) => kind === 'stripes' || kind === 'dots'
+
+/** What is painted with a colour that was let down: a wash all over, or a detail by the brush. */
+export function MarkingFields({
+  marking,
+  problemAt,
+  onChange,
+}: {
+  marking: Marking | null | undefined
+  /** Path within the coat. */
+  problemAt: ProblemAt
+  onChange: (marking: Marking | null) => void
+}) {
+  const { t } = useTranslation()
+  return (
+    <div className="space-y-2">
+      <SelectField
+        label={t('marking.title')}
+        value={marking?.kind ?? 'none'}
+        options={[
+          { value: 'none', label: t('marking.none') },
+          ...kinds.map((value) => ({ value, label: t(`marking.${value}`) })),
+        ]}
+        onChoose={(kind) =>
+          onChange(kind === 'none' ? null : { ...first[kind as MarkingKind], seed: marking?.seed ?? 1 })
+        }
+      />
+      {marking && (
+        <>
+          <div className="flex flex-wrap gap-x-3 gap-y-1">
+            <NumberField
+              label={t(marking.kind === 'dots' || marking.kind === 'blotch' ? 'marking.across' : 'marking.wide')}
+              unit="mm"
+              value={marking.sizeMm}
+              problem={problemAt('marking.sizeMm')}
+              onChange={(sizeMm) => onChange({ ...marking, sizeMm })}
+            />
+            {isSpaced(marking.kind) && (
+              <NumberField
+                label={t('marking.apart')}
+                unit="mm"
+                value={marking.spacingMm}
+                problem={problemAt('marking.spacingMm')}
+                onChange={(spacingMm) => onChange({ ...marking, spacingMm })}
+              />
+            )}
+          </div>
+          <RangeField
+            label={t(marking.kind === 'dots' ? 'marking.scatter' : 'marking.waver')}
+            most={1}
+            step={0.05}
+            value={marking.waver}
+            words={t('marking.percent', { percent: Math.round(100 * marking.waver) })}
+            onChange={(waver) => onChange({ ...marking, waver })}
+          />
+          <button
+            type="button"
+            className="act flex min-h-6 items-center gap-1 text-sm"
+            onClick={() => onChange({ ...marking, seed: marking.seed + 1 })}
+          >
+            <Dices size={15} aria-hidden />
+            {t('marking.again')}
+          </button>
+        </>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,106 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useTranslation } from 'react-i18next'
+import { Link, useNavigate, useParams } from 'react-router'
+import type { Piece } from '../../api/api'
+import { answer, api, RequestFailed } from '../../api/api'
+import { queries } from '../../api/queries'
+import { Failure, Reading, Unreadable } from '../../shared/Message'
+import { SelectField } from '../../shared/SelectField'
+import { hasFields } from '../../shared/stored'
+import { useKept } from '../../shared/useKept'
+import { problemWords } from '../../shared/words'
+import { PieceFields } from './PieceFields'
+
+interface Draft {
+  piece: Piece
+  /** Id of the natural colouring that its targets begin from; empty for a plain cream. */
+  colouring: string
+}
+
+const isDraft = (value: unknown): value is Draft => hasFields(value, 'piece', 'colouring')
+
+/** Another kind of piece for a flower, from a blank. */
+export function NewPiecePage() {
+  const { flowerId = '' } = useParams()
+  const { t } = useTranslation()
+  const client = useQueryClient()
+  const go = useNavigate()
+  const flower = useQuery(queries.flower(flowerId))
+  const starts = useQuery(queries.startingPoints()).data ?? []
+  const kept = useKept<Draft>(`new-piece/${flowerId}`, blank(t('make.firstName')), isDraft)
+  const { piece, colouring } = kept.value
+  const add = useMutation({
+    mutationFn: () =>
+      answer(
+        api.POST('/api/flowers/{id}/pieces', {
+          params: { path: { id: flowerId } },
+          body: { piece, colouring: colouring || null, planOf: null },
+        }),
+      ),
+    onSuccess: async ({ id }) => {
+      kept.drop(blank(t('make.firstName')))
+      await client.invalidateQueries({ queryKey: queries.flower(flowerId).queryKey })
+      void client.invalidateQueries({ queryKey: queries.commissions().queryKey })
+      void go(`/flowers/${flowerId}/${id}`)
+    },
+  })
+  if (!flower.data)
+    return flower.error ? <Unreadable error={flower.error} retry={() => void flower.refetch()} /> : <Reading />
+  const failed = add.error instanceof RequestFailed ? add.error : null
+  const own = failed?.problems.filter((problem) => problem.path !== 'piece') ?? []
+  const problemAt = (path: string) => {
+    const problem = own.find((one) => one.path === path)
+    return problem && problemWords(t, problem, (id) => id)
+  }
+  return (
+    <main className="w-full p-4 lg:p-6">
+      <p className="text-xs">
+        <Link className="act" to={`/flowers/${flowerId}`}>
+          {flower.data.name}
+        </Link>
+      </p>
+      <h1 className="name mb-3 text-2xl">{t('make.addTitle', { flower: flower.data.name })}</h1>
+      <PieceFields
+        piece={piece}
+        problemAt={problemAt}
+        onChange={(changed) => kept.set({ piece: changed, colouring })}
+      />
+      <div className="mt-3 flex flex-wrap items-end gap-3">
+        <SelectField
+          label={t('make.colouring')}
+          value={colouring}
+          options={[
+            { value: '', label: t('make.plain') },
+            ...starts.map((start) => ({
+              value: start.id,
+              label: [start.name, start.part, start.variant].filter(Boolean).join(', '),
+            })),
+          ]}
+          onChoose={(chosen) => kept.set({ piece, colouring: chosen })}
+        />
+        <button className="btn btn-sm btn-primary" disabled={add.isPending} onClick={() => add.mutate()}>
+          {t('make.add')}
+        </button>
+      </div>
+      {failed && own.length === 0 && <Failure error={failed} nameOf={(id) => id} kept />}
+    </main>
+  )
+}
+
+function blank(name: string): Draft {
+  return {
+    piece: {
+      name,
+      outlineId: 'round-petal',
+      lengthMm: 40,
+      widthMm: 38,
+      thicknessMm: 0.5,
+      solid: false,
+      partOf: 'flower',
+      perPart: 5,
+      spareShare: 0.2,
+      form: { role: 'petal', arrangement: 'ring', openDegrees: 70, insetMm: 2, cup: 0.3, frill: 0, veins: null },
+    },
+    colouring: '',
+  }
+}

@@ -1,0 +1,170 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { ArrowDown, ArrowUp, Copy } from 'lucide-react'
+import { useState } from 'react'
+import { useTranslation } from 'react-i18next'
+import { useNavigate } from 'react-router'
+import type { Piece, PieceView } from '../../api/api'
+import { answer, api, RequestFailed } from '../../api/api'
+import { queries } from '../../api/queries'
+import { ConfirmButton } from '../../shared/ConfirmButton'
+import { Editor } from '../../shared/Editor'
+import { Failure } from '../../shared/Message'
+import { hasFields } from '../../shared/stored'
+import { useKept } from '../../shared/useKept'
+import { problemWords } from '../../shared/words'
+import { PieceFields } from './PieceFields'
+
+/** How much smaller a copy is, to be varied from there. */
+const copyScale = 0.8
+
+const isPiece = (value: unknown): value is Piece => hasFields(value, 'name', 'outlineId', 'form')
+
+/** What the piece is, apart from its colour: to change, to copy and vary, to move along the stem, or to take out. */
+export function PieceEditor({
+  piece,
+  flowerId,
+  isSaved,
+  onClose,
+}: {
+  piece: PieceView
+  flowerId: string
+  /** The plan has no change on its way that would be in the way of this one. */
+  isSaved: boolean
+  onClose: () => void
+}) {
+  const { t } = useTranslation()
+  const client = useQueryClient()
+  const go = useNavigate()
+  const kept = useKept<Piece>(`piece/${piece.id}`, piece.piece, isPiece)
+  const [saved, setSaved] = useState(false)
+  const flowerKey = queries.flower(flowerId).queryKey
+  const readAgain = async () => {
+    await client.invalidateQueries({ queryKey: flowerKey })
+    void client.invalidateQueries({ queryKey: queries.commissions().queryKey })
+    void client.invalidateQueries({ queryKey: ['bloom', flowerId] })
+  }
+  const save = useMutation({
+    mutationFn: async (changed: Piece) => {
+      // The plan may have been saved since the flower was read: the piece goes by its newest version.
+      const { version, piece: now } = await answer(api.GET('/api/pieces/{id}', { params: { path: { id: piece.id } } }))
+      if (JSON.stringify(now.piece) !== JSON.stringify(piece.piece)) throw new RequestFailed('changedElsewhere')
+      return answer(
+        api.PUT('/api/pieces/{id}', {
+          params: { path: { id: piece.id } },
+          headers: { 'If-Match': `"${version}"` },
+          body: changed,
+        }),
+      )
+    },
+    onSuccess: async (_, changed) => {
+      kept.drop(changed)
+      setSaved(true)
+      await readAgain()
+    },
+  })
+  const copy = useMutation({
+    mutationFn: (made: Piece) =>
+      answer(
+        api.POST('/api/flowers/{id}/pieces', {
+          params: { path: { id: flowerId } },
+          body: { piece: made, planOf: piece.id, colouring: null },
+        }),
+      ),
+    onSuccess: async ({ id }) => {
+      await readAgain()
+      void go(`/flowers/${flowerId}/${id}`)
+    },
+  })
+  const remove = useMutation({
+    mutationFn: () => answer(api.DELETE('/api/pieces/{id}', { params: { path: { id: piece.id } } })),
+    onSuccess: async () => {
+      void go(`/flowers/${flowerId}`)
+      await readAgain()
+    },
+  })
+  const move = useMutation({
+    mutationFn: (by: -1 | 1) => {
+      const ids = client.getQueryData(flowerKey)?.pieces.map((one) => one.id) ?? []
+      const at = ids.indexOf(piece.id)
+      const pieceIds = ids.toSpliced(at, 1).toSpliced(at + by, 0, piece.id)
+      return answer(
+        api.PUT('/api/flowers/{id}/pieces/order', { params: { path: { id: flowerId } }, body: { pieceIds } }),
+      )
+    },
+    onSuccess: readAgain,
+  })
+  const ids = client.getQueryData(flowerKey)?.pieces.map((one) => one.id) ?? []
+  const at = ids.indexOf(piece.id)
+  const failed = save.error instanceof RequestFailed ? save.error : null
+  const problemAt = (path: string) => {
+    const problem = failed?.problems.find((one) => one.path === path)
+    return problem && problemWords(t, problem, (id) => id)
+  }
+  const draft = kept.value
+  const isChanged = JSON.stringify(draft) !== JSON.stringify(piece.piece)
+  return (
+    <Editor
+      title={t('make.title', { name: piece.name })}
+      onClose={onClose}
+      actions={
+        <>
+          <button className="btn btn-ghost btn-sm px-2" disabled={at <= 0} onClick={() => move.mutate(-1)}>
+            <ArrowUp size={16} aria-hidden />
+            {t('make.up')}
+          </button>
+          <button
+            className="btn btn-ghost btn-sm px-2"
+            disabled={at < 0 || at === ids.length - 1}
+            onClick={() => move.mutate(1)}
+          >
+            <ArrowDown size={16} aria-hidden />
+            {t('make.down')}
+          </button>
+          <button
+            className="btn btn-ghost btn-sm px-2"
+            onClick={() =>
+              copy.mutate({
+                ...piece.piece,
+                name: t('make.copyName', { name: piece.name }).slice(0, 120),
+                lengthMm: Math.max(1, Math.round(copyScale * piece.lengthMm)),
+                widthMm: Math.max(1, Math.round(copyScale * piece.widthMm)),
+              })
+            }
+          >
+            <Copy size={16} aria-hidden />
+            {t('make.copy')}
+          </button>
+          <ConfirmButton label={t('make.remove')} onYes={() => remove.mutate()} />
+        </>
+      }
+    >
+      <PieceFields
+        piece={draft}
+        problemAt={problemAt}
+        onChange={(changed) => {
+          setSaved(false)
+          kept.set(changed)
+        }}
+      />
+      <div className="mt-3 flex flex-wrap items-center gap-3">
+        <button
+          className="btn btn-sm btn-primary"
+          disabled={!isChanged || !isSaved || save.isPending}
+          onClick={() => save.mutate(draft)}
+        >
+          {t('make.save')}
+        </button>
+        {isChanged && (
+          <button className="btn btn-sm" onClick={() => kept.drop(piece.piece)}>
+            {t('make.back')}
+          </button>
+        )}
+        <p role="status" className="quiet text-sm">
+          {saved && !isChanged && t('make.saved')}
+        </p>
+      </div>
+      {failed && failed.problems.length === 0 && <Failure error={failed} nameOf={(id) => id} kept />}
+      <Failure error={copy.error ?? remove.error ?? move.error} nameOf={(id) => id} />
+    </Editor>
+  )
+}

@@ -1,0 +1,188 @@
+import { useState } from 'react'
+import { useTranslation } from 'react-i18next'
+import type { PieceView, Plan, Proposal, Proposals as Answer } from '../../api/api'
+import { zones } from '../../api/api'
+import { Editor } from '../../shared/Editor'
+import { InlineSwatch } from '../../shared/Swatch'
+import { minutesWords } from '../../shared/minutesWords'
+import type { NameOf } from '../../shared/words'
+import { deltaE, differenceWords } from '../../shared/words'
+import { useLongWork } from '../mixing/useLongWork'
+import { WorkState } from '../mixing/WorkState'
+import { coatDetail, coatName } from './coatWords'
+
+/** Ways to reach the targets, side by side; one is taken and gone on with. */
+export function Proposals({
+  piece,
+  plan,
+  nameOf,
+  zoneName,
+  onTake,
+  onClose,
+}: {
+  piece: PieceView
+  plan: Plan
+  nameOf: NameOf
+  zoneName: (zone: (typeof zones)[number]) => string
+  onTake: (proposal: Proposal) => void
+  onClose: () => void
+}) {
+  const { t } = useTranslation()
+  const [keepPaste, setKeepPaste] = useState(false)
+  const work = useLongWork<Answer>(`/api/pieces/${piece.id}/proposals`)
+  const found = work.answer
+  return (
+    <Editor title={t('proposals.title')} onClose={onClose}>
+      <p className="max-w-prose text-sm">{t('proposals.help')}</p>
+      <div className="my-2 flex flex-wrap items-center gap-x-5 gap-y-2">
+        <label className="flex items-center gap-2 text-sm">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm"
+            checked={keepPaste}
+            onChange={(event) => setKeepPaste(event.target.checked)}
+          />
+          {t('proposals.keepPaste')}
+        </label>
+        <button
+          className="btn btn-sm btn-primary"
+          disabled={work.running}
+          onClick={() => work.start({ plan, keepPaste })}
+        >
+          {t('proposals.find')}
+        </button>
+        <WorkState work={work} nameOf={nameOf} />
+      </div>
+      {found && (
+        <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={t('proposals.sideBySide')}>
+          <table className="w-full min-w-max border-separate border-spacing-0 text-left text-sm">
+            <caption className="sr-only">{t('proposals.sideBySide')}</caption>
+            <thead>
+              <tr className="align-bottom">
+                <td />
+                {found.proposals.map((one) => (
+                  <th key={one.approach} scope="col" className="border-base-300 max-w-56 border-l px-3 pb-1">
+                    <span className="block">{t(`approach.${one.approach}.name`)}</span>
+                    <span className="quiet block text-xs font-normal">{t(`approach.${one.approach}.what`)}</span>
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {zones.map((zone) => (
+                <tr key={zone}>
+                  <th scope="row" className="pr-3 font-normal">
+                    {zoneName(zone)}
+                  </th>
+                  {found.proposals.map((one) => {
+                    const reached = one.zones.find((view) => view.zone === zone)
+                    return (
+                      <td key={one.approach} className="border-base-300 border-l px-3 whitespace-nowrap">
+                        {reached && (
+                          <>
+                            <InlineSwatch colour={reached.finished} /> {differenceWords(t, reached.difference)}{' '}
+                            <span className="quiet text-xs">{deltaE(reached.difference.deltaE)}</span>
+                          </>
+                        )}
+                      </td>
+                    )
+                  })}
+                </tr>
+              ))}
+              <Row label={t('proposals.coats')} of={found.proposals} show={(one) => one.coats} />
+              <Row label={t('proposals.materials')} of={found.proposals} show={(one) => one.materials} />
+              <Row
+                label={t('proposals.time', { count: piece.toMake })}
+                of={found.proposals}
+                show={(one) => minutesWords(t, one.minutesForAll)}
+              />
+              <Row
+                label={t('proposals.risk')}
+                of={found.proposals}
+                show={(one) =>
+                  t('proposals.riskWords', {
+                    deltaE: deltaE(one.riskDeltaE),
+                    name: one.riskMaterialId ? nameOf(one.riskMaterialId) : '',
+                  })
+                }
+              />
+              <Row label={t('proposals.food')} of={found.proposals} show={(one) => t(`food.${one.foodStatus}`)} />
+              <tr className="align-top">
+                <th scope="row" className="pr-3 font-normal">
+                  {t('proposals.steps')}
+                </th>
+                {found.proposals.map((one) => (
+                  <td key={one.approach} className="border-base-300 max-w-56 border-l px-3 py-1">
+                    <ol className="list-decimal pl-4 text-xs">
+                      <li>{pasteWords(one, nameOf)}</li>
+                      {one.plan.coats.map((coat) => (
+                        <li key={coat.id}>
+                          {coatName(t, coat, undefined, nameOf)}: {coatDetail(t, coat, undefined)}
+                        </li>
+                      ))}
+                    </ol>
+                  </td>
+                ))}
+              </tr>
+              <tr className="align-top">
+                <th scope="row" className="pr-3 font-normal">
+                  {t('proposals.missed')}
+                </th>
+                {found.proposals.map((one) => (
+                  <td key={one.approach} className="border-base-300 max-w-56 border-l px-3 py-1 text-xs">
+                    {one.help.length === 0
+                      ? t('proposals.allReached')
+                      : one.help.map((help) => (
+                          <p key={help.zone}>
+                            {t(`proposals.help_${help.help}`, {
+                              zone: zoneName(help.zone),
+                              material: help.materialId ? nameOf(help.materialId) : '',
+                              deltaE: deltaE(help.deltaE),
+                            })}
+                          </p>
+                        ))}
+                    {one.marble.length > 0 && (
+                      <p className="mt-1">
+                        {t('proposals.marble', { percent: Math.round(100 * one.marble[0]!.share) })}
+                      </p>
+                    )}
+                  </td>
+                ))}
+              </tr>
+              <tr>
+                <td />
+                {found.proposals.map((one) => (
+                  <td key={one.approach} className="border-base-300 border-l px-3 py-2">
+                    <button className="btn btn-sm" onClick={() => onTake(one)}>
+                      {t('proposals.take', { approach: t(`approach.${one.approach}.name`) })}
+                    </button>
+                  </td>
+                ))}
+              </tr>
+            </tbody>
+          </table>
+        </div>
+      )}
+    </Editor>
+  )
+}
+
+function Row({ label, of, show }: { label: string; of: Proposal[]; show: (one: Proposal) => string | number }) {
+  return (
+    <tr>
+      <th scope="row" className="pr-3 font-normal">
+        {label}
+      </th>
+      {of.map((one) => (
+        <td key={one.approach} className="border-base-300 border-l px-3 whitespace-nowrap">
+          {show(one)}
+        </td>
+      ))}
+    </tr>
+  )
+}
+
+function pasteWords(one: Proposal, nameOf: NameOf): string {
+  const { baseId, doses } = one.plan.paste
+  return [nameOf(baseId), ...doses.map((dose) => nameOf(dose.colourantId))].join(' + ')
+}
