@@ -1458,6 +1458,7 @@ export interface components {
             lengthShare: number;
             /** Format: double */
             shade: number;
+            endOn: boolean;
         };
         Box: {
             /** Format: double */
@@ -3814,7 +3815,7 @@ export interface operations {
     previewPlan: {
         parameters: {
             query?: {
-                light?: components["schemas"]["LightKind"];
+                light?: string;
                 shown?: number;
             };
             header?: never;
@@ -4142,7 +4143,7 @@ export interface operations {
     getBloom: {
         parameters: {
             query?: {
-                light?: components["schemas"]["LightKind"];
+                light?: string;
             };
             header?: never;
             path: {
@@ -4184,7 +4185,7 @@ export interface operations {
     getSpray: {
         parameters: {
             query?: {
-                light?: components["schemas"]["LightKind"];
+                light?: string;
             };
             header?: never;
             path: {

@@ -10,7 +10,7 @@ namespace YoungTinge.Core.Coats;
 public static class LookAdvice
 {
     /// <summary>CIEDE2000 for each mm that an eye at arm's length reads as a line.</summary>
-    private const double LineDeltaEPerMm = 5;
+    private const double LineDeltaEPerMm = 8;
 
     /// <summary>A smooth step is steepest in its middle, half as steep again as on average.</summary>
     private const double SteepestOfStep = 1.5;

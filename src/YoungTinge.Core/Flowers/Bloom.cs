@@ -6,8 +6,9 @@ namespace YoungTinge.Core.Flowers;
 /// <param name="AngleDegrees">Which way its tip points, clockwise from up.</param>
 /// <param name="BaseMm">From the middle of the flower to its base.</param>
 /// <param name="LengthShare">How long it looks from above, as a share of its length; the steeper it stands, the shorter.</param>
+/// <param name="EndOn">A ball or a tube that one looks down on: seen round, not in its outline.</param>
 /// <param name="Shade">Share of light that it loses by standing steep and by what stands over it, 0 to 1.</param>
-public sealed record BloomPiece(int Kind, int Number, double AngleDegrees, double BaseMm, double LengthShare, double Shade);
+public sealed record BloomPiece(int Kind, int Number, double AngleDegrees, double BaseMm, double LengthShare, double Shade, bool EndOn);
 
 /// <summary>An open flower from above, put together from its real pieces. A drawing of how they stand, not of how they bend.</summary>
 public static class Bloom
@@ -19,6 +20,9 @@ public static class Bloom
 
     /// <summary>An upright piece is still seen a little: it leans, and it is cupped.</summary>
     private const double LeastLengthShare = 0.22;
+
+    /// <summary>Steeper than this one looks into a tube, or down on a ball.</summary>
+    private const double EndOnBelowDegrees = 45;
 
     /// <summary>What a piece that stands upright loses of the light from above.</summary>
     private const double SteepShade = 0.30;
@@ -44,8 +48,14 @@ public static class Bloom
         return pieces;
     }
 
-    /// <summary>From the middle of the flower to its tip as seen from above.</summary>
-    public static double ReachMm(Piece piece) => piece.Form.InsetMm + piece.LengthMm * LengthShare(piece.Form.OpenDegrees);
+    /// <summary>From the middle of the flower to its farthest tip as seen from above; 0 for one of which nothing is seen.</summary>
+    public static double ReachMm(IReadOnlyList<Piece> kinds) => kinds.Where(IsSeen).Select(ReachMm).DefaultIfEmpty(0).Max();
+
+    private static double ReachMm(Piece piece)
+    {
+        var (baseMm, lengthMm) = SeenFrom(piece);
+        return baseMm + lengthMm;
+    }
 
     /// <summary>How far each piece of a whorl covers the next one at its widest, 0 for a gap to 1; 0 for what does not stand in a ring.</summary>
     public static double OverlapOf(Piece piece)
@@ -66,6 +76,8 @@ public static class Bloom
         var form = piece.Form;
         var turn = form.Arrangement switch
         {
+            // Two stand to the left and the right.
+            Arrangement.Ring when piece.PerPart == 2 => 90 + 180 * number,
             Arrangement.Ring => (number + (whorl % 2) * 0.5) * 360 / piece.PerPart,
             Arrangement.Spiral => number * GoldenAngleDegrees,
             _ => 180 + (number - (piece.PerPart - 1) / 2.0) * 24,
@@ -73,8 +85,21 @@ public static class Bloom
         // Florets of a spiral fill the middle evenly.
         var spread = form.Arrangement == Arrangement.Spiral && piece.PerPart > 1 ? Math.Sqrt((number + 0.5) / piece.PerPart) : 1;
         var steep = Math.Clamp(1 - Math.Sin(Math.Min(form.OpenDegrees, 90) * Math.PI / 180), 0, 1);
-        return new BloomPiece(kind, number, turn % 360, form.InsetMm * spread, LengthShare(form.OpenDegrees), SteepShade * steep + coveredShade);
+        var (baseMm, lengthMm) = SeenFrom(piece);
+        var isRound = IsRound(piece);
+        return new BloomPiece(
+            kind, number, turn % 360, baseMm - form.InsetMm * (1 - spread), lengthMm / piece.LengthMm, (isRound ? 0 : SteepShade * steep) + coveredShade, isRound && form.OpenDegrees < EndOnBelowDegrees);
     }
 
-    private static double LengthShare(double openDegrees) => Math.Max(LeastLengthShare, Math.Sin(openDegrees * Math.PI / 180));
+    private static bool IsRound(Piece piece) => piece.Solid || OutlineLibrary.Find(piece.OutlineId) is { IsTube: true };
+
+    /// <summary>From the middle to the base, and on to the tip. What is round is seen as wide as it is, however steep it stands.</summary>
+    private static (double BaseMm, double LengthMm) SeenFrom(Piece piece)
+    {
+        var open = Math.Clamp(piece.Form.OpenDegrees, 0, 150) * Math.PI / 180;
+        if (!IsRound(piece))
+            return (piece.Form.InsetMm, piece.LengthMm * Math.Max(LeastLengthShare, Math.Sin(open)));
+        var endOn = Math.Max(0, Math.Cos(open)) * piece.WidthMm;
+        return (piece.Form.InsetMm - endOn / 2, piece.LengthMm * Math.Sin(open) + endOn);
+    }
 }

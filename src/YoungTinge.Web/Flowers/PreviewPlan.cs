@@ -51,7 +51,7 @@ public static class PreviewPlan
 
     /// <param name="light">That the pictures are seen under; daylight by default. Zones are always judged under daylight.</param>
     /// <param name="shown">How many coats lie in the pictures; all by default.</param>
-    private static async Task<IResult> Handle(Guid id, PiecePlan plan, LightKind? light, int? shown, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
+    private static async Task<IResult> Handle(Guid id, PiecePlan plan, SeenIn? light, int? shown, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
     {
         var studioId = await studio.IdAsync(cancel);
         if (await pieces.FindAsync(studioId, id, cancel) is not { } planned)
@@ -59,7 +59,7 @@ public static class PreviewPlan
         var materials = await cabinet.LoadAsync(studioId, cancel);
         return PlanProblems.Of(plan, materials) is { Count: > 0 } problems
             ? Trouble.NotPossible(problems)
-            : TypedResults.Ok(Compute(plan, planned, Lights.Of(light ?? LightKind.Daylight), shown ?? int.MaxValue, materials));
+            : TypedResults.Ok(Compute(plan, planned, (light ?? default).Light, shown ?? int.MaxValue, materials));
     }
 
     private static Answer Compute(PiecePlan plan, PlannedPiece planned, Illuminant light, int shown, Materials materials)

@@ -20,7 +20,7 @@ public static class ShowBloom
         IReadOnlyList<PreviewPlan.FieldView> Looks);
 
     /// <param name="Bloom">What is seen from above, lowest first.</param>
-    /// <param name="ReachMm">From the middle to the farthest tip.</param>
+    /// <param name="ReachMm">From the middle to the farthest tip of what is seen from above; 0 if nothing is.</param>
     public sealed record FlowerView(Guid FlowerId, string Name, int Flowers, int Buds, IReadOnlyList<KindView> Kinds, IReadOnlyList<BloomPiece> Bloom, double ReachMm);
 
     public static void Map(RouteGroupBuilder api)
@@ -30,39 +30,39 @@ public static class ShowBloom
     }
 
     private static async Task<IResult> Flower(
-        Guid id, LightKind? light, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
+        Guid id, SeenIn? light, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
     {
         var studioId = await studio.IdAsync(cancel);
         if (await commissions.FindFlowerAsync(studioId, id, cancel) is not var (_, flower))
             return Trouble.NotFound();
-        return TypedResults.Ok(View(flower, await pieces.ListAsync(studioId, id, cancel), light ?? LightKind.Daylight, await cabinet.LoadAsync(studioId, cancel)));
+        return TypedResults.Ok(View(flower, await pieces.ListAsync(studioId, id, cancel), (light ?? default).Light, await cabinet.LoadAsync(studioId, cancel)));
     }
 
     private static async Task<IResult> Spray(
-        Guid id, LightKind? light, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
+        Guid id, SeenIn? light, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
     {
         var studioId = await studio.IdAsync(cancel);
         var (_, flowers) = await commissions.ListAsync(studioId, cancel);
         var materials = await cabinet.LoadAsync(studioId, cancel);
         var piecesOf = (await pieces.ListAsync(studioId, null, cancel)).ToLookup(piece => piece.FlowerId);
         return TypedResults.Ok<IReadOnlyList<FlowerView>>(
-            [.. flowers.Where(flower => flower.CommissionId == id).Select(flower => View(flower, [.. piecesOf[flower.Id]], light ?? LightKind.Daylight, materials))]);
+            [.. flowers.Where(flower => flower.CommissionId == id).Select(flower => View(flower, [.. piecesOf[flower.Id]], (light ?? default).Light, materials))]);
     }
 
-    private static FlowerView View(Flower flower, IReadOnlyList<PlannedPiece> planned, LightKind light, Materials materials)
+    private static FlowerView View(Flower flower, IReadOnlyList<PlannedPiece> planned, Illuminant light, Materials materials)
     {
         var kinds = planned.Select(piece => piece.Piece).ToList();
         return new FlowerView(
             flower.Id, flower.Name, flower.Flowers, flower.Buds, [.. planned.AsParallel().AsOrdered().Select(piece => View(piece, light, materials))],
-            Bloom.Of(kinds), kinds.Select(Bloom.ReachMm).DefaultIfEmpty(1).Max());
+            Bloom.Of(kinds), Bloom.ReachMm(kinds));
     }
 
-    private static KindView View(PlannedPiece planned, LightKind light, Materials materials)
+    private static KindView View(PlannedPiece planned, Illuminant light, Materials materials)
     {
         var (piece, shape) = (planned.Piece, planned.Piece.Shape());
         return new KindView(
             planned.Id, piece.Name, piece.Form.Role, piece.PartOf, shape.SvgPath(), piece.LengthMm, piece.WidthMm, piece.Form.Cup, Bloom.OverlapOf(piece), piece.PerPart,
             [.. WhorlLooks.Of(planned.Plan, shape, materials).Select(look =>
-                PreviewPlan.View(PiecePicture.Of(look, shape, materials, Columns, Rows, Lights.Of(light)).Face))]);
+                PreviewPlan.View(PiecePicture.Of(look, shape, materials, Columns, Rows, light).Face))]);
     }
 }

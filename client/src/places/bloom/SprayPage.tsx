@@ -72,7 +72,11 @@ function SprayPicture({ flowers, label }: { flowers: Bloom[]; label: string }) {
   )
 }
 
-/** Blooms round the middle, leaves looking out between them and buds at the ends: as a hand lays a spray on a table. */
+/** Wider than high, as a spray lies. */
+const wide = 1.2
+const high = 0.75
+
+/** One bloom in the middle and the others round it, leaves looking out between them and buds at the ends: as a hand lays a spray on a table. */
 function drawSpray(context: CanvasRenderingContext2D, flowers: Bloom[]) {
   const open = flowers.filter((one) => one.bloom.length > 0)
   const blooms = open.flatMap((one) =>
@@ -89,29 +93,29 @@ function drawSpray(context: CanvasRenderingContext2D, flowers: Bloom[]) {
       return Array.from({ length: count }, (_, number) => ({ kind, number }))
     }),
   )
+  // One of each kind of leaf after the other, so that neighbours differ.
+  beside.sort((one, other) => one.number - other.number)
   const reach = Math.max(1, ...open.map((one) => one.reachMm))
-  const ring = blooms.length > 1 ? 1.05 * reach : 0
+  const ring = blooms.length > 1 ? 1.7 * reach : 0
   const longest = Math.max(0, ...beside.map(({ kind }) => kind.lengthMm))
-  const pxPerMm = heightPx / 2 / Math.max(40, ring + reach * 0.5 + longest * 0.75)
+  const outMm = 0.72 * ring + 0.85 * reach + 0.6 * longest
+  const pxPerMm = heightPx / 2 / Math.max(40, outMm)
   const middle = { x: widthPx / 2, y: heightPx / 2, pxPerMm, turn: 0 }
-  beside.forEach(({ kind, number }, i) =>
-    drawBeside(
-      context,
-      kind,
-      number,
-      { ...middle, turn: (i * 360) / beside.length + (i % 2) * 9 },
-      ring + (blooms.length > 0 ? 0.35 * reach : 6),
-    ),
-  )
+  beside.forEach(({ kind, number }, i) => {
+    const turn = (i * 360) / beside.length + (i % 2) * 7
+    const angle = (turn * Math.PI) / 180
+    const edge = ring * Math.hypot(wide * Math.sin(angle), high * Math.cos(angle)) + 0.75 * reach
+    // Somewhat more than half of each looks out.
+    drawBeside(context, kind, number, { ...middle, turn }, blooms.length > 0 ? edge - 0.4 * kind.lengthMm : 6)
+  })
   blooms.forEach((bloom, i) => {
-    const angle = (2 * Math.PI * i) / blooms.length - Math.PI / 2
-    // Wider than high, as a spray lies.
-    const stand = {
-      x: middle.x + 1.25 * ring * pxPerMm * Math.cos(angle),
-      y: middle.y + 0.72 * ring * pxPerMm * Math.sin(angle),
+    const angle = (2 * Math.PI * (i - 1)) / Math.max(1, blooms.length - 1) - Math.PI / 2
+    const out = i === 0 ? 0 : ring * pxPerMm
+    drawBloom(context, bloom, {
+      x: middle.x + wide * out * Math.cos(angle),
+      y: middle.y + high * out * Math.sin(angle),
       pxPerMm,
       turn: 37 * i,
-    }
-    drawBloom(context, bloom, stand)
+    })
   })
 }

@@ -20,7 +20,7 @@ export function drawBloom(context: CanvasRenderingContext2D, bloom: Bloom, stand
     context.rotate(((stand.turn + piece.angleDegrees) * Math.PI) / 180)
     context.scale(stand.pxPerMm, stand.pxPerMm)
     context.translate(0, -piece.baseMm)
-    drawPiece(context, kind, piece.number, piece.lengthShare, piece.shade)
+    drawPiece(context, kind, piece)
     context.restore()
   }
 }
@@ -38,7 +38,7 @@ export function drawBeside(
   context.rotate((stand.turn * Math.PI) / 180)
   context.scale(stand.pxPerMm, stand.pxPerMm)
   context.translate(0, -outMm)
-  drawPiece(context, kind, number, 1, 0.05)
+  drawPiece(context, kind, { number, lengthShare: 1, shade: 0.05, endOn: false })
   context.restore()
 }
 
@@ -46,15 +46,15 @@ export function drawBeside(
 function drawPiece(
   context: CanvasRenderingContext2D,
   kind: BloomKind,
-  number: number,
-  lengthShare: number,
-  shade: number,
+  { number, lengthShare, shade, endOn }: Pick<Bloom['bloom'][number], 'number' | 'lengthShare' | 'shade' | 'endOn'>,
 ) {
   const field = kind.looks[number % kind.looks.length]
   if (!field) return
   context.scale(1, lengthShare)
   context.translate(-kind.widthMm / 2, -kind.lengthMm)
-  const outline = new Path2D(kind.outlinePath)
+  const outline = new Path2D(endOn ? undefined : kind.outlinePath)
+  if (endOn)
+    outline.ellipse(kind.widthMm / 2, kind.lengthMm / 2, kind.widthMm / 2, kind.lengthMm / 2, 0, 0, 2 * Math.PI)
   context.save()
   context.shadowColor = 'rgba(0, 0, 0, 0.35)'
   context.shadowBlur = 5

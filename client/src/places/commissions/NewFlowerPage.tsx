@@ -176,15 +176,17 @@ function LibraryDrawing({ flower }: { flower: LibraryFlower }) {
     <svg aria-hidden className="size-24" viewBox={`${-reach} ${-reach} ${2 * reach} ${2 * reach}`}>
       {flower.bloom.map((one, i) => {
         const { piece, outlinePath, zones } = pieces[one.kind]!
-        return (
-          <path
-            key={i}
-            d={outlinePath}
-            fill={zones.heart}
-            stroke={zones.base}
-            strokeWidth={reach / 90}
-            transform={`rotate(${one.angleDegrees}) translate(0 ${-one.baseMm}) scale(1 ${one.lengthShare}) translate(${-piece.widthMm / 2} ${-piece.lengthMm})`}
-          />
+        const shape = {
+          fill: zones.heart,
+          stroke: zones.base,
+          strokeWidth: reach / 90,
+          transform: `rotate(${one.angleDegrees}) translate(0 ${-one.baseMm}) scale(1 ${one.lengthShare}) translate(${-piece.widthMm / 2} ${-piece.lengthMm})`,
+        }
+        const [halfWidth, halfLength] = [piece.widthMm / 2, piece.lengthMm / 2]
+        return one.endOn ? (
+          <ellipse key={i} {...shape} cx={halfWidth} cy={halfLength} rx={halfWidth} ry={halfLength} />
+        ) : (
+          <path key={i} {...shape} d={outlinePath} />
         )
       })}
     </svg>

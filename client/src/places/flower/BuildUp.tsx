@@ -46,7 +46,8 @@ export function BuildUp({
   useEffect(() => {
     if (isCoatOpen && opened.id === last) board.current?.scrollTo({ left: board.current.scrollWidth })
   }, [isCoatOpen, opened, last])
-  const columnWidth = plan.coats.length > mostWide ? 'w-15' : 'w-19'
+  const isNarrow = plan.coats.length > mostWide
+  const columnWidth = isNarrow ? 'w-16' : 'w-19'
   return (
     <div
       ref={board}
@@ -89,6 +90,7 @@ export function BuildUp({
                   kind={t(`coat.kind.${coat.kind}`)}
                   name={coatName(t, coat, preview.coats[stages[i]! - 1], nameOf)}
                   detail={coatDetail(t, coat, preview.coats[stages[i]! - 1])}
+                  isNarrow={isNarrow}
                   isOpen={isOpen(opened, { kind: 'coat', id: coat.id })}
                   isTroubled={troubled.has(coat.id)}
                   isLow={opened !== null}
@@ -141,6 +143,7 @@ function Head({
   isOpen,
   isTroubled,
   isLow,
+  isNarrow = false,
   onOpen,
 }: {
   kind: string
@@ -149,12 +152,13 @@ function Head({
   isOpen: boolean
   isTroubled: boolean
   isLow: boolean
+  isNarrow?: boolean
   onOpen: () => void
 }) {
   const { t } = useTranslation()
   return (
     <button
-      className={`hover:bg-base-200 flex h-full w-full cursor-pointer flex-col border-t-4 p-2 pb-2 text-left ${isOpen ? 'border-primary' : 'border-transparent'}`}
+      className={`hover:bg-base-200 flex h-full w-full cursor-pointer flex-col border-t-4 py-2 text-left ${isNarrow ? 'px-1' : 'px-2'} ${isOpen ? 'border-primary' : 'border-transparent'}`}
       aria-expanded={isOpen}
       onClick={onOpen}
     >
@@ -162,7 +166,7 @@ function Head({
         {kind}
         {isTroubled && <span className="text-error font-semibold"> {t('buildUp.lookHere')}</span>}
       </span>
-      <span className="text-sm leading-tight font-semibold">{name}</span>
+      <span className={`leading-tight font-semibold ${isNarrow ? 'text-xs wrap-anywhere' : 'text-sm'}`}>{name}</span>
       <span className={`mt-1 text-xs leading-snug ${isLow ? 'line-clamp-2' : 'line-clamp-4'}`} title={detail}>
         {detail}
       </span>

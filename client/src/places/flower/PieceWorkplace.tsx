@@ -177,7 +177,7 @@ export function PieceWorkplace({
           />
         </div>
       </main>
-      <Tray materials={materials} onTake={take} />
+      {opened?.kind !== 'proposals' && opened?.kind !== 'piece' && <Tray materials={materials} onTake={take} />}
     </div>
   )
 

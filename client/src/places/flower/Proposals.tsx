@@ -33,8 +33,7 @@ export function Proposals({
   const found = work.answer
   return (
     <Editor title={t('proposals.title')} onClose={onClose}>
-      <p className="max-w-prose text-sm">{t('proposals.help')}</p>
-      <div className="my-2 flex flex-wrap items-center gap-x-5 gap-y-2">
+      <div className="mb-2 flex flex-wrap items-center gap-x-5 gap-y-2">
         <label className="flex items-center gap-2 text-sm">
           <input
             type="checkbox"
@@ -52,6 +51,7 @@ export function Proposals({
           {t('proposals.find')}
         </button>
         <WorkState work={work} nameOf={nameOf} />
+        {!found && !work.running && <p className="max-w-prose text-sm">{t('proposals.help')}</p>}
       </div>
       {found && (
         <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={t('proposals.sideBySide')}>
@@ -61,7 +61,7 @@ export function Proposals({
               <tr className="align-bottom">
                 <td />
                 {found.proposals.map((one) => (
-                  <th key={one.approach} scope="col" className="border-base-300 max-w-56 border-l px-3 pb-1">
+                  <th key={one.approach} scope="col" className="border-base-300 max-w-44 border-l px-2 pb-1">
                     <span className="block">{t(`approach.${one.approach}.name`)}</span>
                     <span className="quiet block text-xs font-normal">{t(`approach.${one.approach}.what`)}</span>
                   </th>
@@ -71,13 +71,13 @@ export function Proposals({
             <tbody>
               {zones.map((zone) => (
                 <tr key={zone}>
-                  <th scope="row" className="pr-3 font-normal">
+                  <th scope="row" className="pr-2 font-normal">
                     {zoneName(zone)}
                   </th>
                   {found.proposals.map((one) => {
                     const reached = one.zones.find((view) => view.zone === zone)
                     return (
-                      <td key={one.approach} className="border-base-300 border-l px-3 whitespace-nowrap">
+                      <td key={one.approach} className="border-base-300 border-l px-2 whitespace-nowrap">
                         {reached && (
                           <>
                             <InlineSwatch colour={reached.finished} /> {differenceWords(t, reached.difference)}{' '}
@@ -108,11 +108,11 @@ export function Proposals({
               />
               <Row label={t('proposals.food')} of={found.proposals} show={(one) => t(`food.${one.foodStatus}`)} />
               <tr className="align-top">
-                <th scope="row" className="pr-3 font-normal">
+                <th scope="row" className="pr-2 font-normal">
                   {t('proposals.steps')}
                 </th>
                 {found.proposals.map((one) => (
-                  <td key={one.approach} className="border-base-300 max-w-56 border-l px-3 py-1">
+                  <td key={one.approach} className="border-base-300 max-w-44 border-l px-2 py-1">
                     <ol className="list-decimal pl-4 text-xs">
                       <li>{pasteWords(one, nameOf)}</li>
                       {one.plan.coats.map((coat) => (
@@ -125,11 +125,11 @@ export function Proposals({
                 ))}
               </tr>
               <tr className="align-top">
-                <th scope="row" className="pr-3 font-normal">
+                <th scope="row" className="pr-2 font-normal">
                   {t('proposals.missed')}
                 </th>
                 {found.proposals.map((one) => (
-                  <td key={one.approach} className="border-base-300 max-w-56 border-l px-3 py-1 text-xs">
+                  <td key={one.approach} className="border-base-300 max-w-44 border-l px-2 py-1 text-xs">
                     {one.help.length === 0
                       ? t('proposals.allReached')
                       : one.help.map((help) => (
@@ -170,11 +170,11 @@ export function Proposals({
 function Row({ label, of, show }: { label: string; of: Proposal[]; show: (one: Proposal) => string | number }) {
   return (
     <tr>
-      <th scope="row" className="pr-3 font-normal">
+      <th scope="row" className="pr-2 font-normal">
         {label}
       </th>
       {of.map((one) => (
-        <td key={one.approach} className="border-base-300 border-l px-3 whitespace-nowrap">
+        <td key={one.approach} className="border-base-300 border-l px-2 whitespace-nowrap">
           {show(one)}
         </td>
       ))}
