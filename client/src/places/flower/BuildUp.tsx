@@ -5,7 +5,7 @@ import type { ColourView, PieceView, Plan, Preview, ZoneView } from '../../api/a
 import { zones } from '../../api/api'
 import type { NameOf } from '../../shared/words'
 import { colourName, deltaE, differenceWords, dose, grams, zoneName } from '../../shared/words'
-import { coatDetail, coatName } from './coatWords'
+import { coatDetail, coatKind, coatName } from './coatWords'
 import type { Opened } from './opened'
 import { isOpen } from './opened'
 
@@ -87,7 +87,7 @@ export function BuildUp({
             {plan.coats.map((coat, i) => (
               <th key={coat.id} scope="col" className="border-base-300 border-l p-0 font-normal">
                 <Head
-                  kind={t(`coat.kind.${coat.kind}`)}
+                  kind={coatKind(t, coat)}
                   name={coatName(t, coat, preview.coats[stages[i]! - 1], nameOf)}
                   detail={coatDetail(t, coat, preview.coats[stages[i]! - 1])}
                   isNarrow={isNarrow}

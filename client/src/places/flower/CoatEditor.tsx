@@ -4,7 +4,7 @@ import type { Coat, GlazeCoat, NamedLoad } from '../../api/api'
 import { NumberField } from '../../shared/NumberField'
 import { Choice } from '../../shared/Choice'
 import type { CoatFieldsProps } from './coatFields'
-import { coatName, mixAmounts } from './coatWords'
+import { coatKind, coatName, mixAmounts } from './coatWords'
 import { DustFields } from './DustFields'
 import { MixFields } from './MixFields'
 import { PollenFields } from './PollenFields'
@@ -34,7 +34,7 @@ export function CoatEditor({
 }) {
   const { t } = useTranslation()
   const { view, nameOf, problemAt, onChange } = given
-  const title = `${t(`coat.kind.${coat.kind}`)}: ${coatName(t, coat, view, nameOf)}`
+  const title = `${coatKind(t, coat)}: ${coatName(t, coat, view, nameOf)}`
   return (
     <Editor
       title={title}

@@ -14,8 +14,16 @@ import { WhereFields } from './WhereFields'
 export function WashFields({ coat, view, materials, nameOf, problemAt, onChange }: CoatFieldsProps<WashCoat>) {
   const { t } = useTranslation()
   return (
-    <div className="grid gap-x-6 gap-y-3 sm:grid-cols-2 xl:grid-cols-[minmax(13rem,1fr)_minmax(10rem,auto)_minmax(10rem,auto)_minmax(18rem,1.2fr)]">
-      <div>
+    <div className="grid gap-x-6 gap-y-3 sm:grid-cols-2 xl:grid-cols-[minmax(16rem,1fr)_minmax(9rem,auto)_minmax(19rem,1.1fr)]">
+      <div className="space-y-2">
+        <MarkingFields
+          marking={coat.marking}
+          problemAt={problemAt}
+          // A detail is painted with a stronger colour than a wash; one that was set on purpose stays.
+          onChange={(marking) =>
+            onChange({ ...coat, marking, ...(marking && !coat.marking && coat.gPerMl <= 0.02 && { gPerMl: 0.15 }) })
+          }
+        />
         <MixFields
           mix={coat.mix}
           choices={materials.filter((m) => m.kind === 'colourant' || isDust(m.kind))}
@@ -65,21 +73,13 @@ export function WashFields({ coat, view, materials, nameOf, problemAt, onChange 
           />
         </div>
       </div>
-      <MarkingFields
-        marking={coat.marking}
-        problemAt={problemAt}
-        // A detail is painted with a stronger colour than a wash; one that was set on purpose stays.
-        onChange={(marking) =>
-          onChange({ ...coat, marking, ...(marking && !coat.marking && coat.gPerMl <= 0.02 && { gPerMl: 0.15 }) })
-        }
-      />
       <WhereFields
         place={coat.place}
         sides={coat.sides}
         problemAt={problemAt}
         onChange={(part) => onChange({ ...coat, ...part })}
       />
-      <p className="quiet max-w-prose text-xs sm:col-span-2 xl:col-span-4">
+      <p className="quiet max-w-prose text-xs sm:col-span-2 xl:col-span-3">
         {t(coat.marking ? 'marking.help' : 'coat.washHelp')}
       </p>
     </div>

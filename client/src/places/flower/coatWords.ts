@@ -28,6 +28,10 @@ export function coatName(t: TFunction, coat: Coat, view: CoatView | undefined, n
   }
 }
 
+/** What sort of coat it is; a detail is painted, a wash brushed on. */
+export const coatKind = (t: TFunction, coat: Coat) =>
+  t(`coat.kind.${coat.kind === 'wash' && coat.marking ? 'detail' : coat.kind}`)
+
 /** "light · from the base to 20 %" */
 export function coatDetail(t: TFunction, coat: Coat, view: CoatView | undefined): string {
   switch (coat.kind) {
