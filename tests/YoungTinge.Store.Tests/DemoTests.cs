@@ -1,4 +1,5 @@
 using YoungTinge.Core.Coats;
+using YoungTinge.Core.Schedule;
 using YoungTinge.Testing;
 
 namespace YoungTinge.Store.Tests;
@@ -18,6 +19,28 @@ public class DemoTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
         {
             Assert.Empty(PlanCheck.Problems(piece.Plan, materials));
             Assert.All(BuildUp.Of(piece.Plan, piece.Piece.Shape(), materials), zone => Assert.InRange(zone.Difference.DeltaE, 0, 6));
+        });
+    }
+
+    /// <summary>The five flowers that the planner must be able to colour, their painted details left as they are.</summary>
+    [Theory]
+    [InlineData("Hellebore")]
+    [InlineData("Ranunculus")]
+    [InlineData("Ivy")]
+    [InlineData("Clematis, moonlit")]
+    [InlineData("Caladium leaf, sea-glass")]
+    public async Task The_planner_brings_every_zone_of_the_demo_to_its_target(string name)
+    {
+        var cancel = CancellationToken.None;
+        var studio = (await new StudioStore(demo.DataSource).FindFirstAsync(cancel))!;
+        var materials = await new CabinetStore(demo.DataSource).LoadAsync(studio.Id, cancel);
+        var (_, flowers) = await new CommissionStore(demo.DataSource).ListAsync(studio.Id, cancel);
+        var pieces = await new PieceStore(demo.DataSource).ListAsync(studio.Id, flowers.Single(flower => flower.Name == name).Id, cancel);
+        Assert.All(pieces, piece =>
+        {
+            var proposal = new CoatPlanner(piece.Plan, piece.Piece, piece.Parts, materials, new PlannerRules(piece.Guests)).Propose(Approach.PasteLed, keepsPaste: false)!;
+            Assert.True(proposal.WorstDeltaE < 3.05, $"{piece.Piece.Name}: {string.Join(' ', proposal.Zones.Select(zone => $"{zone.Zone} {zone.Difference.DeltaE:0.0}"))}");
+            Assert.Empty(PlanCheck.Problems(proposal.Plan, materials));
         });
     }
 

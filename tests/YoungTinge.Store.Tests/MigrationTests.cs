@@ -53,6 +53,7 @@ public sealed class MigrationTests(DemoDatabase demo) : IClassFixture<DemoDataba
             """);
         await RunAsync(Script("0007_batches_packs_and_measures.sql"));
         await RunAsync(Script("0008_mixes_name_materials.sql"));
+        await RunAsync(Script("0009_flowers_are_made.sql"));
 
         var studio = (await new StudioStore(demo.DataSource).FindFirstAsync(Cancel))!;
         Assert.Equal(new Measuring(Measures.Metric, 0.1, 2), studio.Measuring);
@@ -73,6 +74,10 @@ public sealed class MigrationTests(DemoDatabase demo) : IClassFixture<DemoDataba
         Assert.Equal(5, piece.Plan.Targets.Count);
         Assert.Equal([new Portion("soot", 2)], Assert.IsType<DustCoat>(Assert.Single(piece.Plan.Coats)).Mix);
         Assert.Empty(piece.Plan.OnPurpose);
+        // Pieces without a form stand as their kind mostly does; nobody had diets.
+        Assert.Equal(PieceForm.Usual(PieceRole.Petal), piece.Piece.Form);
+        Assert.False(piece.Guests.EatIt);
+        Assert.Empty(piece.Guests.Diets);
     }
 
     [Theory]
@@ -80,6 +85,7 @@ public sealed class MigrationTests(DemoDatabase demo) : IClassFixture<DemoDataba
     [InlineData("update material set contains = '{plutonium}' where id = 'rowan'", "material_contains_known")]
     [InlineData("update material set reflectance = null where id = 'green-wire'", "material_has_what_its_kind_needs")]
     [InlineData("update material set opened_on = '2026-02-01', best_before = '2026-01-01' where id = 'rowan'", "material_dates_in_order")]
+    [InlineData("update commission set diets = '{breatharian}'", "commission_diets_known")]
     [InlineData("update material set gauge = 99 where id = 'green-wire'", "material_gauge_range")]
     [InlineData("update material set stock_pieces = -1 where id = 'green-wire'", "material_stock_pieces_range")]
     public async Task The_database_holds_the_rules_too(string sql, string constraint)

@@ -166,8 +166,10 @@ public sealed class StoreTests(DemoDatabase demo) : IClassFixture<DemoDatabase>,
         var piece = await SepalsAsync();
         Coat[] coats =
         [
-            new DustCoat(Guid.NewGuid(), [new Portion("wine-lees", 1), new Portion("plain-cornstarch", 2.5)], 0.123, new Place(PlaceKind.Rim, 0.5, 3, 4), Sides.Both),
-            new SteamCoat(Guid.NewGuid(), 9),
+            new DustCoat(
+                Guid.NewGuid(), [new Portion("wine-lees", 1), new Portion("plain-cornstarch", 2.5)], 0.123,
+                new Place(PlaceKind.Rim, 0.5, 3, 4) { Also = [Place.Whole with { Half = PieceHalf.Left }], Within = new Place(PlaceKind.Bar, 0, 2, 1) { Relief = Relief.Ridges } }, Sides.Both),
+            new SteamCoat(Guid.NewGuid(), 9) { IsLocked = true },
             new GlazeCoat(Guid.NewGuid(), "pond-dip", 3, Sides.Back),
         ];
         await Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, piece.Plan with { Coats = coats }, Cancel);
@@ -176,6 +178,75 @@ public sealed class StoreTests(DemoDatabase demo) : IClassFixture<DemoDatabase>,
         Assert.Equal(coats[0] with { }, dust with { Mix = ((DustCoat)coats[0]).Mix });
         Assert.Equal(((DustCoat)coats[0]).Mix, dust.Mix);
         Assert.Equal(coats[1..], back.Skip(1));
+    }
+
+    [Fact]
+    public async Task A_painted_detail_survives_the_database()
+    {
+        var piece = await SepalsAsync();
+        var marking = new Marking(MarkingKind.Stripes, 0.7, 3.5, 0.25, -12);
+        var wash = new WashCoat(Guid.NewGuid(), [new Portion("rowan", 1)], "clear-spirit", 0.2, 0.004, Place.Whole, Sides.Face) { Marking = marking };
+        await Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, piece.Plan with { Coats = [wash] }, Cancel);
+        Assert.Equal(marking, Assert.IsType<WashCoat>(Assert.Single((await SepalsAsync()).Plan.Coats)).Marking);
+    }
+
+    private CommissionStore Commissions => new(demo.DataSource);
+
+    private async Task<Commission> SupperAsync() => (await Commissions.ListAsync(studioId, Cancel)).Commissions[0];
+
+    [Fact]
+    public async Task A_flower_comes_to_the_end_of_its_commission_with_its_pieces_in_order()
+    {
+        var supper = await SupperAsync();
+        var plan = (await SepalsAsync()).Plan;
+        var rose = FlowerLibrary.Find("rose")!;
+        var flower = new Flower(Guid.NewGuid(), supper.Id, "Rose", 4, 2, MustBeEdible: true);
+        Assert.True(await Commissions.AddFlowerAsync(studioId, flower, [.. rose.Pieces.Select(piece => (Guid.NewGuid(), piece.Piece, plan))], Cancel));
+        var (_, flowers) = await Commissions.ListAsync(studioId, Cancel);
+        Assert.Equal(flower, flowers.Where(one => one.CommissionId == supper.Id).Last());
+        var pieces = await Pieces.ListAsync(studioId, flower.Id, Cancel);
+        Assert.Equal(rose.Pieces.Select(piece => piece.Piece), pieces.Select(piece => piece.Piece));
+        Assert.All(pieces, piece => Assert.True(piece.Guests.EatIt));
+        Assert.False(await Commissions.AddFlowerAsync(studioId, flower with { Id = Guid.NewGuid(), CommissionId = Guid.NewGuid() }, [], Cancel));
+        Assert.True(await Commissions.RemoveFlowerAsync(studioId, flower.Id, Cancel));
+        Assert.False(await Commissions.RemoveFlowerAsync(studioId, flower.Id, Cancel));
+        Assert.Empty(await Pieces.ListAsync(studioId, flower.Id, Cancel));
+    }
+
+    [Fact]
+    public async Task A_flower_and_its_guests_are_changed_over_what_was_there()
+    {
+        var sepals = await SepalsAsync();
+        var flower = (await Commissions.FindFlowerAsync(studioId, sepals.FlowerId, Cancel))!.Value.Flower;
+        Assert.True(await Commissions.SaveFlowerAsync(studioId, flower, "Winter rose", true, Cancel));
+        Assert.False(await Commissions.SaveFlowerAsync(studioId, flower, "Lenten rose", true, Cancel));
+        Assert.True(await Commissions.SaveDietsAsync(studioId, flower.CommissionId, [Diet.NutFree, Diet.Vegan, Diet.Vegan], Cancel));
+        Assert.False(await Commissions.SaveDietsAsync(studioId, Guid.NewGuid(), [], Cancel));
+        var after = await SepalsAsync();
+        Assert.True(after.Guests.EatIt);
+        Assert.Equal([Diet.Vegan, Diet.NutFree], after.Guests.Diets.Order());
+    }
+
+    [Fact]
+    public async Task A_piece_is_changed_over_its_version_moved_and_taken_out()
+    {
+        var sepals = await SepalsAsync();
+        var broader = sepals.Piece with { WidthMm = 50, Form = sepals.Piece.Form with { Frill = 0.4, Veins = VeinPattern.Palm } };
+        Assert.True(await Pieces.SavePieceAsync(studioId, sepals.Id, sepals.Version, broader, Cancel));
+        Assert.False(await Pieces.SavePieceAsync(studioId, sepals.Id, sepals.Version, sepals.Piece, Cancel));
+        Assert.Null(await Pieces.SavePieceAsync(studioId, Guid.NewGuid(), 1, broader, Cancel));
+        var after = await SepalsAsync();
+        Assert.Equal((broader, sepals.Version + 1), (after.Piece, after.Version));
+        // A plan made before that is not written over it unseen.
+        Assert.IsType<SavePlanResult.Changed>(await Pieces.SavePlanAsync(studioId, sepals.Id, sepals.Version, sepals.Plan, Cancel));
+
+        Guid[] ids = [.. (await Pieces.ListAsync(studioId, sepals.FlowerId, Cancel)).Select(piece => piece.Id)];
+        Assert.True(await Pieces.OrderAsync(studioId, sepals.FlowerId, [.. ids.Reverse()], Cancel));
+        Assert.Equal(ids.Reverse(), (await Pieces.ListAsync(studioId, sepals.FlowerId, Cancel)).Select(piece => piece.Id));
+        Assert.False(await Pieces.OrderAsync(studioId, sepals.FlowerId, ids[1..], Cancel));
+        Assert.False(await Pieces.OrderAsync(studioId, sepals.FlowerId, [Guid.NewGuid(), .. ids[1..]], Cancel));
+        Assert.True(await Pieces.RemoveAsync(studioId, sepals.Id, Cancel));
+        Assert.False(await Pieces.RemoveAsync(studioId, sepals.Id, Cancel));
     }
 
     [Fact]

@@ -136,9 +136,9 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
         { "coats[0].mix[0].materialId", "\"\"", "unknownMaterial" },
         { "coats[0].place.end", "1.5", "placeOutOfRange" },
         { "coats[0].place.start", "0.5", "placeEndsBeforeStart" },
-        { "coats[4].seconds", "0", "secondsOutOfRange" },
-        { "coats[5].coats", "99", "coatsOutOfRange" },
-        { "coats[5].glazeId", "\"gone\"", "unknownMaterial" },
+        { "coats[5].seconds", "0", "secondsOutOfRange" },
+        { "coats[6].coats", "99", "coatsOutOfRange" },
+        { "coats[6].glazeId", "\"gone\"", "unknownMaterial" },
         { "targets.rim.colour.l", "140", "notAColour" },
         { "targets.rim.spread", "13", "spreadOutOfRange" },
     };

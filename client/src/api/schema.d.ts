@@ -2078,8 +2078,6 @@ export interface components {
             changedSince: boolean;
         };
         /** @enum {unknown} */
-        Half: "both" | "left" | "right";
-        /** @enum {unknown} */
         Help: "restock" | "noGlaze" | "otherTarget" | "neighbours" | "unlock";
         /** @enum {unknown} */
         HueWord: "pink" | "red" | "orange" | "gold" | "yellow" | "yellowGreen" | "green" | "teal" | "blue" | "blueViolet" | "violet" | "magenta";
@@ -2679,6 +2677,8 @@ export interface components {
             frill: number;
             veins: null | components["schemas"]["VeinPattern"];
         };
+        /** @enum {unknown} */
+        PieceHalf: "both" | "left" | "right";
         PiecePlan: {
             targets: {
                 [key: string]: components["schemas"]["Target"];
@@ -2732,7 +2732,7 @@ export interface components {
             /** Format: double */
             feather: number;
             relief?: components["schemas"]["Relief"];
-            half?: components["schemas"]["Half"];
+            half?: components["schemas"]["PieceHalf"];
             also?: components["schemas"]["Place"][];
             within?: null | components["schemas"]["Place"];
         };

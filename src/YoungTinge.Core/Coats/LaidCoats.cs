@@ -18,7 +18,7 @@ public sealed class LaidCoats
         covers = [.. coats.Select((coat, i) => coat is WashCoat { Marking: not null } ? new CoverMap(shapes[i], shape) : null)];
         var placed = coats.OfType<IPlacedCoat>().SelectMany(coat => coat.Place.Parts).ToList();
         NeedsEdge = placed.Any(place => place.Kind == PlaceKind.Rim);
-        IsLopsided = placed.Any(place => place.Half != Half.Both);
+        IsLopsided = placed.Any(place => place.Half != PieceHalf.Both);
     }
 
     public IReadOnlyList<Coat> Coats { get; }

@@ -35,7 +35,7 @@ public enum Relief
     Grooves,
 }
 
-public enum Half
+public enum PieceHalf
 {
     Both,
 
@@ -67,7 +67,7 @@ public sealed record Place(PlaceKind Kind, double Start, double End, double Feat
     /// <summary>What a brush catches there.</summary>
     public Relief Relief { get; init; }
 
-    public Half Half { get; init; }
+    public PieceHalf Half { get; init; }
 
     /// <summary>Other places that get the same coat; where they overlap it is no heavier. They have no others of their own.</summary>
     public IReadOnlyList<Place> Also { get; init; } = [];
@@ -78,6 +78,13 @@ public sealed record Place(PlaceKind Kind, double Start, double End, double Feat
     /// <summary>Unit of start, end and feather: mm for a rim and a bar, else a share of the piece.</summary>
     [JsonIgnore]
     public bool IsInMm => Kind is PlaceKind.Rim or PlaceKind.Bar;
+
+    /// <summary>By what it says, the other places too: two lists with the same places in them are the same.</summary>
+    public bool Equals(Place? other) =>
+        other is not null && (Kind, Start, End, Feather, Relief, Half) == (other.Kind, other.Start, other.End, other.Feather, other.Relief, other.Half)
+        && Equals(Within, other.Within) && Also.SequenceEqual(other.Also);
+
+    public override int GetHashCode() => HashCode.Combine(Kind, Start, End, Feather, Relief, Half, Within, Also.Count);
 
     /// <summary>This place and all that it is put together from.</summary>
     [JsonIgnore]
@@ -98,7 +105,7 @@ public sealed record Place(PlaceKind Kind, double Start, double End, double Feat
 
     private double OwnMaskAt(PiecePoint point, VeinPattern veins)
     {
-        if (Half != Half.Both && (point.XMm < 0) != (Half == Half.Left))
+        if (Half != PieceHalf.Both && (point.XMm < 0) != (Half == PieceHalf.Left))
             return 0;
         var relief = Relief switch
         {

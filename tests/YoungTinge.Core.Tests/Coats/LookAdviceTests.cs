@@ -1,0 +1,125 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
+using static YoungTinge.Core.Tests.TestPlans;
+
+namespace YoungTinge.Core.Tests.Coats;
+
+/// <summary>Faults that are found by looking, each where it is and not where it is not.</summary>
+public class LookAdviceTests
+{
+    private static IReadOnlyList<Advice> Look(PiecePlan plan, Piece? piece = null)
+    {
+        var shape = (piece ?? Petal).Shape();
+        var eye = new ZoneEye(plan.Paste, plan.Coats, shape, TestData.Cabinet);
+        return LookAdvice.For(plan, piece ?? Petal, BuildUp.Of(plan, eye), eye, TestData.Cabinet);
+    }
+
+    private static PiecePlan Wanting(Lab colour, PiecePlan plan) => plan with { Targets = plan.Targets.ToDictionary(target => target.Key, _ => Target.Of(colour)) };
+
+    private static Advice? Of(AdviceCode code, PiecePlan plan, Piece? piece = null) => Look(plan, piece).FirstOrDefault(advice => advice.Code == code);
+
+    [Fact]
+    public void A_steep_fade_of_a_strong_coat_reads_as_a_line_and_a_soft_or_pale_one_does_not()
+    {
+        DustCoat At(double feather, double load) => Dust("wine-lees", load, new Place(PlaceKind.Base, 0, 0.3, feather));
+        var hard = Of(AdviceCode.HardLine, Plan(At(0.03, 0.4)));
+        Assert.Equal(Zone.Base, hard!.Zone);
+        Assert.Null(Of(AdviceCode.HardLine, Plan(At(0.4, 0.4))));
+        Assert.Null(Of(AdviceCode.HardLine, Plan(At(0.03, 0.01))));
+        // A place that covers all of the piece has no edge on it.
+        Assert.Null(Of(AdviceCode.HardLine, Plan(Dust("wine-lees", 0.4))));
+    }
+
+    [Fact]
+    public void A_pale_dust_under_a_deep_one_is_lost()
+    {
+        var pale = Dust("furze", 0.2);
+        var deep = new DustCoat(Guid.NewGuid(), [new("jackdaw", 3), new("plain-cornstarch", 1)], 0.7, Place.Whole, Sides.Face);
+        Assert.Equal(pale.Id, Of(AdviceCode.Vanishes, Plan(pale, deep))!.CoatId);
+        Assert.Null(Of(AdviceCode.Vanishes, Plan(pale)));
+        Assert.Null(Of(AdviceCode.Vanishes, Plan(deep, Steam)));
+    }
+
+    [Fact]
+    public void Black_over_a_clear_colour_that_was_wanted_is_muddy()
+    {
+        var yellow = Plan() with { Paste = new PasteRecipe("bright-white-paste", [new Dose("gorse", 1.5)]) };
+        var clear = BuildUp.Of(yellow, Petal.Shape(), TestData.Cabinet)[0].Finished;
+        var soot = new DustCoat(Guid.NewGuid(), [new("jackdaw", 1), new("plain-cornstarch", 1)], 0.25, Place.Whole, Sides.Face);
+        var muddied = Wanting(clear, yellow) with { Coats = [soot] };
+        Assert.Equal(soot.Id, Of(AdviceCode.Muddy, muddied)!.CoatId);
+        // The same look on purpose is no fault.
+        var wanted = BuildUp.Of(muddied, Petal.Shape(), TestData.Cabinet)[0].Finished;
+        Assert.Null(Of(AdviceCode.Muddy, Wanting(wanted, muddied)));
+    }
+
+    [Fact]
+    public void A_green_stronger_than_leaves_is_neon_unless_it_is_wanted()
+    {
+        var neon = Plan() with { Paste = new PasteRecipe("bright-white-paste", [new Dose("gorse", 1.2), new Dose("frond", 0.8)]) };
+        var seen = BuildUp.Of(neon, Petal.Shape(), TestData.Cabinet)[0].Finished;
+        Assert.InRange(seen.HueDegrees, 105, 165);
+        Assert.True(seen.Chroma > 42);
+        Assert.NotNull(Of(AdviceCode.NeonGreen, Wanting(new Lab(seen.L, seen.A * 0.5, seen.B * 0.5), neon)));
+        Assert.Null(Of(AdviceCode.NeonGreen, Wanting(seen, neon)));
+    }
+
+    [Fact]
+    public void A_strong_dust_without_starch_is_blotchy_and_cut_it_is_not()
+    {
+        DustCoat Mixed(double starch) => new(Guid.NewGuid(), [new("wine-lees", 1), new("plain-cornstarch", starch)], 0.1, Place.Whole, Sides.Face);
+        Assert.NotNull(Of(AdviceCode.DustNotCut, Plan(Mixed(0.01)))!.Zone);
+        Assert.Null(Of(AdviceCode.DustNotCut, Plan(Mixed(1))));
+    }
+
+    [Fact]
+    public void A_wire_that_shows_through_is_said_for_thin_petals_only()
+    {
+        var thin = Petal with { ThicknessMm = 0.15, LengthMm = 100 };
+        Assert.NotNull(Of(AdviceCode.WireShows, Plan(), thin) ?? Of(AdviceCode.WireShows, Plan() with { Paste = new PasteRecipe("bright-white-paste", []) }, thin with { ThicknessMm = 0.1 }));
+        Assert.Null(Of(AdviceCode.WireShows, Plan(), Petal with { ThicknessMm = 4 }));
+        Assert.Null(Of(AdviceCode.WireShows, Plan(), Petal with { Solid = true, ThicknessMm = 20 }));
+    }
+
+    [Fact]
+    public void What_is_kept_on_purpose_carries_its_note()
+    {
+        var hard = Dust("wine-lees", 0.4, new Place(PlaceKind.Base, 0, 0.3, 0.03));
+        var plan = Plan(hard) with { OnPurpose = [new KeptOnPurpose(AdviceCode.HardLine, hard.Id, "A sharp eye.")] };
+        Assert.Equal("A sharp eye.", Of(AdviceCode.HardLine, plan)!.OnPurpose);
+    }
+
+    [Fact]
+    public void Guests_who_eat_it_or_keep_a_diet_are_warned_of_at_the_coat()
+    {
+        var lustre = new DustCoat(Guid.NewGuid(), [new("moonmilk", 1)], 0.1, Place.Whole, Sides.Face);
+        var glaze = Glaze("pond-dip");
+        var plan = Plan(lustre, glaze);
+        Assert.Empty(PlanAdvice.ForGuests(plan, Guests.Any, TestData.Cabinet));
+        var eaten = Assert.Single(PlanAdvice.ForGuests(plan, new Guests(true, []), TestData.Cabinet));
+        Assert.Equal((AdviceCode.MustBeEdible, lustre.Id, "moonmilk"), (eaten.Code, eaten.CoatId!.Value, eaten.MaterialId));
+        // Shellac for vegans.
+        var shellac = new Materials(TestData.Cabinet.All.Select(material => material.Id == "pond-dip" ? material with { Label = material.Label with { Contains = [Ingredient.Shellac] } } : material));
+        var vegan = PlanAdvice.ForGuests(plan, new Guests(false, [Diet.Vegan]), shellac).Where(advice => advice.MaterialId == "pond-dip");
+        Assert.Equal((AdviceCode.NotForGuests, glaze.Id), vegan.Select(advice => (advice.Code, advice.CoatId!.Value)).Single());
+    }
+
+    [Fact]
+    public void Pieces_of_a_whorl_differ_by_about_the_spread_of_their_targets()
+    {
+        var plan = Plan(Dust("wine-lees", 0.12), Dust("cockle", 0.1, new Place(PlaceKind.Rim, 0, 2, 6)), Steam) with
+        {
+            Targets = Plan().Targets.ToDictionary(target => target.Key, target => target.Value with { Spread = 3 }),
+        };
+        var looks = WhorlLooks.Of(plan, Petal.Shape(), TestData.Cabinet);
+        Assert.Equal(WhorlLooks.Looks, looks.Count);
+        Assert.Same(plan, looks[1]);
+        Lab Face(PiecePlan of) => new ZoneEye(of.Paste, of.Coats, Petal.Shape(), TestData.Cabinet).See(Zone.Heart);
+        Assert.InRange(DeltaE2000.Between(Face(looks[0]), Face(plan)), 1.2, 6);
+        Assert.InRange(DeltaE2000.Between(Face(looks[2]), Face(plan)), 1.2, 6);
+        Assert.All(looks, look => Assert.Empty(PlanCheck.Problems(look, TestData.Cabinet)));
+        Assert.Single(WhorlLooks.Of(Plan(), Petal.Shape(), TestData.Cabinet));
+    }
+}

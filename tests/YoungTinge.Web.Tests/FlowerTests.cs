@@ -1,0 +1,205 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+using Microsoft.AspNetCore.Mvc.Testing;
+using YoungTinge.Testing;
+
+namespace YoungTinge.Web.Tests;
+
+/// <summary>Making flowers, planning their coats and seeing them whole, as a client does it.</summary>
+public sealed class FlowerTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, IAsyncLifetime
+{
+    private WebApplicationFactory<Program> factory = null!;
+    private HttpClient http = null!;
+
+    public async Task InitializeAsync()
+    {
+        await demo.ResetAsync();
+        factory = new WebApplicationFactory<Program>().WithWebHostBuilder(host => host.UseSetting("ConnectionStrings:Studio", demo.ConnectionString));
+        http = factory.CreateClient();
+    }
+
+    public async Task DisposeAsync() => await factory.DisposeAsync();
+
+    private async Task<JsonNode> GetAsync(string path) => (await http.GetFromJsonAsync<JsonNode>(path))!;
+
+    private async Task<JsonNode> PostAsync(string path, JsonNode body)
+    {
+        var response = await http.PostAsJsonAsync(path, body);
+        Assert.True(response.IsSuccessStatusCode, await response.Content.ReadAsStringAsync());
+        return (await response.Content.ReadFromJsonAsync<JsonNode>())!;
+    }
+
+    private static async Task<List<string>> ProblemsOf(HttpResponseMessage response)
+    {
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, response.StatusCode);
+        return [.. (await response.Content.ReadFromJsonAsync<JsonNode>())!["problems"]!.AsArray().Select(problem => $"{problem!["path"]} {problem["code"]}")];
+    }
+
+    private async Task<JsonNode> CommissionAsync(int at) => (await GetAsync("/api/commissions"))["commissions"]![at]!;
+
+    private async Task<JsonNode> PieceAsync(string name) => (await GetAsync("/api/commissions"))["commissions"]!.AsArray()
+        .SelectMany(entry => entry!["flowers"]!.AsArray()).SelectMany(flower => flower!["pieces"]!.AsArray()).First(piece => (string)piece!["name"]! == name)!;
+
+    private static JsonObject NewFlower(string name, string? from = null, int flowers = 5) => new()
+    {
+        ["name"] = name, ["flowers"] = flowers, ["buds"] = 0, ["mustBeEdible"] = false, ["fromLibrary"] = from,
+    };
+
+    private static JsonObject Petals(string name = "Petals", int perPart = 6) => new()
+    {
+        ["name"] = name, ["outlineId"] = "heart-petal", ["lengthMm"] = 38, ["widthMm"] = 34, ["thicknessMm"] = 0.5, ["solid"] = false, ["partOf"] = "flower",
+        ["perPart"] = perPart, ["spareShare"] = 0.2,
+        ["form"] = new JsonObject { ["role"] = "petal", ["arrangement"] = "ring", ["openDegrees"] = 75, ["insetMm"] = 2, ["cup"] = 0.2, ["frill"] = 0.1, ["veins"] = null },
+    };
+
+    [Fact]
+    public async Task The_library_has_outlines_and_flowers_with_colours_to_begin_from()
+    {
+        var library = await GetAsync("/api/flower-library");
+        Assert.True(library["outlines"]!.AsArray().Count >= 24);
+        Assert.True(library["flowers"]!.AsArray().Count >= 20);
+        Assert.All(library["flowers"]!.AsArray(), flower => Assert.All(flower!["pieces"]!.AsArray(), piece => Assert.StartsWith("#", (string)piece!["zones"]!["heart"]!)));
+    }
+
+    [Fact]
+    public async Task A_flower_is_made_from_a_blank_piece_by_piece()
+    {
+        var commission = (string)(await CommissionAsync(0))["commission"]!["id"]!;
+        var flower = (string)(await PostAsync($"/api/commissions/{commission}/flowers", NewFlower("Sea pink")))["id"]!;
+        Assert.Empty((await GetAsync($"/api/flowers/{flower}"))["pieces"]!.AsArray());
+        Assert.Empty((await GetAsync($"/api/flowers/{flower}/bloom"))["bloom"]!.AsArray());
+
+        var petals = (string)(await PostAsync($"/api/flowers/{flower}/pieces", new JsonObject { ["piece"] = Petals(), ["colouring"] = "peony-petal-shell-pink" }))["id"]!;
+        var copy = (string)(await PostAsync($"/api/flowers/{flower}/pieces", new JsonObject { ["piece"] = Petals("Inner petals"), ["planOf"] = petals }))["id"]!;
+        var piece = await GetAsync($"/api/pieces/{petals}");
+        Assert.Equal((await GetAsync($"/api/pieces/{copy}"))["plan"]!.ToJsonString(), piece["plan"]!.ToJsonString());
+        Assert.Equal(36, (int)piece["piece"]!["toMake"]!);
+
+        var request = new HttpRequestMessage(HttpMethod.Put, $"/api/pieces/{copy}") { Content = JsonContent.Create(Petals("Heart petals", 8)) };
+        request.Headers.Add("If-Match", "\"1\"");
+        Assert.Equal(HttpStatusCode.OK, (await http.SendAsync(request)).StatusCode);
+        var again = new HttpRequestMessage(HttpMethod.Put, $"/api/pieces/{copy}") { Content = JsonContent.Create(Petals("Heart petals", 9)) };
+        again.Headers.Add("If-Match", "\"1\"");
+        Assert.Equal(HttpStatusCode.PreconditionFailed, (await http.SendAsync(again)).StatusCode);
+        Assert.Equal(HttpStatusCode.PreconditionRequired, (await http.PutAsJsonAsync($"/api/pieces/{copy}", Petals())).StatusCode);
+
+        Assert.Equal(HttpStatusCode.NoContent, (await http.PutAsJsonAsync($"/api/flowers/{flower}/pieces/order", new JsonObject { ["pieceIds"] = new JsonArray(copy, petals) })).StatusCode);
+        Assert.Equal(["Heart petals", "Petals"], (await GetAsync($"/api/flowers/{flower}"))["pieces"]!.AsArray().Select(one => (string)one!["name"]!));
+        Assert.Equal(14, (await GetAsync($"/api/flowers/{flower}/bloom"))["bloom"]!.AsArray().Count);
+
+        Assert.Equal(HttpStatusCode.NoContent, (await http.DeleteAsync($"/api/pieces/{copy}")).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await http.DeleteAsync($"/api/pieces/{copy}")).StatusCode);
+        Assert.Equal(HttpStatusCode.NoContent, (await http.DeleteAsync($"/api/flowers/{flower}")).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await http.GetAsync($"/api/flowers/{flower}")).StatusCode);
+    }
+
+    [Fact]
+    public async Task Every_flower_of_the_library_can_be_put_into_a_commission_and_seen()
+    {
+        var commission = (string)(await CommissionAsync(1))["commission"]!["id"]!;
+        foreach (var name in new[] { "rose", "daffodil", "ivy" })
+        {
+            var id = (string)(await PostAsync($"/api/commissions/{commission}/flowers", NewFlower(name, name)))["id"]!;
+            var bloom = await GetAsync($"/api/flowers/{id}/bloom?light=candle");
+            Assert.All(bloom["kinds"]!.AsArray(), kind => Assert.NotEmpty(kind!["looks"]!.AsArray()));
+        }
+
+        Assert.Equal(5, (await GetAsync($"/api/commissions/{commission}/spray"))!.AsArray().Count);
+    }
+
+    [Fact]
+    public async Task What_no_flower_or_piece_can_be_is_said_at_its_field()
+    {
+        var entry = await CommissionAsync(0);
+        var commission = (string)entry["commission"]!["id"]!;
+        var flower = (string)entry["flowers"]![0]!["id"]!;
+        Assert.Equal(["name nameMissing", "flowers noFlowers"], await ProblemsOf(await http.PostAsJsonAsync($"/api/commissions/{commission}/flowers", NewFlower(" ", flowers: 0))));
+        Assert.Equal(["name nameTooLong"], await ProblemsOf(await http.PostAsJsonAsync($"/api/commissions/{commission}/flowers", NewFlower(new string('x', 121)))));
+        Assert.Equal(["perPart perPartOutOfRange"], await ProblemsOf(await http.PostAsJsonAsync($"/api/flowers/{flower}/pieces", new JsonObject { ["piece"] = Petals(perPart: 500) })));
+        Assert.Equal(HttpStatusCode.NotFound, (await http.PostAsJsonAsync($"/api/commissions/{Guid.NewGuid()}/flowers", NewFlower("Rose"))).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await http.PostAsJsonAsync($"/api/flowers/{Guid.NewGuid()}/pieces", new JsonObject { ["piece"] = Petals() })).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await http.PostAsJsonAsync($"/api/flowers/{flower}/pieces", new JsonObject { ["piece"] = Petals(), ["planOf"] = Guid.NewGuid() })).StatusCode);
+        // Up to forty kinds; the one after is refused and nothing is lost.
+        for (var count = 5; count < 40; count++)
+            await PostAsync($"/api/flowers/{flower}/pieces", new JsonObject { ["piece"] = Petals($"Petals {count}") });
+        Assert.Equal(["piece tooManyPieces"], await ProblemsOf(await http.PostAsJsonAsync($"/api/flowers/{flower}/pieces", new JsonObject { ["piece"] = Petals() })));
+        Assert.Equal(40, (await GetAsync($"/api/flowers/{flower}"))["pieces"]!.AsArray().Count);
+    }
+
+    [Fact]
+    public async Task Ways_to_a_target_are_proposed_side_by_side_and_one_can_be_kept()
+    {
+        var id = (string)(await PieceAsync("Heart petals"))["id"]!;
+        var piece = await GetAsync($"/api/pieces/{id}");
+        var proposals = (await PostAsync($"/api/pieces/{id}/proposals", new JsonObject { ["plan"] = piece["plan"]!.DeepClone(), ["keepPaste"] = false }))["proposals"]!.AsArray();
+        Assert.Equal(["pasteLed", "dustLed", "washLed", "marbled"], proposals.Select(one => (string)one!["approach"]!));
+        Assert.All(proposals, one => Assert.Equal(5, one!["zones"]!.AsArray().Count));
+        Assert.True((double)proposals[0]!["worstDeltaE"]! < 3);
+        var request = new HttpRequestMessage(HttpMethod.Put, $"/api/pieces/{id}/plan") { Content = JsonContent.Create(proposals[0]!["plan"]!) };
+        request.Headers.Add("If-Match", $"\"{piece["version"]}\"");
+        Assert.Equal(HttpStatusCode.OK, (await http.SendAsync(request)).StatusCode);
+
+        var kept = (await PostAsync($"/api/pieces/{id}/proposals", new JsonObject { ["plan"] = piece["plan"]!.DeepClone(), ["keepPaste"] = true }))["proposals"]!.AsArray();
+        Assert.Equal(["pasteLed", "washLed"], kept.Select(one => (string)one!["approach"]!));
+        Assert.All(kept, one => Assert.Equal((string)piece["plan"]!["paste"]!["baseId"]!, (string)one!["plan"]!["paste"]!["baseId"]!));
+        var broken = piece["plan"]!.DeepClone();
+        broken["paste"]!["baseId"] = "moon-dust";
+        Assert.Equal(["paste.baseId unknownMaterial"], await ProblemsOf(await http.PostAsJsonAsync($"/api/pieces/{id}/proposals", new JsonObject { ["plan"] = broken, ["keepPaste"] = false })));
+    }
+
+    [Fact]
+    public async Task A_picture_can_be_looked_at_in_any_light_and_before_any_coat()
+    {
+        var id = (string)(await PieceAsync("Sepals"))["id"]!;
+        var plan = (await GetAsync($"/api/pieces/{id}"))["plan"]!;
+        async Task<JsonNode> Preview(string query) => await PostAsync($"/api/pieces/{id}/preview{query}", plan.DeepClone());
+        var (day, candle, bare) = (await Preview(""), await Preview("?light=candle"), await Preview("?shown=0"));
+        Assert.NotEqual((string)day["face"]!["rgb"]!, (string)candle["face"]!["rgb"]!);
+        Assert.NotEqual((string)day["face"]!["rgb"]!, (string)bare["face"]!["rgb"]!);
+        Assert.Single(day["face"]!["marks"]!.AsArray());
+        Assert.Empty(bare["face"]!["marks"]!.AsArray());
+        // Zones are judged under daylight with all coats, however the picture is looked at.
+        Assert.Equal(day["zones"]!.ToJsonString(), candle["zones"]!.ToJsonString());
+        Assert.Equal(day["zones"]!.ToJsonString(), bare["zones"]!.ToJsonString());
+        Assert.Equal(HttpStatusCode.BadRequest, (await http.PostAsJsonAsync($"/api/pieces/{id}/preview?light=moon", plan)).StatusCode);
+    }
+
+    [Fact]
+    public async Task A_flower_that_will_be_eaten_and_guests_with_diets_are_heeded()
+    {
+        var entry = await CommissionAsync(1);
+        var (commission, flower) = ((string)entry["commission"]!["id"]!, entry["flowers"]![0]!);
+        var id = (string)(await PieceAsync("Petals"))["id"]!;
+        var plan = (await GetAsync($"/api/pieces/{id}"))["plan"]!;
+        async Task<List<string>> Advice() => [.. (await PostAsync($"/api/pieces/{id}/preview", plan.DeepClone()))["advice"]!.AsArray().Select(one => (string)one!["code"]!)];
+        Assert.DoesNotContain("mustBeEdible", await Advice());
+        var change = new JsonObject { ["name"] = "Clematis for the plate", ["mustBeEdible"] = true, ["wasName"] = (string)flower["name"]!, ["wasMustBeEdible"] = false };
+        Assert.Equal(HttpStatusCode.NoContent, (await http.PutAsJsonAsync($"/api/flowers/{flower["id"]}", change)).StatusCode);
+        Assert.Equal(HttpStatusCode.PreconditionFailed, (await http.PutAsJsonAsync($"/api/flowers/{flower["id"]}", change)).StatusCode);
+        Assert.Contains("mustBeEdible", await Advice());
+        Assert.Equal(HttpStatusCode.NoContent, (await http.PutAsJsonAsync($"/api/commissions/{commission}/diets", new JsonObject { ["suits"] = new JsonArray("vegan") })).StatusCode);
+        Assert.Equal(["vegan"], (await CommissionAsync(1))["commission"]!["diets"]!.AsArray().Select(diet => (string)diet!));
+        var proposals = (await PostAsync($"/api/pieces/{id}/proposals", new JsonObject { ["plan"] = plan.DeepClone(), ["keepPaste"] = true }))["proposals"]!.AsArray();
+        var painted = plan["coats"]!.AsArray().Where(coat => coat!["marking"] is not null).SelectMany(coat => coat!["mix"]!.AsArray()).Select(portion => (string)portion!["materialId"]!).ToHashSet();
+        // What is painted on purpose stays; all that the planner adds may be eaten.
+        Assert.All(proposals.SelectMany(one => one!["plan"]!["coats"]!.AsArray()).Where(coat => (string)coat!["kind"]! == "dust").SelectMany(coat => coat!["mix"]!.AsArray()),
+            portion => Assert.DoesNotContain((string)portion!["materialId"]!, new[] { "moonmilk", "chalk-down", "scabious", "flaxfield", "bog-myrtle" }));
+        Assert.NotEmpty(painted);
+    }
+
+    [Fact]
+    public async Task A_dust_day_is_ticked_on_the_run_sheets_of_its_pieces()
+    {
+        var commission = (string)(await CommissionAsync(0))["commission"]!["id"]!;
+        async Task<JsonNode> FirstUse() => (await GetAsync($"/api/commissions/{commission}/dust-day"))["passes"]![0]!["uses"]![0]!;
+        var use = await FirstUse();
+        Assert.False((bool)use["isDone"]!);
+        foreach (var (step, fingerprint) in use["stepKeys"]!.AsObject())
+            Assert.Equal(HttpStatusCode.NoContent, (await http.PutAsJsonAsync($"/api/pieces/{use["pieceId"]}/run-sheet/{step}/tick", new JsonObject { ["fingerprint"] = (string)fingerprint! })).StatusCode);
+        Assert.True((bool)(await FirstUse())["isDone"]!);
+        var steps = (await GetAsync($"/api/pieces/{use["pieceId"]}/run-sheet"))["steps"]!.AsArray();
+        Assert.Equal(use["stepKeys"]!.AsObject().Count, steps.Count(step => step!["tickedAt"] is not null));
+        Assert.Equal(HttpStatusCode.NotFound, (await http.GetAsync($"/api/commissions/{Guid.NewGuid()}/dust-day")).StatusCode);
+    }
+}
