@@ -29,6 +29,15 @@ public class AccessibilityTests(Application application)
         Check(browser, "glaze");
         browser.Click("button", "Change the target of the Heart");
         Check(browser, "target");
+        browser.OpenColumn("PaintedFoxberry");
+        Check(browser, "painted detail");
+        browser.Click("button", "Shape and number");
+        browser.Find("button", "Ivy leaf");
+        Check(browser, "shape and number");
+        browser.Click("button", "Plan the coats");
+        browser.Click("button", "Compare ways");
+        browser.Find("button", "Take Marbled");
+        Check(browser, "ways side by side");
         browser.Click("button", "Log what came out");
         Check(browser, "log");
         browser.WaitForSaved();
@@ -54,6 +63,27 @@ public class AccessibilityTests(Application application)
             Check(browser, tool);
         }
 
+        foreach (var (link, heading) in new[] { ("Add a flower", "A new flower for"), ("Dust day", "Dust day:"), ("Spray", "as a spray") })
+        {
+            browser.Open("/");
+            browser.Click("link", $"{link} Lantern Pier winter supper");
+            browser.Find("heading", heading);
+            Check(browser, link);
+        }
+
+        browser.OpenSepals();
+        browser.Click("button", "Change Hellebore");
+        browser.Click("link", "From above");
+        browser.Find("img", "Hellebore from above");
+        Check(browser, "from above");
+        browser.OpenSepals();
+        browser.Click("link", "Swatch card");
+        browser.WaitForText("to make");
+        Check(browser, "swatch card");
+        browser.OpenSepals();
+        browser.Click("link", "Add a piece");
+        browser.Find("button", "Ivy leaf");
+        Check(browser, "new piece");
         browser.OpenPaste("Ranunculus", "Ombre");
         browser.Click("button", "See how far dust gets");
         browser.WaitForText("shades come within");

@@ -11,7 +11,7 @@ public class CoatTests(Application application)
     {
         browser.OpenSepals();
         var before = browser.Ribbon("Rim");
-        browser.Click("button", "Washes");
+        browser.Click("button", "Paint", exact: true);
         browser.Click("button", "Add a coat: Rowan");
         browser.WaitUntil("a redder rim", () => browser.Ribbon("Rim") != before);
         browser.WaitForText("Rowan goes on over glaze");

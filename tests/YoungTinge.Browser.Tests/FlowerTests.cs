@@ -1,0 +1,150 @@
+using OpenQA.Selenium;
+
+namespace YoungTinge.Browser.Tests;
+
+/// <summary>Making a flower, planning its coats, comparing ways, and seeing it whole.</summary>
+[Collection(ApplicationCollection.Name)]
+public class FlowerTests(Application application)
+{
+    [Fact]
+    public Task A_flower_is_made_from_a_blank_planned_by_comparing_ways_and_taken_out_again() => application.InBrowserAsync(nameof(A_flower_is_made_from_a_blank_planned_by_comparing_ways_and_taken_out_again), browser =>
+    {
+        browser.Open("/");
+        browser.Click("link", "Add a flower Harbour school fete");
+        browser.Find("heading", "A new flower for Harbour school fete");
+        browser.Click("button", "Make it");
+        browser.WaitForText("Give it a name.");
+        browser.Fill("Name", "Sea pink");
+        browser.Fill("Flowers", "3");
+        browser.Reload();
+        Assert.Equal("Sea pink", browser.ValueOf("Name"));
+        browser.Click("button", "Make it");
+
+        browser.Find("heading", "A new piece for Sea pink");
+        browser.Fill("Name", "Outer petals");
+        browser.Click("button", "Heart petal", exact: true);
+        browser.Fill("In a flower", "900");
+        browser.Click("button", "Add it");
+        browser.WaitForText("From 1 to 400 in one flower.");
+        browser.Fill("In a flower", "6");
+        browser.Choose("Begin its targets from", "Peony, petal, shell pink");
+        browser.Click("button", "Add it");
+        browser.Find("heading", "Outer petals", exact: true);
+
+        browser.Click("button", "Plan the coats");
+        browser.Click("button", "Compare ways");
+        browser.WaitForText("Take Paste-led");
+        foreach (var way in new[] { "Dust-led", "Wash-led", "Marbled" })
+            browser.Find("button", $"Take {way}");
+        browser.WaitForText("All zones are reached.");
+        browser.Click("button", "Take Paste-led");
+        browser.WaitUntil("its coats", () => browser.Has("button", "SteamSet"));
+        browser.WaitForSaved();
+        browser.Click("button", "Undo", exact: true);
+        browser.WaitUntil("no coats again", () => !browser.Has("button", "SteamSet"));
+        browser.Click("button", "Redo", exact: true);
+        browser.WaitForSaved();
+
+        // Copied and varied: a smaller whorl inside.
+        browser.Click("button", "Shape and number");
+        browser.Click("button", "Copy and vary");
+        browser.Find("heading", "Outer petals, smaller", exact: true);
+        browser.Click("button", "Shape and number");
+        browser.Fill("Name", "Inner petals");
+        browser.Click("button", "Save", exact: true);
+        browser.Find("heading", "Inner petals", exact: true);
+        browser.Click("link", "From above");
+        browser.Find("img", "Sea pink from above, in Daylight");
+        browser.WaitForText("Inner petals");
+        browser.Choose("Seen in", "Candle");
+        browser.Find("img", "Sea pink from above, in Candle");
+
+        browser.Click("link", "Sea pink");
+        browser.Click("button", "Change Sea pink");
+        browser.Click("button", "Take this flower out");
+        browser.Click("button", "Yes, remove", exact: true);
+        browser.WaitForText("Harbour school fete");
+        browser.WaitUntil("it is gone", () => !browser.PageText().Contains("Sea pink"));
+        return Task.CompletedTask;
+    });
+
+    [Fact]
+    public Task A_detail_is_painted_and_locked_and_the_piece_is_looked_at_before_it_and_by_candle() => application.InBrowserAsync(nameof(A_detail_is_painted_and_locked_and_the_piece_is_looked_at_before_it_and_by_candle), browser =>
+    {
+        browser.OpenSepals();
+        var before = browser.Pictures();
+        browser.OpenColumn("PaintedFoxberry");
+        browser.Choose("Painted as", "Stripes");
+        browser.WaitUntil("stripes", () => browser.Pictures() != before);
+        browser.Fill("Wide", "90");
+        browser.WaitForText("From 0.2 to 60 mm.");
+        browser.Fill("Wide", "0.6");
+        browser.Click("checkbox", "Lock: the planner leaves it as it is");
+        browser.Choose("Half", "Left only");
+        browser.WaitForText("left half");
+        browser.WaitForSaved();
+        var striped = browser.Pictures();
+        browser.Choose("Seen in", "Candle");
+        browser.WaitUntil("candle light", () => browser.Pictures() != striped);
+        browser.WaitForText("Candle, rested and finished");
+        var candle = browser.Pictures();
+        browser.Run("arguments[0].focus()", browser.Find("slider", "With the coats up to"));
+        browser.Press(Keys.Home);
+        browser.WaitForText("Paste alone");
+        browser.WaitUntil("bare paste", () => browser.Pictures() != candle);
+        browser.Reload();
+        browser.WaitForSaved();
+        browser.OpenColumn("PaintedFoxberry");
+        Assert.True(browser.Find("checkbox", "Lock").Selected);
+        browser.Choose("Painted as", "Freckles");
+        browser.Choose("Half", "Both");
+        browser.Click("checkbox", "Lock: the planner leaves it as it is");
+        browser.WaitForSaved();
+        return Task.CompletedTask;
+    });
+
+    [Fact]
+    public Task A_dust_day_is_ticked_and_gone_on_with_after_a_reload() => application.InBrowserAsync(nameof(A_dust_day_is_ticked_and_gone_on_with_after_a_reload), browser =>
+    {
+        browser.Open("/");
+        browser.Click("link", "Dust day Tidewrack moon wedding");
+        browser.Find("heading", "Dust day: Tidewrack moon wedding");
+        browser.WaitForText("Clean brush:");
+        browser.WaitForText("Then leave them for");
+        browser.Click("checkbox", "Clematis, moonlit, bud:");
+        browser.WaitForSaved();
+        browser.Reload();
+        browser.WaitForSaved();
+        Assert.True(browser.Find("checkbox", "Clematis, moonlit, bud:").Selected);
+        browser.Click("checkbox", "Clematis, moonlit, bud:");
+        browser.WaitForSaved();
+
+        browser.Open("/");
+        browser.Click("link", "Spray Tidewrack moon wedding");
+        browser.Find("img", "A spray of Clematis, moonlit, Caladium leaf, sea-glass");
+        return Task.CompletedTask;
+    });
+
+    [Fact]
+    public Task Guests_who_are_vegan_are_heeded_and_a_swatch_card_prints() => application.InBrowserAsync(nameof(Guests_who_are_vegan_are_heeded_and_a_swatch_card_prints), browser =>
+    {
+        browser.Open("/");
+        browser.WaitForText("Must suit: Vegan");
+        browser.Click("link", "Astrantia");
+        browser.Find("heading", "Bracts", exact: true);
+        browser.Click("button", "Change Astrantia");
+        browser.Click("checkbox", "The flower itself will be eaten");
+        browser.Click("button", "Save", exact: true);
+        browser.WaitForText("Will be eaten");
+        browser.Click("button", "Lustre", exact: true);
+        browser.Click("button", "Add a coat: Moonmilk");
+        browser.WaitForText("Moonmilk is not for eating, and this flower will be eaten.");
+        browser.Click("button", "Remove", exact: true);
+        browser.WaitForSaved();
+        browser.Click("link", "Swatch card");
+        browser.Find("heading", "Astrantia: swatch card");
+        browser.Find("img", "Girdle");
+        browser.WaitForText("Pom-pom");
+        return Task.CompletedTask;
+    });
+}
