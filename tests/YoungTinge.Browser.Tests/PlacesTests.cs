@@ -24,7 +24,8 @@ public class PlacesTests(Application application)
                     browser.WaitForSaved();
                     browser.Find("img", $"{name}, Face");
                     browser.Find("img", $"{name}, Back");
-                    Assert.NotEqual("", browser.Ribbon("Tip"));
+                    // A ball has a crown where a petal has its tip.
+                    Assert.NotEqual("", browser.Ribbon(piece.GetProperty("build").GetString() == "solid" ? "Crown" : "Tip"));
                 }
             }
         }

@@ -19,6 +19,7 @@ internal static class AmountSolver
         for (var step = 0; step < steps; step++)
         {
             var (normal, pull) = Slopes(x, missed, most, miss);
+            HoldAtBounds(x, most, normal, pull);
             var better = false;
             for (var tries = 0; tries < 6 && !better; tries++, damping *= 5)
             {
@@ -69,6 +70,19 @@ internal static class AmountSolver
         }
 
         return (normal, pull);
+    }
+
+    /// <summary>What stands at a bound and pulls outward stays there, so that the others are solved without it.</summary>
+    private static void HoldAtBounds(double[] x, IReadOnlyList<double> most, double[,] normal, double[] pull)
+    {
+        for (var i = 0; i < x.Length; i++)
+        {
+            if (!((x[i] <= 0 && pull[i] > 0) || (x[i] >= most[i] && pull[i] < 0)))
+                continue;
+            pull[i] = 0;
+            for (var j = 0; j < x.Length; j++)
+                normal[i, j] = normal[j, i] = i == j ? 1 : 0;
+        }
     }
 
     public static double SumOfSquares(IEnumerable<double> parts) => parts.Sum(part => part * part);

@@ -7,7 +7,11 @@ internal readonly struct ZoneDistance(Lab target)
 {
     public const int Parts = 3;
 
-    private readonly double chroma = Math.Max(target.Chroma, 1e-9);
+    private const double Grey = 1e-6;
+
+    /// <summary>A grey has no hue to go by; any direction does for it.</summary>
+    private readonly (double A, double B) hue = target.Chroma > Grey ? (target.A / target.Chroma, target.B / target.Chroma) : (1, 0);
+
     private readonly double perChroma = 1 / (1 + 0.045 * target.Chroma);
     private readonly double perHue = 1 / (1 + 0.015 * target.Chroma);
 
@@ -16,7 +20,7 @@ internal readonly struct ZoneDistance(Lab target)
     {
         double a = colour.A - target.A, b = colour.B - target.B;
         parts[0] = colour.L - target.L;
-        parts[1] = perChroma * (a * target.A + b * target.B) / chroma;
-        parts[2] = perHue * (b * target.A - a * target.B) / chroma;
+        parts[1] = perChroma * (a * hue.A + b * hue.B);
+        parts[2] = perHue * (b * hue.A - a * hue.B);
     }
 }

@@ -31,6 +31,7 @@ function Sheet({ day, nameOf }: { day: DustDay; nameOf: NameOf }) {
   const { t } = useTranslation()
   const client = useQueryClient()
   const { commission } = day
+  const now = day.afterAssembly === 0 ? 'before' : day.beforeAssembly === 0 ? 'after' : 'both'
   const ticks = useTicks(
     `dust-day/${commission.id}`,
     async (key, wish) => {
@@ -87,11 +88,13 @@ function Sheet({ day, nameOf }: { day: DustDay; nameOf: NameOf }) {
               time: minutesWords(t, day.minutes),
             })}
           </p>
-          <p className="quiet mt-1 max-w-prose text-sm">
-            {t(
-              day.afterAssembly === 0 ? 'dustDay.before' : day.beforeAssembly === 0 ? 'dustDay.after' : 'dustDay.both',
-            )}
-          </p>
+          <ul className="mt-1 max-w-prose text-sm" aria-label={t('dustDay.when')}>
+            {(['before', 'after', 'both'] as const).map((when) => (
+              <li key={when} className={when === now ? 'font-semibold' : 'quiet'}>
+                {when === now ? t('dustDay.asPlanned', { what: t(`dustDay.${when}`) }) : t(`dustDay.${when}`)}
+              </li>
+            ))}
+          </ul>
           <ol className="mt-3">
             {day.passes.map((view, number) => (
               <li key={number} className="border-base-300 break-inside-avoid border-t py-2">

@@ -221,6 +221,7 @@ export function PieceWorkplace({
           <Proposals
             piece={piece}
             plan={plan}
+            flowerId={flowerId}
             nameOf={nameOf}
             zoneName={nameOfZone}
             onTake={(one) => {

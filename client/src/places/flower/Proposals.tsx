@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
+import { Link } from 'react-router'
 import type { PieceView, Plan, Proposal, Proposals as Answer } from '../../api/api'
 import { zones } from '../../api/api'
 import { Editor } from '../../shared/Editor'
@@ -15,6 +16,7 @@ import { coatDetail, coatName } from './coatWords'
 export function Proposals({
   piece,
   plan,
+  flowerId,
   nameOf,
   zoneName,
   onTake,
@@ -22,6 +24,7 @@ export function Proposals({
 }: {
   piece: PieceView
   plan: Plan
+  flowerId: string
   nameOf: NameOf
   zoneName: (zone: (typeof zones)[number]) => string
   onTake: (proposal: Proposal) => void
@@ -143,7 +146,10 @@ export function Proposals({
                         ))}
                     {one.marble.length > 0 && (
                       <p className="mt-1">
-                        {t('proposals.marble', { percent: Math.round(100 * one.marble[0]!.share) })}
+                        {t('proposals.marble', { percent: Math.round(100 * one.marble[0]!.share) })}{' '}
+                        <Link className="act" to={`/flowers/${flowerId}/marble`}>
+                          {t('proposals.toMarble')}
+                        </Link>
                       </p>
                     )}
                   </td>
