@@ -43,13 +43,24 @@ public sealed class FlowerTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
 
     private static JsonObject NewFlower(string name, string? from = null, int flowers = 5) => new()
     {
-        ["name"] = name, ["flowers"] = flowers, ["buds"] = 0, ["mustBeEdible"] = false, ["fromLibrary"] = from,
+        ["name"] = name,
+        ["flowers"] = flowers,
+        ["buds"] = 0,
+        ["mustBeEdible"] = false,
+        ["fromLibrary"] = from,
     };
 
     private static JsonObject Petals(string name = "Petals", int perPart = 6) => new()
     {
-        ["name"] = name, ["outlineId"] = "heart-petal", ["lengthMm"] = 38, ["widthMm"] = 34, ["thicknessMm"] = 0.5, ["solid"] = false, ["partOf"] = "flower",
-        ["perPart"] = perPart, ["spareShare"] = 0.2,
+        ["name"] = name,
+        ["outlineId"] = "heart-petal",
+        ["lengthMm"] = 38,
+        ["widthMm"] = 34,
+        ["thicknessMm"] = 0.5,
+        ["solid"] = false,
+        ["partOf"] = "flower",
+        ["perPart"] = perPart,
+        ["spareShare"] = 0.2,
         ["form"] = new JsonObject { ["role"] = "petal", ["arrangement"] = "ring", ["openDegrees"] = 75, ["insetMm"] = 2, ["cup"] = 0.2, ["frill"] = 0.1, ["veins"] = null },
     };
 

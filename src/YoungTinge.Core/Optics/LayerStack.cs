@@ -7,7 +7,14 @@ namespace YoungTinge.Core.Optics;
 public abstract record Layer;
 
 /// <param name="Optics">Of the mix, in cm2/mg.</param>
-public sealed record DustLayer(Scatterer Optics, double LoadMgPerCm2) : Layer;
+public sealed record DustLayer(Scatterer Optics, double LoadMgPerCm2) : Layer
+{
+    private DustFilm? dry;
+    private DustFilm? steamed;
+
+    /// <summary>Made once, for a layer may be part of many stacks.</summary>
+    internal DustFilm Film(bool isSteamed) => isSteamed ? steamed ??= new DustFilm(DustOptics.Steamed(Optics)) : dry ??= new DustFilm(Optics);
+}
 
 /// <param name="Colour">What the soaked skin takes up, in 1/mm.</param>
 public sealed record WashLayer(Scatterer Colour, double DepthMm) : Layer;
@@ -94,7 +101,7 @@ public sealed class LayerStack
         switch (layer)
         {
             case DustLayer dust:
-                var dustFilm = new DustFilm(isSteamed ? DustOptics.Steamed(dust.Optics) : dust.Optics);
+                var dustFilm = dust.Film(isSteamed);
                 var load = dust.LoadMgPerCm2 * (isSteamed ? DustOptics.SteamKeep : 1);
                 return (face, share, _) =>
                 {

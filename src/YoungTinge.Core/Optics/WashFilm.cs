@@ -1,5 +1,6 @@
+using System.Runtime.InteropServices;
+using System.Runtime.Intrinsics;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Colour;
 
 namespace YoungTinge.Core.Optics;
 
@@ -12,6 +13,11 @@ namespace YoungTinge.Core.Optics;
 /// <param name="depthMm">How deep it soaks in.</param>
 public sealed class WashFilm(Scatterer paste, Scatterer colour, double depthMm)
 {
+    private readonly double[] pasteK = paste.Absorption.Values.ToArray();
+    private readonly double[] pasteS = paste.Scattering.Values.ToArray();
+    private readonly double[] colourK = colour.Absorption.Values.ToArray();
+    private readonly double[] colourS = colour.Scattering.Values.ToArray();
+
     /// <summary>Keeps a black face out of the inverse, which has no end there.</summary>
     private const double DarkestFace = 1e-6;
 
@@ -29,12 +35,19 @@ public sealed class WashFilm(Scatterer paste, Scatterer colour, double depthMm)
     {
         if (share <= 0)
             return;
-        for (var band = 0; band < SpectralGrid.Bands; band++)
+        var faces = MemoryMarshal.Cast<double, Vector256<double>>(reflectance);
+        ReadOnlySpan<Vector256<double>> ownK = Fours(pasteK), ownS = Fours(pasteS), moreK = Fours(colourK), moreS = Fours(colourS);
+        for (var i = 0; i < faces.Length; i++)
         {
-            var s = paste.Scattering[band];
-            var k = bare ? paste.Absorption[band] : KubelkaMunk.RatioFromReflectance(Math.Max(reflectance[band], DarkestFace)) * s;
-            reflectance[band] = KubelkaMunk.Layer(
-                k + share * colour.Absorption[band], s + share * colour.Scattering[band], depthMm, reflectance[band]);
+            var lit = Vector256.Max(faces[i], Vector256.Create(DarkestFace));
+            var dark = Vector256<double>.One - lit;
+            // The inverse of Kubelka and Munk: K/S of what looks like the present face.
+            var below = bare ? ownK[i] : dark * dark / (lit * 2) * ownS[i];
+            var k = Vector256.Max(below + moreK[i] * share, Vector256<double>.Zero);
+            var s = ownS[i] + moreS[i] * share;
+            faces[i] = FourBands.Laid(Vector256.Sqrt(k * (k + s * 2)) * depthMm, s * depthMm, (k + s) * depthMm, faces[i]);
         }
     }
+
+    private static ReadOnlySpan<Vector256<double>> Fours(double[] bands) => MemoryMarshal.Cast<double, Vector256<double>>(bands.AsSpan());
 }

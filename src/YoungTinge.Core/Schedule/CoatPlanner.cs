@@ -176,7 +176,10 @@ public sealed class CoatPlanner
         {
             var search = new RecipeSearch(bases, aim, quantity.BatchG)
             {
-                Wanted = 1, EdibleOnly = rules.Guests.EatIt, Diets = rules.Guests.Diets, WithinStock = rules.WithinStock,
+                Wanted = 1,
+                EdibleOnly = rules.Guests.EatIt,
+                Diets = rules.Guests.Diets,
+                WithinStock = rules.WithinStock,
             };
             if (!allowed.OfType<Colourant>().Any(colourant => search.LimitOf(colourant) > 0))
                 return new PasteRecipe(bases[0], []);

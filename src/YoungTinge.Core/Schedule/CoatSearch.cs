@@ -37,9 +37,9 @@ internal sealed class CoatSearch
     private const int Followed = 4;
 
     /// <summary>How often every coat is put to the test again.</summary>
-    private const int Exchanges = 2;
+    private const int Exchanges = 1;
 
-    private const int StepsForACoat = 12;
+    private const int StepsForACoat = 6;
     private const int StepsForAll = 25;
 
     private static readonly Zone[] Zones = Enum.GetValues<Zone>();

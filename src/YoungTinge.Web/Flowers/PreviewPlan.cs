@@ -112,7 +112,9 @@ public static class PreviewPlan
         {
             DustCoat dust => view with
             {
-                MainDustId = DustOptics.MainOf(dust.Mix, materials), Load = DustLoad.Nearest(dust.LoadMgPerCm2), Amounts = CoatAmounts.Dust(dust, shape, pieces),
+                MainDustId = DustOptics.MainOf(dust.Mix, materials),
+                Load = DustLoad.Nearest(dust.LoadMgPerCm2),
+                Amounts = CoatAmounts.Dust(dust, shape, pieces),
             },
             WashCoat wash => view with { Amounts = CoatAmounts.Paint(wash, shape, pieces), Ml = CoatAmounts.WashMl(wash, shape, pieces) },
             GlazeCoat glaze => view with
