@@ -147,4 +147,93 @@ public class FlowerTests(Application application)
         browser.WaitForText("Pom-pom");
         return Task.CompletedTask;
     });
+
+    [Fact]
+    public Task A_library_flower_is_taken_and_its_shape_is_kept_over_a_reload_until_it_is_saved() => application.InBrowserAsync(nameof(A_library_flower_is_taken_and_its_shape_is_kept_over_a_reload_until_it_is_saved), browser =>
+    {
+        browser.Open("/");
+        browser.Click("link", "Add a flower Tidewrack moon wedding");
+        browser.Click("button", "Daffodil", exact: true);
+        Assert.Equal("Daffodil", browser.ValueOf("Name"));
+        browser.Fill("Flowers", "4");
+        browser.Click("button", "Make it");
+        browser.Find("heading", "Trumpet", exact: true);
+        // A tube has a mouth and a throat.
+        browser.Find("row", "Throat");
+        browser.Click("button", "Shape and number");
+        browser.Fill("Long", "40");
+        browser.Reload();
+        browser.WaitForSaved();
+        browser.Click("button", "Shape and number");
+        Assert.Equal("40", browser.ValueOf("Long"));
+        browser.Click("button", "As it was");
+        Assert.Equal("32", browser.ValueOf("Long"));
+        browser.Fill("Long", "0");
+        browser.Click("button", "Save", exact: true);
+        browser.WaitForText("From 1 to 500 mm.");
+        browser.Fill("Long", "36");
+        browser.Click("button", "Save", exact: true);
+        browser.WaitForText("36 mm × 28 mm");
+
+        // Moved along the stem, and one piece taken out.
+        browser.Click("link", "Leaves");
+        browser.Find("heading", "Leaves", exact: true);
+        browser.Click("button", "Shape and number");
+        browser.Click("button", "Up the stem");
+        browser.Click("button", "Take it out");
+        browser.Click("button", "Yes, remove", exact: true);
+        browser.WaitUntil("two pieces are left", () => !browser.Has("link", "Leaves"));
+
+        browser.Click("button", "Change Daffodil");
+        browser.Click("button", "Take this flower out");
+        browser.Click("button", "Yes, remove", exact: true);
+        browser.WaitUntil("it is gone", () => browser.PageText().Contains("Tidewrack moon wedding") && !browser.PageText().Contains("Daffodil"));
+        return Task.CompletedTask;
+    });
+
+    [Fact]
+    public Task Places_are_put_together_and_bounded() => application.InBrowserAsync(nameof(Places_are_put_together_and_bounded), browser =>
+    {
+        browser.OpenSepals();
+        browser.OpenColumn("DustNettle");
+        var before = browser.Ribbon("Tip");
+        browser.Click("button", "And another place");
+        browser.WaitUntil("a green tip", () => browser.Ribbon("Tip") != before);
+        browser.WaitForText("and from the tip to 15 %");
+        browser.Click("button", "Only within");
+        browser.WaitForText("only from the base to 20 %");
+        browser.WaitUntil("the tip is bare again", () => browser.Ribbon("Tip") == before);
+        browser.Choose("Brush catches", "Raised veins");
+        browser.WaitForText("on raised veins");
+        browser.Click("button", "Drop this bound");
+        browser.Click("button", "Take this place out");
+        browser.Choose("Brush catches", "Everything");
+        browser.WaitUntil("as before", () => browser.Ribbon("Tip") == before);
+        browser.WaitForSaved();
+        return Task.CompletedTask;
+    });
+
+    [Fact]
+    public Task A_locked_coat_is_in_every_way_that_is_proposed() => application.InBrowserAsync(nameof(A_locked_coat_is_in_every_way_that_is_proposed), browser =>
+    {
+        browser.Open("/");
+        browser.Click("link", "Ranunculus");
+        browser.Click("link", "Button");
+        browser.Find("heading", "Button", exact: true);
+        browser.Click("button", "Add a coat: Scabious");
+        browser.Fill("Load", "0.02");
+        browser.Click("checkbox", "Lock: the planner leaves it as it is");
+        browser.WaitForSaved();
+        browser.Click("button", "Plan the coats");
+        browser.Click("checkbox", "Keep the paste");
+        browser.Click("button", "Compare ways");
+        browser.Find("button", "Take Wash-led");
+        browser.WaitForText("Scabious: from the base");
+        Assert.False(browser.Has("button", "Take Dust-led"));
+        browser.Click("button", "Close", exact: true);
+        browser.OpenColumn("DustScabious");
+        browser.Click("button", "Remove", exact: true);
+        browser.WaitForSaved();
+        return Task.CompletedTask;
+    });
 }

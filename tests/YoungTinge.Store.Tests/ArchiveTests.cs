@@ -87,6 +87,10 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
         { "tables/material/5/absorption=[1,2,3]", ArchiveProblem.Damaged },
         { "tables/commission/0/studio_id=\"7c9e6679-7425-40de-944b-e07fc1f90ae7\"", ArchiveProblem.Damaged },
         { "tables/piece/0/plan={}", ArchiveProblem.Damaged },
+        { "tables/piece/0/outline_id=\"hexagon\"", ArchiveProblem.Damaged },
+        { "tables/piece/0/form={\"role\":\"petal\"}", ArchiveProblem.Damaged },
+        { "tables/commission/0/diets=[\"breatharian\"]", ArchiveProblem.Damaged },
+        { "tables/flower/0/must_be_edible=null", ArchiveProblem.Damaged },
         { "tables/piece/0/plan/paste/baseId=\"gone\"", ArchiveProblem.Damaged },
         { "tables/log_entry/0/piece_id=\"7c9e6679-7425-40de-944b-e07fc1f90ae7\"", ArchiveProblem.Damaged },
     };

@@ -200,6 +200,68 @@ public sealed class FlowerTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
     }
 
     [Fact]
+    public async Task What_a_flower_cannot_be_changed_to_is_refused_and_what_is_gone_is_said()
+    {
+        var entry = await CommissionAsync(2);
+        var flower = entry["flowers"]![0]!;
+        JsonObject Named(string name) => new() { ["name"] = name, ["mustBeEdible"] = false, ["wasName"] = (string)flower["name"]!, ["wasMustBeEdible"] = false };
+        Assert.Equal(["name nameMissing"], await ProblemsOf(await http.PutAsJsonAsync($"/api/flowers/{flower["id"]}", Named(""))));
+        Assert.Equal(HttpStatusCode.NotFound, (await http.PutAsJsonAsync($"/api/flowers/{Guid.NewGuid()}", Named("Rose"))).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await http.DeleteAsync($"/api/flowers/{Guid.NewGuid()}")).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await http.PutAsJsonAsync($"/api/commissions/{Guid.NewGuid()}/diets", new JsonObject { ["suits"] = new JsonArray() })).StatusCode);
+        Assert.Equal(HttpStatusCode.BadRequest, (await http.PutAsJsonAsync($"/api/commissions/{entry["commission"]!["id"]}/diets", new JsonObject { ["suits"] = new JsonArray("breatharian") })).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await http.GetAsync($"/api/flowers/{Guid.NewGuid()}/bloom")).StatusCode);
+        Assert.Equal(HttpStatusCode.BadRequest, (await http.GetAsync($"/api/flowers/{flower["id"]}/bloom?light=moon")).StatusCode);
+        Assert.Empty((await GetAsync($"/api/commissions/{Guid.NewGuid()}/spray"))!.AsArray());
+        var ids = flower["pieces"]!.AsArray().Select(piece => (string)piece!["id"]!).ToList();
+        Assert.Equal(HttpStatusCode.PreconditionFailed, (await http.PutAsJsonAsync($"/api/flowers/{flower["id"]}/pieces/order", new JsonObject { ["pieceIds"] = new JsonArray(ids[0]) })).StatusCode);
+        Assert.Equal(["pieceIds tooManyPieces"], await ProblemsOf(await http.PutAsJsonAsync($"/api/flowers/{flower["id"]}/pieces/order", new JsonObject { ["pieceIds"] = new JsonArray(ids[0], ids[0]) })));
+    }
+
+    [Fact]
+    public async Task A_piece_that_grows_takes_more_paste_and_its_plan_goes_with_it()
+    {
+        var seen = await PieceAsync("Button");
+        var id = (string)seen["id"]!;
+        var before = await GetAsync($"/api/pieces/{id}");
+        var larger = seen["piece"]!.DeepClone();
+        larger["lengthMm"] = 28;
+        larger["widthMm"] = 28;
+        larger["thicknessMm"] = 28;
+        var request = new HttpRequestMessage(HttpMethod.Put, $"/api/pieces/{id}") { Content = JsonContent.Create(larger) };
+        request.Headers.Add("If-Match", $"\"{before["version"]}\"");
+        Assert.Equal(HttpStatusCode.OK, (await http.SendAsync(request)).StatusCode);
+        var after = await GetAsync($"/api/pieces/{id}");
+        Assert.Equal(8, (double)after["piece"]!["pieceG"]! / (double)before["piece"]!["pieceG"]!, 1e-6);
+        Assert.Equal(before["plan"]!.ToJsonString(), after["plan"]!.ToJsonString());
+        var wrong = new HttpRequestMessage(HttpMethod.Put, $"/api/pieces/{id}") { Content = JsonContent.Create(Petals(perPart: 0)) };
+        wrong.Headers.Add("If-Match", $"\"{after["version"]}\"");
+        Assert.Equal(["perPart perPartOutOfRange"], await ProblemsOf(await http.SendAsync(wrong)));
+    }
+
+    [Fact]
+    public async Task Work_on_proposals_tells_how_far_it_is()
+    {
+        var id = (string)(await PieceAsync("Button"))["id"]!;
+        var plan = (await GetAsync($"/api/pieces/{id}"))["plan"]!;
+        var request = new HttpRequestMessage(HttpMethod.Post, $"/api/pieces/{id}/proposals") { Content = JsonContent.Create(new JsonObject { ["plan"] = plan.DeepClone(), ["keepPaste"] = false }) };
+        request.Headers.Add("Accept", "application/x-ndjson");
+        var lines = (await (await http.SendAsync(request)).Content.ReadAsStringAsync()).Split('\n', StringSplitOptions.RemoveEmptyEntries);
+        Assert.True(lines.Length > 1);
+        Assert.All(lines[..^1], line => Assert.InRange((double)JsonNode.Parse(line)!["progress"]!, 0, 1));
+        Assert.Equal(4, JsonNode.Parse(lines[^1])!["answer"]!["proposals"]!.AsArray().Count);
+        Assert.Equal(HttpStatusCode.NotFound, (await http.PostAsJsonAsync($"/api/pieces/{Guid.NewGuid()}/proposals", new JsonObject { ["plan"] = plan.DeepClone(), ["keepPaste"] = false })).StatusCode);
+    }
+
+    [Fact]
+    public async Task A_run_sheet_says_what_is_painted()
+    {
+        var id = (string)(await PieceAsync("Sepals"))["id"]!;
+        var painted = (await GetAsync($"/api/pieces/{id}/run-sheet"))["steps"]!.AsArray().Select(step => step!["step"]!).Single(step => (string)step["kind"]! == "brushWash");
+        Assert.Equal("dots", (string)painted["marking"]!["kind"]!);
+    }
+
+    [Fact]
     public async Task A_dust_day_is_ticked_on_the_run_sheets_of_its_pieces()
     {
         var commission = (string)(await CommissionAsync(0))["commission"]!["id"]!;

@@ -1,3 +1,5 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
 using CsCheck;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats;
@@ -29,7 +31,10 @@ public class AnyPlanTests
     private static readonly Gen<Coat> Washes = Gen.Select(Gen.Int[0, Colours.Length - 1], Gen.Double[0.001, 0.3], Gen.Double[0.0005, 0.01], Places, Gen.Enum<Sides>(),
         (colour, gPerMl, wet, place, sides) => (Coat)new WashCoat(Guid.NewGuid(), [new Portion(Colours[colour], 1)], "clear-spirit", gPerMl, wet, place, sides));
 
-    private static readonly Gen<PiecePlan> Plans = Gen.OneOf(DustCoats, DustCoats, OtherCoats, Washes).Array[0, 6].Select(coats => Plan(coats));
+    private static readonly Gen<Coat> Details = Gen.Select(Washes, Gen.Enum<MarkingKind>(), Gen.Double[0.3, 6], Gen.Double[1, 8], Gen.Double[0, 1],
+        (wash, kind, size, spacing, waver) => (Coat)((WashCoat)wash with { Marking = new Marking(kind, size, spacing, waver, (int)(1000 * waver)) }));
+
+    private static readonly Gen<PiecePlan> Plans = Gen.OneOf(DustCoats, DustCoats, OtherCoats, Washes, Details).Array[0, 6].Select(coats => Plan(coats));
 
     private static readonly PieceShape Shape = Petal.Shape();
 
@@ -75,6 +80,80 @@ public class AnyPlanTests
         var heart = BuildUp.Of(Plan(dust, Steam), Shape, TestData.Cabinet).Single(history => history.Zone == Zone.Heart);
         Assert.True(heart.Colours[2].L <= heart.Colours[1].L + 1e-6, $"{matte.Id} at {load}: {heart.Colours[1]} to {heart.Colours[2]}");
     });
+
+    /// <summary>A detail is never seen outside what lies between no paint and paint all over.</summary>
+    [Fact]
+    public void A_detail_changes_a_zone_no_more_than_the_same_colour_all_over() => Gen.Select(Details, Gen.Int[0, 4]).Sample(
+        (detail, zone) =>
+        {
+            var marked = (WashCoat)detail with { Place = Place.Whole, Sides = Sides.Both };
+            double Moved(Coat coat)
+            {
+                var eye = new ZoneEye(Plan().Paste, [coat], Shape, TestData.Cabinet);
+                return Math.Abs(eye.See((Zone)zone).L - eye.Paste.L);
+            }
+
+            // All over without pooling: a blotch that is larger than the piece.
+            var all = marked with { Marking = new Marking(MarkingKind.Blotch, 60, 1, 0, 1) };
+            Assert.True(Moved(marked) <= Moved(all with { Marking = all.Marking! with { SizeMm = 60 } }) + 0.6, $"{marked.Marking}");
+        },
+        iter: 40);
+
+    [Fact]
+    public void A_picture_has_a_colour_everywhere_on_the_piece_in_every_light() => Gen.Select(Plans, Gen.Enum<LightKind>()).Sample(
+        (plan, light) =>
+        {
+            var picture = PiecePicture.Of(plan, Shape, TestData.Cabinet, 24, 32, Lights.Of(light));
+            foreach (var side in new[] { picture.Face, picture.Back })
+            {
+                Assert.Equal(3 * 24 * 32, side.Field.Rgb.Length);
+                Assert.All(side.Marks, mark => Assert.Equal(side.Field.Rgb.Length, mark.Field.Rgb.Length));
+                // The middle of the piece is never left black by not being painted at all: the paste is pale.
+                var middle = side.Field.Rgb.AsSpan(3 * (16 * 24 + 12), 3).ToArray();
+                Assert.True(plan.Coats.Count > 0 || middle.All(part => part > 100));
+            }
+
+            Assert.Equal(plan.Coats.OfType<WashCoat>().Count(wash => wash.Marking is not null && wash.Sides.Include(Side.Face)), picture.Face.Marks.Count);
+        },
+        iter: 25);
+
+    [Fact]
+    public void A_plan_is_the_same_after_it_was_written_and_read() => Plans.Sample(
+        plan =>
+        {
+            var options = new JsonSerializerOptions(JsonSerializerDefaults.Web) { Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) } };
+            var written = JsonSerializer.Serialize(plan, options);
+            var read = JsonSerializer.Deserialize<PiecePlan>(written, options)!;
+            Assert.Equal(written, JsonSerializer.Serialize(read, options));
+            Assert.All(plan.Coats.OfType<IPlacedCoat>().Zip(read.Coats.OfType<IPlacedCoat>()), pair => Assert.Equal(pair.First.Place, pair.Second.Place));
+            Assert.Equal(BuildUp.Of(plan, Shape, TestData.Cabinet).Select(zone => zone.Finished), BuildUp.Of(read, Shape, TestData.Cabinet).Select(zone => zone.Finished));
+        },
+        iter: 25);
+
+    [Fact]
+    public void Faults_are_found_in_any_plan_without_falling_over_and_name_what_is_there() => Plans.Sample(
+        plan =>
+        {
+            var eye = new ZoneEye(plan.Paste, plan.Coats, Shape, TestData.Cabinet);
+            var zones = BuildUp.Of(plan, eye);
+            Assert.All(LookAdvice.For(plan, Petal, zones, eye, TestData.Cabinet), advice =>
+            {
+                Assert.NotNull(advice.Zone);
+                Assert.True(advice.CoatId is null || plan.Coats.Any(coat => coat.Id == advice.CoatId));
+                // A cure is a plan that can be, and is another one.
+                if (PlanFix.For(plan, advice, TestData.Cabinet, Guid.NewGuid()) is not { } cured)
+                    return;
+                Assert.Empty(PlanCheck.Problems(cured, TestData.Cabinet));
+                Assert.NotEqual(plan.Coats, cured.Coats);
+            });
+            // Seen from here with a coat left out, it is the plan without it.
+            for (var left = 0; left < plan.Coats.Count; left++)
+            {
+                var without = new ZoneEye(plan.Paste, [.. plan.Coats.Where((_, i) => i != left)], Shape, TestData.Cabinet);
+                Assert.Equal(0, DeltaE2000.Between(without.See(Zone.Heart), eye.See(Zone.Heart, coat => coat != left)), 1e-9);
+            }
+        },
+        iter: 30);
 
     [Fact]
     public void Every_plan_has_a_run_sheet_with_amounts_that_can_be_measured() => Plans.Sample(plan =>

@@ -41,7 +41,7 @@ export function BloomPage() {
           {data.bloom.length > 0 ? (
             <BloomPicture
               bloom={data}
-              sizePx={560}
+              sizePx={620}
               label={t('bloom.picture', { flower: data.name, light: t(`light.${light}`) })}
             />
           ) : (

@@ -4,7 +4,7 @@ import { drawBeside, drawBloom } from './drawBloom'
 
 /** Room round the farthest tip, and how much of the leaves is looked for at most. */
 const margin = 1.06
-const mostForLeaves = 1.7
+const mostForLeaves = 2.2
 
 /** An open flower from above, or one of its whorls by itself. */
 export function BloomPicture({
@@ -30,11 +30,11 @@ export function BloomPicture({
     // Leaves lie under the flower and look out from it.
     const leaves = only ? [] : bloom.kinds.filter((kind) => kind.role === 'leaf')
     const reachMm = only ? reachOf(bloom, only) : bloom.reachMm
-    const leafMm = Math.max(0, ...leaves.map((kind) => 0.2 * reachMm + kind.lengthMm))
+    const leafMm = Math.max(0, ...leaves.map((kind) => 0.05 * reachMm + kind.lengthMm))
     stand.pxPerMm = (sizePx * scale) / 2 / (Math.max(1, reachMm, Math.min(leafMm, mostForLeaves * reachMm)) * margin)
     const all = leaves.flatMap((kind) => Array.from({ length: Math.min(kind.perPart, 12) }, (_, i) => ({ kind, i })))
     all.forEach(({ kind, i }, at) =>
-      drawBeside(context, kind, i, { ...stand, turn: (at * 360) / all.length + 24 }, 0.2 * reachMm),
+      drawBeside(context, kind, i, { ...stand, turn: (at * 360) / all.length + 24 }, 0.05 * reachMm),
     )
     drawBloom(context, bloom, stand, only)
   }, [bloom, sizePx, only])

@@ -103,7 +103,7 @@ export function PieceSides({
         <div className="w-full">
           <input
             type="range"
-            className="range range-xs w-full"
+            className="range range-xs w-full text-[#141414] [--range-thumb:#f4f4f4]"
             aria-label={t('sides.upTo')}
             aria-valuetext={upTo}
             min={0}

@@ -64,7 +64,7 @@ export function Proposals({
               <tr className="align-bottom">
                 <td />
                 {found.proposals.map((one) => (
-                  <th key={one.approach} scope="col" className="border-base-300 max-w-44 border-l px-2 pb-1">
+                  <th key={one.approach} scope="col" className="border-base-300 max-w-42 border-l px-2 pb-1">
                     <span className="block">{t(`approach.${one.approach}.name`)}</span>
                     <span className="quiet block text-xs font-normal">{t(`approach.${one.approach}.what`)}</span>
                   </th>
@@ -74,7 +74,7 @@ export function Proposals({
             <tbody>
               {zones.map((zone) => (
                 <tr key={zone}>
-                  <th scope="row" className="pr-2 font-normal">
+                  <th scope="row" className="max-w-24 pr-2 font-normal">
                     {zoneName(zone)}
                   </th>
                   {found.proposals.map((one) => {
@@ -111,11 +111,11 @@ export function Proposals({
               />
               <Row label={t('proposals.food')} of={found.proposals} show={(one) => t(`food.${one.foodStatus}`)} />
               <tr className="align-top">
-                <th scope="row" className="pr-2 font-normal">
+                <th scope="row" className="max-w-24 pr-2 font-normal">
                   {t('proposals.steps')}
                 </th>
                 {found.proposals.map((one) => (
-                  <td key={one.approach} className="border-base-300 max-w-44 border-l px-2 py-1">
+                  <td key={one.approach} className="border-base-300 max-w-42 border-l px-2 py-1">
                     <ol className="list-decimal pl-4 text-xs">
                       <li>{pasteWords(one, nameOf)}</li>
                       {one.plan.coats.map((coat) => (
@@ -128,11 +128,11 @@ export function Proposals({
                 ))}
               </tr>
               <tr className="align-top">
-                <th scope="row" className="pr-2 font-normal">
+                <th scope="row" className="max-w-24 pr-2 font-normal">
                   {t('proposals.missed')}
                 </th>
                 {found.proposals.map((one) => (
-                  <td key={one.approach} className="border-base-300 max-w-44 border-l px-2 py-1 text-xs">
+                  <td key={one.approach} className="border-base-300 max-w-42 border-l px-2 py-1 text-xs">
                     {one.help.length === 0
                       ? t('proposals.allReached')
                       : one.help.map((help) => (
@@ -176,7 +176,7 @@ export function Proposals({
 function Row({ label, of, show }: { label: string; of: Proposal[]; show: (one: Proposal) => string | number }) {
   return (
     <tr>
-      <th scope="row" className="pr-2 font-normal">
+      <th scope="row" className="max-w-24 pr-2 font-normal">
         {label}
       </th>
       {of.map((one) => (
