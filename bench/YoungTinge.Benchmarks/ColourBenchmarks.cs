@@ -90,7 +90,7 @@ public class ColourBenchmarks
         new MadeBatch(recipe with { Doses = [.. recipe.Doses, new Dose("rowan", 0.05)] }, 180, null),
         new RecipeSearch("bright-white-paste", new Lab(88, -6, 16), 180), materials);
 
-    private static Coat[] EightCoats()
+    internal static Coat[] EightCoats()
     {
         PlaceKind[] places = [PlaceKind.Base, PlaceKind.Rim, PlaceKind.Heart, PlaceKind.Tip, PlaceKind.Whole, PlaceKind.Rim];
         string[] dusts = ["nettle", "cockle", "wine-lees", "guelder", "catkin", "vixen"];

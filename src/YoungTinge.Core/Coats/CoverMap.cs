@@ -12,22 +12,29 @@ public sealed class CoverMap
     private readonly int rows;
     private readonly double leftMm;
 
-    /// <summary>Hidden cells left of and below each corner of the net.</summary>
-    private readonly int[,] sums;
+    /// <summary>Hidden cells left of and below each corner of the net, row by row.</summary>
+    private readonly int[] sums;
 
     public CoverMap(IReadOnlyList<MarkShape> shapes, PieceShape piece)
     {
         columns = (int)Math.Ceiling(piece.WidthMm / CellMm);
         rows = (int)Math.Ceiling(piece.LengthMm / CellMm);
         leftMm = -columns * CellMm / 2;
-        var hidden = new bool[rows, columns];
+        var hidden = new bool[rows * columns];
         foreach (var shape in shapes)
             Fill(hidden, shape);
-        sums = new int[rows + 1, columns + 1];
+        sums = new int[(rows + 1) * (columns + 1)];
         for (var row = 0; row < rows; row++)
         {
+            var inRow = 0;
+            var cells = hidden.AsSpan(row * columns, columns);
+            var below = sums.AsSpan(row * (columns + 1), columns + 1);
+            var above = sums.AsSpan((row + 1) * (columns + 1), columns + 1);
             for (var column = 0; column < columns; column++)
-                sums[row + 1, column + 1] = sums[row, column + 1] + sums[row + 1, column] - sums[row, column] + (hidden[row, column] ? 1 : 0);
+            {
+                inRow += cells[column] ? 1 : 0;
+                above[column + 1] = below[column + 1] + inRow;
+            }
         }
     }
 
@@ -38,8 +45,11 @@ public sealed class CoverMap
     {
         var (left, right) = Span(xMm - leftMm, acrossMm, columns);
         var (low, high) = Span(yMm, alongMm, rows);
-        return (double)(sums[high, right] - sums[low, right] - sums[high, left] + sums[low, left]) / ((right - left) * (high - low));
+        var hidden = At(high, right) - At(low, right) - At(high, left) + At(low, left);
+        return (double)hidden / ((right - left) * (high - low));
     }
+
+    private int At(int row, int column) => sums[row * (columns + 1) + column];
 
     private static (int From, int To) Span(double middleMm, double sizeMm, int count)
     {
@@ -48,7 +58,7 @@ public sealed class CoverMap
     }
 
     /// <summary>Even-odd along each line of cells, at their middles.</summary>
-    private void Fill(bool[,] hidden, MarkShape shape)
+    private void Fill(bool[] hidden, MarkShape shape)
     {
         var ring = shape.Ring;
         var low = Math.Max(0, (int)Math.Floor(ring.Min(at => at.Y) / CellMm));
@@ -70,8 +80,8 @@ public sealed class CoverMap
             {
                 var from = Math.Max(0, (int)Math.Ceiling((crossings[i] - leftMm) / CellMm - 0.5));
                 var to = Math.Min(columns - 1, (int)Math.Floor((crossings[i + 1] - leftMm) / CellMm - 0.5));
-                for (var column = from; column <= to; column++)
-                    hidden[row, column] = true;
+                if (to >= from)
+                    hidden.AsSpan(row * columns + from, to - from + 1).Fill(true);
             }
         }
     }

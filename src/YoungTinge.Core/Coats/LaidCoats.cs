@@ -35,6 +35,10 @@ public sealed class LaidCoats
     /// <param name="coat">Place among the coats.</param>
     public IReadOnlyList<MarkShape> ShapesOf(int coat) => shapes[coat];
 
+    /// <summary>Hidden share of a rectangle round a point, 0 to 1.</summary>
+    /// <param name="coat">Place of a painted detail among the coats.</param>
+    public double CoverRound(int coat, PiecePoint point, double acrossMm, double alongMm) => covers[coat]!.ShareOf(point.XMm, point.YMm, acrossMm, alongMm);
+
     /// <summary>How the coats lie on a small part of the piece, as an eye sees it that does not tell strokes apart.</summary>
     public PointLoads At(PiecePoint point, double cellAcrossMm, double cellAlongMm) => new(this, point, cellAcrossMm, cellAlongMm, PointLoads.AllMarks);
 
@@ -42,9 +46,10 @@ public sealed class LaidCoats
     /// <param name="marked">Place of the detail among the coats; null for none.</param>
     public PointLoads At(PiecePoint point, int? marked) => new(this, point, 0, 0, marked ?? PointLoads.NoMarks);
 
-    private double LoadOf(int coat, PiecePoint point) => Coats[coat] switch
+    /// <param name="dustShare">Of any dust that the veins there take.</param>
+    private double LoadOf(int coat, PiecePoint point, double dustShare) => Coats[coat] switch
     {
-        DustCoat dust => dust.Place.MaskAt(point, veins) * veins.LoadShareAt(point),
+        DustCoat dust => dust.Place.MaskAt(point, veins) * dustShare,
         // The strokes of a detail have thinned out where its place fades; a wash pools.
         WashCoat { Marking: not null } => 1,
         WashCoat wash => wash.Place.MaskAt(point, veins) * veins.PoolShareAt(point),
@@ -58,7 +63,10 @@ public sealed class LaidCoats
         internal const int AllMarks = -1;
         internal const int NoMarks = -2;
 
-        public double ShareOf(int layer) => laid.LoadOf(layer, point);
+        // The same for every dust at this point.
+        private readonly double dustShare = laid.veins.LoadShareAt(point);
+
+        public double ShareOf(int layer) => laid.LoadOf(layer, point, dustShare);
 
         public double CoverOf(int layer)
         {

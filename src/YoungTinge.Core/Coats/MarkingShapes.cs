@@ -32,7 +32,7 @@ public static class MarkingShapes
         public IReadOnlyList<MarkShape> Paint() => marking.Kind switch
         {
             MarkingKind.Stripes => [.. Stripes()],
-            MarkingKind.CentreBar => [.. Strokes(_ => 0, tapers: true)],
+            MarkingKind.CentreBar => [.. Strokes(0)],
             MarkingKind.Veins => [.. Veins()],
             MarkingKind.Dots => [.. Dots()],
             MarkingKind.PicoteeRim => [.. Rim()],
@@ -48,7 +48,7 @@ public static class MarkingShapes
             for (var i = -each + 1; i < each; i++)
             {
                 var across = (i + unsteady * 0.3 * (chance.NextDouble() - 0.5)) / each;
-                foreach (var stroke in Strokes(_ => across, tapers: true))
+                foreach (var stroke in Strokes(across))
                     yield return stroke;
             }
         }
@@ -60,13 +60,13 @@ public static class MarkingShapes
                 case VeinPattern.Fan:
                     for (var i = -VeinPatternExtensions.FanLinesEachSide + 1; i < VeinPatternExtensions.FanLinesEachSide; i++)
                     {
-                        foreach (var stroke in Strokes(_ => (double)i / VeinPatternExtensions.FanLinesEachSide, tapers: true))
+                        foreach (var stroke in Strokes((double)i / VeinPatternExtensions.FanLinesEachSide))
                             yield return stroke;
                     }
 
                     break;
                 case VeinPattern.Feather:
-                    foreach (var stroke in Strokes(_ => 0, tapers: true))
+                    foreach (var stroke in Strokes(0))
                         yield return stroke;
                     for (var vein = 0; vein < VeinPatternExtensions.FeatherVeins; vein++)
                     {
@@ -80,7 +80,7 @@ public static class MarkingShapes
 
                     break;
                 case VeinPattern.Palm:
-                    foreach (var stroke in Strokes(_ => 0, tapers: true))
+                    foreach (var stroke in Strokes(0))
                         yield return stroke;
                     for (var vein = 1; vein <= VeinPatternExtensions.PalmVeins; vein++)
                     {
@@ -97,16 +97,15 @@ public static class MarkingShapes
         }
 
         /// <summary>A stroke from base to tip that keeps a share of the way to the edge; in pieces where its place leaves it out.</summary>
-        private IEnumerable<MarkShape> Strokes(Func<double, double> acrossAt, bool tapers)
+        private IEnumerable<MarkShape> Strokes(double across)
         {
             var waves = Waves();
             var line = new List<(double X, double Y, double Half)>();
             for (var step = 0; step <= StrokeSteps; step++)
             {
                 var along = StrokeFrom + (StrokeTo - StrokeFrom) * step / StrokeSteps;
-                var across = acrossAt(along);
                 var x = across * shape.Outline.HalfWidthAt(along) * shape.WidthMm / 2 + waves(along);
-                var half = HalfWidth(along, Math.Abs(across), x, tapers ? 1 - Taper * along : 1);
+                var half = HalfWidth(along, Math.Abs(across), x, 1 - Taper * along);
                 if (half > 0)
                     line.Add((x, along * shape.LengthMm, half));
                 else if (Ribbon(line) is { } done)
@@ -233,9 +232,9 @@ public static class MarkingShapes
             return new MarkShape([.. Enumerable.Range(0, corners).Select(i =>
             {
                 var angle = 2 * Math.PI * i / corners;
-                var out_ = radius * (1 + ragged * (Math.Sin(2 * angle + phases[0]) + 0.7 * Math.Sin(3 * angle + phases[1])
+                var outMm = radius * (1 + ragged * (Math.Sin(2 * angle + phases[0]) + 0.7 * Math.Sin(3 * angle + phases[1])
                     + 0.5 * Math.Sin(5 * angle + phases[2]) + 0.3 * Math.Sin(11 * angle + phases[3])) / 2.5);
-                return (x + out_ * Math.Cos(angle), y + out_ * Math.Sin(angle));
+                return (x + outMm * Math.Cos(angle), y + outMm * Math.Sin(angle));
             })]);
         }
 

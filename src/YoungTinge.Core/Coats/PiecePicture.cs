@@ -39,6 +39,22 @@ public sealed record PiecePicture(SidePicture Face, SidePicture Back)
 
     private sealed record Easel(PieceShape Shape, LaidCoats Laid, Spectrum Paste, Illuminant Light, int Columns, int Rows)
     {
+        /// <summary>Right half, row by row from the tip down; the same for all that is painted, so worked out once.</summary>
+        private readonly PiecePoint[][] points = PointsOf(Shape, Laid.NeedsEdge, Columns, Rows);
+
+        private static PiecePoint[][] PointsOf(PieceShape shape, bool withEdge, int columns, int rows)
+        {
+            var columnMm = shape.WidthMm / columns;
+            var points = new PiecePoint[rows][];
+            Parallel.For(0, rows, row =>
+            {
+                var across = shape.RowAtMm(shape.LengthMm * (1 - (row + 0.5) / rows));
+                var end = Math.Min(columns / 2, (int)Math.Ceiling(across.HalfWidthMm / columnMm) + Margin);
+                points[row] = [.. Enumerable.Range(0, end).Select(column => across.PointAt((column + 0.5) * columnMm, withEdge))];
+            });
+            return points;
+        }
+
         /// <param name="marked">The painted detail to show, by its place among the coats; null for none.</param>
         public ColourField Paint(LayerStack stack, int? marked)
         {
@@ -46,11 +62,9 @@ public sealed record PiecePicture(SidePicture Face, SidePicture Back)
             double columnMm = Shape.WidthMm / Columns, rowMm = Shape.LengthMm / Rows;
             Parallel.For(0, Rows, row =>
             {
-                var across = Shape.RowAtMm(Shape.LengthMm * (1 - (row + 0.5) / Rows));
-                var end = Math.Min(Columns / 2, (int)Math.Ceiling(across.HalfWidthMm / columnMm) + Margin);
-                for (var column = 0; column < end; column++)
+                for (var column = 0; column < points[row].Length; column++)
                 {
-                    var point = across.PointAt((column + 0.5) * columnMm, Laid.NeedsEdge);
+                    var point = points[row][column];
                     var (right, left) = (Columns / 2 + column, Columns / 2 - 1 - column);
                     if (marked is { } coat && !IsNear(coat, point) && !IsNear(coat, Mirrored(point)))
                         continue;
@@ -61,7 +75,7 @@ public sealed record PiecePicture(SidePicture Face, SidePicture Back)
             });
             return new ColourField(Columns, Rows, rgb);
 
-            bool IsNear(int coat, PiecePoint point) => Laid.At(point, (1 + 2 * Margin) * columnMm, (1 + 2 * Margin) * rowMm).CoverOf(coat) > 0;
+            bool IsNear(int coat, PiecePoint point) => Laid.CoverRound(coat, point, (1 + 2 * Margin) * columnMm, (1 + 2 * Margin) * rowMm) > 0;
         }
 
         private static PiecePoint Mirrored(PiecePoint point) => point with { XMm = -point.XMm };

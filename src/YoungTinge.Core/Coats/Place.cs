@@ -98,8 +98,8 @@ public sealed record Place(PlaceKind Kind, double Start, double End, double Feat
     public double MaskAt(PiecePoint point, VeinPattern veins = VeinPattern.None)
     {
         var mask = OwnMaskAt(point, veins);
-        foreach (var other in Also)
-            mask = Math.Max(mask, other.MaskAt(point, veins));
+        for (var i = 0; i < Also.Count; i++)
+            mask = Math.Max(mask, Also[i].MaskAt(point, veins));
         return mask * (Within?.MaskAt(point, veins) ?? 1);
     }
 

@@ -82,7 +82,8 @@ public sealed class LayerStack
             var cover = lies.CoverOf(layer);
             if (cover <= 0)
                 continue;
-            reflectance.CopyTo(before);
+            if (cover < 1)
+                reflectance.CopyTo(before);
             isBare &= !lay(reflectance, lies.ShareOf(layer), isBare);
             for (var band = 0; cover < 1 && band < SpectralGrid.Bands; band++)
                 reflectance[band] = before[band] + cover * (reflectance[band] - before[band]);

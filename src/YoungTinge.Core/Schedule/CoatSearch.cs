@@ -72,7 +72,6 @@ internal sealed class CoatSearch
     private readonly IReadOnlyList<Material> colours;
     private readonly Dust? starch;
     private readonly Thinner? spirit;
-    private readonly Func<Zone, bool> counts;
     private readonly CoatOrder order;
 
     /// <summary>First on the paste first.</summary>
@@ -81,13 +80,11 @@ internal sealed class CoatSearch
     /// <param name="kept">Coats that stay as they are, in their order, those of the finish among them.</param>
     /// <param name="colours">Dusts to brush on, or colours to let down as washes.</param>
     /// <param name="spirit">For washes; null for dusts.</param>
-    /// <param name="counts">Zones that are to be reached; the others come out as they will.</param>
     public CoatSearch(
         IReadOnlyDictionary<Zone, Target> targets, PieceShape shape, Materials materials, PasteRecipe paste, IEnumerable<Coat> kept,
-        IReadOnlyList<Material> colours, Dust? starch, Thinner? spirit, Layup layup, Func<Zone, bool>? counts = null)
+        IReadOnlyList<Material> colours, Dust? starch, Thinner? spirit, Layup layup)
     {
         (this.targets, this.shape, this.materials, this.colours, this.starch, this.spirit, this.layup) = (targets, shape, materials, colours, starch, spirit, layup);
-        this.counts = counts ?? (_ => true);
         mix = PasteOptics.Mix(paste, materials);
         distances = [.. Zones.Select(zone => new ZoneDistance(targets[zone].Colour))];
         order = new CoatOrder(materials);
@@ -119,7 +116,7 @@ internal sealed class CoatSearch
         {
             cancel.ThrowIfCancellationRequested();
             var seen = Seen(slots);
-            var open = Zones.Where(zone => counts(zone) && !given.Contains(zone)).ToList();
+            var open = Zones.Where(zone => !given.Contains(zone)).ToList();
             if (open.Count == 0)
                 return;
             var worst = open.MaxBy(zone => DeltaE(zone, seen));
@@ -143,9 +140,9 @@ internal sealed class CoatSearch
             var (before, cost) = (slots, Cost(Seen(slots)));
             slots = [.. before.Where(other => other.Template.Id != slot.Template.Id)];
             var seen = Seen(slots);
-            var worst = Zones.Where(counts).MaxBy(zone => DeltaE(zone, seen));
+            var worst = Zones.MaxBy(zone => DeltaE(zone, seen));
             var without = SolveAll(slots);
-            var better = Better(worst, [.. Zones.Where(counts)], seen) is { } found ? SolveAll(found) : without;
+            var better = Better(worst, Zones, seen) is { } found ? SolveAll(found) : without;
             if (Cost(Seen(better)) < cost - PriceOfACoat / 2)
                 (slots, any) = (better, true);
             else
@@ -175,7 +172,7 @@ internal sealed class CoatSearch
     private double DeltaE(Zone zone, Lab[] seen) => DeltaE2000.Between(targets[zone].Colour, seen[(int)zone]);
 
     /// <summary>Squares of what is missing; beyond what still counts as reached it weighs several times.</summary>
-    private double Cost(Lab[] seen) => Zones.Where(counts).Sum(zone =>
+    private double Cost(Lab[] seen) => Zones.Sum(zone =>
     {
         var (missing, beyond) = (DeltaE(zone, seen), Math.Max(0, DeltaE(zone, seen) - BeyondDeltaE));
         return missing * missing + PriceOfBeyond * beyond * beyond;
@@ -315,7 +312,7 @@ internal sealed class CoatSearch
         var seen = Seen(of);
         var free = of.Where(slot => slot.IsFree).ToList();
         var miss = new double[ZoneDistance.Parts * Zones.Length + 2 * free.Count];
-        foreach (var zone in Zones.Where(counts))
+        foreach (var zone in Zones)
             distances[(int)zone].Put(seen[(int)zone], miss.AsSpan(ZoneDistance.Parts * (int)zone, ZoneDistance.Parts));
         for (var i = 0; i < free.Count; i++)
         {
@@ -355,7 +352,7 @@ internal sealed class CoatSearch
 
     private double Nothing => spirit is null ? NothingMgPerCm2 : NothingGPerMl;
 
-    private double Worst(Lab[] seen) => Zones.Where(counts).Max(zone => DeltaE(zone, seen));
+    private double Worst(Lab[] seen) => Zones.Max(zone => DeltaE(zone, seen));
 
     /// <summary>Parts in whole numbers and loads in steps that a hand can keep, then each load one step up or down where that is nearer.</summary>
     private void Round()

@@ -62,7 +62,7 @@ function PieceCard({ piece, materials }: { piece: PieceView; materials: Material
   if (!data) return <Reading />
   const { plan, preview } = data
   return (
-    <section className="border-base-300 flex break-inside-avoid flex-wrap gap-4 border-t py-3">
+    <section className="border-base-300 flex break-inside-avoid flex-col gap-4 border-t py-3 sm:flex-row">
       <div className="surround flex w-32 items-center justify-center self-start p-3">
         <FieldPicture
           field={preview.face}
@@ -71,7 +71,7 @@ function PieceCard({ piece, materials }: { piece: PieceView; materials: Material
           label={t('sides.picture', { piece: piece.name, side: t('sides.face'), colour: '' })}
         />
       </div>
-      <div className="min-w-64 grow">
+      <div className="min-w-0 grow">
         <h2 className="name text-lg">{piece.name}</h2>
         <p className="quiet text-sm">
           {t('card.count', { count: piece.toMake })} · {piece.lengthMm} × {piece.widthMm} mm

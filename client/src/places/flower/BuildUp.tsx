@@ -10,7 +10,7 @@ import type { Opened } from './opened'
 import { isOpen } from './opened'
 
 /** More coats than this stand closer. */
-const mostWide = 6
+const mostWide = 5
 
 /**
  * The history of a piece's colour: a ribbon for each zone, from the paste on the left through every coat to the target on the

@@ -1,0 +1,56 @@
+using BenchmarkDotNet.Attributes;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Schedule;
+
+namespace YoungTinge.Benchmarks;
+
+/// <summary>What a flower costs: an edit of one piece, all of a flower's pieces, a plan of its coats.</summary>
+public class FlowerBenchmarks
+{
+    private const int PiecesOfAFlower = 12;
+
+    private readonly Materials materials = StarterCabinet.Load();
+    private readonly Piece piece = new("Sepals", "broad-sepal", 48, 42, 0.6, false, PartOf.Flower, 5, 0.2);
+    private readonly PiecePlan plan;
+    private readonly PiecePlan wanted;
+
+    public FlowerBenchmarks()
+    {
+        Coat[] coats =
+        [
+            .. ColourBenchmarks.EightCoats().Take(5),
+            new WashCoat(Guid.NewGuid(), [new Portion("foxberry", 1)], "clear-spirit", 0.15, 0.004, Place.Whole, Sides.Face) { Marking = new Marking(MarkingKind.Dots, 1, 2.6, 0.9, 1) },
+            .. ColourBenchmarks.EightCoats().Skip(6),
+        ];
+        plan = new PiecePlan(
+            Enum.GetValues<Zone>().ToDictionary(zone => zone, _ => Target.Of(new Lab(70, 10, 10))), new Lab(90, -5, 12), new PasteRecipe("bright-white-paste", [new Dose("quince", 0.2)]), coats);
+        wanted = plan with { Targets = BuildUp.Of(plan, piece.Shape(), materials).ToDictionary(zone => zone.Zone, zone => Target.Of(zone.Finished)) };
+    }
+
+    /// <summary>Ribbons, faults and both pictures of one piece with eight coats, freckles among them.</summary>
+    [Benchmark]
+    public int OneEdit()
+    {
+        var shape = piece.Shape();
+        var eye = new ZoneEye(plan.Paste, plan.Coats, shape, materials);
+        var zones = BuildUp.Of(plan, eye);
+        return LookAdvice.For(plan, piece, zones, eye, materials).Count + PiecePicture.Of(plan, shape, materials).Face.Marks.Count;
+    }
+
+    /// <summary>Face and back of twelve pieces with eight coats each.</summary>
+    [Benchmark]
+    public int AFullFlower()
+    {
+        var marks = 0;
+        for (var i = 0; i < PiecesOfAFlower; i++)
+            marks += PiecePicture.Of(plan, piece.Shape(), materials).Face.Marks.Count;
+        return marks;
+    }
+
+    /// <summary>Paste and coats for five zones, round freckles that stay.</summary>
+    [Benchmark]
+    public Proposal? PlanTheCoats() => new CoatPlanner(wanted, piece, 7, materials, new PlannerRules(Guests.Any)).Propose(Approach.PasteLed, keepsPaste: false);
+}
