@@ -11,15 +11,18 @@ public sealed record Tick(string StepKey, string Fingerprint, DateTimeOffset Tic
 /// <param name="owner">Its column that says whose sheet it is.</param>
 public abstract class TickStore(NpgsqlDataSource dataSource, string table, string owner)
 {
-    public async Task<IReadOnlyList<Tick>> ListAsync(Guid ownerId, CancellationToken cancel)
+    public async Task<IReadOnlyList<Tick>> ListAsync(Guid ownerId, CancellationToken cancel) => [.. (await ListAllAsync([ownerId], cancel))[ownerId]];
+
+    /// <summary>Of many sheets at once; an owner without ticks has none.</summary>
+    public async Task<ILookup<Guid, Tick>> ListAllAsync(IReadOnlyList<Guid> ownerIds, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand($"select step_key, fingerprint, ticked_at from {table} where {owner} = $1");
-        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = ownerId });
+        await using var command = dataSource.CreateCommand($"select {owner}, step_key, fingerprint, ticked_at from {table} where {owner} = any($1)");
+        command.Parameters.Add(new NpgsqlParameter<Guid[]> { TypedValue = [.. ownerIds] });
         await using var reader = await command.ExecuteReaderAsync(cancel);
-        var ticks = new List<Tick>();
+        var ticks = new List<(Guid OwnerId, Tick Tick)>();
         while (await reader.ReadAsync(cancel))
-            ticks.Add(new Tick(reader.GetString(0), reader.GetString(1), reader.GetFieldValue<DateTimeOffset>(2)));
-        return ticks;
+            ticks.Add((reader.GetGuid(0), new Tick(reader.GetString(1), reader.GetString(2), reader.GetFieldValue<DateTimeOffset>(3))));
+        return ticks.ToLookup(one => one.OwnerId, one => one.Tick);
     }
 
     /// <summary>Ticks a step; ticking it again renews the tick.</summary>

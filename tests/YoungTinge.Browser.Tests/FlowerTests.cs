@@ -60,11 +60,7 @@ public class FlowerTests(Application application)
         browser.Find("img", "Sea pink from above, in Candle");
 
         browser.Click("link", "Sea pink");
-        browser.Click("button", "Change Sea pink");
-        browser.Click("button", "Take this flower out");
-        browser.Click("button", "Yes, remove", exact: true);
-        browser.WaitForText("Harbour school fete");
-        browser.WaitUntil("it is gone", () => !browser.PageText().Contains("Sea pink"));
+        browser.TakeFlowerOut("Sea pink", "Harbour school fete");
         return Task.CompletedTask;
     });
 
@@ -111,6 +107,13 @@ public class FlowerTests(Application application)
         browser.Find("heading", "Dust day: Tidewrack moon wedding");
         browser.WaitForText("Clean brush:");
         browser.WaitForText("Then leave them for");
+        browser.WaitForText("Assemble the flowers.");
+        browser.Click("button", "After assembly", exact: true);
+        browser.WaitForText("Hardly reached now");
+        browser.Reload();
+        browser.WaitForText("Hardly reached now");
+        browser.Click("button", "Both, as planned", exact: true);
+        browser.WaitUntil("before again", () => !browser.PageText().Contains("Hardly reached now"));
         browser.Click("checkbox", "Clematis, moonlit, bud:");
         browser.WaitForSaved();
         browser.Reload();
@@ -184,10 +187,7 @@ public class FlowerTests(Application application)
         browser.Click("button", "Yes, remove", exact: true);
         browser.WaitUntil("two pieces are left", () => !browser.Has("link", "Leaves"));
 
-        browser.Click("button", "Change Daffodil");
-        browser.Click("button", "Take this flower out");
-        browser.Click("button", "Yes, remove", exact: true);
-        browser.WaitUntil("it is gone", () => browser.PageText().Contains("Tidewrack moon wedding") && !browser.PageText().Contains("Daffodil"));
+        browser.TakeFlowerOut("Daffodil", "Tidewrack moon wedding");
         return Task.CompletedTask;
     });
 

@@ -28,6 +28,15 @@ internal static class Steps
         browser.Find("heading", $": {way.ToLowerInvariant()}");
     }
 
+    /// <summary>Takes an open flower out of its commission.</summary>
+    public static void TakeFlowerOut(this Browser browser, string flower, string commission)
+    {
+        browser.Click("button", $"Change {flower}");
+        browser.Click("button", "Take this flower out");
+        browser.Click("button", "Yes, remove", exact: true);
+        browser.WaitUntil("it is gone", () => browser.PageText().Contains(commission) && !browser.PageText().Contains(flower));
+    }
+
     public static void WaitForSaved(this Browser browser) => browser.Find("status", "Saved", exact: true);
 
     /// <summary>Opens the column whose head has this kind and name.</summary>

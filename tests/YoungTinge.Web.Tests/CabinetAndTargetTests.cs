@@ -2,7 +2,6 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
-using Microsoft.AspNetCore.Mvc.Testing;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Targets;
@@ -11,23 +10,15 @@ using YoungTinge.Testing;
 namespace YoungTinge.Web.Tests;
 
 /// <summary>Pictures, targets, the cabinet and files as a client sees them.</summary>
-public sealed class CabinetAndTargetTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, IAsyncLifetime
+public sealed class CabinetAndTargetTests(DemoDatabase demo) : ApiTest(demo)
 {
-    private WebApplicationFactory<Program> factory = null!;
-    private HttpClient http = null!;
     private string flowerId = "";
 
-    public async Task InitializeAsync()
+    public override async Task InitializeAsync()
     {
-        await demo.ResetAsync();
-        factory = new WebApplicationFactory<Program>().WithWebHostBuilder(host => host.UseSetting("ConnectionStrings:Studio", demo.ConnectionString));
-        http = factory.CreateClient();
+        await base.InitializeAsync();
         flowerId = (string)(await GetAsync("/api/commissions"))["commissions"]![0]!["flowers"]![0]!["id"]!;
     }
-
-    public async Task DisposeAsync() => await factory.DisposeAsync();
-
-    private async Task<JsonNode> GetAsync(string path) => (await http.GetFromJsonAsync<JsonNode>(path))!;
 
     private static async Task<JsonNode> OkAsync(Task<HttpResponseMessage> sent)
     {
@@ -45,9 +36,9 @@ public sealed class CabinetAndTargetTests(DemoDatabase demo) : IClassFixture<Dem
         return $"{(int)response.StatusCode} {trouble["code"]}{string.Concat(problems)}";
     }
 
-    private Task<JsonNode> PostAsync(string path, object body) => OkAsync(http.PostAsJsonAsync(path, body));
+    private Task<JsonNode> PostAsync(string path, object body) => OkAsync(Http.PostAsJsonAsync(path, body));
 
-    private Task<HttpResponseMessage> UploadAsync(string path, byte[] file) => http.PostAsync(path, new ByteArrayContent(file));
+    private Task<HttpResponseMessage> UploadAsync(string path, byte[] file) => Http.PostAsync(path, new ByteArrayContent(file));
 
     private static Lab LabOf(JsonNode view) => new((double)view["lab"]!["l"]!, (double)view["lab"]!["a"]!, (double)view["lab"]!["b"]!);
 
@@ -104,16 +95,16 @@ public sealed class CabinetAndTargetTests(DemoDatabase demo) : IClassFixture<Dem
         var (id, _) = await KeptFlowerAsync("tulip-petal-crimson", 2);
         var box = new { left = 0.4, top = 0.5, width = 0.05, height = 0.05 };
         object Marks(double left) => new { marks = new { light = new { mark = (object?)null, kind = "somethingGrey" }, seenAs = "bloom", samples = new[] { new { pieceId = (string?)null, zone = "rim", box = box with { left = left } } } }, version = 1 };
-        Assert.Equal(2, (int)(await OkAsync(http.PutAsJsonAsync($"/api/pictures/{id}/marks", Marks(0.4))))["version"]!);
-        Assert.Equal("412 changedElsewhere", await TroubleAsync(http.PutAsJsonAsync($"/api/pictures/{id}/marks", Marks(0.3))));
-        Assert.Equal("422 notPossible marks outsidePicture", await TroubleAsync(http.PutAsJsonAsync($"/api/pictures/{id}/marks", Marks(0.99))));
+        Assert.Equal(2, (int)(await OkAsync(Http.PutAsJsonAsync($"/api/pictures/{id}/marks", Marks(0.4))))["version"]!);
+        Assert.Equal("412 changedElsewhere", await TroubleAsync(Http.PutAsJsonAsync($"/api/pictures/{id}/marks", Marks(0.3))));
+        Assert.Equal("422 notPossible marks outsidePicture", await TroubleAsync(Http.PutAsJsonAsync($"/api/pictures/{id}/marks", Marks(0.99))));
         var kept = Assert.Single((await GetAsync($"/api/flowers/{flowerId}/pictures")).AsArray())!;
         Assert.Equal(0.4, (double)kept["marks"]!["samples"]![0]!["box"]!["left"]!);
-        Assert.Equal("image/jpeg", (await http.GetAsync($"/api/pictures/{id}/image")).Content.Headers.ContentType!.MediaType);
-        Assert.Equal(HttpStatusCode.NoContent, (await http.DeleteAsync($"/api/pictures/{id}")).StatusCode);
-        Assert.Equal("404 notFound", await TroubleAsync(http.GetAsync($"/api/pictures/{id}/image")));
+        Assert.Equal("image/jpeg", (await Http.GetAsync($"/api/pictures/{id}/image")).Content.Headers.ContentType!.MediaType);
+        Assert.Equal(HttpStatusCode.NoContent, (await Http.DeleteAsync($"/api/pictures/{id}")).StatusCode);
+        Assert.Equal("404 notFound", await TroubleAsync(Http.GetAsync($"/api/pictures/{id}/image")));
         var read = new { light = new { mark = (object?)null, kind = "somethingGrey" }, boxes = Array.Empty<object>() };
-        Assert.Equal("404 notFound", await TroubleAsync(http.PostAsJsonAsync($"/api/pictures/{id}/read", read)));
+        Assert.Equal("404 notFound", await TroubleAsync(Http.PostAsJsonAsync($"/api/pictures/{id}/read", read)));
     }
 
     [Fact]
@@ -122,25 +113,25 @@ public sealed class CabinetAndTargetTests(DemoDatabase demo) : IClassFixture<Dem
         var sheet = new JsonObject { ["name"] = "Pond weed", ["kind"] = "colourant", ["form"] = "gel", ["foodStatus"] = "edible", ["labelColour"] = new JsonObject { ["l"] = 60, ["a"] = -30, ["b"] = 30 } };
         var added = await PostAsync("/api/materials", new { sheet, version = 0 });
         Assert.Equal(("pond-weed", 1), ((string)added["id"]!, (int)added["version"]!));
-        Assert.Equal("422 notPossible sheet.name nameTaken", await TroubleAsync(http.PostAsJsonAsync("/api/materials", new { sheet, version = 0 })));
+        Assert.Equal("422 notPossible sheet.name nameTaken", await TroubleAsync(Http.PostAsJsonAsync("/api/materials", new { sheet, version = 0 })));
 
         var kept = await GetAsync("/api/materials/pond-weed");
         Assert.Equal("label", (string)kept["sheet"]!["origin"]!);
         var retired = kept["sheet"]!.DeepClone();
         retired["isRetired"] = true;
         Assert.Equal(2, (int)(await PostAsync("/api/materials", new { sheet = retired, version = 1 }))["version"]!);
-        Assert.Equal("412 changedElsewhere", await TroubleAsync(http.PostAsJsonAsync("/api/materials", new { sheet = retired, version = 1 })));
+        Assert.Equal("412 changedElsewhere", await TroubleAsync(Http.PostAsJsonAsync("/api/materials", new { sheet = retired, version = 1 })));
         retired["stockG"] = -3;
         retired["lot"] = new string('x', 99);
-        Assert.Equal("422 notPossible sheet.lot tooLong sheet.stockG outOfRange", await TroubleAsync(http.PostAsJsonAsync("/api/materials", new { sheet = retired, version = 2 })));
+        Assert.Equal("422 notPossible sheet.lot tooLong sheet.stockG outOfRange", await TroubleAsync(Http.PostAsJsonAsync("/api/materials", new { sheet = retired, version = 2 })));
 
         // Plans that name it count on what it is.
         var other = kept["sheet"]!.DeepClone();
         other["kind"] = "dust";
-        Assert.Equal("422 notPossible sheet.kind kindFixed", await TroubleAsync(http.PostAsJsonAsync("/api/materials", new { sheet = other, version = 2 })));
-        Assert.Equal(HttpStatusCode.NoContent, (await http.DeleteAsync("/api/materials/pond-weed")).StatusCode);
-        Assert.Equal("409 inUse", await TroubleAsync(http.DeleteAsync("/api/materials/wine-lees")));
-        Assert.Equal("404 notFound", await TroubleAsync(http.GetAsync("/api/materials/pond-weed")));
+        Assert.Equal("422 notPossible sheet.kind kindFixed", await TroubleAsync(Http.PostAsJsonAsync("/api/materials", new { sheet = other, version = 2 })));
+        Assert.Equal(HttpStatusCode.NoContent, (await Http.DeleteAsync("/api/materials/pond-weed")).StatusCode);
+        Assert.Equal("409 inUse", await TroubleAsync(Http.DeleteAsync("/api/materials/wine-lees")));
+        Assert.Equal("404 notFound", await TroubleAsync(Http.GetAsync("/api/materials/pond-weed")));
     }
 
     [Fact]
@@ -197,7 +188,7 @@ public sealed class CabinetAndTargetTests(DemoDatabase demo) : IClassFixture<Dem
     {
         var lab = new { l = 50, a = 0, b = 0 };
         object Body(params object[] dabs) => new { materialId = (string?)null, kind = "colourant", baseId = "bright-white-paste", dabs };
-        Task<string> Said(object body) => TroubleAsync(http.PostAsJsonAsync("/api/materials/characterise", body));
+        Task<string> Said(object body) => TroubleAsync(Http.PostAsJsonAsync("/api/materials/characterise", body));
         Assert.Equal("422 notPossible dabs dabsOutOfRange", await Said(Body()));
         Assert.Equal("422 notPossible dabs[0].amount amountOutOfRange", await Said(Body(new { amount = 0, colour = lab, reflectance = (object?)null })));
         Assert.Equal("422 notPossible dabs[1].amount sameAmountTwice", await Said(Body(new { amount = 1, colour = lab, reflectance = (object?)null }, new { amount = 1, colour = lab, reflectance = (object?)null })));
@@ -210,7 +201,7 @@ public sealed class CabinetAndTargetTests(DemoDatabase demo) : IClassFixture<Dem
         var good = Encoding.UTF8.GetBytes("name;kind;stock_g\nRowan;colourant;7,5\nPetal glue;adhesive;30\n");
         var preview = await OkAsync(UploadAsync("/api/files/cabinet/preview", good));
         Assert.Equal((1, 1, 0), ((int)preview["new"]!, (int)preview["changed"]!, (int)preview["bad"]!));
-        Assert.Equal("404 notFound", await TroubleAsync(http.GetAsync("/api/materials/petal-glue")));
+        Assert.Equal("404 notFound", await TroubleAsync(Http.GetAsync("/api/materials/petal-glue")));
         var state = (string)preview["state"]!;
 
         var bad = Encoding.UTF8.GetBytes("name;kind;stock_g\nRowan;colourant;9\nPetal glue;adhesive;a lot\n");
@@ -229,7 +220,7 @@ public sealed class CabinetAndTargetTests(DemoDatabase demo) : IClassFixture<Dem
     [Fact]
     public async Task The_logbook_goes_out_and_comes_in_once()
     {
-        var csv = await http.GetByteArrayAsync("/api/files/logbook.csv");
+        var csv = await Http.GetByteArrayAsync("/api/files/logbook.csv");
         var preview = await OkAsync(UploadAsync("/api/files/logbook/preview", csv));
         Assert.Equal((0, 0), ((int)preview["new"]!, (int)preview["bad"]!));
         Assert.True((int)preview["same"]! > 5);
@@ -243,13 +234,13 @@ public sealed class CabinetAndTargetTests(DemoDatabase demo) : IClassFixture<Dem
     public async Task An_archive_goes_out_and_in_and_a_broken_one_changes_nothing()
     {
         await KeptFlowerAsync("iris-fall-blue-violet", 9);
-        var archive = await http.GetByteArrayAsync("/api/files/studio.json");
-        Assert.Equal(HttpStatusCode.NoContent, (await http.DeleteAsync("/api/materials/edible-glue")).StatusCode);
+        var archive = await Http.GetByteArrayAsync("/api/files/studio.json");
+        Assert.Equal(HttpStatusCode.NoContent, (await Http.DeleteAsync("/api/materials/edible-glue")).StatusCode);
         Assert.Equal("422 notPossible file archiveNotAnArchive", await TroubleAsync(UploadAsync("/api/files/studio", "{}"u8.ToArray())));
         await OkAsync(UploadAsync("/api/files/studio", archive));
-        Assert.Equal(archive, await http.GetByteArrayAsync("/api/files/studio.json"));
-        await OkAsync(http.PostAsync("/api/files/studio/undo", null));
-        Assert.Equal("404 notFound", await TroubleAsync(http.GetAsync("/api/materials/edible-glue")));
+        Assert.Equal(archive, await Http.GetByteArrayAsync("/api/files/studio.json"));
+        await OkAsync(Http.PostAsync("/api/files/studio/undo", null));
+        Assert.Equal("404 notFound", await TroubleAsync(Http.GetAsync("/api/materials/edible-glue")));
     }
 
     [Fact]
@@ -261,10 +252,10 @@ public sealed class CabinetAndTargetTests(DemoDatabase demo) : IClassFixture<Dem
         Assert.InRange(DeltaE2000.Between(new Lab(60, 20, 10), LabOf(here["colour"]!)), 0, 4);
         Assert.True(picker["neighbours"]!.AsArray().Count >= 14);
         Assert.Contains(picker["plane"]!.AsArray().SelectMany(row => row!.AsArray()), cell => (string)cell!["by"]! == "nothing");
-        Assert.Equal("422 notPossible colour notAColour", await TroubleAsync(http.PostAsJsonAsync("/api/colours/picker", new { colour = new { l = 400, a = 0, b = 0 } })));
+        Assert.Equal("422 notPossible colour notAColour", await TroubleAsync(Http.PostAsJsonAsync("/api/colours/picker", new { colour = new { l = 400, a = 0, b = 0 } })));
         var target = new { colour = new { l = 60, a = 20, b = 10 }, spread = 3, finish = "matt" };
         Assert.Equal(9, (await PostAsync("/api/targets/whorl", new { target, pieces = 9, seed = 1 })).AsArray().Count);
-        Assert.Equal("422 notPossible pieces countOutOfRange", await TroubleAsync(http.PostAsJsonAsync("/api/targets/whorl", new { target, pieces = 0, seed = 1 })));
+        Assert.Equal("422 notPossible pieces countOutOfRange", await TroubleAsync(Http.PostAsJsonAsync("/api/targets/whorl", new { target, pieces = 0, seed = 1 })));
     }
 
     [Fact]
@@ -278,12 +269,12 @@ public sealed class CabinetAndTargetTests(DemoDatabase demo) : IClassFixture<Dem
 
         foreach (var format in new[] { "gpl", "svg" })
         {
-            var palette = await OkAsync(UploadAsync("/api/palettes/read", await http.GetByteArrayAsync($"/api/flowers/{flowerId}/palette.{format}")));
+            var palette = await OkAsync(UploadAsync("/api/palettes/read", await Http.GetByteArrayAsync($"/api/flowers/{flowerId}/palette.{format}")));
             Assert.Equal(("Hellebore", 25), ((string)palette["name"]!, palette["colours"]!.AsArray().Count));
         }
 
         Assert.Equal("422 notPossible file notAPalette", await TroubleAsync(UploadAsync("/api/palettes/read", "words"u8.ToArray())));
-        var spectra = (await OkAsync(UploadAsync("/api/files/spectra/read", await http.GetByteArrayAsync("/api/files/spectra.txt")))).AsArray();
+        var spectra = (await OkAsync(UploadAsync("/api/files/spectra/read", await Http.GetByteArrayAsync("/api/files/spectra.txt")))).AsArray();
         Assert.True(spectra.Count > 50);
     }
 
@@ -307,11 +298,11 @@ public sealed class CabinetAndTargetTests(DemoDatabase demo) : IClassFixture<Dem
         piece["plan"]!["targets"]![(string)accent["spot"]!["zone"]!]!["colour"] = accent["then"]!["lab"]!.DeepClone();
         using var save = new HttpRequestMessage(HttpMethod.Put, $"/api/pieces/{pieceId}/plan") { Content = JsonContent.Create(piece["plan"]) };
         save.Headers.TryAddWithoutValidation("If-Match", $"\"{piece["version"]}\"");
-        (await http.SendAsync(save)).EnsureSuccessStatusCode();
+        (await Http.SendAsync(save)).EnsureSuccessStatusCode();
         Assert.True((bool)(await GetAsync($"/api/flowers/{clematis}/cohesion"))[0]!["isTied"]!);
 
-        Assert.Equal("404 notFound", await TroubleAsync(http.GetAsync($"/api/flowers/{Guid.NewGuid()}/cohesion")));
-        Assert.Equal("404 notFound", await TroubleAsync(http.GetAsync($"/api/commissions/{Guid.NewGuid()}/cohesion")));
+        Assert.Equal("404 notFound", await TroubleAsync(Http.GetAsync($"/api/flowers/{Guid.NewGuid()}/cohesion")));
+        Assert.Equal("404 notFound", await TroubleAsync(Http.GetAsync($"/api/commissions/{Guid.NewGuid()}/cohesion")));
     }
 
     [Fact]
@@ -322,7 +313,7 @@ public sealed class CabinetAndTargetTests(DemoDatabase demo) : IClassFixture<Dem
         Assert.All(all, one => Assert.Equal(5, one!["targets"]!.AsArray().Count));
         var frost = all.Single(one => (string)one!["id"]! == "hoar-frost")!;
         Assert.Equal("frosted", (string)frost["targets"]!.AsArray().Single(target => (string)target!["zone"]! == "rim")!["finish"]!);
-        Assert.Equal("404 notFound", await TroubleAsync(http.PostAsJsonAsync("/api/bench/light-box/flowers", new { startingPointId = "hoar-frost", seed = 1 })));
+        Assert.Equal("404 notFound", await TroubleAsync(Http.PostAsJsonAsync("/api/bench/light-box/flowers", new { startingPointId = "hoar-frost", seed = 1 })));
     }
 
     [Theory]
@@ -336,7 +327,7 @@ public sealed class CabinetAndTargetTests(DemoDatabase demo) : IClassFixture<Dem
     [InlineData("{\"totalG\": 1, \"count\": 2.5}", "count weighedOutOfRange")]
     [InlineData("{\"totalG\": 1, \"count\": 0}", "count weighedOutOfRange")]
     public async Task What_cannot_be_weighed_is_named(string body, string problem) => Assert.Equal(
-        $"422 notPossible {problem}", await TroubleAsync(http.PostAsync("/api/materials/weigh", new StringContent(body, Encoding.UTF8, "application/json"))));
+        $"422 notPossible {problem}", await TroubleAsync(Http.PostAsync("/api/materials/weigh", new StringContent(body, Encoding.UTF8, "application/json"))));
 
     [Fact]
     public async Task Twins_are_suggested_and_nothing_is_taken_away()
@@ -355,9 +346,9 @@ public sealed class CabinetAndTargetTests(DemoDatabase demo) : IClassFixture<Dem
     {
         var gone = Guid.NewGuid();
         var body = new { light = new { mark = (object?)null, kind = "somethingGrey" }, boxes = Array.Empty<object>() };
-        Assert.Equal("404 pictureGone", await TroubleAsync(http.PostAsJsonAsync($"/api/dab-pictures/{gone}/read", body)));
-        Assert.Equal("404 pictureGone", await TroubleAsync(http.GetAsync($"/api/dab-pictures/{gone}/image")));
-        Assert.Equal("422 notPossible materialId unknownMaterial", await TroubleAsync(http.PostAsJsonAsync(
+        Assert.Equal("404 pictureGone", await TroubleAsync(Http.PostAsJsonAsync($"/api/dab-pictures/{gone}/read", body)));
+        Assert.Equal("404 pictureGone", await TroubleAsync(Http.GetAsync($"/api/dab-pictures/{gone}/image")));
+        Assert.Equal("422 notPossible materialId unknownMaterial", await TroubleAsync(Http.PostAsJsonAsync(
             "/api/bench/light-box/dabs", new { materialId = "white-wire", amount = 1, baseId = "bright-white-paste", take = 1 })));
     }
 }

@@ -1,41 +1,13 @@
 using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
-using Microsoft.AspNetCore.Mvc.Testing;
 using YoungTinge.Testing;
 
 namespace YoungTinge.Web.Tests;
 
 /// <summary>Making flowers, planning their coats and seeing them whole, as a client does it.</summary>
-public sealed class FlowerTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, IAsyncLifetime
+public sealed class FlowerTests(DemoDatabase demo) : ApiTest(demo)
 {
-    private WebApplicationFactory<Program> factory = null!;
-    private HttpClient http = null!;
-
-    public async Task InitializeAsync()
-    {
-        await demo.ResetAsync();
-        factory = new WebApplicationFactory<Program>().WithWebHostBuilder(host => host.UseSetting("ConnectionStrings:Studio", demo.ConnectionString));
-        http = factory.CreateClient();
-    }
-
-    public async Task DisposeAsync() => await factory.DisposeAsync();
-
-    private async Task<JsonNode> GetAsync(string path) => (await http.GetFromJsonAsync<JsonNode>(path))!;
-
-    private async Task<JsonNode> PostAsync(string path, JsonNode body)
-    {
-        var response = await http.PostAsJsonAsync(path, body);
-        Assert.True(response.IsSuccessStatusCode, await response.Content.ReadAsStringAsync());
-        return (await response.Content.ReadFromJsonAsync<JsonNode>())!;
-    }
-
-    private static async Task<List<string>> ProblemsOf(HttpResponseMessage response)
-    {
-        Assert.Equal(HttpStatusCode.UnprocessableEntity, response.StatusCode);
-        return [.. (await response.Content.ReadFromJsonAsync<JsonNode>())!["problems"]!.AsArray().Select(problem => $"{problem!["path"]} {problem["code"]}")];
-    }
-
     private async Task<JsonNode> CommissionAsync(int at) => (await GetAsync("/api/commissions"))["commissions"]![at]!;
 
     private async Task<JsonNode> PieceAsync(string name) => (await GetAsync("/api/commissions"))["commissions"]!.AsArray()
@@ -89,20 +61,20 @@ public sealed class FlowerTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
 
         var request = new HttpRequestMessage(HttpMethod.Put, $"/api/pieces/{copy}") { Content = JsonContent.Create(Petals("Heart petals", 8)) };
         request.Headers.Add("If-Match", "\"1\"");
-        Assert.Equal(HttpStatusCode.OK, (await http.SendAsync(request)).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await Http.SendAsync(request)).StatusCode);
         var again = new HttpRequestMessage(HttpMethod.Put, $"/api/pieces/{copy}") { Content = JsonContent.Create(Petals("Heart petals", 9)) };
         again.Headers.Add("If-Match", "\"1\"");
-        Assert.Equal(HttpStatusCode.PreconditionFailed, (await http.SendAsync(again)).StatusCode);
-        Assert.Equal(HttpStatusCode.PreconditionRequired, (await http.PutAsJsonAsync($"/api/pieces/{copy}", Petals())).StatusCode);
+        Assert.Equal(HttpStatusCode.PreconditionFailed, (await Http.SendAsync(again)).StatusCode);
+        Assert.Equal(HttpStatusCode.PreconditionRequired, (await Http.PutAsJsonAsync($"/api/pieces/{copy}", Petals())).StatusCode);
 
-        Assert.Equal(HttpStatusCode.NoContent, (await http.PutAsJsonAsync($"/api/flowers/{flower}/pieces/order", new JsonObject { ["pieceIds"] = new JsonArray(copy, petals) })).StatusCode);
+        Assert.Equal(HttpStatusCode.NoContent, (await Http.PutAsJsonAsync($"/api/flowers/{flower}/pieces/order", new JsonObject { ["pieceIds"] = new JsonArray(copy, petals) })).StatusCode);
         Assert.Equal(["Heart petals", "Petals"], (await GetAsync($"/api/flowers/{flower}"))["pieces"]!.AsArray().Select(one => (string)one!["name"]!));
         Assert.Equal(14, (await GetAsync($"/api/flowers/{flower}/bloom"))["bloom"]!.AsArray().Count);
 
-        Assert.Equal(HttpStatusCode.NoContent, (await http.DeleteAsync($"/api/pieces/{copy}")).StatusCode);
-        Assert.Equal(HttpStatusCode.NotFound, (await http.DeleteAsync($"/api/pieces/{copy}")).StatusCode);
-        Assert.Equal(HttpStatusCode.NoContent, (await http.DeleteAsync($"/api/flowers/{flower}")).StatusCode);
-        Assert.Equal(HttpStatusCode.NotFound, (await http.GetAsync($"/api/flowers/{flower}")).StatusCode);
+        Assert.Equal(HttpStatusCode.NoContent, (await Http.DeleteAsync($"/api/pieces/{copy}")).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await Http.DeleteAsync($"/api/pieces/{copy}")).StatusCode);
+        Assert.Equal(HttpStatusCode.NoContent, (await Http.DeleteAsync($"/api/flowers/{flower}")).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await Http.GetAsync($"/api/flowers/{flower}")).StatusCode);
     }
 
     [Fact]
@@ -116,7 +88,7 @@ public sealed class FlowerTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
             Assert.All(bloom["kinds"]!.AsArray(), kind => Assert.NotEmpty(kind!["looks"]!.AsArray()));
         }
 
-        Assert.Equal(5, (await GetAsync($"/api/commissions/{commission}/spray"))!.AsArray().Count);
+        Assert.Equal(5, (await GetAsync($"/api/commissions/{commission}/spray"))["flowers"]!.AsArray().Count);
     }
 
     [Fact]
@@ -125,16 +97,16 @@ public sealed class FlowerTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
         var entry = await CommissionAsync(0);
         var commission = (string)entry["commission"]!["id"]!;
         var flower = (string)entry["flowers"]![0]!["id"]!;
-        Assert.Equal(["name nameMissing", "flowers noFlowers"], await ProblemsOf(await http.PostAsJsonAsync($"/api/commissions/{commission}/flowers", NewFlower(" ", flowers: 0))));
-        Assert.Equal(["name nameTooLong"], await ProblemsOf(await http.PostAsJsonAsync($"/api/commissions/{commission}/flowers", NewFlower(new string('x', 121)))));
-        Assert.Equal(["perPart perPartOutOfRange"], await ProblemsOf(await http.PostAsJsonAsync($"/api/flowers/{flower}/pieces", new JsonObject { ["piece"] = Petals(perPart: 500) })));
-        Assert.Equal(HttpStatusCode.NotFound, (await http.PostAsJsonAsync($"/api/commissions/{Guid.NewGuid()}/flowers", NewFlower("Rose"))).StatusCode);
-        Assert.Equal(HttpStatusCode.NotFound, (await http.PostAsJsonAsync($"/api/flowers/{Guid.NewGuid()}/pieces", new JsonObject { ["piece"] = Petals() })).StatusCode);
-        Assert.Equal(HttpStatusCode.NotFound, (await http.PostAsJsonAsync($"/api/flowers/{flower}/pieces", new JsonObject { ["piece"] = Petals(), ["planOf"] = Guid.NewGuid() })).StatusCode);
+        Assert.Equal(["name nameMissing", "flowers noFlowers"], await ProblemsOf(await Http.PostAsJsonAsync($"/api/commissions/{commission}/flowers", NewFlower(" ", flowers: 0))));
+        Assert.Equal(["name nameTooLong"], await ProblemsOf(await Http.PostAsJsonAsync($"/api/commissions/{commission}/flowers", NewFlower(new string('x', 121)))));
+        Assert.Equal(["perPart perPartOutOfRange"], await ProblemsOf(await Http.PostAsJsonAsync($"/api/flowers/{flower}/pieces", new JsonObject { ["piece"] = Petals(perPart: 500) })));
+        Assert.Equal(HttpStatusCode.NotFound, (await Http.PostAsJsonAsync($"/api/commissions/{Guid.NewGuid()}/flowers", NewFlower("Rose"))).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await Http.PostAsJsonAsync($"/api/flowers/{Guid.NewGuid()}/pieces", new JsonObject { ["piece"] = Petals() })).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await Http.PostAsJsonAsync($"/api/flowers/{flower}/pieces", new JsonObject { ["piece"] = Petals(), ["planOf"] = Guid.NewGuid() })).StatusCode);
         // Up to forty kinds; the one after is refused and nothing is lost.
         for (var count = 5; count < 40; count++)
             await PostAsync($"/api/flowers/{flower}/pieces", new JsonObject { ["piece"] = Petals($"Petals {count}") });
-        Assert.Equal(["piece tooManyPieces"], await ProblemsOf(await http.PostAsJsonAsync($"/api/flowers/{flower}/pieces", new JsonObject { ["piece"] = Petals() })));
+        Assert.Equal(["piece tooManyPieces"], await ProblemsOf(await Http.PostAsJsonAsync($"/api/flowers/{flower}/pieces", new JsonObject { ["piece"] = Petals() })));
         Assert.Equal(40, (await GetAsync($"/api/flowers/{flower}"))["pieces"]!.AsArray().Count);
     }
 
@@ -149,14 +121,14 @@ public sealed class FlowerTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
         Assert.True((double)proposals[0]!["worstDeltaE"]! < 3);
         var request = new HttpRequestMessage(HttpMethod.Put, $"/api/pieces/{id}/plan") { Content = JsonContent.Create(proposals[0]!["plan"]!) };
         request.Headers.Add("If-Match", $"\"{piece["version"]}\"");
-        Assert.Equal(HttpStatusCode.OK, (await http.SendAsync(request)).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await Http.SendAsync(request)).StatusCode);
 
         var kept = (await PostAsync($"/api/pieces/{id}/proposals", new JsonObject { ["plan"] = piece["plan"]!.DeepClone(), ["keepPaste"] = true }))["proposals"]!.AsArray();
         Assert.Equal(["pasteLed", "washLed"], kept.Select(one => (string)one!["approach"]!));
         Assert.All(kept, one => Assert.Equal((string)piece["plan"]!["paste"]!["baseId"]!, (string)one!["plan"]!["paste"]!["baseId"]!));
         var broken = piece["plan"]!.DeepClone();
         broken["paste"]!["baseId"] = "moon-dust";
-        Assert.Equal(["paste.baseId unknownMaterial"], await ProblemsOf(await http.PostAsJsonAsync($"/api/pieces/{id}/proposals", new JsonObject { ["plan"] = broken, ["keepPaste"] = false })));
+        Assert.Equal(["paste.baseId unknownMaterial"], await ProblemsOf(await Http.PostAsJsonAsync($"/api/pieces/{id}/proposals", new JsonObject { ["plan"] = broken, ["keepPaste"] = false })));
     }
 
     [Fact]
@@ -173,7 +145,7 @@ public sealed class FlowerTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
         // Zones are judged under daylight with all coats, however the picture is looked at.
         Assert.Equal(day["zones"]!.ToJsonString(), candle["zones"]!.ToJsonString());
         Assert.Equal(day["zones"]!.ToJsonString(), bare["zones"]!.ToJsonString());
-        Assert.Equal(HttpStatusCode.BadRequest, (await http.PostAsJsonAsync($"/api/pieces/{id}/preview?light=moon", plan)).StatusCode);
+        Assert.Equal(HttpStatusCode.BadRequest, (await Http.PostAsJsonAsync($"/api/pieces/{id}/preview?light=moon", plan)).StatusCode);
     }
 
     [Fact]
@@ -186,10 +158,10 @@ public sealed class FlowerTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
         async Task<List<string>> Advice() => [.. (await PostAsync($"/api/pieces/{id}/preview", plan.DeepClone()))["advice"]!.AsArray().Select(one => (string)one!["code"]!)];
         Assert.DoesNotContain("mustBeEdible", await Advice());
         var change = new JsonObject { ["name"] = "Clematis for the plate", ["mustBeEdible"] = true, ["wasName"] = (string)flower["name"]!, ["wasMustBeEdible"] = false };
-        Assert.Equal(HttpStatusCode.NoContent, (await http.PutAsJsonAsync($"/api/flowers/{flower["id"]}", change)).StatusCode);
-        Assert.Equal(HttpStatusCode.PreconditionFailed, (await http.PutAsJsonAsync($"/api/flowers/{flower["id"]}", change)).StatusCode);
+        Assert.Equal(HttpStatusCode.NoContent, (await Http.PutAsJsonAsync($"/api/flowers/{flower["id"]}", change)).StatusCode);
+        Assert.Equal(HttpStatusCode.PreconditionFailed, (await Http.PutAsJsonAsync($"/api/flowers/{flower["id"]}", change)).StatusCode);
         Assert.Contains("mustBeEdible", await Advice());
-        Assert.Equal(HttpStatusCode.NoContent, (await http.PutAsJsonAsync($"/api/commissions/{commission}/diets", new JsonObject { ["suits"] = new JsonArray("vegan") })).StatusCode);
+        Assert.Equal(HttpStatusCode.NoContent, (await Http.PutAsJsonAsync($"/api/commissions/{commission}/diets", new JsonObject { ["suits"] = new JsonArray("vegan") })).StatusCode);
         Assert.Equal(["vegan"], (await CommissionAsync(1))["commission"]!["diets"]!.AsArray().Select(diet => (string)diet!));
         var proposals = (await PostAsync($"/api/pieces/{id}/proposals", new JsonObject { ["plan"] = plan.DeepClone(), ["keepPaste"] = true }))["proposals"]!.AsArray();
         var painted = plan["coats"]!.AsArray().Where(coat => coat!["marking"] is not null).SelectMany(coat => coat!["mix"]!.AsArray()).Select(portion => (string)portion!["materialId"]!).ToHashSet();
@@ -205,17 +177,17 @@ public sealed class FlowerTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
         var entry = await CommissionAsync(2);
         var flower = entry["flowers"]![0]!;
         JsonObject Named(string name) => new() { ["name"] = name, ["mustBeEdible"] = false, ["wasName"] = (string)flower["name"]!, ["wasMustBeEdible"] = false };
-        Assert.Equal(["name nameMissing"], await ProblemsOf(await http.PutAsJsonAsync($"/api/flowers/{flower["id"]}", Named(""))));
-        Assert.Equal(HttpStatusCode.NotFound, (await http.PutAsJsonAsync($"/api/flowers/{Guid.NewGuid()}", Named("Rose"))).StatusCode);
-        Assert.Equal(HttpStatusCode.NotFound, (await http.DeleteAsync($"/api/flowers/{Guid.NewGuid()}")).StatusCode);
-        Assert.Equal(HttpStatusCode.NotFound, (await http.PutAsJsonAsync($"/api/commissions/{Guid.NewGuid()}/diets", new JsonObject { ["suits"] = new JsonArray() })).StatusCode);
-        Assert.Equal(HttpStatusCode.BadRequest, (await http.PutAsJsonAsync($"/api/commissions/{entry["commission"]!["id"]}/diets", new JsonObject { ["suits"] = new JsonArray("breatharian") })).StatusCode);
-        Assert.Equal(HttpStatusCode.NotFound, (await http.GetAsync($"/api/flowers/{Guid.NewGuid()}/bloom")).StatusCode);
-        Assert.Equal(HttpStatusCode.BadRequest, (await http.GetAsync($"/api/flowers/{flower["id"]}/bloom?light=moon")).StatusCode);
-        Assert.Empty((await GetAsync($"/api/commissions/{Guid.NewGuid()}/spray"))!.AsArray());
+        Assert.Equal(["name nameMissing"], await ProblemsOf(await Http.PutAsJsonAsync($"/api/flowers/{flower["id"]}", Named(""))));
+        Assert.Equal(HttpStatusCode.NotFound, (await Http.PutAsJsonAsync($"/api/flowers/{Guid.NewGuid()}", Named("Rose"))).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await Http.DeleteAsync($"/api/flowers/{Guid.NewGuid()}")).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await Http.PutAsJsonAsync($"/api/commissions/{Guid.NewGuid()}/diets", new JsonObject { ["suits"] = new JsonArray() })).StatusCode);
+        Assert.Equal(HttpStatusCode.BadRequest, (await Http.PutAsJsonAsync($"/api/commissions/{entry["commission"]!["id"]}/diets", new JsonObject { ["suits"] = new JsonArray("breatharian") })).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await Http.GetAsync($"/api/flowers/{Guid.NewGuid()}/bloom")).StatusCode);
+        Assert.Equal(HttpStatusCode.BadRequest, (await Http.GetAsync($"/api/flowers/{flower["id"]}/bloom?light=moon")).StatusCode);
+        Assert.Empty((await GetAsync($"/api/commissions/{Guid.NewGuid()}/spray"))["spray"]!["blooms"]!.AsArray());
         var ids = flower["pieces"]!.AsArray().Select(piece => (string)piece!["id"]!).ToList();
-        Assert.Equal(HttpStatusCode.PreconditionFailed, (await http.PutAsJsonAsync($"/api/flowers/{flower["id"]}/pieces/order", new JsonObject { ["pieceIds"] = new JsonArray(ids[0]) })).StatusCode);
-        Assert.Equal(["pieceIds tooManyPieces"], await ProblemsOf(await http.PutAsJsonAsync($"/api/flowers/{flower["id"]}/pieces/order", new JsonObject { ["pieceIds"] = new JsonArray(ids[0], ids[0]) })));
+        Assert.Equal(HttpStatusCode.PreconditionFailed, (await Http.PutAsJsonAsync($"/api/flowers/{flower["id"]}/pieces/order", new JsonObject { ["pieceIds"] = new JsonArray(ids[0]) })).StatusCode);
+        Assert.Equal(["pieceIds tooManyPieces"], await ProblemsOf(await Http.PutAsJsonAsync($"/api/flowers/{flower["id"]}/pieces/order", new JsonObject { ["pieceIds"] = new JsonArray(ids[0], ids[0]) })));
     }
 
     [Fact]
@@ -230,13 +202,13 @@ public sealed class FlowerTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
         larger["thicknessMm"] = 28;
         var request = new HttpRequestMessage(HttpMethod.Put, $"/api/pieces/{id}") { Content = JsonContent.Create(larger) };
         request.Headers.Add("If-Match", $"\"{before["version"]}\"");
-        Assert.Equal(HttpStatusCode.OK, (await http.SendAsync(request)).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await Http.SendAsync(request)).StatusCode);
         var after = await GetAsync($"/api/pieces/{id}");
         Assert.Equal(8, (double)after["piece"]!["pieceG"]! / (double)before["piece"]!["pieceG"]!, 1e-6);
         Assert.Equal(before["plan"]!.ToJsonString(), after["plan"]!.ToJsonString());
         var wrong = new HttpRequestMessage(HttpMethod.Put, $"/api/pieces/{id}") { Content = JsonContent.Create(Petals(perPart: 0)) };
         wrong.Headers.Add("If-Match", $"\"{after["version"]}\"");
-        Assert.Equal(["perPart perPartOutOfRange"], await ProblemsOf(await http.SendAsync(wrong)));
+        Assert.Equal(["perPart perPartOutOfRange"], await ProblemsOf(await Http.SendAsync(wrong)));
     }
 
     [Fact]
@@ -246,11 +218,11 @@ public sealed class FlowerTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
         var plan = (await GetAsync($"/api/pieces/{id}"))["plan"]!;
         var request = new HttpRequestMessage(HttpMethod.Post, $"/api/pieces/{id}/proposals") { Content = JsonContent.Create(new JsonObject { ["plan"] = plan.DeepClone(), ["keepPaste"] = false }) };
         request.Headers.Add("Accept", "application/x-ndjson");
-        var lines = (await (await http.SendAsync(request)).Content.ReadAsStringAsync()).Split('\n', StringSplitOptions.RemoveEmptyEntries);
+        var lines = (await (await Http.SendAsync(request)).Content.ReadAsStringAsync()).Split('\n', StringSplitOptions.RemoveEmptyEntries);
         Assert.True(lines.Length > 1);
         Assert.All(lines[..^1], line => Assert.InRange((double)JsonNode.Parse(line)!["progress"]!, 0, 1));
         Assert.Equal(4, JsonNode.Parse(lines[^1])!["answer"]!["proposals"]!.AsArray().Count);
-        Assert.Equal(HttpStatusCode.NotFound, (await http.PostAsJsonAsync($"/api/pieces/{Guid.NewGuid()}/proposals", new JsonObject { ["plan"] = plan.DeepClone(), ["keepPaste"] = false })).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await Http.PostAsJsonAsync($"/api/pieces/{Guid.NewGuid()}/proposals", new JsonObject { ["plan"] = plan.DeepClone(), ["keepPaste"] = false })).StatusCode);
     }
 
     [Fact]
@@ -262,6 +234,19 @@ public sealed class FlowerTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
     }
 
     [Fact]
+    public async Task A_dust_day_can_be_laid_before_or_after_assembly()
+    {
+        var commission = (string)(await CommissionAsync(1))["commission"]!["id"]!;
+        async Task<JsonArray> Passes(string dusting) => (await GetAsync($"/api/commissions/{commission}/dust-day?dusting={dusting}"))["passes"]!.AsArray();
+        Assert.All(await Passes("beforeAssembly"), pass => Assert.False((bool)pass!["pass"]!["afterAssembly"]!));
+        var after = await Passes("afterAssembly");
+        Assert.All(after, pass => Assert.True((bool)pass!["pass"]!["afterAssembly"]!));
+        Assert.Contains(after.SelectMany(pass => pass!["uses"]!.AsArray()), use => (bool)use!["isOutOfReach"]!);
+        Assert.Equal((await Passes("asPlanned")).Sum(pass => pass!["uses"]!.AsArray().Count), after.Sum(pass => pass!["uses"]!.AsArray().Count));
+        Assert.Equal(HttpStatusCode.BadRequest, (await Http.GetAsync($"/api/commissions/{commission}/dust-day?dusting=never")).StatusCode);
+    }
+
+    [Fact]
     public async Task A_dust_day_is_ticked_on_the_run_sheets_of_its_pieces()
     {
         var commission = (string)(await CommissionAsync(0))["commission"]!["id"]!;
@@ -269,10 +254,10 @@ public sealed class FlowerTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
         var use = await FirstUse();
         Assert.False((bool)use["isDone"]!);
         foreach (var (step, fingerprint) in use["stepKeys"]!.AsObject())
-            Assert.Equal(HttpStatusCode.NoContent, (await http.PutAsJsonAsync($"/api/pieces/{use["pieceId"]}/run-sheet/{step}/tick", new JsonObject { ["fingerprint"] = (string)fingerprint! })).StatusCode);
+            Assert.Equal(HttpStatusCode.NoContent, (await Http.PutAsJsonAsync($"/api/pieces/{use["pieceId"]}/run-sheet/{step}/tick", new JsonObject { ["fingerprint"] = (string)fingerprint! })).StatusCode);
         Assert.True((bool)(await FirstUse())["isDone"]!);
         var steps = (await GetAsync($"/api/pieces/{use["pieceId"]}/run-sheet"))["steps"]!.AsArray();
         Assert.Equal(use["stepKeys"]!.AsObject().Count, steps.Count(step => step!["tickedAt"] is not null));
-        Assert.Equal(HttpStatusCode.NotFound, (await http.GetAsync($"/api/commissions/{Guid.NewGuid()}/dust-day")).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await Http.GetAsync($"/api/commissions/{Guid.NewGuid()}/dust-day")).StatusCode);
     }
 }

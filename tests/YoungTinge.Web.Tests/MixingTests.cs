@@ -2,29 +2,16 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
-using Microsoft.AspNetCore.Mvc.Testing;
 using YoungTinge.Testing;
 
 namespace YoungTinge.Web.Tests;
 
 /// <summary>The mixing table as a client sees it.</summary>
-public sealed class MixingTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, IAsyncLifetime
+public sealed class MixingTests(DemoDatabase demo) : ApiTest(demo)
 {
     private const string Find = "/api/recipes/find";
     private const string Look = "/api/recipes/look";
     private const string Rescue = "/api/recipes/rescue";
-
-    private WebApplicationFactory<Program> factory = null!;
-    private HttpClient http = null!;
-
-    public async Task InitializeAsync()
-    {
-        await demo.ResetAsync();
-        factory = new WebApplicationFactory<Program>().WithWebHostBuilder(host => host.UseSetting("ConnectionStrings:Studio", demo.ConnectionString));
-        http = factory.CreateClient();
-    }
-
-    public async Task DisposeAsync() => await factory.DisposeAsync();
 
     private static JsonObject DustyWine => new()
     {
@@ -42,16 +29,9 @@ public sealed class MixingTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
         ["doses"] = new JsonArray([.. doses.Select(dose => new JsonObject { ["colourantId"] = dose.Id, ["gPer100g"] = dose.GPer100g })]),
     };
 
-    private async Task<JsonNode> PostAsync(string path, JsonNode body)
-    {
-        var response = await http.PostAsJsonAsync(path, body);
-        Assert.Equal(HttpStatusCode.OK, response.StatusCode);
-        return (await response.Content.ReadFromJsonAsync<JsonNode>())!;
-    }
-
     private async Task<List<string>> ProblemsAsync(string path, string body)
     {
-        var response = await http.PostAsync(path, new StringContent(body, Encoding.UTF8, "application/json"));
+        var response = await Http.PostAsync(path, new StringContent(body, Encoding.UTF8, "application/json"));
         Assert.Equal("application/problem+json", response.Content.Headers.ContentType?.MediaType);
         Assert.InRange((int)response.StatusCode, 400, 499);
         var trouble = (await response.Content.ReadFromJsonAsync<JsonNode>())!;
@@ -89,7 +69,7 @@ public sealed class MixingTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
     {
         var request = new HttpRequestMessage(HttpMethod.Post, Find) { Content = JsonContent.Create(DustyWine) };
         request.Headers.Accept.ParseAdd("application/x-ndjson");
-        var response = await http.SendAsync(request);
+        var response = await Http.SendAsync(request);
         var lines = (await response.Content.ReadAsStringAsync()).Split('\n', StringSplitOptions.RemoveEmptyEntries).Select(line => JsonNode.Parse(line)!).ToList();
         var shares = lines.SkipLast(1).Select(line => (double)line["progress"]!).ToList();
         Assert.True(shares.Count > 1);
@@ -122,7 +102,7 @@ public sealed class MixingTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
     [Fact]
     public async Task An_empty_cabinet_says_so()
     {
-        await using (var command = demo.DataSource.CreateCommand("delete from material where kind = 'colourant'"))
+        await using (var command = Demo.DataSource.CreateCommand("delete from material where kind = 'colourant'"))
             await command.ExecuteNonQueryAsync();
         Assert.Contains("target noColours", await ProblemsAsync(Find, DustyWine.ToJsonString()));
         // Batches from before are still on the shelf.
@@ -131,11 +111,11 @@ public sealed class MixingTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
         var look = await PostAsync(Look, new JsonObject { ["recipe"] = Recipe(), ["target"] = Lab(90, 0, 5), ["pasteG"] = 100, ["light"] = "candle" });
         Assert.Empty(look["effects"]!.AsArray());
 
-        await using (var command = demo.DataSource.CreateCommand("delete from material where kind = 'paste'"))
+        await using (var command = Demo.DataSource.CreateCommand("delete from material where kind = 'paste'"))
             await command.ExecuteNonQueryAsync();
         Assert.Contains("baseIds[0] unknownMaterial", await ProblemsAsync(Find, DustyWine.ToJsonString()));
         Assert.NotEmpty((await GetTableAsync())["batches"]!.AsArray());
-        Assert.NotEmpty((await http.GetFromJsonAsync<JsonNode>("/api/materials"))!.AsArray());
+        Assert.NotEmpty((await Http.GetFromJsonAsync<JsonNode>("/api/materials"))!.AsArray());
     }
 
     [Fact]
@@ -218,28 +198,28 @@ public sealed class MixingTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
             ["note"] = "",
             ["version"] = 0,
         };
-        Assert.Equal(HttpStatusCode.OK, (await http.PutAsJsonAsync($"/api/batches/{id}", batch)).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await Http.PutAsJsonAsync($"/api/batches/{id}", batch)).StatusCode);
         batch["version"] = 1;
         batch["measured"] = Lab(45, 24, 5);
-        Assert.Equal(HttpStatusCode.OK, (await http.PutAsJsonAsync($"/api/batches/{id}", batch)).StatusCode);
-        Assert.Equal(HttpStatusCode.PreconditionFailed, (await http.PutAsJsonAsync($"/api/batches/{id}", batch)).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await Http.PutAsJsonAsync($"/api/batches/{id}", batch)).StatusCode);
+        Assert.Equal(HttpStatusCode.PreconditionFailed, (await Http.PutAsJsonAsync($"/api/batches/{id}", batch)).StatusCode);
         var kept = (await GetTableAsync())["batches"]!.AsArray().Single(other => (string)other!["id"]! == id.ToString());
         Assert.Equal(45, (double)kept!["measured"]!["lab"]!["l"]!);
 
         batch["name"] = "  ";
-        var refused = await http.PutAsJsonAsync($"/api/batches/{id}", batch);
+        var refused = await Http.PutAsJsonAsync($"/api/batches/{id}", batch);
         Assert.Equal(HttpStatusCode.UnprocessableEntity, refused.StatusCode);
-        Assert.Equal(HttpStatusCode.NoContent, (await http.DeleteAsync($"/api/batches/{id}")).StatusCode);
-        Assert.Equal(HttpStatusCode.NotFound, (await http.DeleteAsync($"/api/batches/{id}")).StatusCode);
+        Assert.Equal(HttpStatusCode.NoContent, (await Http.DeleteAsync($"/api/batches/{id}")).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await Http.DeleteAsync($"/api/batches/{id}")).StatusCode);
     }
 
     [Fact]
     public async Task A_ladder_has_eight_rungs_and_only_colours_have_one()
     {
-        var ladder = (await http.GetFromJsonAsync<JsonNode>("/api/materials/rowan/dose-ladder?baseId=bright-white-paste"))!;
+        var ladder = (await Http.GetFromJsonAsync<JsonNode>("/api/materials/rowan/dose-ladder?baseId=bright-white-paste"))!;
         Assert.Equal(8, ladder["rungs"]!.AsArray().Count);
-        Assert.Equal(HttpStatusCode.NotFound, (await http.GetAsync("/api/materials/nettle/dose-ladder?baseId=bright-white-paste")).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await Http.GetAsync("/api/materials/nettle/dose-ladder?baseId=bright-white-paste")).StatusCode);
     }
 
-    private async Task<JsonNode> GetTableAsync() => (await http.GetFromJsonAsync<JsonNode>("/api/mixing-table"))!;
+    private Task<JsonNode> GetTableAsync() => GetAsync("/api/mixing-table");
 }

@@ -4,8 +4,11 @@ import type { components, paths } from './schema'
 type Schemas = components['schemas']
 
 export type Approach = Schemas['Approach']
+export type Beside = Schemas['SprayPiece']
 export type Bloom = Schemas['ShowBloomFlowerView']
 export type BloomKind = Schemas['ShowBloomKindView']
+/** When coats go on; the API reads it as a word in the query. */
+export type Dusting = 'asPlanned' | 'beforeAssembly' | 'afterAssembly'
 export type DustDay = Schemas['GetDustDayAnswer']
 export type FlowerLibrary = Schemas['GetFlowerLibraryAnswer']
 export type LibraryFlower = Schemas['GetFlowerLibraryLibraryFlowerView']
@@ -86,6 +89,7 @@ export type Sides = Schemas['Sides']
 export type Portion = Schemas['Portion']
 export type PollenCoat = Schemas['CoatPollenCoat']
 export type WashCoat = Schemas['CoatWashCoat']
+export type SprayAnswer = Schemas['ShowBloomSprayView']
 export type SteamCoat = Schemas['CoatSteamCoat']
 export type Target = Schemas['Target']
 export type Finish = Schemas['Finish']

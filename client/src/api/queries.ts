@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query'
-import type { LightKind, LookRequest } from './api'
+import type { Dusting, LightKind, LookRequest } from './api'
 import { answer, api, RequestFailed } from './api'
 
 /** Key and fetch of everything that is read, in one place. */
@@ -32,10 +32,11 @@ export const queries = {
       queryFn: ({ signal }) =>
         answer(api.GET('/api/commissions/{id}/spray', { params: { path: { id }, query: { light } }, signal })),
     }),
-  dustDay: (id: string) =>
+  dustDay: (id: string, dusting: Dusting) =>
     queryOptions({
-      queryKey: ['dust-day', id],
-      queryFn: ({ signal }) => answer(api.GET('/api/commissions/{id}/dust-day', { params: { path: { id } }, signal })),
+      queryKey: ['dust-day', id, dusting],
+      queryFn: ({ signal }) =>
+        answer(api.GET('/api/commissions/{id}/dust-day', { params: { path: { id }, query: { dusting } }, signal })),
     }),
   materials: () =>
     queryOptions({

@@ -1458,6 +1458,8 @@ export interface components {
             lengthShare: number;
             /** Format: double */
             shade: number;
+            /** Format: double */
+            footShade: number;
             endOn: boolean;
         };
         Box: {
@@ -1841,10 +1843,6 @@ export interface components {
             minutes: number;
             /** Format: int32 */
             brushChanges: number;
-            /** Format: int32 */
-            afterAssembly: number;
-            /** Format: int32 */
-            beforeAssembly: number;
         };
         GetDustDayPassView: {
             pass: components["schemas"]["CoatPass"];
@@ -1874,6 +1872,7 @@ export interface components {
                 [key: string]: string;
             };
             isDone: boolean;
+            isOutOfReach: boolean;
         };
         GetFlowerAnswer: {
             /** Format: uuid */
@@ -2566,6 +2565,7 @@ export interface components {
             pieces: number;
             /** Format: double */
             minutes: number;
+            isOutOfReach: boolean;
         };
         /** @enum {unknown} */
         PasteAge: "kneaded" | "rested" | "dried";
@@ -3254,6 +3254,7 @@ export interface components {
             buds: number;
             kinds: components["schemas"]["ShowBloomKindView"][];
             bloom: components["schemas"]["BloomPiece"][];
+            leaves: components["schemas"]["SprayPiece"][];
             /** Format: double */
             reachMm: number;
         };
@@ -3269,12 +3270,14 @@ export interface components {
             /** Format: double */
             widthMm: number;
             /** Format: double */
-            cup: number;
-            /** Format: double */
             overlap: number;
             /** Format: int32 */
             perPart: number;
             looks: components["schemas"]["PreviewPlanFieldView"][];
+        };
+        ShowBloomSprayView: {
+            flowers: components["schemas"]["ShowBloomFlowerView"][];
+            spray: components["schemas"]["Spray"];
         };
         ShowWhorlRequest: {
             target: components["schemas"]["Target"];
@@ -3285,6 +3288,36 @@ export interface components {
         };
         /** @enum {unknown} */
         Sides: "face" | "back" | "both";
+        Spray: {
+            blooms: components["schemas"]["SprayBloom"][];
+            beside: components["schemas"]["SprayPiece"][];
+            /** Format: double */
+            halfWidthMm: number;
+            /** Format: double */
+            halfHeightMm: number;
+        };
+        SprayBloom: {
+            /** Format: int32 */
+            flower: number;
+            /** Format: double */
+            xMm: number;
+            /** Format: double */
+            yMm: number;
+            /** Format: double */
+            turnDegrees: number;
+        };
+        SprayPiece: {
+            /** Format: int32 */
+            flower: number;
+            /** Format: int32 */
+            kind: number;
+            /** Format: int32 */
+            number: number;
+            /** Format: double */
+            turnDegrees: number;
+            /** Format: double */
+            baseMm: number;
+        };
         /** @enum {unknown} */
         StartingPointKind: "natural" | "fantasy";
         StopPart: {
@@ -4201,7 +4234,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShowBloomFlowerView"][];
+                    "application/json": components["schemas"]["ShowBloomSprayView"];
                 };
             };
             /** @description Service Unavailable */
@@ -4217,7 +4250,9 @@ export interface operations {
     };
     getDustDay: {
         parameters: {
-            query?: never;
+            query?: {
+                dusting?: string;
+            };
             header?: never;
             path: {
                 id: string;

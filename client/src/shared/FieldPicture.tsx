@@ -1,5 +1,6 @@
-import { useEffect, useRef } from 'react'
+import { useCallback } from 'react'
 import type { Field, PieceView } from '../api/api'
+import { Painting } from './Painting'
 
 /** A colour field that the server computed, painted inside the outline of a piece. */
 export function FieldPicture({
@@ -15,28 +16,17 @@ export function FieldPicture({
   /** What is to be seen, in words; empty if that is said beside it. */
   label: string
 }) {
-  const canvas = useRef<HTMLCanvasElement>(null)
   const widthPx = Math.round((heightPx * piece.widthMm) / piece.lengthMm)
-  useEffect(() => {
-    const context = canvas.current?.getContext('2d')
-    if (!context) return
-    const scale = devicePixelRatio
-    context.canvas.width = widthPx * scale
-    context.canvas.height = heightPx * scale
-    context.save()
-    context.scale((widthPx * scale) / piece.widthMm, (heightPx * scale) / piece.lengthMm)
-    if (piece.outlinePath) context.clip(new Path2D(piece.outlinePath))
-    context.imageSmoothingQuality = 'high'
-    drawField(context, field, piece)
-    context.restore()
-  }, [field, piece, heightPx, widthPx])
-  return (
-    <canvas
-      ref={canvas}
-      {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}
-      style={{ width: widthPx, maxWidth: '100%', aspectRatio: `${widthPx} / ${heightPx}` }}
-    />
+  const draw = useCallback(
+    (context: CanvasRenderingContext2D) => {
+      context.scale(widthPx / piece.widthMm, heightPx / piece.lengthMm)
+      if (piece.outlinePath) context.clip(new Path2D(piece.outlinePath))
+      context.imageSmoothingQuality = 'high'
+      drawField(context, field, piece)
+    },
+    [field, piece, heightPx, widthPx],
   )
+  return <Painting widthPx={widthPx} heightPx={heightPx} label={label} draw={draw} />
 }
 
 /** A field in a box of width by length, tip up, with its painted details sharp over it. */

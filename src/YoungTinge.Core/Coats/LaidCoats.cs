@@ -16,9 +16,9 @@ public sealed class LaidCoats
         veins = shape.Veins;
         shapes = [.. coats.Select(coat => coat is WashCoat { Marking: { } marking } wash ? MarkingShapes.Of(marking, wash.Place, shape) : [])];
         covers = [.. coats.Select((coat, i) => coat is WashCoat { Marking: not null } ? new CoverMap(shapes[i], shape) : null)];
-        var placed = coats.OfType<IPlacedCoat>().SelectMany(coat => coat.Place.Parts).ToList();
-        NeedsEdge = placed.Any(place => place.Kind == PlaceKind.Rim);
-        IsLopsided = placed.Any(place => place.Half != PieceHalf.Both);
+        var places = coats.OfType<IPlacedCoat>().Select(coat => coat.Place).ToList();
+        NeedsEdge = places.Any(place => place.NeedsEdge);
+        IsLopsided = places.Any(place => place.Parts.Any(part => part.Half != PieceHalf.Both));
     }
 
     public IReadOnlyList<Coat> Coats { get; }

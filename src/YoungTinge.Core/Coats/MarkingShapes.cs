@@ -12,6 +12,9 @@ public static class MarkingShapes
     private const int DotCorners = 12;
     private const int BlotchCorners = 72;
 
+    /// <summary>Each way, to find the middle of a place.</summary>
+    private const int PlaceCells = 24;
+
     /// <summary>Thinner, a stroke has ended.</summary>
     private const double ThinnestMm = 0.08;
 
@@ -188,10 +191,9 @@ public static class MarkingShapes
                     double shiftX = chance.NextDouble() - 0.5, shiftY = chance.NextDouble() - 0.5, keep = chance.NextDouble(), size = chance.NextDouble() - 0.5;
                     var x = ((column + (row % 2) * 0.5) - columns / 2.0 + unsteady * shiftX) * marking.SpacingMm;
                     var y = (row + 0.5 + unsteady * shiftY) * marking.SpacingMm;
-                    if (!(y < shape.LengthMm) || !shape.RowAtMm(y).Contains(x))
+                    if (!(y < shape.LengthMm) || shape.RowAtMm(y) is var line && !line.Contains(x))
                         continue;
-                    var there = place.MaskAt(shape.RowAtMm(y).PointAt(x, place.Parts.Any(part => part.Kind == PlaceKind.Rim)), VeinsOf);
-                    if (keep >= there)
+                    if (keep >= place.MaskAt(line.PointAt(x, place.NeedsEdge), VeinsOf))
                         continue;
                     yield return Round(x, y, marking.SizeMm / 2 * (1 + 0.7 * unsteady * size), DotCorners, 0.12 * unsteady);
                 }
@@ -207,20 +209,11 @@ public static class MarkingShapes
         /// <summary>Where the place is fullest, weighed over the piece.</summary>
         private (double X, double Y) MiddleOfPlace()
         {
-            const int grid = 24;
             double sum = 0, sumX = 0, sumY = 0;
-            for (var i = 0; i < grid; i++)
+            foreach (var point in shape.Cells(PlaceCells, place.NeedsEdge))
             {
-                var y = (i + 0.5) / grid * shape.LengthMm;
-                var row = shape.RowAtMm(y);
-                for (var j = 0; j < grid; j++)
-                {
-                    var x = ((j + 0.5) / grid - 0.5) * shape.WidthMm;
-                    if (!row.Contains(x))
-                        continue;
-                    var weight = place.MaskAt(row.PointAt(x), VeinsOf);
-                    (sum, sumX, sumY) = (sum + weight, sumX + weight * x, sumY + weight * y);
-                }
+                var weight = place.MaskAt(point, VeinsOf);
+                (sum, sumX, sumY) = (sum + weight, sumX + weight * point.XMm, sumY + weight * point.YMm);
             }
 
             return sum > 0 ? (sumX / sum, sumY / sum) : (0, shape.LengthMm / 2);

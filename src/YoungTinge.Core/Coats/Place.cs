@@ -79,6 +79,10 @@ public sealed record Place(PlaceKind Kind, double Start, double End, double Feat
     [JsonIgnore]
     public bool IsInMm => Kind is PlaceKind.Rim or PlaceKind.Bar;
 
+    /// <summary>Whether any part of it asks how far the edge is.</summary>
+    [JsonIgnore]
+    public bool NeedsEdge => Parts.Any(part => part.Kind == PlaceKind.Rim);
+
     /// <summary>By what it says, the other places too: two lists with the same places in them are the same.</summary>
     public bool Equals(Place? other) =>
         other is not null && (Kind, Start, End, Feather, Relief, Half) == (other.Kind, other.Start, other.End, other.Feather, other.Relief, other.Half)

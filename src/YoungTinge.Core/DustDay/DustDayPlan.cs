@@ -16,7 +16,17 @@ public enum PassKind
 }
 
 /// <summary>One coat on all pieces of one kind, within a pass.</summary>
-public sealed record PassUse(Guid PieceId, Guid CoatId, int Pieces, double Minutes);
+/// <param name="IsOutOfReach">The flower is assembled, and the brush hardly comes to where this coat goes.</param>
+public sealed record PassUse(Guid PieceId, Guid CoatId, int Pieces, double Minutes, bool IsOutOfReach);
+
+/// <summary>Whether coats go on before flowers are assembled or after.</summary>
+public enum Dusting
+{
+    /// <summary>What a plan says is for after assembly comes after it, all else before.</summary>
+    AsPlanned,
+    BeforeAssembly,
+    AfterAssembly,
+}
 
 /// <summary>One mix on everything that gets it now.</summary>
 /// <param name="Family">Of the brush that it takes; null for what takes none.</param>
@@ -43,13 +53,33 @@ public sealed record DustDayPlan(IReadOnlyList<CoatPass> Passes)
 
     public double Minutes => Passes.Sum(pass => pass.Minutes);
 
-    public static DustDayPlan Of(IReadOnlyList<PlannedWork> works, Materials materials)
+    /// <param name="dusting">As each plan says by default.</param>
+    public static DustDayPlan Of(IReadOnlyList<PlannedWork> works, Materials materials, Dusting dusting = Dusting.AsPlanned)
     {
-        var chains = works.Select(work => (Work: work, Tasks: Tasks(work, materials))).Where(chain => chain.Tasks.Count > 0).ToList();
+        var chains = works.Select(work => new Chain(work, [.. work.Plan.Coats.Select(coat => TaskOf(coat, materials))])).ToList();
+        // Flowers are assembled once: what comes after waits for all that comes before.
+        var splits = chains.ConvertAll(chain => AssembledAt(chain, dusting));
+        var before = PassesOf([.. chains.Zip(splits, (chain, at) => chain with { Tasks = chain.Tasks[..at] })], isAssembled: false, null, materials);
+        var inHand = before.LastOrDefault(pass => pass.Family is not null)?.Family;
+        return new DustDayPlan([.. before, .. PassesOf([.. chains.Zip(splits, (chain, at) => chain with { Tasks = chain.Tasks[at..] })], isAssembled: true, inHand, materials)]);
+    }
+
+    /// <param name="Tasks">Coats of one kind of piece, in their order.</param>
+    private sealed record Chain(PlannedWork Work, List<DayTask> Tasks);
+
+    /// <summary>How many coats come before the flowers are assembled.</summary>
+    private static int AssembledAt(Chain chain, Dusting dusting) => dusting switch
+    {
+        Dusting.BeforeAssembly => chain.Tasks.Count,
+        Dusting.AfterAssembly => 0,
+        _ => chain.Tasks.FindIndex(task => task.Coat is DustCoat { AfterAssembly: true }) is var at and >= 0 ? at : chain.Tasks.Count,
+    };
+
+    private static List<CoatPass> PassesOf(List<Chain> chains, bool isAssembled, BrushFamily? inHand, Materials materials)
+    {
         var order = BrushOrder.For([.. chains.Select(chain => (IReadOnlyList<string>)[.. chain.Tasks.Select(task => task.Station)])]);
         var next = new int[chains.Count];
         var passes = new List<CoatPass>();
-        BrushFamily? inHand = null;
         foreach (var station in order)
         {
             // One station at a time, until nothing more can be done at it; within it mix by mix, the palest first.
@@ -61,21 +91,19 @@ public sealed record DustDayPlan(IReadOnlyList<CoatPass> Passes)
                     break;
                 var first = ready.OrderByDescending(one => one.Task!.Lightness).ThenBy(one => one.Task!.MixKey, StringComparer.Ordinal).First().Task!;
                 var now = ready.Where(one => one.Task!.MixKey == first.MixKey).ToList();
-                passes.Add(Pass(first, [.. now.Select(one => (chains[one.Chain].Work, one.Task!))], inHand, materials));
+                passes.Add(Pass(first, [.. now.Select(one => (chains[one.Chain].Work, one.Task!))], isAssembled, inHand, materials));
                 inHand = first.Family ?? inHand;
                 foreach (var (chain, _) in now)
                     next[chain]++;
             }
         }
 
-        return new DustDayPlan(passes);
+        return passes;
     }
 
     /// <param name="Station">Where it is done: a brush family, the steam, a glaze.</param>
     /// <param name="MixKey">The same for what is mixed or done in one go.</param>
     private sealed record DayTask(Coat Coat, PassKind Kind, BrushFamily? Family, string Station, string MixKey, double Lightness);
-
-    private static List<DayTask> Tasks(PlannedWork work, Materials materials) => [.. work.Plan.Coats.Select(coat => TaskOf(coat, materials))];
 
     private static DayTask TaskOf(Coat coat, Materials materials)
     {
@@ -83,8 +111,7 @@ public sealed record DustDayPlan(IReadOnlyList<CoatPass> Passes)
         {
             case DustCoat dust:
                 var family = BrushFamilies.Of(dust.Mix, materials);
-                var after = dust.AfterAssembly ? " after" : "";
-                return new DayTask(coat, PassKind.Dust, family, $"dust {family}{after}", $"dust {KeyOf(dust.Mix)}{after}", Chip.OfDust(DustOptics.Mix(dust.Mix, materials), materials).L);
+                return new DayTask(coat, PassKind.Dust, family, $"dust {family}", $"dust {KeyOf(dust.Mix)}", Chip.OfDust(DustOptics.Mix(dust.Mix, materials), materials).L);
             case WashCoat wash:
                 var washFamily = BrushFamilies.Of(wash, materials);
                 return new DayTask(
@@ -107,48 +134,23 @@ public sealed record DustDayPlan(IReadOnlyList<CoatPass> Passes)
         return string.Join('+', mix.OrderBy(portion => portion.MaterialId, StringComparer.Ordinal).Select(portion => FormattableString.Invariant($"{portion.MaterialId}:{portion.Parts / whole:0.###}")));
     }
 
-    private static CoatPass Pass(DayTask task, IReadOnlyList<(PlannedWork Work, DayTask Task)> now, BrushFamily? inHand, Materials materials)
+    private static CoatPass Pass(DayTask task, IReadOnlyList<(PlannedWork Work, DayTask Task)> now, bool isAssembled, BrushFamily? inHand, Materials materials)
     {
-        PassUse[] uses = [.. now.Select(one =>
+        var uses = new List<PassUse>();
+        var amounts = new List<CoatAmount>();
+        foreach (var (work, one) in now)
         {
-            var quantity = PasteQuantity.For(one.Work.Piece, one.Work.Parts);
-            return new PassUse(one.Work.PieceId, one.Task.Coat.Id, quantity.Pieces, WorkMinutes.ForCoat(one.Task.Coat, one.Work.Piece.Shape(), quantity.Pieces));
-        })];
-        var amounts = now.SelectMany(one => AmountsOf(one.Work, one.Task.Coat, materials)).GroupBy(amount => amount.MaterialId)
-            .Select(group => new MaterialAmount(group.Key, group.Sum(amount => amount.Grams))).ToList();
-        return new CoatPass(
-            task.Kind, task.Family, task.Family is { } family && family != inHand, amounts, LiquidOf(task.Coat), MlOf(now, materials),
-            task.Coat is DustCoat { AfterAssembly: true }, uses, RunSheet.WaitMinutesAfter(task.Coat));
-    }
-
-    private static IReadOnlyList<MaterialAmount> AmountsOf(PlannedWork work, Coat coat, Materials materials)
-    {
-        var (shape, pieces) = (work.Piece.Shape(), PasteQuantity.For(work.Piece, work.Parts).Pieces);
-        return coat switch
-        {
-            DustCoat dust => CoatAmounts.Dust(dust, shape, pieces),
-            WashCoat wash => CoatAmounts.Paint(wash, shape, pieces),
-            GlazeCoat glaze => [.. CoatAmounts.Tint(glaze, shape, pieces, materials).Select(amount => amount with { Grams = glaze.Coats * amount.Grams })],
-            PollenCoat pollen => [new MaterialAmount(pollen.CrumbId, CoatAmounts.CrumbG(pollen, shape, pieces))],
-            _ => [],
-        };
-    }
-
-    private static string? LiquidOf(Coat coat) => coat switch { WashCoat wash => wash.ThinnerId, GlazeCoat glaze => glaze.GlazeId, _ => null };
-
-    private static double? MlOf(IReadOnlyList<(PlannedWork Work, DayTask Task)> now, Materials materials)
-    {
-        double? Of((PlannedWork Work, DayTask Task) one)
-        {
-            var (shape, pieces) = (one.Work.Piece.Shape(), PasteQuantity.For(one.Work.Piece, one.Work.Parts).Pieces);
-            return one.Task.Coat switch
-            {
-                WashCoat wash => CoatAmounts.WashMl(wash, shape, pieces),
-                GlazeCoat glaze => glaze.Coats * CoatAmounts.GlazeMlPerCoat(glaze, shape, pieces, materials),
-                _ => null,
-            };
+            var (shape, pieces) = (work.Piece.Shape(), PasteQuantity.For(work.Piece, work.Parts).Pieces);
+            uses.Add(new PassUse(work.PieceId, one.Coat.Id, pieces, WorkMinutes.ForCoat(one.Coat, shape, pieces), isAssembled && IsOutOfReach(one.Coat)));
+            amounts.Add(CoatAmounts.Of(one.Coat, shape, pieces, materials));
         }
 
-        return now.All(one => Of(one) is null) ? null : now.Sum(one => Of(one) ?? 0);
+        return new CoatPass(
+            task.Kind, task.Family, task.Family is { } family && family != inHand,
+            [.. amounts.SelectMany(amount => amount.Powders).GroupBy(powder => powder.MaterialId).Select(group => new MaterialAmount(group.Key, group.Sum(powder => powder.Grams)))],
+            amounts[0].LiquidId, amounts[0].Ml is null ? null : amounts.Sum(amount => amount.Ml), isAssembled, uses, RunSheet.WaitMinutesAfter(task.Coat));
     }
+
+    /// <summary>In an assembled flower a brush hardly comes to feet and backs.</summary>
+    private static bool IsOutOfReach(Coat coat) => coat is IPlacedCoat placed && (placed.Sides.Include(Side.Back) || placed.Place.Parts.Any(part => part.Kind == PlaceKind.Base));
 }

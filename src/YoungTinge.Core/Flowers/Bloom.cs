@@ -8,13 +8,19 @@ namespace YoungTinge.Core.Flowers;
 /// <param name="LengthShare">How long it looks from above, as a share of its length; the steeper it stands, the shorter.</param>
 /// <param name="EndOn">A ball or a tube that one looks down on: seen round, not in its outline.</param>
 /// <param name="Shade">Share of light that it loses by standing steep and by what stands over it, 0 to 1.</param>
-public sealed record BloomPiece(int Kind, int Number, double AngleDegrees, double BaseMm, double LengthShare, double Shade, bool EndOn);
+/// <param name="FootShade">The same at its foot, where a cupped piece is darker still.</param>
+public sealed record BloomPiece(int Kind, int Number, double AngleDegrees, double BaseMm, double LengthShare, double Shade, double FootShade, bool EndOn);
 
 /// <summary>An open flower from above, put together from its real pieces. A drawing of how they stand, not of how they bend.</summary>
 public static class Bloom
 {
     /// <summary>Bigger flowers are shown with fewer of their smallest pieces.</summary>
     public const int MostPieces = 400;
+
+    /// <summary>Of each kind, round an open flower.</summary>
+    private const int MostLeaves = 12;
+    private const double LeafBaseShare = 0.05;
+    private const double FirstLeafDegrees = 24;
 
     private const double GoldenAngleDegrees = 137.507764;
 
@@ -26,6 +32,10 @@ public static class Bloom
 
     /// <summary>What a piece that stands upright loses of the light from above.</summary>
     private const double SteepShade = 0.30;
+
+    /// <summary>What a foot loses among the others, and what a full cup adds to that.</summary>
+    private const double FootShade = 0.10;
+    private const double CupShade = 0.15;
 
     /// <summary>What each whorl over a piece takes of its light.</summary>
     private const double CoveredShade = 0.035;
@@ -46,6 +56,15 @@ public static class Bloom
         }
 
         return pieces;
+    }
+
+    /// <summary>Leaves that look out from under an open flower, evenly round; each with its base a little off the middle.</summary>
+    public static IReadOnlyList<SprayPiece> LeavesOf(IReadOnlyList<Piece> kinds)
+    {
+        var leaves = kinds.Index().Where(kind => kind.Item.Form.Role == PieceRole.Leaf)
+            .SelectMany(kind => Enumerable.Range(0, Math.Min(MostLeaves, kind.Item.PerPart)).Select(number => (kind.Index, Number: number))).ToList();
+        var baseMm = LeafBaseShare * ReachMm(kinds);
+        return [.. leaves.Select((leaf, i) => new SprayPiece(0, leaf.Index, leaf.Number, i * 360.0 / leaves.Count + FirstLeafDegrees, baseMm))];
     }
 
     /// <summary>From the middle of the flower to its farthest tip as seen from above; 0 for one of which nothing is seen.</summary>
@@ -87,8 +106,10 @@ public static class Bloom
         var steep = Math.Clamp(1 - Math.Sin(Math.Min(form.OpenDegrees, 90) * Math.PI / 180), 0, 1);
         var (baseMm, lengthMm) = SeenFrom(piece);
         var isRound = IsRound(piece);
+        var shade = (isRound ? 0 : SteepShade * steep) + coveredShade;
         return new BloomPiece(
-            kind, number, turn % 360, baseMm - form.InsetMm * (1 - spread), lengthMm / piece.LengthMm, (isRound ? 0 : SteepShade * steep) + coveredShade, isRound && form.OpenDegrees < EndOnBelowDegrees);
+            kind, number, turn % 360, baseMm - form.InsetMm * (1 - spread), lengthMm / piece.LengthMm,
+            shade, shade + FootShade + CupShade * form.Cup, isRound && form.OpenDegrees < EndOnBelowDegrees);
     }
 
     private static bool IsRound(Piece piece) => piece.Solid || OutlineLibrary.Find(piece.OutlineId) is { IsTube: true };

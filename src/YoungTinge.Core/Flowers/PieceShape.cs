@@ -82,6 +82,22 @@ public sealed class PieceShape
         return new PieceRow(this, along, yMm, Outline.HalfWidthAt(along) * WidthMm / 2, crossings);
     }
 
+    /// <summary>Middles of a net of so many cells each way, those that lie on the piece, on both halves.</summary>
+    /// <param name="withEdge">Whether the distance to the edge is wanted.</param>
+    public IEnumerable<PiecePoint> Cells(int each, bool withEdge)
+    {
+        for (var row = 0; row < each; row++)
+        {
+            var across = RowAtMm((row + 0.5) / each * LengthMm);
+            for (var column = 0; column < each; column++)
+            {
+                var x = ((column + 0.5) / each - 0.5) * WidthMm;
+                if (across.Contains(x))
+                    yield return across.PointAt(x, withEdge);
+            }
+        }
+    }
+
     /// <summary>The whole edge as an SVG path in millimetres, tip up: x to the right from the left edge, y down from the tip.</summary>
     public string SvgPath()
     {

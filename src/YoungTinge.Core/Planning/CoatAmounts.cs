@@ -4,6 +4,12 @@ using YoungTinge.Core.Flowers;
 
 namespace YoungTinge.Core.Planning;
 
+/// <summary>What a coat takes for all pieces and all its layers.</summary>
+/// <param name="Powders">What is weighed: dusts, colours, crumbs; in g.</param>
+/// <param name="LiquidId">The thinner or the glaze; null if it takes none.</param>
+/// <param name="Ml">Of the liquid; null if it takes none.</param>
+public sealed record CoatAmount(IReadOnlyList<MaterialAmount> Powders, string? LiquidId = null, double? Ml = null);
+
 /// <summary>What the coats of a batch of pieces take.</summary>
 public static class CoatAmounts
 {
@@ -13,6 +19,26 @@ public static class CoatAmounts
     /// <summary>Share of a glaze that ends up on the piece: much of a spray passes by, a dip and a brush lose little.</summary>
     private const double SprayShare = 0.4;
     private const double OtherShare = 0.8;
+
+    /// <summary>A brush keeps some of a wash, and some dries in the dish.</summary>
+    private const double WashShare = 0.5;
+
+    /// <summary>Less than this cannot be mixed in a dish, in ml.</summary>
+    private const double SmallestWashMl = 1;
+
+    /// <summary>Crumbs in one layer; what sheds is brushed up and used again.</summary>
+    private const double CrumbMgPerCm2 = 25;
+
+    public static CoatAmount Of(Coat coat, PieceShape shape, int pieces, Materials materials) => coat switch
+    {
+        DustCoat dust => new CoatAmount(Dust(dust, shape, pieces)),
+        WashCoat wash => new CoatAmount(Paint(wash, shape, pieces), wash.ThinnerId, WashMl(wash, shape, pieces)),
+        GlazeCoat glaze => new CoatAmount(
+            [.. Tint(glaze, shape, pieces, materials).Select(amount => amount with { Grams = glaze.Coats * amount.Grams })],
+            glaze.GlazeId, glaze.Coats * GlazeMlPerCoat(glaze, shape, pieces, materials)),
+        PollenCoat pollen => new CoatAmount([new MaterialAmount(pollen.CrumbId, CrumbG(pollen, shape, pieces))]),
+        _ => new CoatAmount([]),
+    };
 
     /// <summary>Dust mix for one coat on all pieces, in g, as each portion.</summary>
     public static IReadOnlyList<MaterialAmount> Dust(DustCoat coat, PieceShape shape, int pieces) =>
@@ -24,15 +50,6 @@ public static class CoatAmounts
         var glaze = materials.Get<Glaze>(coat.GlazeId);
         return pieces * coat.Sides.Count() * shape.AreaCm2 * glaze.WetMlPerCm2 / (glaze.IsSprayed ? SprayShare : OtherShare);
     }
-
-    /// <summary>A brush keeps some of a wash, and some dries in the dish.</summary>
-    private const double WashShare = 0.5;
-
-    /// <summary>Less than this cannot be mixed in a dish, in ml.</summary>
-    private const double SmallestWashMl = 1;
-
-    /// <summary>Crumbs in one layer; what sheds is brushed up and used again.</summary>
-    private const double CrumbMgPerCm2 = 25;
 
     /// <summary>Thinner for a wash on all pieces, in ml.</summary>
     public static double WashMl(WashCoat coat, PieceShape shape, int pieces) =>
@@ -54,22 +71,7 @@ public static class CoatAmounts
     {
         var cover = coat is WashCoat { Marking: { } marking } ? new CoverMap(MarkingShapes.Of(marking, coat.Place, shape), shape) : null;
         var (cellAcrossMm, cellAlongMm) = (shape.WidthMm / Grid, shape.LengthMm / Grid);
-        var needsEdge = coat.Place.Parts.Any(place => place.Kind == PlaceKind.Rim);
-        double sum = 0, inside = 0;
-        for (var row = 0; row < Grid; row++)
-        {
-            var across = shape.RowAtMm((row + 0.5) * cellAlongMm);
-            for (var column = 0; column < Grid; column++)
-            {
-                var x = (column + 0.5) * cellAcrossMm - shape.WidthMm / 2;
-                if (!across.Contains(x))
-                    continue;
-                inside++;
-                sum += cover?.ShareOf(x, (row + 0.5) * cellAlongMm, cellAcrossMm, cellAlongMm)
-                    ?? coat.Place.MaskAt(across.PointAt(x, needsEdge), shape.Veins);
-            }
-        }
-
-        return inside > 0 ? sum / inside : 0;
+        return shape.Cells(Grid, coat.Place.NeedsEdge).Select(point => cover?.ShareOf(point.XMm, point.YMm, cellAcrossMm, cellAlongMm) ?? coat.Place.MaskAt(point, shape.Veins))
+            .DefaultIfEmpty(0).Average();
     }
 }

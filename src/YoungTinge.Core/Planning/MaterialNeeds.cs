@@ -47,20 +47,12 @@ public static class MaterialNeeds
     {
         var shape = work.Piece.Shape();
         var quantity = PasteQuantity.For(work.Piece, work.Parts);
-        foreach (var coat in work.Plan.Coats)
+        foreach (var amount in work.Plan.Coats.Select(coat => CoatAmounts.Of(coat, shape, quantity.Pieces, materials)))
         {
-            IEnumerable<(string MaterialId, double Amount)> uses = coat switch
-            {
-                DustCoat dust => CoatAmounts.Dust(dust, shape, quantity.Pieces).Select(amount => (amount.MaterialId, amount.Grams)),
-                WashCoat wash => CoatAmounts.Paint(wash, shape, quantity.Pieces).Select(amount => (amount.MaterialId, amount.Grams))
-                    .Append((wash.ThinnerId, CoatAmounts.WashMl(wash, shape, quantity.Pieces))),
-                GlazeCoat glaze => CoatAmounts.Tint(glaze, shape, quantity.Pieces, materials).Select(amount => (amount.MaterialId, glaze.Coats * amount.Grams))
-                    .Append((glaze.GlazeId, glaze.Coats * CoatAmounts.GlazeMlPerCoat(glaze, shape, quantity.Pieces, materials))),
-                PollenCoat pollen => [(pollen.CrumbId, CoatAmounts.CrumbG(pollen, shape, quantity.Pieces))],
-                _ => [],
-            };
-            foreach (var (materialId, amount) in uses)
-                yield return new Use(materialId, amount, work.PieceId);
+            foreach (var powder in amount.Powders)
+                yield return new Use(powder.MaterialId, powder.Grams, work.PieceId);
+            if (amount is { LiquidId: { } liquid, Ml: { } ml })
+                yield return new Use(liquid, ml, work.PieceId);
         }
     }
 }

@@ -11,12 +11,13 @@ internal sealed class CoatOrder(Materials materials)
 
     /// <summary>Coats that stay keep their order among each other; new ones come after those of their kind that stay, the palest first.</summary>
     public List<Slot> Sorted(IReadOnlyList<Slot> slots) =>
-        [.. slots.OrderBy(StageOf).ThenBy(slot => slot.IsFree ? 1 : 0).ThenByDescending(slot => slot.IsFree ? LightnessOf(slot) : 0)];
+        [.. slots.OrderBy(slot => StageOf(slot.Template)).ThenBy(slot => slot.IsFree ? 1 : 0).ThenByDescending(slot => slot.IsFree ? LightnessOf(slot) : 0)];
 
-    private int StageOf(Slot slot) => slot.Template switch
+    /// <summary>Coats of a lower stage come first.</summary>
+    public int StageOf(Coat coat) => coat switch
     {
         DustCoat { AfterAssembly: true } => 6,
-        DustCoat dust when !slot.IsFree && DustOptics.IsLustrous(dust.Mix, materials) => 3,
+        DustCoat dust when DustOptics.IsLustrous(dust.Mix, materials) => 3,
         DustCoat => 0,
         WashCoat => 1,
         SteamCoat => 2,

@@ -51,9 +51,10 @@ public sealed class CoatPlanner
         allowed = [.. materials.All.Where(rules.Allows)];
         starch = allowed.OfType<Dust>().FirstOrDefault(dust => dust.Kind == DustKind.Extender);
         kept = [.. plan.Coats.Where(Stays)];
-        // Steam and glaze that are locked are the finish; else it follows from what the zones should look like.
-        if (!kept.Any(coat => coat is SteamCoat or GlazeCoat))
-            kept.AddRange(FinishCoats.For(plan.Targets, allowed, materials));
+        // Steam, lustre or glaze that is locked is that part of the finish; the rest follows from what the zones should look like.
+        var order = new CoatOrder(materials);
+        var settled = kept.Select(order.StageOf).ToHashSet();
+        kept.AddRange(FinishCoats.For(plan.Targets, allowed, materials).Where(coat => !settled.Contains(order.StageOf(coat))));
     }
 
     /// <summary>Whether the planner leaves a coat as it is: a lock, a drawing or pollen is not its to change.</summary>
@@ -230,17 +231,15 @@ public sealed class CoatPlanner
             new CoatSearch(plan.Targets, shape, materials, paste, with, dusts, starch, null, layup).Alone(missed.Zone);
 
         var inStock = Alone(coats, MatteDusts(allowed));
-        var restocked = everything.Count > allowed.Count(one => one is Dust { Kind: DustKind.Matte }) ? Alone(coats, everything) : inStock;
-        if (restocked.DeltaE <= ReachedDeltaE && restocked.DeltaE < inStock.DeltaE && restocked.MaterialId is { } id && !allowed.Any(one => one.Id == id))
-            return new ZoneHelp(missed.Zone, Help.Restock, id, restocked.DeltaE);
-        var matt = Alone(coats.Where(coat => coat is not GlazeCoat), MatteDusts(allowed));
-        if (matt.DeltaE <= ReachedDeltaE && coats.OfType<GlazeCoat>().FirstOrDefault() is { } glaze)
-            return new ZoneHelp(missed.Zone, Help.NoGlaze, glaze.GlazeId, matt.DeltaE);
-        var unlocked = Alone(coats.Where(coat => !Stays(coat)), MatteDusts(allowed));
         if (inStock.DeltaE <= ReachedDeltaE)
             return new ZoneHelp(missed.Zone, Help.Neighbours, null, inStock.DeltaE);
-        return unlocked.DeltaE <= ReachedDeltaE && coats.Any(Stays)
+        if (everything.Count > allowed.Count(one => one is Dust { Kind: DustKind.Matte }) && Alone(coats, everything) is { DeltaE: <= ReachedDeltaE, MaterialId: { } restocked } more
+            && !allowed.Any(one => one.Id == restocked))
+            return new ZoneHelp(missed.Zone, Help.Restock, restocked, more.DeltaE);
+        if (coats.OfType<GlazeCoat>().FirstOrDefault() is { } glaze && Alone(coats.Where(coat => coat is not GlazeCoat), MatteDusts(allowed)) is { DeltaE: <= ReachedDeltaE } matt)
+            return new ZoneHelp(missed.Zone, Help.NoGlaze, glaze.GlazeId, matt.DeltaE);
+        return coats.Any(Stays) && Alone(coats.Where(coat => !Stays(coat)), MatteDusts(allowed)) is { DeltaE: <= ReachedDeltaE } unlocked
             ? new ZoneHelp(missed.Zone, Help.Unlock, null, unlocked.DeltaE)
-            : new ZoneHelp(missed.Zone, Help.OtherTarget, null, Math.Min(missed.Difference.DeltaE, unlocked.DeltaE));
+            : new ZoneHelp(missed.Zone, Help.OtherTarget, null, Math.Min(missed.Difference.DeltaE, inStock.DeltaE));
     }
 }

@@ -51,8 +51,10 @@ internal sealed class CoatSearch
     /// <summary>Of two together, as shares of the best amount of the first alone.</summary>
     private static readonly double[] TriedBesides = [0.6, 1, 1.7];
 
-    // Dusts: see the notes on each in DustFaults.
+    /// <summary>With less starch a dust goes on in blotches.</summary>
     private const double LeastStarchShare = 0.3;
+
+    // Less than this no hand can lay.
     private const double NothingMgPerCm2 = 0.012;
     private const double NothingGPerMl = 0.0015;
 

@@ -2,6 +2,7 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.Schedule;
 
@@ -49,13 +50,13 @@ public static class PlanRisk
                 _ => null,
             };
             if (more is not null)
-                yield return (plan with { Coats = Changed(plan.Coats, i, more) }, MainOf(coat));
+                yield return (plan with { Coats = Changed(plan.Coats, i, more) }, MainOf(coat, materials));
         }
     }
 
-    private static string MainOf(Coat coat) => coat switch
+    private static string MainOf(Coat coat, Materials materials) => coat switch
     {
-        DustCoat dust => dust.Mix.MaxBy(portion => portion.Parts)!.MaterialId,
+        DustCoat dust => DustOptics.MainOf(dust.Mix, materials),
         WashCoat wash => wash.Mix.MaxBy(portion => portion.Parts)!.MaterialId,
         GlazeCoat glaze => glaze.GlazeId,
         _ => "",

@@ -16,20 +16,21 @@ public static class GetDustDay
     /// <summary>One kind of piece in a pass. It is ticked on the piece's own run sheet, step by step.</summary>
     /// <param name="StepKeys">On that run sheet, with what to send with a tick.</param>
     /// <param name="IsDone">All of them are ticked as they stand now.</param>
+    /// <param name="IsOutOfReach">The flower is assembled, and a brush hardly comes there.</param>
     public sealed record UseView(
         Guid PieceId, Guid FlowerId, string FlowerName, string PieceName, int Pieces, double Minutes, LoadWord? Load, Place? Place, Sides? Sides, int? Seconds, int? Coats,
-        Marking? Marking, IReadOnlyDictionary<string, string> StepKeys, bool IsDone);
+        Marking? Marking, IReadOnlyDictionary<string, string> StepKeys, bool IsDone, bool IsOutOfReach);
 
     /// <param name="Pot">Colour of the mix; null for what has none.</param>
     public sealed record PassView(CoatPass Pass, ColourView? Pot, IReadOnlyList<UseView> Uses);
 
-    public sealed record Answer(CommissionView Commission, IReadOnlyList<PassView> Passes, double Minutes, int BrushChanges, int AfterAssembly, int BeforeAssembly);
+    public sealed record Answer(CommissionView Commission, IReadOnlyList<PassView> Passes, double Minutes, int BrushChanges);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/commissions/{id:guid}/dust-day", Handle)
         .WithName("getDustDay").Produces<Answer>().Fails(404, 503);
 
     private static async Task<IResult> Handle(
-        Guid id, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, RunSheetStore ticks, TimeProvider clock, CancellationToken cancel)
+        Guid id, QueryWord<Dusting>? dusting, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, RunSheetStore ticks, TimeProvider clock, CancellationToken cancel)
     {
         var current = await studio.GetAsync(cancel);
         var (all, flowers) = await commissions.ListAsync(current.Id, cancel);
@@ -38,17 +39,13 @@ public static class GetDustDay
         var materials = await cabinet.LoadAsync(current.Id, cancel);
         var names = flowers.Where(flower => flower.CommissionId == id).ToDictionary(flower => flower.Id, flower => flower.Name);
         var planned = (await pieces.ListAsync(current.Id, null, cancel)).Where(piece => names.ContainsKey(piece.FlowerId) && piece.Parts > 0).ToDictionary(piece => piece.Id);
-        var done = new Dictionary<Guid, Dictionary<string, string>>();
-        foreach (var piece in planned.Keys)
-            done[piece] = (await ticks.ListAsync(piece, cancel)).ToDictionary(tick => tick.StepKey, tick => tick.Fingerprint);
+        var done = await ticks.ListAllAsync([.. planned.Keys], cancel);
         var steps = planned.Values.ToDictionary(piece => piece.Id, piece => RunSheet.For(piece.Plan, piece.Piece, piece.Parts, materials));
-        var day = DustDayPlan.Of([.. planned.Values.Select(piece => new PlannedWork(piece.Id, piece.Piece, piece.Parts, piece.Plan))], materials);
+        var day = DustDayPlan.Of([.. planned.Values.Select(piece => new PlannedWork(piece.Id, piece.Piece, piece.Parts, piece.Plan))], materials, (dusting ?? default).Value);
         return TypedResults.Ok(new Answer(
             CommissionView.From(commission, current, clock.GetUtcNow()),
             [.. day.Passes.Select(pass => new PassView(pass, Pot(pass), [.. pass.Uses.Select(use => View(use, planned[use.PieceId]))]))],
-            day.Minutes, day.BrushChanges,
-            day.Passes.Where(pass => pass is { Kind: PassKind.Dust, AfterAssembly: true }).Sum(pass => pass.Uses.Count),
-            day.Passes.Where(pass => pass is { Kind: PassKind.Dust, AfterAssembly: false }).Sum(pass => pass.Uses.Count)));
+            day.Minutes, day.BrushChanges));
 
         UseView View(PassUse use, PlannedPiece piece)
         {
@@ -58,7 +55,7 @@ public static class GetDustDay
                 piece.Id, piece.FlowerId, names[piece.FlowerId], piece.Piece.Name, use.Pieces, use.Minutes,
                 coat is DustCoat dust ? DustLoad.Nearest(dust.LoadMgPerCm2).Word : null, (coat as IPlacedCoat)?.Place, (coat as IPlacedCoat)?.Sides ?? (coat as GlazeCoat)?.Sides,
                 (coat as SteamCoat)?.Seconds, (coat as GlazeCoat)?.Coats, (coat as WashCoat)?.Marking, keys,
-                keys.All(key => done[piece.Id].GetValueOrDefault(key.Key) == key.Value));
+                keys.All(key => done[piece.Id].Any(tick => tick.StepKey == key.Key && tick.Fingerprint == key.Value)), use.IsOutOfReach);
         }
 
         ColourView? Pot(CoatPass pass)

@@ -51,7 +51,7 @@ public static class PreviewPlan
 
     /// <param name="light">That the pictures are seen under; daylight by default. Zones are always judged under daylight.</param>
     /// <param name="shown">How many coats lie in the pictures; all by default.</param>
-    private static async Task<IResult> Handle(Guid id, PiecePlan plan, SeenIn? light, int? shown, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
+    private static async Task<IResult> Handle(Guid id, PiecePlan plan, QueryWord<LightKind>? light, int? shown, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
     {
         var studioId = await studio.IdAsync(cancel);
         if (await pieces.FindAsync(studioId, id, cancel) is not { } planned)
@@ -59,7 +59,7 @@ public static class PreviewPlan
         var materials = await cabinet.LoadAsync(studioId, cancel);
         return PlanProblems.Of(plan, materials) is { Count: > 0 } problems
             ? Trouble.NotPossible(problems)
-            : TypedResults.Ok(Compute(plan, planned, (light ?? default).Light, shown ?? int.MaxValue, materials));
+            : TypedResults.Ok(Compute(plan, planned, Lights.Of((light ?? default).Value), shown ?? int.MaxValue, materials));
     }
 
     private static Answer Compute(PiecePlan plan, PlannedPiece planned, Illuminant light, int shown, Materials materials)
@@ -107,23 +107,10 @@ public static class PreviewPlan
 
     private static CoatView View(Coat coat, PieceShape shape, int pieces, Materials materials)
     {
-        var view = new CoatView(coat.Id, null, null, PotOf(coat, materials), [], null);
-        return coat switch
-        {
-            DustCoat dust => view with
-            {
-                MainDustId = DustOptics.MainOf(dust.Mix, materials),
-                Load = DustLoad.Nearest(dust.LoadMgPerCm2),
-                Amounts = CoatAmounts.Dust(dust, shape, pieces),
-            },
-            WashCoat wash => view with { Amounts = CoatAmounts.Paint(wash, shape, pieces), Ml = CoatAmounts.WashMl(wash, shape, pieces) },
-            GlazeCoat glaze => view with
-            {
-                Amounts = [.. CoatAmounts.Tint(glaze, shape, pieces, materials).Select(amount => amount with { Grams = glaze.Coats * amount.Grams })],
-                Ml = glaze.Coats * CoatAmounts.GlazeMlPerCoat(glaze, shape, pieces, materials),
-            },
-            PollenCoat pollen => view with { Amounts = [new MaterialAmount(pollen.CrumbId, CoatAmounts.CrumbG(pollen, shape, pieces))] },
-            _ => view,
-        };
+        var dust = coat as DustCoat;
+        var amount = CoatAmounts.Of(coat, shape, pieces, materials);
+        return new CoatView(
+            coat.Id, dust is null ? null : DustOptics.MainOf(dust.Mix, materials), dust is null ? null : DustLoad.Nearest(dust.LoadMgPerCm2), PotOf(coat, materials),
+            amount.Powders, amount.Ml);
     }
 }

@@ -37,6 +37,29 @@ public class DustDayTests
     });
 
     [Fact]
+    public void Flowers_are_assembled_once_between_what_comes_before_and_after() => Gen.Select(Days, Gen.Enum<Dusting>()).Sample((works, dusting) =>
+    {
+        var passes = DustDayPlan.Of(works, TestData.Cabinet, dusting).Passes;
+        Assert.Equal(passes.OrderBy(pass => pass.AfterAssembly), passes);
+        Assert.True(dusting == Dusting.AsPlanned || passes.All(pass => pass.AfterAssembly == (dusting == Dusting.AfterAssembly)));
+        var after = passes.Where(pass => pass.AfterAssembly).SelectMany(pass => pass.Uses).Select(use => use.CoatId).ToHashSet();
+        if (dusting == Dusting.AsPlanned)
+            Assert.All(works.SelectMany(work => work.Plan.Coats).OfType<DustCoat>().Where(dust => dust.AfterAssembly), dust => Assert.Contains(dust.Id, after));
+        // Every coat is still there, each piece in its own order.
+        foreach (var work in works)
+            Assert.Equal(work.Plan.Coats.Select(coat => coat.Id), passes.SelectMany(pass => pass.Uses).Where(use => use.PieceId == work.PieceId).Select(use => use.CoatId));
+    });
+
+    [Fact]
+    public void In_an_assembled_flower_feet_and_backs_are_out_of_reach()
+    {
+        Coat[] coats = [Dust("nettle", place: new Place(PlaceKind.Base, 0, 0.1, 0.2)), Dust("wine-lees", sides: Sides.Back), Dust("guelder", place: new Place(PlaceKind.Rim, 0, 1, 4)), Steam];
+        bool[] Reach(Dusting dusting) => [.. coats.Select(coat => DustDayPlan.Of([Work(coats)], TestData.Cabinet, dusting).Passes.SelectMany(pass => pass.Uses).Single(use => use.CoatId == coat.Id).IsOutOfReach)];
+        Assert.Equal([true, true, false, false], Reach(Dusting.AfterAssembly));
+        Assert.All(Reach(Dusting.BeforeAssembly), Assert.False);
+    }
+
+    [Fact]
     public void What_is_mixed_is_what_the_pieces_take_by_themselves() => Days.Sample(
         works =>
         {

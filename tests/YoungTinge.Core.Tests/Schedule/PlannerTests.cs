@@ -98,6 +98,42 @@ public class PlannerTests
     }
 
     [Fact]
+    public void A_locked_steam_still_gets_the_glaze_that_is_wanted_and_a_locked_glaze_no_second_one()
+    {
+        var wanted = Made(Dust("guelder", 0.15));
+        var gloss = wanted with { Targets = wanted.Targets.ToDictionary(target => target.Key, target => target.Value with { Finish = Finish.Gloss }) };
+        var steam = new SteamCoat(Guid.NewGuid(), 20) { IsLocked = true };
+        var steamed = Planner(gloss with { Coats = [steam] }).Propose(Approach.PasteLed, keepsPaste: true)!.Plan.Coats;
+        Assert.Equal([steam], steamed.OfType<SteamCoat>());
+        Assert.Single(steamed.OfType<GlazeCoat>());
+        var satin = Glaze("satin-veil") with { Id = Guid.NewGuid(), IsLocked = true };
+        var glazed = Planner(gloss with { Coats = [satin] }).Propose(Approach.PasteLed, keepsPaste: true)!.Plan.Coats;
+        Assert.Equal([satin], glazed.OfType<GlazeCoat>());
+        Assert.Single(glazed.OfType<SteamCoat>());
+    }
+
+    [Fact]
+    public void A_slip_is_blamed_on_the_colour_and_not_on_its_starch()
+    {
+        var plan = Plan(new DustCoat(Guid.NewGuid(), [new("wine-lees", 1), new("plain-cornstarch", 6)], 0.1, Place.Whole, Sides.Both)) with { Paste = new PasteRecipe("bright-white-paste", []) };
+        Assert.Equal("wine-lees", PlanRisk.Of(plan, Petal.Shape(), 100, TestData.Cabinet).MaterialId);
+    }
+
+    [Fact]
+    public void A_zone_that_its_neighbours_hold_back_is_told_so_before_anything_else()
+    {
+        // A green foot beside a red heart on one small piece, with nothing but washes all over allowed to be long.
+        var wanted = Made(Dust("guelder", 0.3, new Place(PlaceKind.Heart, 0, 0.2, 0.3)));
+        var torn = wanted with
+        {
+            Targets = wanted.Targets.ToDictionary(target => target.Key, target => target.Key == Zone.Tip ? Target.Of(new Lab(40, -25, 20)) : target.Key == Zone.Rim ? Target.Of(new Lab(75, 40, 10)) : target.Value),
+        };
+        var proposal = Planner(torn).Propose(Approach.PasteLed, keepsPaste: true)!;
+        Assert.All(proposal.Help.Where(help => help.DeltaE <= CoatPlanner.ReachedDeltaE), help => Assert.Equal(Help.Neighbours, help.Help));
+        Assert.All(proposal.Help.Where(help => help.Help == Help.OtherTarget), help => Assert.True(help.DeltaE > CoatPlanner.ReachedDeltaE));
+    }
+
+    [Fact]
     public void Guests_and_stock_bound_what_it_takes()
     {
         var wanted = Made(Dust("scabious", 0.2), Dust("bog-myrtle", 0.2, new Place(PlaceKind.Base, 0, 0.1, 0.2)));

@@ -1,5 +1,6 @@
-import { useEffect, useRef } from 'react'
+import { useCallback } from 'react'
 import type { Bloom } from '../../api/api'
+import { Painting } from '../../shared/Painting'
 import { drawBeside, drawBloom } from './drawBloom'
 
 /** Room round the farthest tip, and how much of the leaves is looked for at most. */
@@ -19,33 +20,19 @@ export function BloomPicture({
   only?: string
   label: string
 }) {
-  const canvas = useRef<HTMLCanvasElement>(null)
-  useEffect(() => {
-    const context = canvas.current?.getContext('2d')
-    if (!context) return
-    const scale = devicePixelRatio
-    context.canvas.width = sizePx * scale
-    context.canvas.height = sizePx * scale
-    const stand = { x: (sizePx * scale) / 2, y: (sizePx * scale) / 2, pxPerMm: 0, turn: 0 }
-    // Leaves lie under the flower and look out from it.
-    const leaves = only ? [] : bloom.kinds.filter((kind) => kind.role === 'leaf')
-    const reachMm = only ? reachOf(bloom, only) : bloom.reachMm
-    const leafMm = Math.max(0, ...leaves.map((kind) => 0.05 * reachMm + kind.lengthMm))
-    stand.pxPerMm = (sizePx * scale) / 2 / (Math.max(1, reachMm, Math.min(leafMm, mostForLeaves * reachMm)) * margin)
-    const all = leaves.flatMap((kind) => Array.from({ length: Math.min(kind.perPart, 12) }, (_, i) => ({ kind, i })))
-    all.forEach(({ kind, i }, at) =>
-      drawBeside(context, kind, i, { ...stand, turn: (at * 360) / all.length + 24 }, 0.05 * reachMm),
-    )
-    drawBloom(context, bloom, stand, only)
-  }, [bloom, sizePx, only])
-  return (
-    <canvas
-      ref={canvas}
-      role="img"
-      aria-label={label}
-      style={{ width: sizePx, maxWidth: '100%', aspectRatio: '1 / 1' }}
-    />
+  const draw = useCallback(
+    (context: CanvasRenderingContext2D) => {
+      const leaves = only ? [] : bloom.leaves.map((leaf) => ({ leaf, kind: bloom.kinds[leaf.kind]! }))
+      const reachMm = only ? reachOf(bloom, only) : bloom.reachMm
+      const leafMm = Math.max(0, ...leaves.map(({ leaf, kind }) => leaf.baseMm + kind.lengthMm))
+      const shownMm = Math.max(1, reachMm, Math.min(leafMm, mostForLeaves * reachMm))
+      const stand = { x: sizePx / 2, y: sizePx / 2, pxPerMm: sizePx / 2 / (shownMm * margin), turn: 0 }
+      leaves.forEach(({ leaf, kind }) => drawBeside(context, kind, leaf, stand))
+      drawBloom(context, bloom, stand, only)
+    },
+    [bloom, sizePx, only],
   )
+  return <Painting widthPx={sizePx} heightPx={sizePx} label={label} draw={draw} />
 }
 
 /** From the middle to the farthest tip of one whorl. */

@@ -1,12 +1,12 @@
 import { useQuery } from '@tanstack/react-query'
-import { Printer } from 'lucide-react'
 import { useTranslation } from 'react-i18next'
-import { Link, useParams } from 'react-router'
+import { useParams } from 'react-router'
 import type { Material, PieceView } from '../../api/api'
 import { answer, api, zones } from '../../api/api'
 import { queries } from '../../api/queries'
 import { FieldPicture } from '../../shared/FieldPicture'
 import { Reading, Unreadable } from '../../shared/Message'
+import { SheetHead } from '../../shared/SheetHead'
 import { Swatch } from '../../shared/Swatch'
 import type { NameOf } from '../../shared/words'
 import { dayWords, differenceWords, dose, nameFinder, zoneName } from '../../shared/words'
@@ -22,21 +22,11 @@ export function SwatchCardPage() {
     return flower.error ? <Unreadable error={flower.error} retry={() => void flower.refetch()} /> : <Reading />
   return (
     <main className="mx-auto w-full max-w-4xl p-4 lg:p-6 print:max-w-none print:p-0">
-      <p className="text-xs print:hidden">
-        <Link className="act" to={`/flowers/${flowerId}`}>
-          {flower.data.name}
-        </Link>
-      </p>
-      <div className="flex flex-wrap items-baseline gap-x-4">
-        <h1 className="name text-2xl">{t('card.title', { flower: flower.data.name })}</h1>
-        <p className="quiet text-sm">
-          {flower.data.commission.name}, {t('runSheet.due', { date: dayWords(flower.data.commission.dueOn) })}
-        </p>
-        <button className="btn btn-sm ml-auto print:hidden" onClick={() => window.print()}>
-          <Printer size={16} aria-hidden />
-          {t('runSheet.print')}
-        </button>
-      </div>
+      <SheetHead
+        back={{ to: `/flowers/${flowerId}`, label: flower.data.name }}
+        title={t('card.title', { flower: flower.data.name })}
+        aside={`${flower.data.commission.name}, ${t('runSheet.due', { date: dayWords(flower.data.commission.dueOn) })}`}
+      />
       {flower.data.pieces.map((piece) => (
         <PieceCard key={piece.id} piece={piece} materials={materials.data} />
       ))}

@@ -1,4 +1,4 @@
-import type { Bloom, BloomKind } from '../../api/api'
+import type { Beside, Bloom, BloomKind } from '../../api/api'
 import { drawField } from '../../shared/FieldPicture'
 
 /** Where a whole flower is drawn: its middle, how large, and turned how far. */
@@ -25,20 +25,14 @@ export function drawBloom(context: CanvasRenderingContext2D, bloom: Bloom, stand
   }
 }
 
-/** Leaves, berries or buds that stand round a flower, from its middle outward. */
-export function drawBeside(
-  context: CanvasRenderingContext2D,
-  kind: BloomKind,
-  number: number,
-  stand: Stand,
-  outMm: number,
-) {
+/** Leaves, berries or buds that look out from under flowers, from the middle outward. */
+export function drawBeside(context: CanvasRenderingContext2D, kind: BloomKind, piece: Beside, stand: Stand) {
   context.save()
   context.translate(stand.x, stand.y)
-  context.rotate((stand.turn * Math.PI) / 180)
+  context.rotate((piece.turnDegrees * Math.PI) / 180)
   context.scale(stand.pxPerMm, stand.pxPerMm)
-  context.translate(0, -outMm)
-  drawPiece(context, kind, { number, lengthShare: 1, shade: 0.05, endOn: false })
+  context.translate(0, -piece.baseMm)
+  drawPiece(context, kind, { number: piece.number, lengthShare: 1, shade: 0, footShade: 0, endOn: false })
   context.restore()
 }
 
@@ -46,7 +40,7 @@ export function drawBeside(
 function drawPiece(
   context: CanvasRenderingContext2D,
   kind: BloomKind,
-  { number, lengthShare, shade, endOn }: Pick<Bloom['bloom'][number], 'number' | 'lengthShare' | 'shade' | 'endOn'>,
+  { number, lengthShare, shade, footShade, endOn }: Omit<Bloom['bloom'][number], 'kind' | 'angleDegrees' | 'baseMm'>,
 ) {
   const field = kind.looks[number % kind.looks.length]
   if (!field) return
@@ -64,10 +58,9 @@ function drawPiece(
   context.save()
   context.clip(outline)
   drawField(context, field, kind)
-  // A cupped or steep piece is darker towards its foot, where less light falls.
   const dusk = context.createLinearGradient(0, kind.lengthMm, 0, 0)
-  dusk.addColorStop(0, `rgba(0, 0, 0, ${Math.min(0.6, shade + 0.1 + 0.15 * kind.cup)})`)
-  dusk.addColorStop(0.6, `rgba(0, 0, 0, ${shade * 0.5})`)
+  dusk.addColorStop(0, `rgba(0, 0, 0, ${footShade})`)
+  dusk.addColorStop(0.6, `rgba(0, 0, 0, ${shade / 2})`)
   dusk.addColorStop(1, 'rgba(0, 0, 0, 0)')
   context.fillStyle = dusk
   context.fillRect(0, 0, kind.widthMm, kind.lengthMm)

@@ -10,12 +10,12 @@ import { ConfirmButton } from '../../shared/ConfirmButton'
 import { FrameState } from '../../shared/FrameState'
 import { Failure, Reading, Unreadable } from '../../shared/Message'
 import { SelectField } from '../../shared/SelectField'
-import { problemWords } from '../../shared/words'
 import { hasFields } from '../../shared/stored'
 import { useKept } from '../../shared/useKept'
 import { ColourOfIt } from './ColourOfIt'
 import { SheetFields } from './SheetFields'
 import { WhereUsed } from './WhereUsed'
+import { useProblems } from '../../shared/useProblems'
 
 /** One material of the cabinet, to be changed; or a new one. */
 export function MaterialPage() {
@@ -79,11 +79,7 @@ function Sheet({ id, sheet: saved, version }: { id: string | null; sheet: Materi
       void navigate('/cabinet')
     },
   })
-  const problemAt = (field: string) => {
-    if (!(save.error instanceof RequestFailed)) return undefined
-    const problem = save.error.problems.find((one) => one.path === `sheet.${field}`)
-    return problem && problemWords(t, problem, (one) => one)
-  }
+  const problemAt = useProblems([save.error], undefined, 'sheet')
   const inUse = remove.error instanceof RequestFailed && remove.error.code === 'inUse'
   const clashes = save.error instanceof RequestFailed && save.error.code === 'changedElsewhere'
 

@@ -1,12 +1,13 @@
 import type { ReactNode } from 'react'
 import { useTranslation } from 'react-i18next'
-import type { Diet, FoodStatus, Ingredient, MaterialSheet } from '../../api/api'
+import type { FoodStatus, Ingredient, MaterialSheet } from '../../api/api'
 import { NumberField } from '../../shared/NumberField'
 import { SelectField } from '../../shared/SelectField'
 import { isCounted, isDust, isPoured } from '../../shared/cabinet'
 import { TextArea } from '../../shared/TextArea'
 import { TextField } from '../../shared/TextField'
 import { Weighing } from './Weighing'
+import { diets } from '../../shared/diets'
 
 const foods: FoodStatus[] = ['edible', 'decorativeOnly', 'notFood']
 const ingredients: Ingredient[] = [
@@ -20,8 +21,6 @@ const ingredients: Ingredient[] = [
   'carmine',
   'warnedColour',
 ]
-const diets: Diet[] = ['vegan', 'vegetarian', 'glutenFree', 'nutFree', 'dairyFree']
-
 type NumberName = {
   [Key in keyof MaterialSheet]-?: NonNullable<MaterialSheet[Key]> extends number ? Key : never
 }[keyof MaterialSheet]

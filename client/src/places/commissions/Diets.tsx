@@ -4,8 +4,7 @@ import type { CommissionView, Diet } from '../../api/api'
 import { answer, api } from '../../api/api'
 import { queries } from '../../api/queries'
 import { Failure } from '../../shared/Message'
-
-const diets: Diet[] = ['vegan', 'vegetarian', 'glutenFree', 'nutFree', 'dairyFree']
+import { diets } from '../../shared/diets'
 
 /** What everything in a commission must suit: plans say so when they do not, and the planner keeps to it. */
 export function Diets({ commission }: { commission: CommissionView }) {

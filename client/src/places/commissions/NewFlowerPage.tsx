@@ -9,7 +9,7 @@ import { NumberField } from '../../shared/NumberField'
 import { hasFields } from '../../shared/stored'
 import { TextField } from '../../shared/TextField'
 import { useKept } from '../../shared/useKept'
-import { problemWords } from '../../shared/words'
+import { useProblems } from '../../shared/useProblems'
 
 interface Draft {
   name: string
@@ -43,14 +43,11 @@ export function NewFlowerPage() {
       void go(draft.fromLibrary ? `/flowers/${id}` : `/flowers/${id}/new-piece`)
     },
   })
+  const problemAt = useProblems([add.error])
   if (!library.data)
     return library.error ? <Unreadable error={library.error} retry={() => void library.refetch()} /> : <Reading />
   const set = (change: Partial<Draft>) => kept.set({ ...draft, ...change })
   const failed = add.error instanceof RequestFailed ? add.error : null
-  const problemAt = (path: string) => {
-    const problem = failed?.problems.find((one) => one.path === path)
-    return problem && problemWords(t, problem, (id) => id)
-  }
   const choose = (flower: LibraryFlower | null) => {
     const named = draft.name.trim() === '' || library.data.flowers.some((one) => one.name === draft.name)
     set({ fromLibrary: flower?.id ?? null, ...(named && { name: flower?.name ?? '' }) })

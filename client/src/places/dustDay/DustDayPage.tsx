@@ -1,18 +1,24 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { Brush, Printer } from 'lucide-react'
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query'
+import { Brush } from 'lucide-react'
 import { useTranslation } from 'react-i18next'
-import { Link, useParams } from 'react-router'
-import type { DustDay } from '../../api/api'
-import { answer, api } from '../../api/api'
+import { useParams } from 'react-router'
+import type { DustDay, Dusting } from '../../api/api'
 import { queries } from '../../api/queries'
-import { FrameState } from '../../shared/FrameState'
+import { Choice } from '../../shared/Choice'
 import { Reading, Unreadable } from '../../shared/Message'
 import { minutesWords } from '../../shared/minutesWords'
+import { SheetHead } from '../../shared/SheetHead'
 import { Swatch } from '../../shared/Swatch'
+import { tickStep } from '../../shared/tickStep'
+import { useKept } from '../../shared/useKept'
 import { useTicks } from '../../shared/useTicks'
 import type { NameOf } from '../../shared/words'
 import { dayWords, grams, nameFinder } from '../../shared/words'
 import { placeWords } from '../flower/coatWords'
+
+const dustings: Dusting[] = ['beforeAssembly', 'asPlanned', 'afterAssembly']
+
+const isDusting = (value: unknown): value is Dusting => dustings.includes(value as Dusting)
 
 type PassView = DustDay['passes'][number]
 type Use = PassView['uses'][number]
@@ -20,35 +26,46 @@ type Use = PassView['uses'][number]
 /** A commission's coats as a day's work: all pieces with the first colour, then all with the next. */
 export function DustDayPage() {
   const { commissionId = '' } = useParams()
-  const day = useQuery(queries.dustDay(commissionId))
+  const dusting = useKept<Dusting>(`dusting/${commissionId}`, 'asPlanned', isDusting)
+  const day = useQuery({ ...queries.dustDay(commissionId, dusting.value), placeholderData: keepPreviousData })
   const materials = useQuery(queries.materials())
   if (!day.data || !materials.data)
     return day.error ? <Unreadable error={day.error} retry={() => void day.refetch()} /> : <Reading />
-  return <Sheet day={day.data} nameOf={nameFinder(materials.data)} />
+  return (
+    <Sheet
+      day={day.data}
+      dusting={dusting.value}
+      onDusting={(when) => dusting.set(when)}
+      nameOf={nameFinder(materials.data)}
+    />
+  )
 }
 
-function Sheet({ day, nameOf }: { day: DustDay; nameOf: NameOf }) {
+function Sheet({
+  day,
+  dusting,
+  onDusting,
+  nameOf,
+}: {
+  day: DustDay
+  dusting: Dusting
+  onDusting: (dusting: Dusting) => void
+  nameOf: NameOf
+}) {
   const { t } = useTranslation()
   const client = useQueryClient()
   const { commission } = day
-  const now = day.afterAssembly === 0 ? 'before' : day.beforeAssembly === 0 ? 'after' : 'both'
   const ticks = useTicks(
     `dust-day/${commission.id}`,
-    async (key, wish) => {
+    async (key, { ticked, fingerprint }) => {
       // A coat on a kind of piece is a few steps of that piece's own run sheet: mixing, and brushing.
-      const id = key.split(' ')[0]!
-      const steps = JSON.parse(wish.fingerprint) as Record<string, string>
-      for (const [step, fingerprint] of Object.entries(steps)) {
-        const path = { id, step }
-        await answer(
-          wish.ticked
-            ? api.PUT('/api/pieces/{id}/run-sheet/{step}/tick', { params: { path }, body: { fingerprint } })
-            : api.DELETE('/api/pieces/{id}/run-sheet/{step}/tick', { params: { path } }),
-        )
-      }
+      const steps = JSON.parse(fingerprint) as Record<string, string>
+      for (const [step, one] of Object.entries(steps))
+        await tickStep(key.split(' ')[0]!, step, { ticked, fingerprint: one })
     },
-    () => client.invalidateQueries({ queryKey: queries.dustDay(commission.id).queryKey }),
+    () => client.invalidateQueries({ queryKey: ['dust-day', commission.id] }),
   )
+  const assembledAt = day.passes.findIndex((view) => view.pass.afterAssembly)
   const tickable = (pass: PassView, i: number) => {
     const use = pass.uses[i]!
     return {
@@ -59,24 +76,12 @@ function Sheet({ day, nameOf }: { day: DustDay; nameOf: NameOf }) {
   }
   return (
     <main className="mx-auto w-full max-w-4xl p-4 lg:p-6 print:max-w-none print:p-0">
-      <FrameState>
-        <span role="status" className={ticks.waiting ? 'text-error font-semibold' : 'quiet'}>
-          {t(ticks.waiting ? 'save.waiting' : 'save.saved')}
-        </span>
-      </FrameState>
-      <p className="text-xs print:hidden">
-        <Link className="act" to="/commissions">
-          {commission.name}
-        </Link>
-      </p>
-      <div className="flex flex-wrap items-baseline gap-x-4">
-        <h1 className="name text-2xl">{t('dustDay.title', { commission: commission.name })}</h1>
-        <p className="quiet text-sm">{t('runSheet.due', { date: dayWords(commission.dueOn) })}</p>
-        <button className="btn btn-sm ml-auto print:hidden" onClick={() => window.print()}>
-          <Printer size={16} aria-hidden />
-          {t('runSheet.print')}
-        </button>
-      </div>
+      <SheetHead
+        back={{ to: '/commissions', label: commission.name }}
+        title={t('dustDay.title', { commission: commission.name })}
+        aside={t('runSheet.due', { date: dayWords(commission.dueOn) })}
+        waiting={ticks.waiting}
+      />
       {day.passes.length === 0 ? (
         <p className="mt-3">{t('dustDay.nothing')}</p>
       ) : (
@@ -88,16 +93,19 @@ function Sheet({ day, nameOf }: { day: DustDay; nameOf: NameOf }) {
               time: minutesWords(t, day.minutes),
             })}
           </p>
-          <ul className="mt-1 max-w-prose text-sm" aria-label={t('dustDay.when')}>
-            {(['before', 'after', 'both'] as const).map((when) => (
-              <li key={when} className={when === now ? 'font-semibold' : 'quiet'}>
-                {when === now ? t('dustDay.asPlanned', { what: t(`dustDay.${when}`) }) : t(`dustDay.${when}`)}
-              </li>
-            ))}
-          </ul>
+          <div className="mt-2 print:hidden">
+            <Choice
+              legend={t('dustDay.when')}
+              options={dustings.map((value) => ({ value, label: t(`dustDay.choice.${value}`) }))}
+              chosen={dusting}
+              onChoose={onDusting}
+            />
+          </div>
+          <p className="mt-1 max-w-prose text-sm">{t(`dustDay.means.${dusting}`)}</p>
           <ol className="mt-3">
             {day.passes.map((view, number) => (
               <li key={number} className="border-base-300 break-inside-avoid border-t py-2">
+                {number === assembledAt && <p className="mb-2 font-semibold">{t('dustDay.assemble')}</p>}
                 {view.pass.newBrush && view.pass.family && (
                   <p className="mb-1 flex items-center gap-1 text-sm font-semibold">
                     <Brush size={15} aria-hidden />
@@ -129,7 +137,10 @@ function Sheet({ day, nameOf }: { day: DustDay; nameOf: NameOf }) {
                                 checked={isTicked}
                                 onChange={(event) => ticks.setTicked(step, event.target.checked)}
                               />
-                              <span className={isTicked ? 'quiet line-through' : ''}>{wordsOfUse(t, use)}</span>
+                              <span>
+                                <span className={isTicked ? 'quiet line-through' : ''}>{wordsOfUse(t, use)}</span>
+                                {use.isOutOfReach && <strong> {t('dustDay.outOfReach')}</strong>}
+                              </span>
                             </label>
                           </li>
                         )
@@ -145,6 +156,7 @@ function Sheet({ day, nameOf }: { day: DustDay; nameOf: NameOf }) {
               </li>
             ))}
           </ol>
+          {assembledAt < 0 && <p className="border-base-300 border-t py-2 font-semibold">{t('dustDay.assemble')}</p>}
           <section className="border-base-300 mt-2 break-inside-avoid border-t pt-3 text-sm">
             <h2 className="font-semibold">{t('caution.title')}</h2>
             <ul className="mt-1 list-disc pl-5">
@@ -165,7 +177,7 @@ type T = ReturnType<typeof useTranslation>['t']
 function passWords(t: T, { pass }: PassView, nameOf: NameOf): string {
   const names = pass.amounts.map((one) => nameOf(one.materialId)).join(', ')
   const liquid = pass.thinnerOrGlazeId ? nameOf(pass.thinnerOrGlazeId) : ''
-  return t(`dustDay.pass.${pass.kind}${pass.afterAssembly ? 'After' : ''}`, { names, liquid })
+  return t(`dustDay.pass.${pass.kind}`, { names, liquid })
 }
 
 function amountWords(t: T, { pass }: PassView, nameOf: NameOf): string {

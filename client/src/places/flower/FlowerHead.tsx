@@ -4,12 +4,13 @@ import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link, useNavigate } from 'react-router'
 import type { FlowerAnswer } from '../../api/api'
-import { answer, api, RequestFailed } from '../../api/api'
+import { answer, api } from '../../api/api'
 import { queries } from '../../api/queries'
 import { ConfirmButton } from '../../shared/ConfirmButton'
 import { Failure } from '../../shared/Message'
 import { TextField } from '../../shared/TextField'
-import { flowerCount, problemWords } from '../../shared/words'
+import { flowerCount } from '../../shared/words'
+import { useProblems } from '../../shared/useProblems'
 
 /** A flower's name, what it is for, and the ways to see it whole. */
 export function FlowerHead({ flower }: { flower: FlowerAnswer }) {
@@ -79,8 +80,7 @@ function FlowerFields({ flower, onDone }: { flower: FlowerAnswer; onDone: () => 
       void client.invalidateQueries({ queryKey: queries.commissions().queryKey })
     },
   })
-  const problem =
-    save.error instanceof RequestFailed ? save.error.problems.find((one) => one.path === 'name') : undefined
+  const problem = useProblems([save.error])('name')
   return (
     <form
       className="mt-2 space-y-2"
@@ -93,7 +93,7 @@ function FlowerFields({ flower, onDone }: { flower: FlowerAnswer; onDone: () => 
         label={t('flower.name')}
         value={name}
         most={120}
-        problem={problem && problemWords(t, problem, (id) => id)}
+        problem={problem}
         className="w-full"
         onChange={setName}
       />

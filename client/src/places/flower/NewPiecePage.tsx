@@ -8,8 +8,8 @@ import { Failure, Reading, Unreadable } from '../../shared/Message'
 import { SelectField } from '../../shared/SelectField'
 import { hasFields } from '../../shared/stored'
 import { useKept } from '../../shared/useKept'
-import { problemWords } from '../../shared/words'
 import { PieceFields } from './PieceFields'
+import { useProblems } from '../../shared/useProblems'
 
 interface Draft {
   piece: Piece
@@ -44,14 +44,11 @@ export function NewPiecePage() {
       void go(`/flowers/${flowerId}/${id}`)
     },
   })
+  const problemAt = useProblems([add.error])
   if (!flower.data)
     return flower.error ? <Unreadable error={flower.error} retry={() => void flower.refetch()} /> : <Reading />
   const failed = add.error instanceof RequestFailed ? add.error : null
   const own = failed?.problems.filter((problem) => problem.path !== 'piece') ?? []
-  const problemAt = (path: string) => {
-    const problem = own.find((one) => one.path === path)
-    return problem && problemWords(t, problem, (id) => id)
-  }
   return (
     <main className="w-full p-4 lg:p-6">
       <p className="text-xs">

@@ -11,8 +11,8 @@ import { Editor } from '../../shared/Editor'
 import { Failure } from '../../shared/Message'
 import { hasFields } from '../../shared/stored'
 import { useKept } from '../../shared/useKept'
-import { problemWords } from '../../shared/words'
 import { PieceFields } from './PieceFields'
+import { useProblems } from '../../shared/useProblems'
 
 /** How much smaller a copy is, to be varied from there. */
 const copyScale = 0.8
@@ -96,10 +96,7 @@ export function PieceEditor({
   const ids = client.getQueryData(flowerKey)?.pieces.map((one) => one.id) ?? []
   const at = ids.indexOf(piece.id)
   const failed = save.error instanceof RequestFailed ? save.error : null
-  const problemAt = (path: string) => {
-    const problem = failed?.problems.find((one) => one.path === path)
-    return problem && problemWords(t, problem, (id) => id)
-  }
+  const problemAt = useProblems([save.error])
   const draft = kept.value
   const isChanged = JSON.stringify(draft) !== JSON.stringify(piece.piece)
   return (

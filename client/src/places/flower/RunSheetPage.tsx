@@ -1,15 +1,13 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { Printer } from 'lucide-react'
 import { useTranslation } from 'react-i18next'
-import { Link, useParams } from 'react-router'
+import { useParams } from 'react-router'
 import type { Material, RunSheet, RunStepView } from '../../api/api'
-import { answer, api } from '../../api/api'
 import { queries } from '../../api/queries'
-import { FrameState } from '../../shared/FrameState'
 import { Reading, Unreadable } from '../../shared/Message'
-import { dayWords } from '../../shared/words'
-import { nameFinder } from '../../shared/words'
+import { SheetHead } from '../../shared/SheetHead'
+import { tickStep } from '../../shared/tickStep'
 import { useTicks } from '../../shared/useTicks'
+import { dayWords, nameFinder } from '../../shared/words'
 import { cautionsOf, stepWords } from './stepWords'
 
 /** The steps for all pieces of a kind: to tick at the bench, or to print. */
@@ -39,15 +37,9 @@ function Sheet({ sheet, flowerId, materials }: { sheet: RunSheet; flowerId: stri
   const client = useQueryClient()
   const ticks = useTicks(
     sheet.piece.id,
-    (step, { ticked, fingerprint }) => {
-      const path = { id: sheet.piece.id, step }
-      return ticked
-        ? answer(api.PUT('/api/pieces/{id}/run-sheet/{step}/tick', { params: { path }, body: { fingerprint } }))
-        : answer(api.DELETE('/api/pieces/{id}/run-sheet/{step}/tick', { params: { path } }))
-    },
+    (step, wish) => tickStep(sheet.piece.id, step, wish),
     () => client.invalidateQueries({ queryKey: queries.runSheet(sheet.piece.id).queryKey }),
   )
-  const { waiting } = ticks
   const stepOf = (view: RunStepView) => ({ ...view, key: view.step.key })
   const isTicked = (view: RunStepView) => ticks.isTicked(stepOf(view))
   const done = sheet.steps.filter(isTicked).length
@@ -55,28 +47,15 @@ function Sheet({ sheet, flowerId, materials }: { sheet: RunSheet; flowerId: stri
   const cautions = cautionsOf(sheet.steps)
   return (
     <main className="mx-auto w-full max-w-3xl p-4 lg:p-6 print:max-w-none print:p-0">
-      <FrameState>
-        <span role="status" className={waiting ? 'text-error font-semibold' : 'quiet'}>
-          {t(waiting ? 'save.waiting' : 'save.saved')}
-        </span>
-      </FrameState>
-      <p className="text-xs print:hidden">
-        <Link className="act" to={`/flowers/${flowerId}/${sheet.piece.id}`}>
-          {t('runSheet.back', { flower: sheet.flowerName, piece: sheet.piece.name.toLowerCase() })}
-        </Link>
-      </p>
-      <div className="flex flex-wrap items-baseline gap-x-4">
-        <h1 className="name text-2xl">
-          {t('runSheet.title', { flower: sheet.flowerName, piece: sheet.piece.name.toLowerCase() })}
-        </h1>
-        <p className="quiet text-sm">
-          {sheet.commission.name}, {t('runSheet.due', { date: dayWords(sheet.commission.dueOn) })}
-        </p>
-        <button className="btn btn-sm ml-auto print:hidden" onClick={() => window.print()}>
-          <Printer size={16} aria-hidden />
-          {t('runSheet.print')}
-        </button>
-      </div>
+      <SheetHead
+        back={{
+          to: `/flowers/${flowerId}/${sheet.piece.id}`,
+          label: t('runSheet.back', { flower: sheet.flowerName, piece: sheet.piece.name.toLowerCase() }),
+        }}
+        title={t('runSheet.title', { flower: sheet.flowerName, piece: sheet.piece.name.toLowerCase() })}
+        aside={`${sheet.commission.name}, ${t('runSheet.due', { date: dayWords(sheet.commission.dueOn) })}`}
+        waiting={ticks.waiting}
+      />
       <p className="mt-1 text-sm" role="status">
         {next
           ? t('runSheet.progress', { done, all: sheet.steps.length })

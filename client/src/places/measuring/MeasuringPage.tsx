@@ -9,7 +9,7 @@ import { Failure, Reading, Unreadable } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
 import { hasFields } from '../../shared/stored'
 import { useKept } from '../../shared/useKept'
-import { problemWords } from '../../shared/words'
+import { useProblems } from '../../shared/useProblems'
 
 /** How the studio measures: units, scale, and how near a leftover has to be. */
 export function MeasuringPage() {
@@ -44,10 +44,7 @@ function OpenMeasuring({ kept }: { kept: Measuring }) {
   })
   const failed = save.error instanceof RequestFailed ? save.error : null
   const clashes = failed?.code === 'changedElsewhere'
-  const problemAt = (path: string) => {
-    const problem = failed?.problems.find((one) => one.path === path)
-    return problem && problemWords(t, problem, (id) => id)
-  }
+  const problemAt = useProblems([save.error])
   const theirs = () => client.fetchQuery({ ...queries.measuring(), staleTime: 0 })
   const isChanged = JSON.stringify(draft) !== JSON.stringify(kept)
   return (

@@ -3,11 +3,12 @@ import type { FoundRecipes, Material } from '../../api/api'
 import { AddMaterial } from '../../shared/AddMaterial'
 import { Choice } from '../../shared/Choice'
 import type { NameOf } from '../../shared/words'
-import { diets, PickedList } from './PickedList'
+import { PickedList } from './PickedList'
 import type { Table } from './tableState'
 import type { LongWork } from './useLongWork'
 import { WorkState } from './WorkState'
 import { offered } from '../../shared/cabinet'
+import { diets } from '../../shared/diets'
 
 const mostColours = ['1', '2', '3', '4'] as const
 

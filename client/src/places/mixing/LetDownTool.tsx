@@ -9,9 +9,10 @@ import { Problem } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
 import { SelectField } from '../../shared/SelectField'
 import type { NameOf } from '../../shared/words'
-import { grams, problemWords } from '../../shared/words'
+import { grams } from '../../shared/words'
 import type { Table } from './tableState'
 import { offered } from '../../shared/cabinet'
+import { useProblems } from '../../shared/useProblems'
 
 /** Part of a touch, made measurable by kneading whole touches into a weighed lump of white. */
 export function LetDownTool({ table, materials, nameOf }: { table: Table; materials: Material[]; nameOf: NameOf }) {
@@ -33,10 +34,7 @@ export function LetDownTool({ table, materials, nameOf }: { table: Table; materi
     retry: false,
   })
   const failed = error instanceof RequestFailed ? error : null
-  const problemAt = (path: string) => {
-    const problem = failed?.problems.find((one) => one.path === path)
-    return problem && problemWords(t, problem, nameOf)
-  }
+  const problemAt = useProblems([error], nameOf)
   return (
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,22rem)_minmax(0,1fr)]">
       <div className="space-y-3">

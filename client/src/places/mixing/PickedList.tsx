@@ -1,8 +1,5 @@
 import { X } from 'lucide-react'
-import type { Diet } from '../../api/api'
 import type { NameOf } from '../../shared/words'
-
-export const diets: Diet[] = ['vegan', 'vegetarian', 'glutenFree', 'nutFree', 'dairyFree']
 
 /** Materials that have been picked, each to be put back with a press. */
 export function PickedList({

@@ -7,11 +7,11 @@ import { AddMaterial } from '../../shared/AddMaterial'
 import { ColourEntry } from '../../shared/ColourEntry'
 import { NumberField } from '../../shared/NumberField'
 import type { NameOf } from '../../shared/words'
-import { problemWords } from '../../shared/words'
 import type { Table } from './tableState'
 import { useLongWork } from './useLongWork'
 import { WorkState } from './WorkState'
 import { RescueAnswer } from './RescueAnswer'
+import { useProblems } from '../../shared/useProblems'
 
 /** A colour that went in besides the recipe, counted in its first unit. */
 interface Slip {
@@ -56,10 +56,7 @@ export function RescueTool({
   }
   // An answer to what is no longer the question is put away.
   const [asked, setAsked] = useState('')
-  const problemAt = (path: string) => {
-    const problem = work.error?.problems.find((one) => one.path === path)
-    return problem && problemWords(t, problem, nameOf)
-  }
+  const problemAt = useProblems([work.error], nameOf)
   const isAnswered = asked === JSON.stringify(question)
   return (
     <div>

@@ -14,7 +14,7 @@ import { TextArea } from '../../shared/TextArea'
 import { TextField } from '../../shared/TextField'
 import { useKept } from '../../shared/useKept'
 import type { NameOf } from '../../shared/words'
-import { problemWords } from '../../shared/words'
+import { useProblems } from '../../shared/useProblems'
 
 /** What really became of a batch: what went in, what it came out as, where it lies, what is left. */
 export function BatchEditor({
@@ -50,10 +50,7 @@ export function BatchEditor({
     },
   })
   const failed = save.error instanceof RequestFailed ? save.error : null
-  const problemAt = (path: string) => {
-    const problem = failed?.problems.find((one) => one.path === path)
-    return problem && problemWords(t, problem, nameOf)
-  }
+  const problemAt = useProblems([save.error], nameOf)
   const change = (part: Partial<NonNullable<KeptBatch['made']>>) =>
     made && setDraft({ ...draft, made: { ...made, ...part } })
   const theirs = async () => {

@@ -19,7 +19,8 @@ import { PlanHead } from './PlanHead'
 import { SaveRow } from './SaveRow'
 import { UsePicker } from './UsePicker'
 import type { PasteDraft } from './usePastePlan'
-import { usePasteDraft, usePlanLook, useProblems } from './usePastePlan'
+import { usePasteDraft, usePlanLook } from './usePastePlan'
+import { useProblems } from '../../shared/useProblems'
 
 const mostPastes = 4
 
@@ -57,7 +58,7 @@ function OpenMarble({ flowerId, kept, materials }: { flowerId: string; kept: Mar
       await client.invalidateQueries({ queryKey: queries.marble(flowerId).queryKey })
     },
   })
-  const problemAt = useProblems([look.error, save.error], nameOf)
+  const problemAt = useProblems([look.error, save.error], nameOf, 'plan')
 
   return (
     <main className="w-full pb-10">

@@ -19,7 +19,8 @@ import { Schools } from './Schools'
 import { StepCurve } from './StepCurve'
 import { UsePicker } from './UsePicker'
 import type { PasteDraft } from './usePastePlan'
-import { usePasteDraft, usePlanLook, useProblems } from './usePastePlan'
+import { usePasteDraft, usePlanLook } from './usePastePlan'
+import { useProblems } from '../../shared/useProblems'
 
 /** A run of shades for a flower: from where to where, in what steps, for which pieces, and by which school. */
 export function OmbrePage() {
@@ -51,7 +52,7 @@ function OpenOmbre({ flowerId, kept, materials }: { flowerId: string; kept: Ombr
       await client.invalidateQueries({ queryKey: queries.ombre(flowerId).queryKey })
     },
   })
-  const problemAt = useProblems([look.error, save.error], nameOf)
+  const problemAt = useProblems([look.error, save.error], nameOf, 'plan')
   const shades = look.data?.shades ?? []
   const way = look.data?.ways.find((one) => one.school === plan.school)
 

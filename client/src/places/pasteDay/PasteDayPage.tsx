@@ -7,7 +7,7 @@ import type { Material, PasteDay } from '../../api/api'
 import { answer, api } from '../../api/api'
 import { queries } from '../../api/queries'
 import { Choice } from '../../shared/Choice'
-import { FrameState } from '../../shared/FrameState'
+import { TickState } from '../../shared/SheetHead'
 import { LetDownSteps } from '../../shared/LetDownSteps'
 import { Reading, Unreadable } from '../../shared/Message'
 import type { Tickable } from '../../shared/useTicks'
@@ -76,11 +76,7 @@ function OpenDay({
   const rests = day.blocks.filter((block) => block.restHours > 0)
   return (
     <main className="mx-auto w-full max-w-6xl px-4 pt-5 pb-10 lg:px-6 print:max-w-none print:p-0 print:text-[0.72rem] print:leading-tight print:[&_.text-sm]:text-[0.72rem] print:[&_.text-sm]:leading-tight">
-      <FrameState>
-        <span role="status" className={ticks.waiting ? 'text-error font-semibold' : 'quiet'}>
-          {t(ticks.waiting ? 'save.waiting' : 'save.saved')}
-        </span>
-      </FrameState>
+      <TickState waiting={ticks.waiting} />
       <h1 className="name text-3xl print:text-xl">{t('pasteDay.title')}</h1>
       <fieldset className="mt-2 flex flex-wrap gap-x-6 gap-y-1">
         <legend className="quiet text-xs">{t('pasteDay.commissions')}</legend>

@@ -8,6 +8,7 @@ import { Problem } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
 import type { NameOf } from '../../shared/words'
 import { deltaE, grams, problemWords, scale } from '../../shared/words'
+import { useProblems } from '../../shared/useProblems'
 
 type Flower = PasteDay['commissions'][number]['flowers'][number]
 
@@ -56,10 +57,7 @@ function FlowerQuantities({ flower, nameOf }: { flower: Flower; nameOf: NameOf }
     onSettled: () => client.invalidateQueries(),
   })
   const failed = save.error instanceof RequestFailed ? save.error : null
-  const problemAt = (path: string) => {
-    const problem = failed?.problems.find((one) => one.path === path)
-    return problem && problemWords(t, problem, nameOf)
-  }
+  const problemAt = useProblems([save.error], nameOf)
   const hasBuds = flower.buds > 0
   // Saved when the field is left: half a number is no number of flowers.
   const [typed, setTyped] = useState<{ flowers?: number; buds?: number }>({})

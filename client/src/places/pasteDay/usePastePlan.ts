@@ -1,12 +1,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useDeferredValue } from 'react'
-import { useTranslation } from 'react-i18next'
 import { RequestFailed } from '../../api/api'
-import type { ProblemAt } from '../../shared/Editor'
 import { hasFields } from '../../shared/stored'
 import { useKept } from '../../shared/useKept'
-import type { NameOf } from '../../shared/words'
-import { problemWords } from '../../shared/words'
 
 /** A plan as it stands on the page, and the version that it was made from. */
 export interface PasteDraft<P> {
@@ -38,14 +34,4 @@ export function usePlanLook<P, A>(
     gcTime: 60_000,
     retry: (count, error) => count < 2 && error instanceof RequestFailed && error.isPassing,
   })
-}
-
-/** The words for what is wrong with a field of a plan, whichever request said so. */
-export function useProblems(errors: unknown[], nameOf: NameOf): ProblemAt {
-  const { t } = useTranslation()
-  const problems = errors.flatMap((error) => (error instanceof RequestFailed ? error.problems : []))
-  return (path) => {
-    const problem = problems.find((one) => one.path.replace(/^plan\./, '') === path)
-    return problem && problemWords(t, problem, nameOf)
-  }
 }

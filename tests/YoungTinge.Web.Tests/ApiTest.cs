@@ -1,0 +1,46 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+using Microsoft.AspNetCore.Mvc.Testing;
+using YoungTinge.Testing;
+
+namespace YoungTinge.Web.Tests;
+
+/// <summary>Tests that ask the application as a client does; each begins with the demo as it was seeded.</summary>
+public abstract class ApiTest(DemoDatabase demo) : IClassFixture<DemoDatabase>, IAsyncLifetime
+{
+    private WebApplicationFactory<Program> factory = null!;
+
+    protected HttpClient Http { get; private set; } = null!;
+
+    protected DemoDatabase Demo => demo;
+
+    public virtual async Task InitializeAsync()
+    {
+        await demo.ResetAsync();
+        factory = new WebApplicationFactory<Program>().WithWebHostBuilder(host => host.UseSetting("ConnectionStrings:Studio", demo.ConnectionString));
+        Http = factory.CreateClient();
+    }
+
+    public async Task DisposeAsync() => await factory.DisposeAsync();
+
+    protected async Task<JsonNode> GetAsync(string path) => (await Http.GetFromJsonAsync<JsonNode>(path))!;
+
+    protected async Task<JsonNode> PostAsync(string path, JsonNode body)
+    {
+        var response = await Http.PostAsJsonAsync(path, body);
+        Assert.True(response.StatusCode == HttpStatusCode.OK, await response.Content.ReadAsStringAsync());
+        return (await response.Content.ReadFromJsonAsync<JsonNode>())!;
+    }
+
+    /// <summary>Fields of a request that cannot be, each with what is wrong with it.</summary>
+    protected static async Task<List<string>> ProblemsOf(HttpResponseMessage response)
+    {
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, response.StatusCode);
+        return [.. (await response.Content.ReadFromJsonAsync<JsonNode>())!["problems"]!.AsArray().Select(problem => $"{problem!["path"]} {problem["code"]}")];
+    }
+
+    /// <summary>A flower of the demo by its name, with its pieces.</summary>
+    protected async Task<JsonNode> FlowerAsync(string name) => (await GetAsync("/api/commissions"))["commissions"]!.AsArray()
+        .SelectMany(entry => entry!["flowers"]!.AsArray()).First(flower => (string)flower!["name"]! == name)!;
+}
