@@ -7,6 +7,9 @@ using YoungTinge.Core.Flowers;
 
 namespace YoungTinge.Store;
 
+/// <summary>A studio as it was before another took its place.</summary>
+public sealed record ReplacedStudio(int Id, string StudioName, DateTimeOffset ReplacedAt);
+
 public enum ArchiveProblem
 {
     /// <summary>No archive of a studio.</summary>
@@ -34,10 +37,13 @@ public abstract record RestoreResult
 /// </summary>
 public sealed class ArchiveStore(NpgsqlDataSource dataSource)
 {
+    /// <summary>So many earlier states are kept.</summary>
+    public const int MostReplaced = 10;
+
     public const string Format = "young-tinge-studio";
 
     /// <summary>Of the archive; raised with each migration that changes what a row holds.</summary>
-    public const int Version = 9;
+    public const int Version = 10;
 
     /// <summary>In the order in which they can be put in. The condition picks a studio's rows of it.</summary>
     private static readonly (string Name, string Condition, string Key)[] Tables =
@@ -54,6 +60,7 @@ public sealed class ArchiveStore(NpgsqlDataSource dataSource)
         ("paste_plan", "studio_id = $1", "flower_id, kind"),
         ("paste_day_tick", "studio_id = $1", "step_key"),
         ("paste_day_leftover", "studio_id = $1", "block_key"),
+        ("stock_use", "studio_id = $1", "tick_key, material_id"),
     ];
 
     public static IReadOnlyList<string> TableNames => [.. Tables.Select(table => table.Name)];
@@ -66,8 +73,15 @@ public sealed class ArchiveStore(NpgsqlDataSource dataSource)
         return await WriteAsync(connection, studioId, cancel);
     }
 
+    /// <summary>What an archive holds, before anything is done with it; the problem if it is none that this build can read.</summary>
+    public static (string? StudioName, ArchiveProblem? Problem) Look(string archive) => Parse(archive) is not { } document ? (null, ArchiveProblem.NotAnArchive)
+        : document["version"]!.GetValue<int>() != Version ? (null, ArchiveProblem.OtherVersion)
+        : document["studio"]!["name"] is JsonValue name && name.TryGetValue<string>(out var text) ? (text, null) : (null, ArchiveProblem.Damaged);
+
     /// <summary>Puts an archived studio in place of the one that is there, all of it or nothing.</summary>
-    public async Task<RestoreResult> RestoreAsync(Guid? currentId, string archive, CancellationToken cancel)
+    public Task<RestoreResult> RestoreAsync(Guid? currentId, string archive, CancellationToken cancel) => RestoreAsync(currentId, archive, cancel, fromStateId: null);
+
+    private async Task<RestoreResult> RestoreAsync(Guid? currentId, string archive, CancellationToken cancel, int? fromStateId)
     {
         if (Parse(archive) is not { } document)
             return new RestoreResult.Refused(ArchiveProblem.NotAnArchive);
@@ -76,9 +90,11 @@ public sealed class ArchiveStore(NpgsqlDataSource dataSource)
 
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
         await using var transaction = await connection.BeginTransactionAsync(cancel);
+        if (fromStateId is { } state)
+            await ForgetAsync(connection, "id = $1", state, cancel);
         if (currentId is { } current)
         {
-            await KeepAsync(connection, await WriteAsync(connection, current, cancel), cancel);
+            await KeepAsync(connection, current, await WriteAsync(connection, current, cancel), cancel);
             await using var clear = new NpgsqlCommand("delete from studio where id = $1", connection);
             clear.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = current });
             await clear.ExecuteNonQueryAsync(cancel);
@@ -113,19 +129,24 @@ public sealed class ArchiveStore(NpgsqlDataSource dataSource)
         }
     }
 
-    /// <summary>When the last archive was put in place; null if none was.</summary>
-    public async Task<DateTimeOffset?> ReplacedAtAsync(CancellationToken cancel)
+    /// <summary>States of the studio before archives took its place, newest first.</summary>
+    public async Task<IReadOnlyList<ReplacedStudio>> ListReplacedAsync(CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand("select replaced_at from replaced_studio");
-        return await command.ExecuteScalarAsync(cancel) is DateTime at ? new DateTimeOffset(at, TimeSpan.Zero) : null;
+        await using var command = dataSource.CreateCommand("select id, studio_name, replaced_at from replaced_studio order by id desc");
+        await using var reader = await command.ExecuteReaderAsync(cancel);
+        var states = new List<ReplacedStudio>();
+        while (await reader.ReadAsync(cancel))
+            states.Add(new ReplacedStudio(reader.GetInt32(0), reader.GetString(1), reader.GetFieldValue<DateTimeOffset>(2)));
+        return states;
     }
 
-    /// <summary>Puts back the studio that the last archive replaced; done again, it puts the archive back.</summary>
-    /// <returns>Null if none was replaced.</returns>
-    public async Task<RestoreResult?> UndoAsync(Guid? currentId, CancellationToken cancel)
+    /// <summary>Puts an earlier state back; the one that it takes the place of is kept in turn, so nothing is lost by trying.</summary>
+    /// <returns>Null if there is no such state.</returns>
+    public async Task<RestoreResult?> BringBackAsync(Guid? currentId, int stateId, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand("select archive from replaced_studio");
-        return await command.ExecuteScalarAsync(cancel) is string archive ? await RestoreAsync(currentId, archive, cancel) : null;
+        await using var command = dataSource.CreateCommand("select archive from replaced_studio where id = $1");
+        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = stateId });
+        return await command.ExecuteScalarAsync(cancel) is string archive ? await RestoreAsync(currentId, archive, cancel, stateId) : null;
     }
 
     private static JsonObject? Parse(string archive)
@@ -173,13 +194,23 @@ public sealed class ArchiveStore(NpgsqlDataSource dataSource)
         return (long)(await command.ExecuteScalarAsync(cancel))!;
     }
 
-    private static async Task KeepAsync(NpgsqlConnection connection, string archive, CancellationToken cancel)
+    private static async Task KeepAsync(NpgsqlConnection connection, Guid studioId, string archive, CancellationToken cancel)
     {
         await using var command = new NpgsqlCommand("""
-            insert into replaced_studio (archive) values ($1)
-            on conflict (id) do update set archive = excluded.archive, replaced_at = now()
+            insert into replaced_studio (archive, studio_name)
+            select $1, name from studio where id = $2
             """, connection);
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = archive });
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        await command.ExecuteNonQueryAsync(cancel);
+        await ForgetAsync(connection, "id not in (select id from replaced_studio order by id desc limit $1)", MostReplaced, cancel);
+    }
+
+    /// <param name="which">A condition of ours over one number.</param>
+    private static async Task ForgetAsync(NpgsqlConnection connection, string which, int number, CancellationToken cancel)
+    {
+        await using var command = new NpgsqlCommand($"delete from replaced_studio where {which}", connection);
+        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = number });
         await command.ExecuteNonQueryAsync(cancel);
     }
 

@@ -8,12 +8,16 @@ using YoungTinge.Core.Mixing;
 namespace YoungTinge.Store;
 
 /// <summary>A paste to mix, or mixed, for a commission. Colours are under daylight.</summary>
+/// <param name="CommissionId">Null when that is gone for good: what was mixed outlives it.</param>
 /// <param name="Target">What it should be, rested.</param>
 /// <param name="Measured">What it came out as; null before it was read.</param>
 /// <param name="Version">Counts the saves; 0 for one that was never saved.</param>
 public sealed record Batch(
-    Guid Id, Guid CommissionId, string Name, PasteRecipe Recipe, double PasteG, Lab Target, Lab? Measured, string Note, int Version)
+    Guid Id, Guid? CommissionId, string Name, PasteRecipe Recipe, double PasteG, Lab Target, Lab? Measured, string Note, int Version)
 {
+    /// <summary>Of the commission, also when that is gone for good.</summary>
+    public string CommissionName { get; init; } = "";
+
     /// <summary>Null before it was mixed.</summary>
     public Making? Made { get; init; }
 
@@ -44,15 +48,17 @@ public sealed class BatchStore(NpgsqlDataSource dataSource)
     private const string Columns = """
         b.id, b.commission_id, b.name, b.recipe::text, b.paste_g, b.target_l, b.target_a, b.target_b,
             b.measured_l, b.measured_a, b.measured_b, b.note, b.version,
-            b.made_at, b.made_recipe::text, b.made_g, b.left_g, b.kept_in, b.block_key, b.place
+            b.made_at, b.made_recipe::text, b.made_g, b.left_g, b.kept_in, b.block_key, b.place, coalesce(c.name, b.commission_name)
         """;
+
+    private const string From = "batch b left join commission c on c.id = b.commission_id";
 
     /// <summary>Newest first.</summary>
     public async Task<IReadOnlyList<Batch>> ListAsync(Guid studioId, int most, CancellationToken cancel)
     {
         await using var command = dataSource.CreateCommand($"""
             select {Columns}
-            from batch b
+            from {From}
             where b.studio_id = $1
             order by b.kept_at desc, b.id
             limit $2
@@ -83,26 +89,25 @@ public sealed class BatchStore(NpgsqlDataSource dataSource)
     {
         await using var command = new NpgsqlCommand(batch.Version == 0
             ? """
-                insert into batch (id, studio_id, commission_id, name, recipe, paste_g, target_l, target_a, target_b,
+                insert into batch (id, studio_id, commission_id, commission_name, name, recipe, paste_g, target_l, target_a, target_b,
                     measured_l, measured_a, measured_b, note, made_at, made_recipe, made_g, left_g, kept_in, block_key, place)
-                select $1, $2, c.id, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20
-                from commission c
+                select $1, $2, c.id, c.name, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20
+                from live_commission c
                 where c.studio_id = $2 and c.id = $3
                 on conflict do nothing
                 returning version
                 """
             : """
                 update batch
-                set commission_id = c.id, name = $4, recipe = $5, paste_g = $6, target_l = $7, target_a = $8, target_b = $9,
+                set name = $4, recipe = $5, paste_g = $6, target_l = $7, target_a = $8, target_b = $9,
                     measured_l = $10, measured_a = $11, measured_b = $12, note = $13, made_at = $14, made_recipe = $15, made_g = $16, left_g = $17,
                     kept_in = $18, version = version + 1
-                from commission c
-                where batch.id = $1 and batch.studio_id = $2 and c.studio_id = $2 and c.id = $3 and version = $19
+                where id = $1 and studio_id = $2 and commission_id is not distinct from $3 and version = $19
                 returning version
                 """, connection);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = batch.Id });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
-        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = batch.CommissionId });
+        command.Parameters.Add(Maybe(NpgsqlDbType.Uuid, batch.CommissionId));
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = batch.Name });
         command.Parameters.Add(Json(batch.Recipe));
         foreach (var number in new double?[]
@@ -137,7 +142,7 @@ public sealed class BatchStore(NpgsqlDataSource dataSource)
     /// <summary>Whether every batch of a studio has recipes that can be read.</summary>
     internal static async Task<bool> CanReadAllAsync(NpgsqlConnection connection, Guid studioId, CancellationToken cancel)
     {
-        await using var command = new NpgsqlCommand($"select {Columns} from batch b where b.studio_id = $1", connection);
+        await using var command = new NpgsqlCommand($"select {Columns} from {From} where b.studio_id = $1", connection);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         await using var reader = await command.ExecuteReaderAsync(cancel);
         try
@@ -162,7 +167,7 @@ public sealed class BatchStore(NpgsqlDataSource dataSource)
 
     private async Task<SaveBatchResult> WhyNotAsync(Guid studioId, Batch batch, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand($"select {Columns} from batch b where b.studio_id = $1 and b.id = $2");
+        await using var command = dataSource.CreateCommand($"select {Columns} from {From} where b.studio_id = $1 and b.id = $2");
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = batch.Id });
         await using var reader = await command.ExecuteReaderAsync(cancel);
@@ -176,7 +181,7 @@ public sealed class BatchStore(NpgsqlDataSource dataSource)
 
     private static Batch Read(NpgsqlDataReader reader) => new(
         reader.GetGuid(0),
-        reader.GetGuid(1),
+        reader.IsDBNull(1) ? null : reader.GetGuid(1),
         reader.GetString(2),
         Recipe(reader.GetString(3)),
         reader.GetDouble(4),
@@ -185,6 +190,7 @@ public sealed class BatchStore(NpgsqlDataSource dataSource)
         reader.GetString(11),
         reader.GetInt32(12))
     {
+        CommissionName = reader.GetString(20),
         Made = reader.IsDBNull(13) ? null : new Making(
             reader.GetFieldValue<DateTimeOffset>(13), Recipe(reader.GetString(14)), reader.GetDouble(15), reader.GetDouble(16), reader.GetString(17)),
         Block = reader.IsDBNull(18) ? null : new BlockPlace(reader.GetString(18), reader.GetInt32(19)),

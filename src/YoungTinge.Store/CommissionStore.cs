@@ -1,4 +1,5 @@
 using Npgsql;
+using NpgsqlTypes;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats;
 using YoungTinge.Core.Colour;
@@ -6,11 +7,46 @@ using YoungTinge.Core.Flowers;
 
 namespace YoungTinge.Store;
 
-/// <summary>Work that someone has ordered.</summary>
+/// <summary>How far a commission is.</summary>
+public enum CommissionStatus
+{
+    Asked,
+    Planned,
+    InWork,
+    Delivered,
+
+    /// <summary>Over and out of the way; kept to look things up.</summary>
+    PutAway,
+}
+
+/// <summary>What a maker says of a commission.</summary>
 /// <param name="Place">Where the flowers will stand, in the maker's words.</param>
+/// <param name="RoomHumidityPercent">0 to 100; null is not known.</param>
+/// <param name="RoomCelsius">-10 to 50; null is not known.</param>
 /// <param name="Light">That they will be seen in there.</param>
+/// <param name="MarginDays">Everything is to be ready so long before it is due, 0 to 60.</param>
+/// <param name="ClientNote">What the client wishes, or is told.</param>
+/// <param name="OwnNote">For the studio alone.</param>
 /// <param name="Diets">That everything must suit.</param>
-public sealed record Commission(Guid Id, string Name, DateOnly DueOn, string Place, int? RoomHumidityPercent, LightKind Light, IReadOnlyList<Diet> Diets);
+public sealed record CommissionDetails(
+    string Name, DateOnly DueOn, string Place, int? RoomHumidityPercent, double? RoomCelsius, LightKind Light, int MarginDays, string ClientNote, string OwnNote,
+    IReadOnlyList<Diet> Diets, CommissionStatus Status);
+
+/// <summary>Work that someone has ordered.</summary>
+/// <param name="Version">Counts the saves.</param>
+public sealed record Commission(Guid Id, CommissionDetails Details, int Version)
+{
+    public string Name => Details.Name;
+
+    public DateOnly DueOn => Details.DueOn;
+
+    public LightKind Light => Details.Light;
+
+    public IReadOnlyList<Diet> Diets => Details.Diets;
+
+    /// <summary>There is something to do for it, now or soon.</summary>
+    public bool IsOpen => Details.Status is CommissionStatus.Asked or CommissionStatus.Planned or CommissionStatus.InWork;
+}
 
 /// <summary>A design within a commission.</summary>
 /// <param name="MustBeEdible">The flower itself will be eaten.</param>
@@ -18,13 +54,20 @@ public sealed record Flower(Guid Id, Guid CommissionId, string Name, int Flowers
 
 public sealed class CommissionStore(NpgsqlDataSource dataSource)
 {
+    private const string CommissionColumns = """
+        c.id, c.version, c.name, c.due_on, c.place, c.room_humidity_percent, c.room_celsius, c.light, c.margin_days, c.client_note, c.own_note, c.diets, c.status
+        """;
+
+    private const string FlowerColumns = "f.id, f.name, f.flowers, f.buds, f.must_be_edible";
+    private const int FirstFlowerColumn = 13;
+
     /// <summary>All commissions, first due first, and all their flowers.</summary>
     public async Task<(IReadOnlyList<Commission> Commissions, IReadOnlyList<Flower> Flowers)> ListAsync(Guid studioId, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand("""
-            select c.id, c.name, c.due_on, c.place, c.room_humidity_percent, c.light, c.diets, f.id, f.name, f.flowers, f.buds, f.must_be_edible
-            from commission c
-            left join flower f on f.commission_id = c.id
+        await using var command = dataSource.CreateCommand($"""
+            select {CommissionColumns}, {FlowerColumns}
+            from live_commission c
+            left join live_flower f on f.commission_id = c.id
             where c.studio_id = $1
             order by c.due_on, c.name, f.position
             """);
@@ -37,7 +80,7 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
             var commission = ReadCommission(reader);
             if (commissions.Count == 0 || commissions[^1].Id != commission.Id)
                 commissions.Add(commission);
-            if (!await reader.IsDBNullAsync(7, cancel))
+            if (!await reader.IsDBNullAsync(FirstFlowerColumn, cancel))
                 flowers.Add(ReadFlower(reader, commission.Id));
         }
 
@@ -46,9 +89,9 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
 
     public async Task<(Commission Commission, Flower Flower)?> FindFlowerAsync(Guid studioId, Guid flowerId, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand("""
-            select c.id, c.name, c.due_on, c.place, c.room_humidity_percent, c.light, c.diets, f.id, f.name, f.flowers, f.buds, f.must_be_edible
-            from flower f
+        await using var command = dataSource.CreateCommand($"""
+            select {CommissionColumns}, {FlowerColumns}
+            from live_flower f
             join commission c on c.id = f.commission_id
             where f.studio_id = $1 and f.id = $2
             """);
@@ -68,7 +111,7 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
         await using var command = dataSource.CreateCommand("""
             update flower
             set flowers = $3, buds = $4
-            where studio_id = $1 and id = $2 and flowers = $5 and buds = $6
+            where studio_id = $1 and id = $2 and deleted_at is null and flowers = $5 and buds = $6
             """);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = was.Id });
@@ -85,10 +128,19 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
     {
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
         await using var transaction = await connection.BeginTransactionAsync(cancel);
+        if (!await AddFlowerAsync(connection, studioId, flower, pieces, cancel))
+            return false;
+        await transaction.CommitAsync(cancel);
+        return true;
+    }
+
+    internal static async Task<bool> AddFlowerAsync(
+        NpgsqlConnection connection, Guid studioId, Flower flower, IReadOnlyList<(Guid Id, Piece Piece, PiecePlan Plan)> pieces, CancellationToken cancel)
+    {
         await using var command = new NpgsqlCommand("""
             insert into flower (id, studio_id, commission_id, position, name, flowers, buds, must_be_edible)
             select $1, c.studio_id, c.id, coalesce((select max(position) + 1 from flower where commission_id = c.id), 0), $4, $5, $6, $7
-            from commission c
+            from live_commission c
             where c.studio_id = $2 and c.id = $3
             """, connection);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = flower.Id });
@@ -102,7 +154,6 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
             return false;
         foreach (var (id, piece, plan) in pieces)
             await PieceStore.InsertAsync(connection, studioId, flower.Id, id, piece, plan, cancel);
-        await transaction.CommitAsync(cancel);
         return true;
     }
 
@@ -112,7 +163,7 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
     {
         await using var command = dataSource.CreateCommand("""
             update flower set name = $3, must_be_edible = $4
-            where studio_id = $1 and id = $2 and name = $5 and must_be_edible = $6
+            where studio_id = $1 and id = $2 and deleted_at is null and name = $5 and must_be_edible = $6
             """);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = was.Id });
@@ -123,29 +174,70 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
         return await command.ExecuteNonQueryAsync(cancel) > 0;
     }
 
-    /// <returns>False if there is no such flower.</returns>
-    public async Task<bool> RemoveFlowerAsync(Guid studioId, Guid flowerId, CancellationToken cancel)
+    public async Task AddAsync(Guid studioId, Guid id, CommissionDetails details, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand("delete from flower where studio_id = $1 and id = $2");
-        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
-        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = flowerId });
-        return await command.ExecuteNonQueryAsync(cancel) > 0;
+        await using var connection = await dataSource.OpenConnectionAsync(cancel);
+        await AddAsync(connection, studioId, id, details, cancel);
     }
 
-    /// <returns>False if there is no such commission.</returns>
-    public async Task<bool> SaveDietsAsync(Guid studioId, Guid commissionId, IReadOnlyList<Diet> diets, CancellationToken cancel)
+    internal static async Task AddAsync(NpgsqlConnection connection, Guid studioId, Guid id, CommissionDetails details, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand("update commission set diets = $3 where studio_id = $1 and id = $2");
+        await using var command = new NpgsqlCommand("""
+            insert into commission (id, studio_id, name, due_on, place, room_humidity_percent, room_celsius, light, margin_days, client_note, own_note, diets, status)
+            values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)
+            """, connection);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = id });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
-        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = commissionId });
-        command.Parameters.Add(new NpgsqlParameter<string[]> { TypedValue = [.. diets.Distinct().Select(Words.Diets.WordFor)] });
-        return await command.ExecuteNonQueryAsync(cancel) > 0;
+        AddDetails(command, details);
+        await command.ExecuteNonQueryAsync(cancel);
+    }
+
+    /// <summary>Writes a commission over the version that the change was made from.</summary>
+    /// <returns>Its new version; null if it was changed in the meantime, or is gone.</returns>
+    public async Task<int?> SaveAsync(Guid studioId, Guid id, int madeFromVersion, CommissionDetails details, CancellationToken cancel)
+    {
+        await using var command = dataSource.CreateCommand("""
+            update commission
+            set name = $3, due_on = $4, place = $5, room_humidity_percent = $6, room_celsius = $7, light = $8, margin_days = $9, client_note = $10,
+                own_note = $11, diets = $12, status = $13, version = version + 1
+            where id = $1 and studio_id = $2 and deleted_at is null and version = $14
+            returning version
+            """);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = id });
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        AddDetails(command, details);
+        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = madeFromVersion });
+        return await command.ExecuteScalarAsync(cancel) as int?;
+    }
+
+    /// <summary>Null if there is none, or it is in the bin.</summary>
+    public async Task<Commission?> FindAsync(Guid studioId, Guid id, CancellationToken cancel) =>
+        (await ListAsync(studioId, cancel)).Commissions.FirstOrDefault(commission => commission.Id == id);
+
+    private static void AddDetails(NpgsqlCommand command, CommissionDetails details)
+    {
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = details.Name });
+        command.Parameters.Add(new NpgsqlParameter<DateOnly> { TypedValue = details.DueOn });
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = details.Place });
+        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Integer, Value = details.RoomHumidityPercent ?? (object)DBNull.Value });
+        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Double, Value = details.RoomCelsius ?? (object)DBNull.Value });
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = Words.Light.WordFor(details.Light) });
+        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = details.MarginDays });
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = details.ClientNote });
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = details.OwnNote });
+        command.Parameters.Add(new NpgsqlParameter<string[]> { TypedValue = [.. details.Diets.Distinct().Select(Words.Diets.WordFor)] });
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = Words.Status.WordFor(details.Status) });
     }
 
     private static Commission ReadCommission(NpgsqlDataReader reader) => new(
-        reader.GetGuid(0), reader.GetString(1), reader.GetFieldValue<DateOnly>(2), reader.GetString(3), reader.IsDBNull(4) ? null : reader.GetInt32(4),
-        Words.Light.ValueOf(reader.GetString(5)), [.. reader.GetFieldValue<string[]>(6).Select(Words.Diets.ValueOf)]);
+        reader.GetGuid(0),
+        new CommissionDetails(
+            reader.GetString(2), reader.GetFieldValue<DateOnly>(3), reader.GetString(4), reader.IsDBNull(5) ? null : reader.GetInt32(5),
+            reader.IsDBNull(6) ? null : reader.GetDouble(6), Words.Light.ValueOf(reader.GetString(7)), reader.GetInt32(8), reader.GetString(9), reader.GetString(10),
+            [.. reader.GetFieldValue<string[]>(11).Select(Words.Diets.ValueOf)], Words.Status.ValueOf(reader.GetString(12))),
+        reader.GetInt32(1));
 
-    private static Flower ReadFlower(NpgsqlDataReader reader, Guid commissionId) =>
-        new(reader.GetGuid(7), commissionId, reader.GetString(8), reader.GetInt32(9), reader.GetInt32(10), reader.GetBoolean(11));
+    private static Flower ReadFlower(NpgsqlDataReader reader, Guid commissionId) => new(
+        reader.GetGuid(FirstFlowerColumn), commissionId, reader.GetString(FirstFlowerColumn + 1), reader.GetInt32(FirstFlowerColumn + 2),
+        reader.GetInt32(FirstFlowerColumn + 3), reader.GetBoolean(FirstFlowerColumn + 4));
 }

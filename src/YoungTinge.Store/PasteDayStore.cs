@@ -1,4 +1,6 @@
 using Npgsql;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Planning;
 
 namespace YoungTinge.Store;
 
@@ -9,7 +11,9 @@ public sealed record ChosenLeftover(string BlockKey, Guid BatchId, double? UsedG
 /// <summary>A paste that is being ticked, with what follows from it.</summary>
 /// <param name="Batches">That there are now.</param>
 /// <param name="UsedG">Of the leftover that goes into it.</param>
-public sealed record MixedBlock(string Key, IReadOnlyList<Batch> Batches, double UsedG);
+/// <param name="PieceIds">That it is for.</param>
+/// <param name="Takes">Out of the cabinet.</param>
+public sealed record MixedBlock(string Key, IReadOnlyList<Batch> Batches, double UsedG, IReadOnlyList<Guid> PieceIds, IReadOnlyList<MaterialTake> Takes);
 
 /// <summary>Of the paste-day sheet of a studio: its ticks, the batches that they make, and the leftovers that they take.</summary>
 public sealed class PasteDayStore(NpgsqlDataSource dataSource) : TickStore(dataSource, "paste_day_tick", "studio_id")
@@ -17,7 +21,7 @@ public sealed class PasteDayStore(NpgsqlDataSource dataSource) : TickStore(dataS
     private readonly NpgsqlDataSource dataSource = dataSource;
 
     /// <summary>Ticks a paste as mixed: its batches are kept, and what it takes of a leftover is gone. Done again, it only renews the tick.</summary>
-    public async Task MixedAsync(Guid studioId, MixedBlock mixed, string fingerprint, CancellationToken cancel)
+    public async Task MixedAsync(Guid studioId, MixedBlock mixed, string fingerprint, Materials materials, CancellationToken cancel)
     {
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
         await using var transaction = await connection.BeginTransactionAsync(cancel);
@@ -37,6 +41,11 @@ public sealed class PasteDayStore(NpgsqlDataSource dataSource) : TickStore(dataS
                 from taken
                 where b.id = taken.batch_id
                 """, cancel, Of(studioId), Of(mixed.Key), Of(mixed.UsedG));
+            await RunAsync(connection, "update paste_day_tick set piece_ids = $3 where studio_id = $1 and step_key = $2", cancel, Of(studioId), Of(mixed.Key), Of(mixed.PieceIds.ToArray()));
+            var taken = await TakenByRunSheetsAsync(connection, studioId, mixed.PieceIds, cancel);
+            var takes = mixed.Takes.GroupBy(take => take.MaterialId)
+                .Select(group => new MaterialTake(group.Key, Math.Max(0, group.Sum(take => take.Amount) - taken.GetValueOrDefault(group.Key))));
+            await StockLedger.TakeAsync(connection, studioId, mixed.Key, takes, materials, cancel);
         }
 
         await transaction.CommitAsync(cancel);
@@ -61,9 +70,28 @@ public sealed class PasteDayStore(NpgsqlDataSource dataSource) : TickStore(dataS
                 from given
                 where b.id = given.batch_id and given.used_g > 0
                 """, cancel, Of(studioId), Of(key));
+            await StockLedger.GiveBackAsync(connection, studioId, key, cancel);
         }
 
         await transaction.CommitAsync(cancel);
+    }
+
+    /// <summary>What the pieces' own run sheets have taken for their paste.</summary>
+    private static async Task<Dictionary<string, double>> TakenByRunSheetsAsync(
+        NpgsqlConnection connection, Guid studioId, IReadOnlyList<Guid> pieceIds, CancellationToken cancel)
+    {
+        await using var command = new NpgsqlCommand("""
+            select material_id, sum(amount) from stock_use
+            where studio_id = $1 and split_part(tick_key, ':', 1) = 'piece' and split_part(tick_key, ':', 2) = any ($2) and split_part(tick_key, ':', 3) in ('paste', 'colour')
+            group by material_id
+            """, connection);
+        command.Parameters.Add(Of(studioId));
+        command.Parameters.Add(Of(pieceIds.Select(id => id.ToString()).ToArray()));
+        await using var reader = await command.ExecuteReaderAsync(cancel);
+        var taken = new Dictionary<string, double>();
+        while (await reader.ReadAsync(cancel))
+            taken[reader.GetString(0)] = reader.GetDouble(1);
+        return taken;
     }
 
     public async Task<IReadOnlyList<ChosenLeftover>> LeftoversAsync(Guid studioId, CancellationToken cancel)

@@ -3,6 +3,7 @@ using Npgsql;
 using NpgsqlTypes;
 using YoungTinge.Core.Marble;
 using YoungTinge.Core.Ombre;
+using YoungTinge.Core.Planning;
 
 namespace YoungTinge.Store;
 
@@ -17,10 +18,11 @@ public sealed class PastePlanStore(NpgsqlDataSource dataSource)
     public async Task<IReadOnlyList<KeptPastePlan<T>>> ListAsync<T>(Guid studioId, Guid? flowerId, CancellationToken cancel)
     {
         await using var command = dataSource.CreateCommand("""
-            select flower_id, plan::text, version
-            from paste_plan
-            where studio_id = $1 and kind = $2 and ($3 is null or flower_id = $3)
-            order by flower_id
+            select p.flower_id, p.plan::text, p.version
+            from paste_plan p
+            join live_flower f on f.id = p.flower_id
+            where p.studio_id = $1 and p.kind = $2 and ($3 is null or p.flower_id = $3)
+            order by p.flower_id
             """);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = KindOf<T>() });
@@ -43,7 +45,7 @@ public sealed class PastePlanStore(NpgsqlDataSource dataSource)
             ? """
                 insert into paste_plan (studio_id, flower_id, kind, plan)
                 select f.studio_id, f.id, $3, $4
-                from flower f
+                from live_flower f
                 where f.studio_id = $1 and f.id = $2
                 on conflict do nothing
                 returning version
@@ -76,6 +78,8 @@ public sealed class PastePlanStore(NpgsqlDataSource dataSource)
     /// <summary>Reads a plan of either kind, as it stands in the database.</summary>
     /// <exception cref="JsonException">It is none of that kind.</exception>
     internal static object Read(string kind, string plan) => kind == KindOf<OmbrePlan>() ? Read<OmbrePlan>(plan) : Read<MarblePlan>(plan);
+
+    internal static IEnumerable<Guid> NamedPieces(string kind, string plan) => ((IPastePlan)Read(kind, plan)).NamedPieces().Select(piece => piece.PieceId);
 
     private static T Read<T>(string plan) => JsonSerializer.Deserialize<T>(plan, PlanJson.Options) ?? throw new InvalidDataException("A paste plan is empty.");
 

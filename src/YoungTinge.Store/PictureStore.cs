@@ -23,7 +23,7 @@ public sealed class PictureStore(NpgsqlDataSource dataSource)
         await using var command = dataSource.CreateCommand("""
             insert into picture (id, studio_id, flower_id, name, jpeg, marks)
             select $1, f.studio_id, f.id, $4, $5, $6
-            from flower f
+            from live_flower f
             where f.studio_id = $2 and f.id = $3
                 and (select count(*) from picture p where p.flower_id = f.id and p.id <> $1) < $7
             on conflict (id) do update set name = picture.name

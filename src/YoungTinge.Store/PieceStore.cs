@@ -35,7 +35,7 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
     {
         await using var command = dataSource.CreateCommand($"""
             select {Columns}
-            from piece p
+            from live_piece p
             join flower f on f.id = p.flower_id
             join commission c on c.id = f.commission_id
             where p.studio_id = $1 and p.id = $2
@@ -51,7 +51,7 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
     {
         await using var command = dataSource.CreateCommand($"""
             select {Columns}
-            from piece p
+            from live_piece p
             join flower f on f.id = p.flower_id
             join commission c on c.id = f.commission_id
             where p.studio_id = $1 and ($2 is null or p.flower_id = $2)
@@ -72,7 +72,7 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
         await using var command = dataSource.CreateCommand("""
             update piece
             set plan = $4, version = version + 1, changed_at = now()
-            where studio_id = $1 and id = $2 and version = $3
+            where studio_id = $1 and id = $2 and deleted_at is null and version = $3
             returning version
             """);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
@@ -88,7 +88,7 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
     /// <returns>False if it was changed in the meantime; null if there is no such piece.</returns>
     public async Task<bool?> SaveSparesAsync(Guid studioId, Guid pieceId, double spareShare, double was, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand("update piece set spare_share = $3 where studio_id = $1 and id = $2 and spare_share = $4");
+        await using var command = dataSource.CreateCommand("update piece set spare_share = $3 where studio_id = $1 and id = $2 and deleted_at is null and spare_share = $4");
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = pieceId });
         command.Parameters.Add(new NpgsqlParameter<double> { TypedValue = spareShare });
@@ -110,7 +110,7 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
             insert into piece (id, studio_id, flower_id, position, name, outline_id, length_mm, width_mm, thickness_mm, solid,
                 part_of, per_part, spare_share, plan, form)
             select $1, f.studio_id, f.id, coalesce((select max(position) + 1 from piece where flower_id = f.id), 0), $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14
-            from flower f
+            from live_flower f
             where f.studio_id = $2 and f.id = $3
             """, connection);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = id });
@@ -130,7 +130,7 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
             update piece
             set name = $4, outline_id = $5, length_mm = $6, width_mm = $7, thickness_mm = $8, solid = $9, part_of = $10, per_part = $11,
                 spare_share = $12, form = $13, version = version + 1, changed_at = now()
-            where studio_id = $1 and id = $2 and version = $3
+            where studio_id = $1 and id = $2 and deleted_at is null and version = $3
             """);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = pieceId });
@@ -140,15 +140,6 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
         return await command.ExecuteNonQueryAsync(cancel) > 0 ? true : await FindAsync(studioId, pieceId, cancel) is null ? null : false;
     }
 
-    /// <returns>False if there is no such piece.</returns>
-    public async Task<bool> RemoveAsync(Guid studioId, Guid pieceId, CancellationToken cancel)
-    {
-        await using var command = dataSource.CreateCommand("delete from piece where studio_id = $1 and id = $2");
-        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
-        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = pieceId });
-        return await command.ExecuteNonQueryAsync(cancel) > 0;
-    }
-
     /// <summary>Puts a flower's pieces into another order along the stem.</summary>
     /// <param name="pieceIds">All of them, each once.</param>
     /// <returns>False if they are no longer the pieces of this flower.</returns>
@@ -156,7 +147,7 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
     {
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
         await using var transaction = await connection.BeginTransactionAsync(cancel);
-        await using var count = new NpgsqlCommand("select count(*) from piece where studio_id = $1 and flower_id = $2", connection);
+        await using var count = new NpgsqlCommand("select count(*) from live_piece where studio_id = $1 and flower_id = $2", connection);
         count.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         count.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = flowerId });
         if ((long)(await count.ExecuteScalarAsync(cancel))! != pieceIds.Count)
@@ -165,7 +156,7 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
             update piece p
             set position = wanted.position
             from unnest($3) with ordinality as wanted (id, position)
-            where p.studio_id = $1 and p.flower_id = $2 and p.id = wanted.id
+            where p.studio_id = $1 and p.flower_id = $2 and p.deleted_at is null and p.id = wanted.id
             """, connection);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = flowerId });

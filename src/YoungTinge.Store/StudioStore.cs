@@ -1,13 +1,36 @@
 using Npgsql;
+using YoungTinge.Core.Cabinet;
 
 namespace YoungTinge.Store;
 
+/// <param name="Maker">Empty if she does not say.</param>
+/// <param name="TimeZone">IANA name; its midnight is when a day of a due date begins.</param>
 /// <param name="Currency">ISO 4217.</param>
-/// <param name="Version">Counts the saves of how it measures.</param>
-public sealed record Studio(Guid Id, string Name, string Maker, string TimeZone, string Currency, Measuring Measuring, int Version);
+/// <param name="Version">Counts the saves.</param>
+public sealed record Studio(Guid Id, string Name, string Maker, string TimeZone, string Currency, Measuring Measuring, int Version)
+{
+    /// <summary>One to begin with, for its maker to name.</summary>
+    public static Studio Empty(Guid id, string timeZone) =>
+        new(id, "My studio", "", timeZone, "EUR", new Measuring(Measures.Metric, BenchScale.UsualG, LeftoverDeltaE: 2), 1);
+}
 
 public sealed class StudioStore(NpgsqlDataSource dataSource)
 {
+    /// <summary>Makes the studio that this server is to serve, with nothing in it.</summary>
+    public async Task AddAsync(Studio studio, CancellationToken cancel)
+    {
+        await using var connection = await dataSource.OpenConnectionAsync(cancel);
+        await AddAsync(connection, studio, cancel);
+    }
+
+    internal static async Task AddAsync(NpgsqlConnection connection, Studio studio, CancellationToken cancel)
+    {
+        await using var command = new NpgsqlCommand("insert into studio (id, name, maker, time_zone, currency, measures, scale_g, leftover_delta_e) values ($1, $2, $3, $4, $5, $6, $7, $8)", connection);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studio.Id });
+        AddFields(command, studio);
+        await command.ExecuteNonQueryAsync(cancel);
+    }
+
     /// <summary>The studio that this server serves; null before one is set up.</summary>
     public async Task<Studio?> FindFirstAsync(CancellationToken cancel)
     {
@@ -25,19 +48,25 @@ public sealed class StudioStore(NpgsqlDataSource dataSource)
             : null;
     }
 
-    /// <param name="version">That the change was made from.</param>
+    /// <summary>Writes a studio over the version that the change was made from.</summary>
     /// <returns>False if someone else saved in the meantime; nothing was written then.</returns>
-    public async Task<bool> SaveAsync(Guid studioId, Measuring measuring, int version, CancellationToken cancel)
+    public async Task<bool> SaveAsync(Studio studio, CancellationToken cancel)
     {
         await using var command = dataSource.CreateCommand("""
-            update studio set measures = $2, scale_g = $3, leftover_delta_e = $4, version = version + 1
-            where id = $1 and version = $5
+            update studio set name = $2, maker = $3, time_zone = $4, currency = $5, measures = $6, scale_g = $7, leftover_delta_e = $8, version = version + 1
+            where id = $1 and version = $9
             """);
-        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
-        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = Words.Measures.WordFor(measuring.Measures) });
-        command.Parameters.Add(new NpgsqlParameter<double> { TypedValue = measuring.ScaleG });
-        command.Parameters.Add(new NpgsqlParameter<double> { TypedValue = measuring.LeftoverDeltaE });
-        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = version });
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studio.Id });
+        AddFields(command, studio);
+        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = studio.Version });
         return await command.ExecuteNonQueryAsync(cancel) > 0;
+    }
+
+    private static void AddFields(NpgsqlCommand command, Studio studio)
+    {
+        foreach (var text in new[] { studio.Name, studio.Maker, studio.TimeZone, studio.Currency, Words.Measures.WordFor(studio.Measuring.Measures) })
+            command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = text });
+        command.Parameters.Add(new NpgsqlParameter<double> { TypedValue = studio.Measuring.ScaleG });
+        command.Parameters.Add(new NpgsqlParameter<double> { TypedValue = studio.Measuring.LeftoverDeltaE });
     }
 }

@@ -1,4 +1,6 @@
 using Npgsql;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Planning;
 
 namespace YoungTinge.Store;
 
@@ -32,12 +34,6 @@ public abstract class TickStore(NpgsqlDataSource dataSource, string table, strin
         await TickAsync(connection, ownerId, stepKey, fingerprint, cancel);
     }
 
-    public async Task UntickAsync(Guid ownerId, string stepKey, CancellationToken cancel)
-    {
-        await using var connection = await dataSource.OpenConnectionAsync(cancel);
-        await UntickAsync(connection, ownerId, stepKey, cancel);
-    }
-
     /// <returns>Whether it was not ticked before.</returns>
     protected async Task<bool> TickAsync(NpgsqlConnection connection, Guid ownerId, string stepKey, string fingerprint, CancellationToken cancel)
     {
@@ -65,4 +61,41 @@ public abstract class TickStore(NpgsqlDataSource dataSource, string table, strin
 }
 
 /// <summary>Of the run sheet of a piece.</summary>
-public sealed class RunSheetStore(NpgsqlDataSource dataSource) : TickStore(dataSource, "run_sheet_tick", "piece_id");
+public sealed class RunSheetStore(NpgsqlDataSource dataSource) : TickStore(dataSource, "run_sheet_tick", "piece_id")
+{
+    private readonly NpgsqlDataSource dataSource = dataSource;
+
+    /// <summary>
+    /// Ticks a step, and takes out of the cabinet what it takes; ticked again, what it takes now. A paste that has been made on paste
+    /// day is not taken twice.
+    /// </summary>
+    public async Task TickAsync(Guid studioId, Guid pieceId, RunStep step, string fingerprint, IEnumerable<MaterialTake> takes, Materials materials, CancellationToken cancel)
+    {
+        await using var connection = await dataSource.OpenConnectionAsync(cancel);
+        await using var transaction = await connection.BeginTransactionAsync(cancel);
+        await TickAsync(connection, pieceId, step.Key, fingerprint, cancel);
+        var key = StockLedger.PieceKey(pieceId, step.Key);
+        await StockLedger.GiveBackAsync(connection, studioId, key, cancel);
+        if (step is not (WeighPaste or AddColour) || !await IsMixedAsync(connection, studioId, pieceId, cancel))
+            await StockLedger.TakeAsync(connection, studioId, key, takes, materials, cancel);
+        await transaction.CommitAsync(cancel);
+    }
+
+    /// <summary>Takes a tick back, and puts back what it took.</summary>
+    public async Task UntickAsync(Guid studioId, Guid pieceId, string stepKey, CancellationToken cancel)
+    {
+        await using var connection = await dataSource.OpenConnectionAsync(cancel);
+        await using var transaction = await connection.BeginTransactionAsync(cancel);
+        await UntickAsync(connection, pieceId, stepKey, cancel);
+        await StockLedger.GiveBackAsync(connection, studioId, StockLedger.PieceKey(pieceId, stepKey), cancel);
+        await transaction.CommitAsync(cancel);
+    }
+
+    private static async Task<bool> IsMixedAsync(NpgsqlConnection connection, Guid studioId, Guid pieceId, CancellationToken cancel)
+    {
+        await using var command = new NpgsqlCommand("select exists (select from paste_day_tick where studio_id = $1 and $2 = any (piece_ids))", connection);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = pieceId });
+        return (bool)(await command.ExecuteScalarAsync(cancel))!;
+    }
+}

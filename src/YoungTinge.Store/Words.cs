@@ -16,6 +16,10 @@ internal static class Words
 
     public static readonly WordList<Measures> Measures = new((Store.Measures.Metric, "metric"), (Store.Measures.Imperial, "imperial"));
 
+    public static readonly WordList<CommissionStatus> Status = new(
+        (CommissionStatus.Asked, "asked"), (CommissionStatus.Planned, "planned"), (CommissionStatus.InWork, "in_work"),
+        (CommissionStatus.Delivered, "delivered"), (CommissionStatus.PutAway, "put_away"));
+
     public static readonly WordList<PartOf> Part = new((PartOf.Flower, "flower"), (PartOf.Bud, "bud"));
 
     public static readonly WordList<Diet> Diets = new(

@@ -55,6 +55,60 @@ public class AnyFileTests
         }
     }
 
+    private static Gen<T> AnyOf<T>(params T[] values) => Gen.Int[0, values.Length - 1].Select(i => values[i]);
+
+    /// <summary>Any letters a maker may type or paste, line breaks of every kind and what a spreadsheet would run among them.</summary>
+    private static readonly Gen<string> Texts = Gen.OneOf(
+        Gen.OneOf(Gen.Char[' ', '~'], AnyOf('\n', '\r', '\t', '"', ',', ';', '=', '+', '-', '@', '\'', '\u00e9', '\u2014', '\u0007', '\u0085'), Gen.OneOf(Gen.Char['\u00a0', '\u024f'])).Array[0, 40].Select(letters => new string(letters)),
+        AnyOf("one\ntwo", "one\r\ntwo", "one\rtwo", "'=1+1", "''-", "=1+1", "+", "1,500", "a;b;c\n", "\"quoted\"", "-5", "0x1F")).Select(text => text.Trim());
+
+    [Fact]
+    public void The_studios_own_logbook_comes_in_again_as_it_went_out() => Texts.Array[4].Sample(texts =>
+    {
+        var row = new LogRow(Guid.NewGuid(), Guid.NewGuid(), $"C{texts[0]}", $"F{texts[1]}", $"P{texts[2]}", null, new Lab(80, 1, 2), new Lab(79.25, -3, 4.5), texts[3], DateTimeOffset.UnixEpoch.AddYears(56));
+        PieceName[] pieces = [new(row.PieceId, row.Commission, row.Flower, row.Piece)];
+        foreach (var result in new[] { LogTable.ReadCsv(Encoding.UTF8.GetBytes(LogTable.WriteCsv([row])), pieces, new HashSet<Guid>()), LogTable.ReadJson(Encoding.UTF8.GetBytes(LogTable.WriteJson([row])), pieces, new HashSet<Guid>()) })
+        {
+            var line = Assert.Single(Assert.IsType<TableResult<LogRow>.Read>(result).Lines);
+            Assert.True(line.State == LineState.New, string.Join(", ", line.Problems));
+            Assert.Equal(row, line.Value);
+        }
+
+        // Also when the piece has been taken out since: what is in the logbook stays there.
+        Assert.Equal(LineState.Same, Assert.Single(Assert.IsType<TableResult<LogRow>.Read>(LogTable.ReadCsv(Encoding.UTF8.GetBytes(LogTable.WriteCsv([row])), [], new HashSet<Guid> { row.Id })).Lines).State);
+    }, iter: 1000);
+
+    [Fact]
+    public void The_studios_own_cabinet_comes_in_again_as_it_went_out() => Texts.Array[3].Sample(texts =>
+    {
+        var jar = Cabinet.Get<Dust>("nettle");
+        var odd = new Materials([jar with { Label = jar.Label with { Name = $"N{texts[0]}", Form = texts[1], Note = texts[2] } }]);
+        foreach (var result in new[] { CabinetTable.ReadCsv(Encoding.UTF8.GetBytes(CabinetTable.WriteCsv(odd.All)), odd), CabinetTable.ReadJson(Encoding.UTF8.GetBytes(CabinetTable.WriteJson(odd.All)), odd) })
+            Assert.Equal(LineState.Same, Assert.Single(Assert.IsType<TableResult<Material>.Read>(result).Lines).State);
+    }, iter: 500);
+
+    [Theory]
+    [InlineData("1,500", null)]
+    [InlineData("-12,345", null)]
+    [InlineData("1.500", 1.5)]
+    [InlineData("0,125", 0.125)]
+    [InlineData("1,5", 1.5)]
+    [InlineData("12,50", 12.5)]
+    [InlineData("1,500,000", 1500000.0)]
+    [InlineData("1.500,25", 1500.25)]
+    [InlineData("1,500.25", 1500.25)]
+    [InlineData("1 500", 1500.0)]
+    public void What_could_be_two_numbers_is_not_guessed(string cell, double? number)
+    {
+        var file = Encoding.UTF8.GetBytes($"name;kind;stock_g\nNettle Dust;dust;{cell}\n");
+        var dust = Cabinet.Get<Dust>("nettle");
+        var line = Assert.Single(Assert.IsType<TableResult<Material>.Read>(CabinetTable.ReadCsv(file, new Materials([dust with { Label = dust.Label with { Name = "Nettle Dust" } }]))).Lines);
+        if (number is null)
+            Assert.Equal("stock_g numberAmbiguous", $"{line.Problems[0].Column} {line.Problems[0].Code}");
+        else if (number >= 0)
+            Assert.Equal(number <= 1_000_000 ? number : null, line.Value?.Supply.StockG);
+    }
+
     [Fact]
     public void Any_logbook_file_is_read_or_refused() => Damaged(Log).Sample(
         file => LogTable.ReadCsv(file, [new PieceName(Guid.Empty, "Name of the commission", "Name of the flower", "Name of the piece")], new HashSet<Guid>()), iter: 400);

@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Pictures;
+using YoungTinge.Core.Planning;
 using YoungTinge.Testing;
 
 namespace YoungTinge.Store.Tests;
@@ -50,6 +51,9 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
         await new PasteDayStore(demo.DataSource).TickAsync(studioId, $"paste:{pieces[0].Id}", "f00", Cancel);
         var batches = await new BatchStore(demo.DataSource).ListAsync(studioId, 10, Cancel);
         await new PasteDayStore(demo.DataSource).UseLeftoverAsync(studioId, $"paste:{pieces[0].Id}", batches.First(batch => batch.Made is not null).Id, Cancel);
+        var materials = await new CabinetStore(demo.DataSource).LoadAsync(studioId, Cancel);
+        var rest = new RestPaste("rest", 6);
+        await new RunSheetStore(demo.DataSource).TickAsync(studioId, pieces[0].Id, rest, "f01", [new MaterialTake("nettle", 0.5)], materials, Cancel);
         var before = await Archive.WriteAsync(studioId, Cancel);
         foreach (var table in ArchiveStore.TableNames)
             Assert.True(JsonNode.Parse(before)!["tables"]![table]!.AsArray().Count > 0, table);
@@ -64,17 +68,39 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
     }
 
     [Fact]
-    public async Task The_studio_that_was_replaced_can_be_had_back()
+    public async Task Every_state_that_was_replaced_can_be_had_back_and_none_is_lost_by_trying()
     {
-        var first = await Archive.WriteAsync(studioId, Cancel);
-        await new CabinetStore(demo.DataSource).RemoveAsync(studioId, "edible-glue", Cancel);
-        var second = await Archive.WriteAsync(studioId, Cancel);
-        await Archive.RestoreAsync(studioId, first, Cancel);
-        Assert.NotNull(await Archive.ReplacedAtAsync(Cancel));
-        await Archive.UndoAsync(studioId, Cancel);
-        Assert.Equal(second, await Archive.WriteAsync(studioId, Cancel));
-        await Archive.UndoAsync(studioId, Cancel);
-        Assert.Equal(first, await Archive.WriteAsync(studioId, Cancel));
+        var cabinet = new CabinetStore(demo.DataSource);
+        var states = new List<string> { await Archive.WriteAsync(studioId, Cancel) };
+        foreach (var jar in new[] { "edible-glue", "fresh-egg-white" })
+        {
+            await cabinet.RemoveAsync(studioId, jar, Cancel);
+            states.Add(await Archive.WriteAsync(studioId, Cancel));
+            // A wrong restore, and another one on top of it.
+            await Archive.RestoreAsync(studioId, states[0], Cancel);
+            await Archive.RestoreAsync(studioId, states[^1], Cancel);
+        }
+
+        // Its own work of before the wrong restores lies further back than the last of them.
+        foreach (var wanted in states)
+        {
+            var kept = await Archive.ListReplacedAsync(Cancel);
+            Assert.All(kept, state => Assert.Equal("Saltmarsh Lane Sugar Room", state.StudioName));
+            var found = false;
+            foreach (var state in kept)
+            {
+                await Archive.BringBackAsync(studioId, state.Id, Cancel);
+                if (found = await Archive.WriteAsync(studioId, Cancel) == wanted)
+                    break;
+            }
+
+            Assert.True(found || await Archive.WriteAsync(studioId, Cancel) == wanted);
+        }
+
+        Assert.Null(await Archive.BringBackAsync(studioId, 999_999, Cancel));
+        for (var i = 0; i < ArchiveStore.MostReplaced + 3; i++)
+            await Archive.RestoreAsync(studioId, states[0], Cancel);
+        Assert.Equal(ArchiveStore.MostReplaced, (await Archive.ListReplacedAsync(Cancel)).Count);
     }
 
     public static TheoryData<string, ArchiveProblem> Broken => new()
@@ -106,7 +132,7 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
         at[path[^1]] = JsonNode.Parse(value);
         Assert.Equal(problem, Assert.IsType<RestoreResult.Refused>(await Archive.RestoreAsync(studioId, archive.ToJsonString(), Cancel)).Problem);
         Assert.Equal(before, await Archive.WriteAsync(studioId, Cancel));
-        Assert.Null(await Archive.ReplacedAtAsync(Cancel));
+        Assert.Empty(await Archive.ListReplacedAsync(Cancel));
     }
 
     [Fact]

@@ -10,6 +10,7 @@ namespace YoungTinge.Store.Tests;
 public sealed class BatchLifeTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, IAsyncLifetime
 {
     private static readonly CancellationToken Cancel = CancellationToken.None;
+    private static readonly Materials None = new([]);
     private static readonly DateTimeOffset Morning = new(2031, 5, 4, 8, 0, 0, TimeSpan.Zero);
     private static readonly PasteRecipe Rose = new("bright-white-paste", [new Dose("rowan", 0.3)]);
     private Guid studioId;
@@ -64,9 +65,9 @@ public sealed class BatchLifeTests(DemoDatabase demo) : IClassFixture<DemoDataba
     public async Task A_paste_that_is_ticked_is_a_batch_once_and_none_again_when_the_tick_is_taken_back()
     {
         var batch = Mixed("Rose", 80, new BlockPlace("paste:x", 0));
-        await Days.MixedAsync(studioId, new MixedBlock("paste:x", [batch], 0), "one", Cancel);
+        await Days.MixedAsync(studioId, new MixedBlock("paste:x", [batch], 0, [], []), "one", None, Cancel);
         // The answer was lost, and the tick is sent again: it has another id for the same batch.
-        await Days.MixedAsync(studioId, new MixedBlock("paste:x", [batch with { Id = Guid.NewGuid() }], 0), "two", Cancel);
+        await Days.MixedAsync(studioId, new MixedBlock("paste:x", [batch with { Id = Guid.NewGuid() }], 0, [], []), "two", None, Cancel);
         Assert.Equal(batch.Id, Assert.Single(await Batches.ListAsync(studioId, 500, Cancel), one => one.Block is not null).Id);
         Assert.Equal("two", Assert.Single(await Days.ListAsync(studioId, Cancel)).Fingerprint);
         await Days.NotMixedAsync(studioId, "paste:x", Cancel);
@@ -78,12 +79,12 @@ public sealed class BatchLifeTests(DemoDatabase demo) : IClassFixture<DemoDataba
     public async Task A_batch_that_was_read_outlives_its_tick()
     {
         var batch = Mixed("Rose", 80, new BlockPlace("paste:x", 0));
-        await Days.MixedAsync(studioId, new MixedBlock("paste:x", [batch], 0), "one", Cancel);
+        await Days.MixedAsync(studioId, new MixedBlock("paste:x", [batch], 0, [], []), "one", None, Cancel);
         await Batches.SaveAsync(studioId, batch with { Version = 1, Measured = new Lab(61, 29, 10) }, Cancel);
         await Days.NotMixedAsync(studioId, "paste:x", Cancel);
         Assert.NotNull(await FindAsync(batch.Id));
         // And when it is ticked again, that is still the batch of it.
-        await Days.MixedAsync(studioId, new MixedBlock("paste:x", [batch with { Id = Guid.NewGuid() }], 0), "one", Cancel);
+        await Days.MixedAsync(studioId, new MixedBlock("paste:x", [batch with { Id = Guid.NewGuid() }], 0, [], []), "one", None, Cancel);
         Assert.Equal(batch.Id, Assert.Single(await Batches.ListAsync(studioId, 500, Cancel), one => one.Block is not null).Id);
     }
 
@@ -96,7 +97,7 @@ public sealed class BatchLifeTests(DemoDatabase demo) : IClassFixture<DemoDataba
         Assert.Equal(new ChosenLeftover("paste:x", left.Id, null), Assert.Single(await Days.LeftoversAsync(studioId, Cancel)));
         Assert.Equal(30, await LeftOfAsync(left.Id));
         for (var sent = 0; sent < 2; sent++)
-            await Days.MixedAsync(studioId, new MixedBlock("paste:x", [], 18), "one", Cancel);
+            await Days.MixedAsync(studioId, new MixedBlock("paste:x", [], 18, [], []), "one", None, Cancel);
         Assert.Equal(12, await LeftOfAsync(left.Id));
         // It is in the paste now: nothing is changed by thinking otherwise.
         await Days.LeaveLeftoverAsync(studioId, "paste:x", Cancel);
@@ -117,7 +118,7 @@ public sealed class BatchLifeTests(DemoDatabase demo) : IClassFixture<DemoDataba
         Assert.False(await Days.UseLeftoverAsync(Guid.NewGuid(), "paste:x", left.Id, Cancel));
         Assert.False(await Days.UseLeftoverAsync(studioId, "paste:x", Guid.NewGuid(), Cancel));
         await Days.UseLeftoverAsync(studioId, "paste:x", left.Id, Cancel);
-        await Days.MixedAsync(studioId, new MixedBlock("paste:x", [], 25), "one", Cancel);
+        await Days.MixedAsync(studioId, new MixedBlock("paste:x", [], 25, [], []), "one", None, Cancel);
         Assert.Equal(0, await LeftOfAsync(left.Id));
         await Days.NotMixedAsync(studioId, "paste:x", Cancel);
         Assert.Equal(10, await LeftOfAsync(left.Id));
@@ -126,14 +127,14 @@ public sealed class BatchLifeTests(DemoDatabase demo) : IClassFixture<DemoDataba
     }
 
     [Fact]
-    public async Task How_the_studio_measures_is_changed_over_what_was_seen()
+    public async Task The_studio_and_how_it_measures_are_changed_over_what_was_seen()
     {
         var studios = new StudioStore(demo.DataSource);
         var ounces = new Measuring(Measures.Imperial, 0.01, 1.25);
-        Assert.True(await studios.SaveAsync(studioId, ounces, 1, Cancel));
-        Assert.False(await studios.SaveAsync(studioId, ounces with { ScaleG = 1 }, 1, Cancel));
-        var now = (await studios.FindFirstAsync(Cancel))!;
-        Assert.Equal((ounces, 2), (now.Measuring, now.Version));
+        var changed = (await studios.FindFirstAsync(Cancel))! with { Name = "Marsh Room", Maker = "", Currency = "DKK", TimeZone = "Europe/Copenhagen", Measuring = ounces };
+        Assert.True(await studios.SaveAsync(changed, Cancel));
+        Assert.False(await studios.SaveAsync(changed with { Name = "Too late" }, Cancel));
+        Assert.Equal(changed with { Version = 2 }, (await studios.FindFirstAsync(Cancel))!);
         Assert.Equal(0.01, (await new CabinetStore(demo.DataSource).LoadAsync(studioId, Cancel)).ScaleG);
     }
 

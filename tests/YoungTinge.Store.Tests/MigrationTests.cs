@@ -54,6 +54,16 @@ public sealed class MigrationTests(DemoDatabase demo) : IClassFixture<DemoDataba
         await RunAsync(Script("0007_batches_packs_and_measures.sql"));
         await RunAsync(Script("0008_mixes_name_materials.sql"));
         await RunAsync(Script("0009_flowers_are_made.sql"));
+        // As the build before commissions of one's own logged and mixed.
+        await RunAsync("""
+            insert into log_entry (id, studio_id, piece_id, subject, predicted_l, predicted_a, predicted_b, actual_l, actual_a, actual_b)
+            select id, studio_id, id, 'paste', 80, 1, 2, 79, 1, 2 from piece;
+            insert into batch (id, studio_id, commission_id, name, recipe, paste_g, target_l, target_a, target_b)
+            select id, studio_id, id, 'Rose', '{"baseId": "white", "doses": []}', 50, 80, 1, 2 from commission;
+            insert into replaced_studio (archive) values ('{}');
+            """);
+        await RunAsync(Script("0010_commissions_of_ones_own.sql"));
+        await RunAsync("insert into replaced_studio (archive) values ('{}')");
 
         var studio = (await new StudioStore(demo.DataSource).FindFirstAsync(Cancel))!;
         Assert.Equal(new Measuring(Measures.Metric, 0.1, 2), studio.Measuring);
@@ -78,6 +88,12 @@ public sealed class MigrationTests(DemoDatabase demo) : IClassFixture<DemoDataba
         Assert.Equal(PieceForm.Usual(PieceRole.Petal), piece.Piece.Form);
         Assert.False(piece.Guests.EatIt);
         Assert.Empty(piece.Guests.Diets);
+        var supper = Assert.Single((await new CommissionStore(demo.DataSource).ListAsync(studio.Id, Cancel)).Commissions);
+        Assert.Equal((CommissionStatus.Planned, 1, "", null), (supper.Details.Status, supper.Details.MarginDays, supper.Details.OwnNote, supper.Details.RoomCelsius));
+        var logged = Assert.Single(await new LogbookStore(demo.DataSource).ListAsync(studio.Id, null, 10, Cancel));
+        Assert.Equal(("Petals", "Rose", "Supper"), (logged.PieceName, logged.FlowerName, logged.CommissionName));
+        Assert.Equal("Supper", Assert.Single(await new BatchStore(demo.DataSource).ListAsync(studio.Id, 10, Cancel)).CommissionName);
+        Assert.Equal(2, (await new ArchiveStore(demo.DataSource).ListReplacedAsync(Cancel)).Count);
     }
 
     [Theory]

@@ -98,7 +98,7 @@ public sealed class PastePlanTests(DemoDatabase demo) : IClassFixture<DemoDataba
         await Ticks.TickAsync(studioId, "ombre:b", "two", Cancel);
         await Ticks.TickAsync(studioId, "paste:a", "three", Cancel);
         Assert.Equal([("ombre:b", "two"), ("paste:a", "three")], (await Ticks.ListAsync(studioId, Cancel)).Select(tick => (tick.StepKey, tick.Fingerprint)).Order());
-        await Ticks.UntickAsync(studioId, "paste:a", Cancel);
+        await Ticks.NotMixedAsync(studioId, "paste:a", Cancel);
         Assert.Equal("ombre:b", Assert.Single(await Ticks.ListAsync(studioId, Cancel)).StepKey);
         Assert.Empty(await Ticks.ListAsync(Guid.NewGuid(), Cancel));
     }

@@ -237,9 +237,15 @@ public sealed class CabinetAndTargetTests(DemoDatabase demo) : ApiTest(demo)
         var archive = await Http.GetByteArrayAsync("/api/files/studio.json");
         Assert.Equal(HttpStatusCode.NoContent, (await Http.DeleteAsync("/api/materials/edible-glue")).StatusCode);
         Assert.Equal("422 notPossible file archiveNotAnArchive", await TroubleAsync(UploadAsync("/api/files/studio", "{}"u8.ToArray())));
+        // A picture is not taken for an archive: it is told before anyone is asked to replace her studio by it.
+        byte[] picture = [0xFF, 0xD8, 0xFF, 0xE0, 0, 16, .. "JFIF"u8, 0];
+        Assert.Equal("422 notPossible file archiveNotAnArchive", await TroubleAsync(UploadAsync("/api/files/studio/preview", picture)));
+        Assert.Equal("Saltmarsh Lane Sugar Room", (string)(await OkAsync(UploadAsync("/api/files/studio/preview", archive)))["studioName"]!);
         await OkAsync(UploadAsync("/api/files/studio", archive));
         Assert.Equal(archive, await Http.GetByteArrayAsync("/api/files/studio.json"));
-        await OkAsync(Http.PostAsync("/api/files/studio/undo", null));
+        var replaced = (await GetAsync("/api/files/studio/replaced")).AsArray();
+        await OkAsync(Http.PostAsync($"/api/files/studio/replaced/{replaced[0]!["id"]}", null));
+        Assert.Equal("404 notFound", await TroubleAsync(Http.PostAsync($"/api/files/studio/replaced/{replaced[0]!["id"]}", null)));
         Assert.Equal("404 notFound", await TroubleAsync(Http.GetAsync("/api/materials/edible-glue")));
     }
 

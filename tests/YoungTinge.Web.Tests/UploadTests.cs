@@ -83,7 +83,7 @@ public sealed class UploadTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
     [Fact]
     public async Task Another_site_may_send_nothing()
     {
-        foreach (var path in new[] { "/api/files/studio", "/api/files/cabinet?state=x", $"/api/flowers/{flowerId}/pictures/{Guid.NewGuid()}", "/api/files/studio/undo" })
+        foreach (var path in new[] { "/api/files/studio", "/api/files/cabinet?state=x", $"/api/flowers/{flowerId}/pictures/{Guid.NewGuid()}", "/api/files/studio/replaced/1" })
         {
             using var request = new HttpRequestMessage(HttpMethod.Post, path) { Content = new ByteArrayContent([1, 2, 3]) };
             request.Headers.Add("Sec-Fetch-Site", "cross-site");

@@ -17,17 +17,26 @@ public sealed record DosedColour(string ColourantId, double Grams, UnitChoice? U
     /// <summary>What really goes in: whole units, what a let-down carries, or what the scale says.</summary>
     public double MeasuredG => LetDown is not null
         ? LetDown.DoseG + CountedBesides * LetDown.Unit.MassG
-        : Units is { IsTooMany: false } units ? units.RoundedG : Grams;
+        : Units is { IsTooMany: false } units ? units.RoundedG
+        : WeighStepG is { } step ? Math.Round(Grams / step) * step : Grams;
 
-    /// <summary>The same with the part of a unit that rounding would lose in a let-down of its own; itself if none can be made.</summary>
-    internal DosedColour Finer(double pasteG, double scaleG)
+    /// <summary>The scale's step if the scale measures it better than any unit; null otherwise.</summary>
+    public double? WeighStepG { get; init; }
+
+    /// <summary>
+    /// The same with the part of a unit that rounding would lose in a let-down of its own, or weighed where none can be made and the
+    /// scale comes nearer; itself if neither helps.
+    /// </summary>
+    /// <param name="roomG">White of the batch that may still come with a let-down.</param>
+    internal DosedColour Finer(double pasteG, double scaleG, double roomG)
     {
         if (LetDown is not null || Units is not { IsTooMany: false } units)
             return this;
         var counted = (int)Math.Floor(units.Exact);
-        return units.Exact > counted && Mixing.LetDown.For((units.Exact - counted) * units.Unit.MassG, units.Unit, pasteG, scaleG) is { } rest
-            ? this with { LetDown = rest, CountedBesides = counted }
-            : this;
+        if (units.Exact > counted && Mixing.LetDown.For((units.Exact - counted) * units.Unit.MassG, units.Unit, pasteG, scaleG, roomG) is { } rest)
+            return this with { LetDown = rest, CountedBesides = counted };
+        var weighed = this with { Units = null, WeighStepG = scaleG };
+        return weighed.MeasuredG > 0 && Math.Abs(weighed.MeasuredG - Grams) < Math.Abs(units.RoundedG - Grams) ? weighed : this;
     }
 }
 
@@ -36,22 +45,44 @@ public sealed record DosedColour(string ColourantId, double Grams, UnitChoice? U
 /// <param name="RoundingDeltaE">How far that is from the exact recipe.</param>
 public sealed record DosedRecipe(double PasteG, IReadOnlyList<DosedColour> Colours, Lab RoundedColour, double RoundingDeltaE)
 {
+    /// <summary>Rounding that moves the paste by more is mended by a finer way to measure, where there is one.</summary>
+    public const double FinerOverDeltaE = 0.5;
+
+    /// <summary>White that its let-downs bring along, in g: so much less is weighed.</summary>
+    public double BroughtG => Colours.Sum(colour => colour.LetDown?.BroughtG ?? 0);
+
     /// <param name="pasteG">Paste before colour, above 0.</param>
-    /// <param name="mostOffDeltaE">A colour whose rounding would move the paste by more is measured finer, by a let-down for the rest.</param>
-    public static DosedRecipe For(PasteRecipe recipe, double pasteG, Materials materials, double mostOffDeltaE = double.PositiveInfinity)
+    /// <param name="mostOffDeltaE">A colour whose rounding alone would move the paste by more is measured finer too; by default only all of them together count.</param>
+    /// <param name="freshG">Of the paste, what is weighed fresh; null for all of it.</param>
+    /// <exception cref="ArgumentOutOfRangeException">No paste.</exception>
+    public static DosedRecipe For(PasteRecipe recipe, double pasteG, Materials materials, double mostOffDeltaE = double.PositiveInfinity, double? freshG = null)
     {
-        var colours = recipe.Doses.Select(dose => Measure(dose, pasteG, materials)).ToList();
-        if (double.IsFinite(mostOffDeltaE))
-            colours = [.. colours.Select((colour, i) => OffBy(i) > mostOffDeltaE ? colour.Finer(pasteG, materials.ScaleG) : colour)];
-        var rounded = recipe.Doses.Select((dose, i) => dose with { GPer100g = colours[i].MeasuredG * 100 / pasteG }).ToList();
+        if (!(pasteG > 0))
+            throw new ArgumentOutOfRangeException(nameof(pasteG), pasteG, "A batch has some mass.");
+        var exact = ColourOf(recipe.Doses);
+        var colours = MeasureAll(recipe.Doses, pasteG, materials, freshG);
+        // The colour that rounding harms most is measured finer first; that may be enough for all.
+        var untried = Enumerable.Range(0, colours.Count).ToList();
+        while (untried.Count > 0)
+        {
+            var worst = untried.MaxBy(OffBy);
+            if (OffBy(worst) <= mostOffDeltaE && DeltaE2000.Between(exact, ColourOf(Rounded())) <= FinerOverDeltaE)
+                break;
+            untried.Remove(worst);
+            colours[worst] = colours[worst].Finer(pasteG, materials.ScaleG, (freshG ?? pasteG) - colours.Sum(colour => colour.LetDown?.BroughtG ?? 0));
+        }
+
+        var rounded = Rounded();
         var roundedColour = ColourOf(rounded);
         return new DosedRecipe(
             pasteG,
             [.. colours.Select((colour, i) => colour with { OneUnitMore = colour.Units is { } units ? OneMore(i, units.Unit.MassG) : null })],
             roundedColour,
-            DeltaE2000.Between(ColourOf(recipe.Doses), roundedColour));
+            DeltaE2000.Between(exact, roundedColour));
 
-        double OffBy(int place) => DeltaE2000.Between(ColourOf(recipe.Doses), ColourOf(
+        List<Dose> Rounded() => [.. recipe.Doses.Select((dose, i) => dose with { GPer100g = colours[i].MeasuredG * 100 / pasteG })];
+
+        double OffBy(int place) => DeltaE2000.Between(exact, ColourOf(
             [.. recipe.Doses.Select((dose, i) => i == place ? dose with { GPer100g = colours[i].MeasuredG * 100 / pasteG } : dose)]));
 
         Lab ColourOf(IReadOnlyList<Dose> doses) =>
@@ -61,12 +92,21 @@ public sealed record DosedRecipe(double PasteG, IReadOnlyList<DosedColour> Colou
             roundedColour, ColourOf([.. rounded.Select((dose, i) => i == place ? dose with { GPer100g = dose.GPer100g + massG * 100 / pasteG } : dose)]));
     }
 
-    /// <summary>A dose as a hand measures it into a batch; how sensitive the colour is to it stays open.</summary>
-    internal static DosedColour Measure(Dose dose, double pasteG, Materials materials)
+    /// <summary>Doses as a hand measures them into one batch; how sensitive the colour is to each stays open.</summary>
+    /// <param name="freshG">Of the batch, white that let-downs may bring along between them; null for all of it.</param>
+    internal static List<DosedColour> MeasureAll(IEnumerable<Dose> doses, double pasteG, Materials materials, double? freshG = null)
     {
-        var grams = dose.GPer100g * pasteG / 100;
-        var units = UnitChoice.For(materials.Get<Colourant>(dose.ColourantId), grams);
-        var letDown = units is { IsUnderOne: true } && grams > 0 ? LetDown.For(grams, units.Unit, pasteG, materials.ScaleG) : null;
-        return new DosedColour(dose.ColourantId, grams, units, letDown, null);
+        var roomG = freshG ?? pasteG;
+        var colours = new List<DosedColour>();
+        foreach (var dose in doses)
+        {
+            var grams = dose.GPer100g * pasteG / 100;
+            var units = UnitChoice.For(materials.Get<Colourant>(dose.ColourantId), grams);
+            var letDown = units is { IsUnderOne: true } && grams > 0 ? LetDown.For(grams, units.Unit, pasteG, materials.ScaleG, roomG) : null;
+            roomG -= letDown?.BroughtG ?? 0;
+            colours.Add(new DosedColour(dose.ColourantId, grams, units, letDown, null));
+        }
+
+        return colours;
     }
 }

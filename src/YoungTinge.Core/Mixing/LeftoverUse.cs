@@ -8,6 +8,9 @@ namespace YoungTinge.Core.Mixing;
 /// <param name="Optics">K and S in 1/mm, by its reading where there is one.</param>
 public sealed record Leftover(Guid BatchId, MadeBatch Batch, Scatterer Optics)
 {
+    /// <summary>It has been taken out of its tin already: no other paste is the poorer for it.</summary>
+    public bool IsTaken { get; init; }
+
     public static Leftover Of(Guid batchId, MadeBatch batch, Materials materials) => new(batchId, batch, batch.Optics(materials));
 }
 
@@ -74,7 +77,7 @@ public sealed record LeftoverUse(Guid BatchId, double KeepG, double FreshG, Dose
 
         if (keepG < Math.Min(WorthFetchingG, needG))
             return null;
-        var batch = DosedRecipe.For(AddedTo(keepG), needG, materials, mostDeltaE * ShareForRounding);
+        var batch = DosedRecipe.For(AddedTo(keepG), needG, materials, mostDeltaE * ShareForRounding, needG - keepG);
         var colour = ColourOf(keepG, [.. batch.Colours.Select(one => new Dose(one.ColourantId, one.MeasuredG * 100 / needG))]);
         // Counting in whole touches must not use up more than was allowed for all of it.
         if (DeltaE2000.Between(target, colour) > mostDeltaE)

@@ -11,9 +11,9 @@ public sealed record Lump(double WhiteG, double PartG);
 /// <param name="Units">Whole units into the first lump.</param>
 /// <param name="Lumps">One, or two where one would have to be very large.</param>
 /// <param name="DoseG">Colour that reaches the batch, with every weight rounded to the scale.</param>
-/// <param name="BatchWhiteG">White to weigh for the batch: what the part does not bring along itself.</param>
+/// <param name="BroughtG">White that the part brings along: so much less is weighed for the batch.</param>
 /// <param name="WasteG">Lump that is left over; it keeps as a stock for later.</param>
-public sealed record LetDown(DoseUnit Unit, int Units, IReadOnlyList<Lump> Lumps, double DoseG, double BatchWhiteG, double WasteG)
+public sealed record LetDown(DoseUnit Unit, int Units, IReadOnlyList<Lump> Lumps, double DoseG, double BroughtG, double WasteG)
 {
     /// <summary>So many steps of the scale are weighed without a worrying error.</summary>
     private const int FewestScaleSteps = 20;
@@ -35,10 +35,11 @@ public sealed record LetDown(DoseUnit Unit, int Units, IReadOnlyList<Lump> Lumps
 
     /// <summary>The let-down with the least waste whose parts can be weighed.</summary>
     /// <param name="doseG">Colour wanted in the batch, above 0.</param>
-    /// <param name="pasteG">Paste of the batch before colour, above 0.</param>
+    /// <param name="pasteG">Paste of the batch before colour, above 0. No lump is larger.</param>
     /// <param name="scaleG">Smallest step of the scale, above 0.</param>
+    /// <param name="roomG">White of the batch that may come with the part, 0 or more; null for all of it.</param>
     /// <returns>Null if the dose is too small for two lumps, or the batch for a part that can be weighed.</returns>
-    public static LetDown? For(double doseG, DoseUnit unit, double pasteG, double scaleG = BenchScale.UsualG)
+    public static LetDown? For(double doseG, DoseUnit unit, double pasteG, double scaleG = BenchScale.UsualG, double? roomG = null)
     {
         if (!(doseG > 0 && pasteG > 0 && scaleG > 0))
             throw new ArgumentOutOfRangeException(nameof(doseG), doseG, "Dose, batch and scale must be above 0.");
@@ -54,14 +55,16 @@ public sealed record LetDown(DoseUnit Unit, int Units, IReadOnlyList<Lump> Lumps
 
         void Consider(int units, Lump[] lumps)
         {
-            var letDown = Of(unit, units, lumps, pasteG);
+            if (lumps.Aggregate((CarriedG: units * unit.MassG, LargestG: 0.0), (so, lump) => (lump.PartG, Math.Max(so.LargestG, so.CarriedG + lump.WhiteG))).LargestG > pasteG)
+                return;
+            var letDown = Of(unit, units, lumps);
             var price = letDown.WasteG + PriceOfALump * lumps.Length + PriceOfAUnit * units;
-            if (price < bestPrice && letDown.BatchWhiteG >= 0 && Math.Abs(letDown.DoseG / doseG - 1) <= MostOff)
+            if (price < bestPrice && letDown.BroughtG <= (roomG ?? pasteG) && Math.Abs(letDown.DoseG / doseG - 1) <= MostOff)
                 (best, bestPrice) = (letDown, price);
         }
     }
 
-    private static LetDown Of(DoseUnit unit, int units, Lump[] lumps, double pasteG)
+    private static LetDown Of(DoseUnit unit, int units, Lump[] lumps)
     {
         double carriedG = units * unit.MassG, colourG = carriedG, wasteG = 0;
         foreach (var lump in lumps)
@@ -72,7 +75,7 @@ public sealed record LetDown(DoseUnit Unit, int Units, IReadOnlyList<Lump> Lumps
             carriedG = lump.PartG;
         }
 
-        return new LetDown(unit, units, lumps, colourG, pasteG - (carriedG - colourG), wasteG);
+        return new LetDown(unit, units, lumps, colourG, carriedG - colourG, wasteG);
     }
 
     private static IEnumerable<Lump[]> OneLump(double doseG, double colourG, double scaleG)

@@ -5,14 +5,18 @@ namespace YoungTinge.Core.Mixing;
 
 /// <summary>One way to bring a batch to its target. Masses are of paste before colour.</summary>
 /// <param name="KeepG">Of the batch as it is.</param>
-/// <param name="WhiteG">Fresh paste to knead in.</param>
+/// <param name="WhiteG">Fresh paste that comes in, by itself and with let-downs.</param>
 /// <param name="Add">Colours to put in on top.</param>
 /// <param name="TotalG">What there is afterwards.</param>
 /// <param name="LeftOverG">Of the batch as it is, not used.</param>
 /// <param name="Colour">Rested, under daylight, with every addition as it is really measured.</param>
 /// <param name="Cost">Of what is added; null if a price is missing.</param>
 public sealed record RescuePlan(
-    double KeepG, double WhiteG, IReadOnlyList<DosedColour> Add, double TotalG, double LeftOverG, Lab Colour, Difference Difference, double? Cost);
+    double KeepG, double WhiteG, IReadOnlyList<DosedColour> Add, double TotalG, double LeftOverG, Lab Colour, Difference Difference, double? Cost)
+{
+    /// <summary>Fresh paste to knead in by itself: what let-downs do not bring along.</summary>
+    public double WeighG => WhiteG - Add.Sum(colour => colour.LetDown?.BroughtG ?? 0);
+}
 
 /// <summary>A batch that came out wrong.</summary>
 /// <param name="Now">Rested, under daylight.</param>

@@ -93,13 +93,13 @@ internal sealed class Rescuer
     public RescuePlan Plan(double share, double totalG, double near)
     {
         var set = Best(share, near);
-        var add = set.Chosen.Select((colour, i) => new Dose(colourants[colour].Id, set.Doses[i])).Where(dose => dose.GPer100g > NoDose)
-            .Select(dose => DosedRecipe.Measure(dose, totalG, materials)).ToList();
+        var wanted = set.Chosen.Select((colour, i) => new Dose(colourants[colour].Id, set.Doses[i])).Where(dose => dose.GPer100g > NoDose);
+        var keepG = share * totalG;
+        var add = DosedRecipe.MeasureAll(wanted, totalG, materials, totalG - keepG);
         var measured = new PasteColourModel(Blend(share), [.. add.Select(colour => materials.Get<Colourant>(colour.ColourantId).Optics)]);
         var doses = add.Select(colour => colour.MeasuredG * 100 / totalG).ToArray();
         int[] all = [.. Enumerable.Range(0, add.Count)];
         var colour = measured.ColourOf(all, doses);
-        var keepG = share * totalG;
         var cost = fresh.Supply.PricePerG * (totalG - keepG);
         foreach (var one in add)
             cost += materials.Get<Colourant>(one.ColourantId).Supply.PricePerG * one.Grams;

@@ -34,9 +34,6 @@ public sealed record OmbreWay(
     /// <summary>Less paste than this cannot be kneaded even, in g.</summary>
     private const double SmallestLumpG = 5;
 
-    /// <summary>A smaller rest than this is not put by.</summary>
-    private const double WorthKeepingG = 0.5;
-
     /// <param name="scaleG">Smallest step of the scale, above 0.</param>
     public static OmbreWay Of(OmbreRun run, OmbreSchool school, Materials materials, double scaleG)
     {
@@ -114,7 +111,7 @@ public sealed record OmbreWay(
                 bench.Note(new OmbreStep(OmbreAct.SetAside, index, wanted.Grams));
                 bench.Weigh();
                 var over = lump.Grams - wanted.Grams - keptG[index];
-                if (over > WorthKeepingG)
+                if (bench.OnScale(over) > 0)
                 {
                     bench.Note(new OmbreStep(OmbreAct.LeftOver, index, over));
                     bench.Weigh();
@@ -152,6 +149,12 @@ public sealed record OmbreWay(
                 bench.Note(new OmbreStep(OmbreAct.SetAside, i, shade.Grams));
                 bench.Put(i, part);
             }
+        }
+
+        foreach (var (stop, stock) in stocks.Index())
+        {
+            if (bench.OnScale(stock.Grams - needG[stop]) is > 0 and var over)
+                bench.Note(new OmbreStep(OmbreAct.LeftOver, null, over, stop));
         }
     }
 

@@ -14,8 +14,8 @@ namespace YoungTinge.Core.PasteDay;
 public sealed record FlowerPaste(Guid FlowerId, Guid CommissionId, IReadOnlyList<PlannedWork> Works, OmbrePlan? Ombre, MarblePlan? Marble);
 
 /// <summary>How much of a paste goes to one kind of piece.</summary>
-/// <param name="BallMm">Of one piece.</param>
-public sealed record PasteUse(Guid PieceId, int Pieces, double PieceG, double BallMm, double Grams);
+/// <param name="Ball">Of one piece.</param>
+public sealed record PasteUse(Guid PieceId, int Pieces, double PieceG, BenchBall Ball, double Grams);
 
 public enum BlockKind
 {
@@ -53,6 +53,9 @@ public sealed record PasteBlock(
     /// <summary>What no piece needs, in g.</summary>
     public double RemainsG => Math.Max(0, TotalG - Uses.Sum(use => use.Grams));
 
+    /// <summary>What is taken out of the cabinet for it.</summary>
+    public IEnumerable<MaterialTake> Takes() => Mixed.SelectMany(part => StepTakes.OfPaste(part.Recipe, part.Batch, part.WeighG));
+
     /// <summary>
     /// What there is when it has been made: a paste with what was counted out for it, every shade of a run, and for a marble the one
     /// paste that it becomes when it is kneaded through.
@@ -68,11 +71,14 @@ public sealed record PasteBlock(
 }
 
 /// <summary>One paste that is mixed by itself.</summary>
-/// <param name="FreshG">Paste without colour to weigh; less than the batch if a leftover makes up the rest.</param>
+/// <param name="FreshG">Paste without colour, weighed and with let-downs; less than the batch if a leftover makes up the rest.</param>
 /// <param name="Batch">What is put in, as a hand measures it.</param>
 /// <param name="Colour">Of the recipe, daylight, rested.</param>
 public sealed record MixedPart(PasteRecipe Recipe, double FreshG, DosedRecipe Batch, Lab Colour)
 {
+    /// <summary>Of the fresh paste, what let-downs do not bring along, in g.</summary>
+    public double WeighG => FreshG - Batch.BroughtG;
+
     internal static MixedPart Of(PasteRecipe recipe, double grams, Materials materials) => Of(recipe, grams, DosedRecipe.For(recipe, grams, materials), materials);
 
     internal static MixedPart Of(PasteRecipe recipe, double freshG, DosedRecipe batch, Materials materials) =>
@@ -95,7 +101,7 @@ public static class PasteDaySheet
     private const double FirstHueDegrees = 105;
 
     /// <summary>Every paste once, lightest to darkest within a hue family.</summary>
-    /// <param name="leftovers">To go into a paste, by its key; null for none. One that does not go into it any more is left out.</param>
+    /// <param name="leftovers">To go into a paste, by its key; null for none. One that does not go into it any more is left out. A tin that several pastes take from is emptied once, by the first of them.</param>
     /// <param name="leftoverDeltaE">A paste with a leftover in it may differ so much from its plan.</param>
     public static IReadOnlyList<PasteBlock> Of(
         IReadOnlyList<FlowerPaste> flowers, Materials materials, IReadOnlyDictionary<string, Leftover>? leftovers = null, double leftoverDeltaE = 2)
@@ -110,7 +116,8 @@ public static class PasteDaySheet
         // The pieces of a run or a marble that cannot be made as it stands are mixed by their own plans, rather than not at all.
         var elsewhere = together.SelectMany(block => block.Uses.Select(use => use.PieceId)).ToHashSet();
         var own = works.Where(one => !elsewhere.Contains(one.Work.PieceId) && one.Work.Parts > 0 && materials.HasAllOf(one.Work.Plan.Paste));
-        PasteBlock[] blocks = [.. own.GroupBy(one => (one.Flower.CommissionId, Same(one.Work.Plan.Paste))).Select(group => OfPaste([.. group], materials, leftovers, leftoverDeltaE)), .. together];
+        var tinsG = new Dictionary<Guid, double>();
+        PasteBlock[] blocks = [.. own.GroupBy(one => (one.Flower.CommissionId, Same(one.Work.Plan.Paste))).Select(group => OfPaste([.. group], materials, leftovers, leftoverDeltaE, tinsG)), .. together];
         return [.. blocks.OrderBy(block => FamilyOf(block.Colour)).ThenByDescending(block => block.Colour.L)];
     }
 
@@ -127,13 +134,19 @@ public static class PasteDaySheet
         recipe.BaseId + string.Concat(recipe.Doses.OrderBy(dose => dose.ColourantId, StringComparer.Ordinal).Select(dose => $"|{dose.ColourantId} {dose.GPer100g:R}"));
 
     private static PasteBlock OfPaste(
-        IReadOnlyList<(FlowerPaste Flower, PlannedWork Work)> group, Materials materials, IReadOnlyDictionary<string, Leftover>? leftovers, double leftoverDeltaE)
+        IReadOnlyList<(FlowerPaste Flower, PlannedWork Work)> group, Materials materials, IReadOnlyDictionary<string, Leftover>? leftovers, double leftoverDeltaE,
+        Dictionary<Guid, double> tinsG)
     {
         var recipe = group[0].Work.Plan.Paste;
         PasteUse[] uses = [.. group.Select(one => UseOf(one.Work))];
         var grams = uses.Sum(use => use.Grams);
         var key = $"paste:{group[0].Work.PieceId}";
-        var leftover = leftovers?.GetValueOrDefault(key) is { } left ? LeftoverUse.Of(left, recipe, grams, leftoverDeltaE, materials) : null;
+        var left = leftovers?.GetValueOrDefault(key);
+        if (left is { IsTaken: false } && tinsG.TryGetValue(left.BatchId, out var stillG))
+            left = left with { Batch = left.Batch with { PasteG = stillG } };
+        var leftover = left is { Batch.PasteG: > 0 } ? LeftoverUse.Of(left, recipe, grams, leftoverDeltaE, materials) : null;
+        if (left is { IsTaken: false } && leftover is not null)
+            tinsG[left.BatchId] = left.Batch.PasteG - leftover.KeepG;
         var mixed = leftover is null ? MixedPart.Of(recipe, grams, materials) : MixedPart.Of(recipe, leftover.FreshG, leftover.Batch, materials);
         return new PasteBlock(
             key, BlockKind.Paste, group[0].Flower.CommissionId, [.. group.Select(one => one.Flower.FlowerId).Distinct()], mixed.Colour, grams,
@@ -182,6 +195,6 @@ public static class PasteDaySheet
     private static PasteUse UseOf(PlannedWork work)
     {
         var quantity = PasteQuantity.For(work.Piece, work.Parts);
-        return new PasteUse(work.PieceId, quantity.Pieces, quantity.PieceG, quantity.BallMm, quantity.BatchG);
+        return new PasteUse(work.PieceId, quantity.Pieces, quantity.PieceG, quantity.Ball, quantity.BatchG);
     }
 }

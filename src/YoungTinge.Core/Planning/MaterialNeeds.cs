@@ -19,12 +19,12 @@ public static class MaterialNeeds
     /// <returns>In the order of the cabinet; materials that no plan uses are left out.</returns>
     public static IReadOnlyList<MaterialNeed> Of(IReadOnlyList<PlannedWork> works, Materials materials)
     {
-        var needs = works.SelectMany(work => Uses(work, materials)).ToLookup(use => use.MaterialId);
+        var needs = works.Where(work => work.Parts > 0).SelectMany(work => Uses(work, materials)).ToLookup(use => use.MaterialId);
         return [.. materials.All.Where(material => needs.Contains(material.Id)).Select(material => Sum(material, [.. needs[material.Id]]))];
     }
 
     /// <param name="Amount">Grams, or ml of what is poured.</param>
-    internal sealed record Use(string MaterialId, double Amount, Guid PieceId);
+    private sealed record Use(string MaterialId, double Amount, Guid PieceId);
 
     private static MaterialNeed Sum(Material material, IReadOnlyList<Use> uses)
     {
@@ -33,7 +33,8 @@ public static class MaterialNeeds
         return new MaterialNeed(material.Id, material.Measure, total, material.ShortFor(total), pieces);
     }
 
-    private static IEnumerable<Use> Uses(PlannedWork work, Materials materials) => PasteUses(work).Concat(CoatUses(work, materials));
+    private static IEnumerable<Use> Uses(PlannedWork work, Materials materials) => PasteUses(work).Concat(
+        RunSheet.CoatSteps(work.Plan, work.Piece, work.Parts, materials).SelectMany(step => StepTakes.Of(step, work, materials)).Select(take => new Use(take.MaterialId, take.Amount, work.PieceId)));
 
     private static IEnumerable<Use> PasteUses(PlannedWork work)
     {
@@ -41,18 +42,5 @@ public static class MaterialNeeds
         yield return new Use(work.Plan.Paste.BaseId, quantity.BatchG, work.PieceId);
         foreach (var dose in work.Plan.Paste.Doses)
             yield return new Use(dose.ColourantId, dose.GPer100g * quantity.BatchG / 100, work.PieceId);
-    }
-
-    internal static IEnumerable<Use> CoatUses(PlannedWork work, Materials materials)
-    {
-        var shape = work.Piece.Shape();
-        var quantity = PasteQuantity.For(work.Piece, work.Parts);
-        foreach (var amount in work.Plan.Coats.Select(coat => CoatAmounts.Of(coat, shape, quantity.Pieces, materials)))
-        {
-            foreach (var powder in amount.Powders)
-                yield return new Use(powder.MaterialId, powder.Grams, work.PieceId);
-            if (amount is { LiquidId: { } liquid, Ml: { } ml })
-                yield return new Use(liquid, ml, work.PieceId);
-        }
     }
 }

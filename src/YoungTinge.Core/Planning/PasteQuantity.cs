@@ -5,9 +5,9 @@ namespace YoungTinge.Core.Planning;
 
 /// <summary>How much paste a batch of pieces takes. All must be mixed at once: a second batch never matches.</summary>
 /// <param name="PieceG">One piece, with the ridge for its wire.</param>
-/// <param name="BallMm">Diameter of the ball of paste that makes one piece.</param>
-/// <param name="BatchG">All pieces with what rolling loses, rounded up to whole grams.</param>
-public sealed record PasteQuantity(double PieceG, double BallMm, int Pieces, double BatchG)
+/// <param name="Ball">That makes one piece.</param>
+/// <param name="BatchG">All pieces, as balls or with what rolling loses, whichever is more, rounded up to whole grams.</param>
+public sealed record PasteQuantity(double PieceG, BenchBall Ball, int Pieces, double BatchG)
 {
     /// <summary>Offcuts that have been re-kneaded too often and are thrown away, as a share of the pieces' mass.</summary>
     public const double RollingLossShare = 0.12;
@@ -21,11 +21,9 @@ public sealed record PasteQuantity(double PieceG, double BallMm, int Pieces, dou
     {
         var pieceG = piece.Solid ? SolidCm3(piece) * PasteBase.DensityGPerCm3 : FlatG(piece);
         var pieces = piece.ToMake(parts);
-        return new PasteQuantity(pieceG, BallDiameterMm(pieceG), pieces, Math.Ceiling(pieces * pieceG * (1 + RollingLossShare)));
+        var ball = BenchBall.For(pieceG);
+        return new PasteQuantity(pieceG, ball, pieces, Math.Ceiling(pieces * Math.Max(pieceG * (1 + RollingLossShare), ball.LargestG) - 1e-9));
     }
-
-    /// <summary>Diameter of a ball of paste of this mass.</summary>
-    public static double BallDiameterMm(double grams) => 10 * Math.Cbrt(6 * grams / (Math.PI * PasteBase.DensityGPerCm3));
 
     private static double FlatG(Piece piece)
     {

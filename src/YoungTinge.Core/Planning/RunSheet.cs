@@ -8,6 +8,10 @@ namespace YoungTinge.Core.Planning;
 /// <summary>A plan as a list to work through at the bench: all pieces with the first coat, then all with the second.</summary>
 public static class RunSheet
 {
+    public const string PasteKey = "paste";
+
+    public const string ShapeKey = "shape";
+
     /// <summary>Let each coat of glaze dry this long before anything else touches it.</summary>
     private const double FlashOffMinutes = 15;
 
@@ -30,27 +34,35 @@ public static class RunSheet
         _ => 0,
     };
 
-    /// <param name="parts">Flowers or buds that the pieces are for.</param>
+    /// <param name="parts">Flowers or buds that the pieces are for; of none, nothing is to do.</param>
     public static IReadOnlyList<RunStep> For(PiecePlan plan, Piece piece, int parts, Materials materials)
     {
+        if (parts == 0)
+            return [];
         var quantity = PasteQuantity.For(piece, parts);
         var batch = DosedRecipe.For(plan.Paste, quantity.BatchG, materials);
-        var shape = piece.Shape();
         return
         [
             .. Paste(plan.Paste, batch, materials),
-            new ShapePieces("shape", quantity.Pieces, quantity.Pieces - piece.Needed(parts), quantity.BallMm, quantity.PieceG, piece.Solid ? null : piece.ThicknessMm),
+            new ShapePieces(ShapeKey, quantity.Pieces, quantity.Pieces - piece.Needed(parts), quantity.Ball, quantity.PieceG, piece.Solid ? null : piece.ThicknessMm),
             new DryPieces("dry"),
-            .. plan.Coats.SelectMany(coat => Coat(coat, shape, quantity.Pieces, materials)),
+            .. CoatSteps(plan, piece, parts, materials),
             new ComparePieces("compare"),
         ];
     }
 
+    /// <summary>Only the coats.</summary>
+    public static IEnumerable<RunStep> CoatSteps(PiecePlan plan, Piece piece, int parts, Materials materials)
+    {
+        var (shape, pieces) = (piece.Shape(), piece.ToMake(parts));
+        return plan.Coats.SelectMany(coat => Coat(coat, shape, pieces, materials));
+    }
+
     private static IEnumerable<RunStep> Paste(PasteRecipe recipe, DosedRecipe batch, Materials materials)
     {
-        yield return new WeighPaste("paste", recipe.BaseId, batch.PasteG);
+        yield return new WeighPaste(PasteKey, recipe.BaseId, batch.PasteG - batch.BroughtG, batch.BroughtG, batch.RoundingDeltaE);
         foreach (var colour in batch.Colours)
-            yield return new AddColour($"colour:{colour.ColourantId}", colour.ColourantId, colour.Grams, colour.Units, colour.LetDown);
+            yield return new AddColour($"colour:{colour.ColourantId}", colour.ColourantId, colour.Grams, colour.MeasuredG, colour.Units, colour.LetDown, colour.CountedBesides, recipe.BaseId);
         if (recipe.Doses.Count > 0)
             yield return new RestPaste("rest", RecipeLook.RestHoursOf(recipe, materials));
     }

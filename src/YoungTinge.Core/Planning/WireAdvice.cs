@@ -75,7 +75,8 @@ public sealed record WireAdvice(int Gauge, double DiameterMm, IReadOnlyList<Wire
         }
     }
 
-    private static int GaugeFor(Piece piece)
+    /// <summary>The gauge that carries such a piece, 20 to 32.</summary>
+    public static int GaugeFor(Piece piece)
     {
         var grams = piece.Solid ? PasteQuantity.For(piece, 1).PieceG : 0;
         var fitting = piece.Solid ? Solid.Where(one => grams <= one.Grams).Select(one => one.Gauge) : Flat.Where(one => piece.LengthMm <= one.LengthMm).Select(one => one.Gauge);

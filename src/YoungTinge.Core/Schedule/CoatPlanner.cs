@@ -29,6 +29,8 @@ public sealed class CoatPlanner
     /// <summary>Marbled paste is meant to do most of it by itself.</summary>
     private const int MostCoatsOverMarble = 2;
 
+    private const double ShareOfAStep = 0.02;
+
     private static readonly Zone[] Zones = Enum.GetValues<Zone>();
 
     private readonly PiecePlan plan;
@@ -61,20 +63,25 @@ public sealed class CoatPlanner
     public static bool Stays(Coat coat) => coat.IsLocked || coat is PollenCoat or WashCoat { Marking: not null } or DustCoat { AfterAssembly: true };
 
     /// <param name="keepsPaste">The paste stays too: it is mixed already, or belongs to a run of shades.</param>
+    /// <param name="progress">Is told the share done, 0 to 1, from the first step on.</param>
     /// <returns>Null where the approach cannot be: no paste, nothing to wash with.</returns>
-    public Proposal? Propose(Approach approach, bool keepsPaste, CancellationToken cancel = default)
+    public Proposal? Propose(Approach approach, bool keepsPaste, CancellationToken cancel = default, Action<double>? progress = null)
     {
+        var steps = 0;
+        // How many steps there will be is not known; each one takes a like part of what may be left.
+        var beat = new Beat(cancel, () => progress?.Invoke(1 - Math.Pow(1 - ShareOfAStep, ++steps)));
+
         var layup = new Layup(shape, materials);
         switch (approach)
         {
             case Approach.PasteLed:
-                return Nearest(keepsPaste ? [plan.Paste] : NearPastes(layup, cancel), paste => Dusted(approach, paste, layup, cancel));
+                return Nearest(keepsPaste ? [plan.Paste] : NearPastes(layup, beat), paste => Dusted(approach, paste, layup, beat));
             case Approach.DustLed:
-                return Nearest(keepsPaste ? [] : PlainPastes(), paste => Dusted(approach, paste, layup, cancel));
+                return Nearest(keepsPaste ? [] : PlainPastes(), paste => Dusted(approach, paste, layup, beat));
             case Approach.WashLed:
-                return Nearest(keepsPaste ? [plan.Paste] : PlainPastes(), paste => Washed(paste, layup, cancel));
+                return Nearest(keepsPaste ? [plan.Paste] : PlainPastes(), paste => Washed(paste, layup, beat));
             default:
-                return keepsPaste ? null : Marbled(layup, cancel);
+                return keepsPaste ? null : Marbled(layup, beat);
         }
     }
 
@@ -93,13 +100,13 @@ public sealed class CoatPlanner
         return best;
     }
 
-    private Proposal Dusted(Approach approach, PasteRecipe paste, Layup layup, CancellationToken cancel)
+    private Proposal Dusted(Approach approach, PasteRecipe paste, Layup layup, Beat beat)
     {
-        var coats = new CoatSearch(plan.Targets, shape, materials, paste, kept, MatteDusts(allowed), starch, null, layup).Run(cancel: cancel);
-        return Finished(approach, paste, coats, [], cancel);
+        var coats = new CoatSearch(plan.Targets, shape, materials, paste, kept, MatteDusts(allowed), starch, null, layup).Run(beat: beat);
+        return Finished(approach, paste, coats, [], beat);
     }
 
-    private Proposal? Washed(PasteRecipe paste, Layup layup, CancellationToken cancel)
+    private Proposal? Washed(PasteRecipe paste, Layup layup, Beat beat)
     {
         // The strongest spirit: it soaks in least and is gone soonest.
         if (allowed.OfType<Thinner>().MinBy(thinner => thinner.WashDepthMm) is not { } spirit)
@@ -107,30 +114,30 @@ public sealed class CoatPlanner
         List<Material> colours = [.. allowed.OfType<Colourant>()];
         if (colours.Count == 0)
             return null;
-        var coats = new CoatSearch(plan.Targets, shape, materials, paste, kept, colours, null, spirit, layup).Run(cancel: cancel);
-        return Finished(Approach.WashLed, paste, coats, [], cancel);
+        var coats = new CoatSearch(plan.Targets, shape, materials, paste, kept, colours, null, spirit, layup).Run(beat: beat);
+        return Finished(Approach.WashLed, paste, coats, [], beat);
     }
 
-    private Proposal? Marbled(Layup layup, CancellationToken cancel)
+    private Proposal? Marbled(Layup layup, Beat beat)
     {
         var face = Zones.Where(zone => zone != Zone.Back).OrderBy(zone => plan.Targets[zone].Colour.L).ToList();
         var (deep, pale) = (face[0], face[^1]);
-        if (RecipeFor(plan.Targets[pale].Colour, layup, null, cancel) is not { } paleRecipe || RecipeFor(plan.Targets[deep].Colour, layup, paleRecipe.BaseId, cancel) is not { } deepRecipe)
+        if (RecipeFor(plan.Targets[pale].Colour, layup, null, beat) is not { } paleRecipe || RecipeFor(plan.Targets[deep].Colour, layup, paleRecipe.BaseId, beat) is not { } deepRecipe)
             return null;
         // Streaks average out over a zone: the share that suits all zones best.
         var (share, mean) = Enumerable.Range(1, 9).Select(tenth => tenth / 10.0)
             .Select(of => (of, PasteRecipe.Kneaded([(deepRecipe, of), (paleRecipe, 1 - of)])))
             .MinBy(one => Cost(one.Item2));
-        var coats = new CoatSearch(plan.Targets, shape, materials, mean, kept, MatteDusts(allowed), starch, null, layup).Run(MostCoatsOverMarble, cancel);
-        return Finished(Approach.Marbled, mean, coats, [new MarblePart(deepRecipe, share), new MarblePart(paleRecipe, 1 - share)], cancel);
+        var coats = new CoatSearch(plan.Targets, shape, materials, mean, kept, MatteDusts(allowed), starch, null, layup).Run(MostCoatsOverMarble, beat);
+        return Finished(Approach.Marbled, mean, coats, [new MarblePart(deepRecipe, share), new MarblePart(paleRecipe, 1 - share)], beat);
     }
 
     /// <summary>
     /// Pastes, the one that leaves least to dust first: right by itself for one of the zones, or as bright in every band as the brightest zone
     /// there, so that coats only have to take away.
     /// </summary>
-    private List<PasteRecipe> NearPastes(Layup layup, CancellationToken cancel) => [.. Zones.Select(zone => plan.Targets[zone].Colour).Append(Brightest())
-        .Select(colour => RecipeFor(colour, layup, null, cancel)).OfType<PasteRecipe>().OrderBy(Cost)];
+    private List<PasteRecipe> NearPastes(Layup layup, Beat beat) => [.. Zones.Select(zone => plan.Targets[zone].Colour).Append(Brightest())
+        .Select(colour => RecipeFor(colour, layup, null, beat)).OfType<PasteRecipe>().OrderBy(Cost)];
 
     private Lab Brightest()
     {
@@ -164,7 +171,7 @@ public sealed class CoatPlanner
     }
 
     /// <summary>The paste that is right under the finish: sought for the target, then for the target less what the finish added.</summary>
-    private PasteRecipe? RecipeFor(Lab target, Layup layup, string? baseId, CancellationToken cancel)
+    private PasteRecipe? RecipeFor(Lab target, Layup layup, string? baseId, Beat beat)
     {
         string[] bases = baseId is null ? [.. allowed.OfType<PasteBase>().Select(paste => paste.Id)] : [baseId];
         if (bases.Length == 0)
@@ -184,7 +191,7 @@ public sealed class CoatPlanner
             };
             if (!allowed.OfType<Colourant>().Any(colourant => search.LimitOf(colourant) > 0))
                 return new PasteRecipe(bases[0], []);
-            var recipe = RecipeFinder.Find(materials, search, cancel: cancel)[0].Recipe;
+            var recipe = RecipeFinder.Find(materials, search, _ => beat.Step(), beat.Cancel)[0].Recipe;
             var seen = layup.See(PasteOptics.Mix(recipe, materials), finish, Zone.Heart)[0];
             var deltaE = DeltaE2000.Between(target, seen);
             if (deltaE < bestDeltaE)
@@ -197,7 +204,7 @@ public sealed class CoatPlanner
 
     private static List<Material> MatteDusts(IEnumerable<Material> of) => [.. of.OfType<Dust>().Where(dust => dust.Kind == DustKind.Matte)];
 
-    private Proposal Finished(Approach approach, PasteRecipe paste, IReadOnlyList<Coat> coats, IReadOnlyList<MarblePart> marble, CancellationToken cancel)
+    private Proposal Finished(Approach approach, PasteRecipe paste, IReadOnlyList<Coat> coats, IReadOnlyList<MarblePart> marble, Beat beat)
     {
         var rounded = paste with { Doses = [.. paste.Doses.Select(dose => dose with { GPer100g = Math.Round(dose.GPer100g, 4) }).Where(dose => dose.GPer100g > 0)] };
         // The old paste's ground no longer fits another paste; nor do words kept on purpose about coats that are gone.
@@ -218,19 +225,27 @@ public sealed class CoatPlanner
         var (risk, riskId) = PlanRisk.Of(proposed, shape, quantity.BatchG, materials);
         return new Proposal(
             approach, proposed, zones, used.Count, WorkMinutes.For(proposed, shape, quantity.Pieces), risk, riskId,
-            used.Max(material => material.Label.FoodStatus), [.. zones.Where(zone => zone.Difference.DeltaE > ReachedDeltaE).Select(zone => HelpFor(zone, paste, coats, cancel))], marble);
+            used.Max(material => material.Label.FoodStatus), [.. zones.Where(zone => zone.Difference.DeltaE > ReachedDeltaE).Select(zone => HelpFor(approach, zone, paste, coats, beat))], marble);
     }
 
     /// <summary>What would bring a missed zone nearer, the least upheaval first.</summary>
-    private ZoneHelp HelpFor(ZoneReached missed, PasteRecipe paste, IReadOnlyList<Coat> coats, CancellationToken cancel)
+    private ZoneHelp HelpFor(Approach approach, ZoneReached missed, PasteRecipe paste, IReadOnlyList<Coat> coats, Beat beat)
     {
-        cancel.ThrowIfCancellationRequested();
+        beat.Next();
         var layup = new Layup(shape, materials);
         var everything = MatteDusts(materials.All.Where((rules with { WithinStock = false }).Allows));
         (double DeltaE, string? MaterialId) Alone(IEnumerable<Coat> with, List<Material> dusts) =>
             new CoatSearch(plan.Targets, shape, materials, paste, with, dusts, starch, null, layup).Alone(missed.Zone);
 
         var inStock = Alone(coats, MatteDusts(allowed));
+        if (approach == Approach.WashLed && inStock.DeltaE < missed.Difference.DeltaE)
+        {
+            var washed = allowed.OfType<Thinner>().MinBy(thinner => thinner.WashDepthMm) is { } spirit
+                ? new CoatSearch(plan.Targets, shape, materials, paste, coats, [.. allowed.OfType<Colourant>()], null, spirit, layup).Alone(missed.Zone).DeltaE
+                : double.PositiveInfinity;
+            return washed <= ReachedDeltaE ? new ZoneHelp(missed.Zone, Help.Neighbours, null, washed) : new ZoneHelp(missed.Zone, Help.NotByWashes, null, inStock.DeltaE);
+        }
+
         if (inStock.DeltaE <= ReachedDeltaE)
             return new ZoneHelp(missed.Zone, Help.Neighbours, null, inStock.DeltaE);
         if (everything.Count > allowed.Count(one => one is Dust { Kind: DustKind.Matte }) && Alone(coats, everything) is { DeltaE: <= ReachedDeltaE, MaterialId: { } restocked } more

@@ -94,14 +94,14 @@ internal sealed class CoatSearch
     }
 
     /// <summary>All coats in order, amounts as a hand measures them.</summary>
-    public IReadOnlyList<Coat> Run(int mostCoats = MostNewCoats, CancellationToken cancel = default)
+    public IReadOnlyList<Coat> Run(int mostCoats = MostNewCoats, Beat beat = default)
     {
-        Grow(mostCoats, cancel);
+        Grow(mostCoats, beat);
         for (var round = 0; round < Exchanges; round++)
         {
-            if (!Exchange(cancel))
+            if (!Exchange(beat))
                 break;
-            Grow(mostCoats, cancel);
+            Grow(mostCoats, beat);
         }
 
         Spare();
@@ -111,12 +111,12 @@ internal sealed class CoatSearch
     }
 
     /// <summary>Coat by coat for the zone that is farthest off, as long as one is worth it.</summary>
-    private void Grow(int mostCoats, CancellationToken cancel)
+    private void Grow(int mostCoats, Beat beat)
     {
         var given = new HashSet<Zone>();
         while (slots.Count(slot => slot.IsFree) < mostCoats)
         {
-            cancel.ThrowIfCancellationRequested();
+            beat.Next();
             var seen = Seen(slots);
             var open = Zones.Where(zone => !given.Contains(zone)).ToList();
             if (open.Count == 0)
@@ -132,12 +132,12 @@ internal sealed class CoatSearch
     }
 
     /// <summary>Takes each coat out for once, to see whether what is best now is another one.</summary>
-    private bool Exchange(CancellationToken cancel)
+    private bool Exchange(Beat beat)
     {
         var any = false;
         foreach (var slot in slots.Where(slot => slot.IsFree).ToList())
         {
-            cancel.ThrowIfCancellationRequested();
+            beat.Next();
             // Others have been solved anew since: the coat goes by its id.
             var (before, cost) = (slots, Cost(Seen(slots)));
             slots = [.. before.Where(other => other.Template.Id != slot.Template.Id)];

@@ -23,6 +23,9 @@ public enum Help
     /// <summary>By itself it would be reached: what its neighbours need is in its way. Set their targets nearer to each other, or another approach.</summary>
     Neighbours,
 
+    /// <summary>Not with washes alone: dust would come there. Choose another approach.</summary>
+    NotByWashes,
+
     /// <summary>Coats that are locked or painted on purpose hold it where it is.</summary>
     Unlock,
 }

@@ -73,7 +73,7 @@ public static class CabinetTable
             else if (column.Put(sheet, meant) is { } changed)
                 sheet = changed;
             else
-                problems.Add(new LineProblem(column.Name, CodeOf(column.Wrong), null, cell));
+                problems.Add(new LineProblem(column.Name, column.Wrong == SheetProblemCode.NotANumber && Numbers.IsAmbiguous(meant) ? "numberAmbiguous" : CodeOf(column.Wrong), null, cell));
         }
 
         return (sheet, problems);

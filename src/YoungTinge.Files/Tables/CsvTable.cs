@@ -1,3 +1,4 @@
+using System.Buffers;
 using System.Globalization;
 using CsvHelper;
 using CsvHelper.Configuration;
@@ -16,6 +17,8 @@ internal static class CsvTable
 
     /// <summary>Cells that a spreadsheet would run when it opens the file.</summary>
     private const string FormulaStarts = "=+-@\t\r";
+
+    private static readonly SearchValues<char> MustBeQuoted = SearchValues.Create("\",;\t\r\n");
 
     /// <param name="known">All column names that may stand in the head.</param>
     /// <param name="needed">Those that must.</param>
@@ -65,7 +68,12 @@ internal static class CsvTable
     public static string Write(IReadOnlyList<string> columns, IEnumerable<IReadOnlyList<string>> rows)
     {
         using var text = new StringWriter(CultureInfo.InvariantCulture);
-        using var writer = new CsvWriter(text, new CsvConfiguration(CultureInfo.InvariantCulture) { NewLine = "\r\n" });
+        using var writer = new CsvWriter(text, new CsvConfiguration(CultureInfo.InvariantCulture)
+        {
+            NewLine = "\r\n",
+            // Any kind of line break within a cell, not only the one that ends a row.
+            ShouldQuote = one => one.Field.AsSpan().IndexOfAny(MustBeQuoted) >= 0 || one.Field != one.Field?.Trim(),
+        });
         foreach (var row in rows.Prepend(columns))
         {
             foreach (var cell in row)
@@ -79,12 +87,14 @@ internal static class CsvTable
 
     /// <summary>Words that a spreadsheet would take for a formula get an apostrophe before them; reading takes it off again.</summary>
     private static string Harmless(string cell) =>
-        cell.Length > 0 && FormulaStarts.Contains(cell[0]) && !Numbers.IsOne(cell) ? $"'{cell}" : cell;
+        IsFormula(cell.AsSpan().TrimStart('\'')) && !Numbers.IsOne(cell) ? $"'{cell}" : cell;
+
+    private static bool IsFormula(ReadOnlySpan<char> cell) => cell.Length > 0 && FormulaStarts.Contains(cell[0]);
 
     /// <summary>What was meant by a cell; null if it is a formula.</summary>
     public static string? Meant(string cell) => cell switch
     {
-        ['\'', var first, ..] when FormulaStarts.Contains(first) => cell[1..],
+        ['\'', ..] when IsFormula(cell.AsSpan().TrimStart('\'')) => cell[1..],
         ['=' or '@', ..] => null,
         _ => cell,
     };

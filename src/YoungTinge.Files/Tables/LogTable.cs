@@ -79,7 +79,7 @@ public static class LogTable
         {
             if (Numbers.TryRead(Cell(column), out var number))
                 return number;
-            problems.Add(new LineProblem(column, "notANumber", null, Cell(column)));
+            problems.Add(new LineProblem(column, Numbers.IsAmbiguous(Cell(column)) ? "numberAmbiguous" : "notANumber", null, Cell(column)));
             return 0;
         }
 
@@ -119,7 +119,8 @@ public static class LogTable
             var name = $"{row.Flower}, {row.Piece}";
             var piece = pieces.FirstOrDefault(one => one.Id == row.PieceId) ?? pieces.FirstOrDefault(one => row.PieceId == Guid.Empty
                 && Same(one.Flower, row.Flower) && Same(one.Piece, row.Piece) && (row.Commission == "" || Same(one.Commission, row.Commission)));
-            if (piece is null && problems.Count == 0)
+            // What is in the logbook already stays there, also when its piece is gone.
+            if (piece is null && problems.Count == 0 && !known.Contains(row.Id))
                 problems.Add(new LineProblem("piece", "unknownPiece", null, row.PieceId == Guid.Empty ? name : row.PieceId.ToString()));
             var whole = piece is null ? row : row with { PieceId = piece.Id, Commission = piece.Commission, Flower = piece.Flower, Piece = piece.Piece };
             if (whole.Id == Guid.Empty)

@@ -30,5 +30,6 @@ public static class TextFile
         }
     }
 
-    private static string? Clean(string text) => text.Any(letter => char.IsControl(letter) && letter is not ('\r' or '\n' or '\t')) ? null : text;
+    /// <summary>Odd control letters may stand in what people paste into a note; nothing that is text holds this one.</summary>
+    private static string? Clean(string text) => text.Contains('\0') ? null : text;
 }

@@ -25,7 +25,10 @@ internal static class DemoCommissions
             {
                 Left = (8, "Tin 2, left side", 12),
             },
-        ]),
+        ])
+        {
+            RoomCelsius = 20, Status = CommissionStatus.InWork, ClientNote = "Wine and cream, nothing orange. The flowers stay on the table after the cake is cut.",
+        },
         new("Tidewrack moon wedding", 21, "Candle light", LightKind.Candle, 60, [Clematis, Caladium], [new("Clematis, deep indigo", White(("woad", 1.23), ("sloe", 0.86), ("vetch", 0.39)), 120, "#4a4a78", null, "")]),
         new("Harbour school fete", 33, "Marquee, afternoon daylight; vegan guests", LightKind.Daylight, null, [Astrantia], []) { Diets = [Diet.Vegan] },
     ];

@@ -10,6 +10,15 @@ internal sealed record DemoCommission(
     string Name, int DueInDays, string Place, LightKind Light, int? RoomHumidityPercent, IReadOnlyList<DemoFlower> Flowers, IReadOnlyList<DemoBatch> Batches)
 {
     public IReadOnlyList<Diet> Diets { get; init; } = [];
+
+    public double? RoomCelsius { get; init; }
+
+    public CommissionStatus Status { get; init; } = CommissionStatus.Planned;
+
+    public string ClientNote { get; init; } = "";
+
+    public CommissionDetails DetailsFrom(DateOnly today) => new(
+        Name, today.AddDays(DueInDays), Place, RoomHumidityPercent, RoomCelsius, Light, MarginDays: 1, ClientNote, OwnNote: "", Diets, Status);
 }
 
 /// <param name="Off">How far the batch lay from its target when it was read; null before it was.</param>

@@ -26,7 +26,7 @@ public static class DemoStudio
 
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
         await using var transaction = await connection.BeginTransactionAsync(cancel);
-        await RunAsync(connection, "insert into studio (id, name, maker, time_zone, currency) values ($1, $2, $3, $4, $5)", cancel, studio.Id, studio.Name, studio.Maker, studio.TimeZone, studio.Currency);
+        await StudioStore.AddAsync(connection, studio, cancel);
         await CabinetStore.InsertAllAsync(connection, studio.Id, materials.All, cancel);
         var today = DateOnly.FromDateTime(now.UtcDateTime);
         foreach (var commission in DemoCommissions.All)
@@ -39,12 +39,7 @@ public static class DemoStudio
         NpgsqlConnection connection, Guid studioId, DemoCommission commission, DateOnly today, Materials materials, DateTimeOffset now, CancellationToken cancel)
     {
         var commissionId = Guid.CreateVersion7(now);
-        await RunAsync(
-            connection,
-            "insert into commission (id, studio_id, name, due_on, place, light, room_humidity_percent, diets) values ($1, $2, $3, $4, $5, $6, $7, $8)",
-            cancel,
-            commissionId, studioId, commission.Name, today.AddDays(commission.DueInDays), commission.Place, Words.Light.WordFor(commission.Light),
-            commission.RoomHumidityPercent, commission.Diets.Select(Words.Diets.WordFor).ToArray());
+        await CommissionStore.AddAsync(connection, studioId, commissionId, commission.DetailsFrom(today), cancel);
         foreach (var batch in commission.Batches)
             await AddBatchAsync(connection, studioId, commissionId, batch, materials, now, cancel);
         foreach (var (position, flower) in commission.Flowers.Index())
@@ -87,16 +82,9 @@ public static class DemoStudio
                 ? history[0].Colours[0]
                 : history.First(zone => zone.Zone.ToString() == reading.Subject.ToString()).Finished;
             var off = reading.Off;
-            await RunAsync(
-                connection,
-                """
-                insert into log_entry (id, studio_id, piece_id, subject, predicted_l, predicted_a, predicted_b,
-                    actual_l, actual_a, actual_b, note, logged_at)
-                values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)
-                """,
-                cancel,
-                Guid.CreateVersion7(now), studioId, pieceId, Words.Subject.WordFor(reading.Subject), predicted.L, predicted.A, predicted.B,
-                predicted.L + off.L, predicted.A + off.A, predicted.B + off.B, reading.Note, now.UtcDateTime.AddDays(-reading.DaysAgo));
+            await LogbookStore.AddAsync(connection, studioId, new LogEntry(
+                Guid.CreateVersion7(now), pieceId, reading.Subject, predicted, new Lab(predicted.L + off.L, predicted.A + off.A, predicted.B + off.B), reading.Note,
+                now.AddDays(-reading.DaysAgo)), cancel);
         }
 
         return pieceId;

@@ -1,4 +1,3 @@
-using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Store;
@@ -6,11 +5,9 @@ using YoungTinge.Web.Hosting;
 
 namespace YoungTinge.Web.Commissions;
 
-/// <summary>Puts flowers into a commission and takes them out, and says for whom they are.</summary>
+/// <summary>Puts flowers into a commission, and says what they are called and whether they are eaten.</summary>
 public static class ChangeFlowers
 {
-    private const int LongestName = 120;
-
     /// <param name="FromLibrary">Id of a library flower to begin from; null for a blank one.</param>
     public sealed record NewFlower(string Name, int Flowers, int Buds, bool MustBeEdible, string? FromLibrary = null);
 
@@ -19,19 +16,15 @@ public static class ChangeFlowers
     /// <param name="WasName">That the change was made from.</param>
     public sealed record Change(string Name, bool MustBeEdible, string WasName, bool WasMustBeEdible);
 
-    public sealed record Diets(IReadOnlyList<Diet> Suits);
-
     public static void Map(RouteGroupBuilder api)
     {
         api.MapPost("/commissions/{id:guid}/flowers", Add).WithName("addFlower").Produces<Made>().Fails(404, 422, 503);
         api.MapPut("/flowers/{id:guid}", Save).WithName("saveFlower").Produces(204).Fails(404, 412, 422, 503);
-        api.MapDelete("/flowers/{id:guid}", Remove).WithName("removeFlower").Produces(204).Fails(404, 503);
-        api.MapPut("/commissions/{id:guid}/diets", SaveDiets).WithName("saveDiets").Produces(204).Fails(404, 503);
     }
 
     private static async Task<IResult> Add(Guid id, NewFlower request, CurrentStudio studio, CommissionStore commissions, CabinetStore cabinet, CancellationToken cancel)
     {
-        FieldProblem[] problems = [.. NameProblems(request.Name), .. SaveCounts.Problems(request.Flowers, request.Buds)];
+        FieldProblem[] problems = [.. ChangeCommissions.NameProblems(request.Name), .. SaveCounts.Problems(request.Flowers, request.Buds)];
         if (problems.Length > 0)
             return Trouble.NotPossible(problems);
         var studioId = await studio.IdAsync(cancel);
@@ -50,7 +43,7 @@ public static class ChangeFlowers
 
     private static async Task<IResult> Save(Guid id, Change change, CurrentStudio studio, CommissionStore commissions, CancellationToken cancel)
     {
-        FieldProblem[] problems = [.. NameProblems(change.Name)];
+        FieldProblem[] problems = [.. ChangeCommissions.NameProblems(change.Name)];
         if (problems.Length > 0)
             return Trouble.NotPossible(problems);
         var studioId = await studio.IdAsync(cancel);
@@ -59,20 +52,6 @@ public static class ChangeFlowers
         var was = flower with { Name = change.WasName, MustBeEdible = change.WasMustBeEdible };
         return await commissions.SaveFlowerAsync(studioId, was, change.Name.Trim(), change.MustBeEdible, cancel)
             ? TypedResults.NoContent()
-            : Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere);
-    }
-
-    private static async Task<IResult> Remove(Guid id, CurrentStudio studio, CommissionStore commissions, CancellationToken cancel) =>
-        await commissions.RemoveFlowerAsync(await studio.IdAsync(cancel), id, cancel) ? TypedResults.NoContent() : Trouble.NotFound();
-
-    private static async Task<IResult> SaveDiets(Guid id, Diets diets, CurrentStudio studio, CommissionStore commissions, CancellationToken cancel) =>
-        await commissions.SaveDietsAsync(await studio.IdAsync(cancel), id, diets.Suits, cancel) ? TypedResults.NoContent() : Trouble.NotFound();
-
-    private static IEnumerable<FieldProblem> NameProblems(string name)
-    {
-        if (string.IsNullOrWhiteSpace(name))
-            yield return new FieldProblem("name", "nameMissing", null, null);
-        else if (name.Length > LongestName)
-            yield return new FieldProblem("name", "nameTooLong", LongestName, null);
+            : IfMatch.Changed();
     }
 }

@@ -5,13 +5,22 @@ using YoungTinge.Store;
 namespace YoungTinge.Web.Commissions;
 
 /// <param name="DueInDays">From today in the studio; below 0 when it is past.</param>
-public sealed record CommissionView(Guid Id, string Name, DateOnly DueOn, int DueInDays, string Place, int? RoomHumidityPercent, LightKind Light, IReadOnlyList<Diet> Diets)
+/// <param name="ReadyOn">Everything is to be ready by then.</param>
+/// <param name="IsOpen">There is something to do for it, now or soon.</param>
+/// <param name="Version">To send with a change (If-Match).</param>
+public sealed record CommissionView(
+    Guid Id, string Name, DateOnly DueOn, int DueInDays, DateOnly ReadyOn, string Place, int? RoomHumidityPercent, double? RoomCelsius, LightKind Light, int MarginDays,
+    string ClientNote, string OwnNote, IReadOnlyList<Diet> Diets, CommissionStatus Status, bool IsOpen, int Version)
 {
     public static CommissionView From(Commission commission, Studio studio, DateTimeOffset now)
     {
-        var today = DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(now, TimeZoneInfo.FindSystemTimeZoneById(studio.TimeZone)).DateTime);
+        var details = commission.Details;
         return new CommissionView(
-            commission.Id, commission.Name, commission.DueOn, commission.DueOn.DayNumber - today.DayNumber, commission.Place, commission.RoomHumidityPercent,
-            commission.Light, commission.Diets);
+            commission.Id, details.Name, details.DueOn, details.DueOn.DayNumber - TodayIn(studio, now).DayNumber, details.DueOn.AddDays(-details.MarginDays), details.Place,
+            details.RoomHumidityPercent, details.RoomCelsius, details.Light, details.MarginDays, details.ClientNote, details.OwnNote, details.Diets, details.Status,
+            commission.IsOpen, commission.Version);
     }
+
+    public static DateOnly TodayIn(Studio studio, DateTimeOffset now) =>
+        DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(now, TimeZoneInfo.FindSystemTimeZoneById(studio.TimeZone)).DateTime);
 }

@@ -25,7 +25,7 @@ public static class SaveCounts
         var was = flower with { Flowers = request.WasFlowers, Buds = request.WasBuds };
         return await commissions.SaveCountsAsync(studioId, was, request.Flowers, request.Buds, cancel)
             ? TypedResults.NoContent()
-            : Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere);
+            : IfMatch.Changed();
     }
 
     internal static IEnumerable<FieldProblem> Problems(int flowers, int buds)

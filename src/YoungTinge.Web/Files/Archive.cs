@@ -11,18 +11,16 @@ public static class Archive
     /// <summary>A studio of many years, with its pictures.</summary>
     private const long LargestArchive = 512L * 1024 * 1024;
 
-    /// <param name="ReplacedAt">When the last archive took the place of a studio; null if none did.</param>
-    public sealed record Replaced(DateTimeOffset? ReplacedAt);
-
     public sealed record Answer(string StudioName);
 
     public static void Map(RouteGroupBuilder api)
     {
         var files = api.MapGroup("/files/studio");
         files.MapPost("/", Restore).TakesFile(LargestArchive).WithName("restoreStudio").Produces<Answer>().Fails(413, 422, 503);
-        files.MapGet("/replaced", async (ArchiveStore archive, CancellationToken cancel) => TypedResults.Ok(new Replaced(await archive.ReplacedAtAsync(cancel))))
-            .WithName("getReplacedStudio").Produces<Replaced>().Fails(503);
-        files.MapPost("/undo", Undo).WithName("undoRestore").Produces<Answer>().Fails(404, 422, 503);
+        files.MapPost("/preview", Preview).TakesFile(LargestArchive).WithName("previewStudio").Produces<Answer>().Fails(413, 422);
+        files.MapGet("/replaced", async (ArchiveStore archive, CancellationToken cancel) => TypedResults.Ok(await archive.ListReplacedAsync(cancel)))
+            .WithName("listReplacedStudios").Produces<IReadOnlyList<ReplacedStudio>>().Fails(503);
+        files.MapPost("/replaced/{state:int}", BringBack).WithName("bringBackStudio").Produces<Answer>().Fails(404, 422, 503);
     }
 
     private static async Task<IResult> Restore(HttpRequest request, StudioStore studios, ArchiveStore archive, CancellationToken cancel)
@@ -31,8 +29,15 @@ public static class Archive
         return Answered(await archive.RestoreAsync((await studios.FindFirstAsync(cancel))?.Id, text.TrimStart('\uFEFF'), cancel));
     }
 
-    private static async Task<IResult> Undo(StudioStore studios, ArchiveStore archive, CancellationToken cancel) =>
-        await archive.UndoAsync((await studios.FindFirstAsync(cancel))?.Id, cancel) is { } result ? Answered(result) : Trouble.NotFound();
+    /// <summary>Whose studio it is, so that nobody is asked whether a holiday picture shall take the place of hers.</summary>
+    private static async Task<IResult> Preview(HttpRequest request, CancellationToken cancel)
+    {
+        var (name, problem) = ArchiveStore.Look(Encoding.UTF8.GetString(await request.ReadFileAsync(cancel)).TrimStart('\uFEFF'));
+        return problem is { } why ? Answered(new RestoreResult.Refused(why)) : TypedResults.Ok(new Answer(name!));
+    }
+
+    private static async Task<IResult> BringBack(int state, StudioStore studios, ArchiveStore archive, CancellationToken cancel) =>
+        await archive.BringBackAsync((await studios.FindFirstAsync(cancel))?.Id, state, cancel) is { } result ? Answered(result) : Trouble.NotFound();
 
     private static IResult Answered(RestoreResult result) => result switch
     {

@@ -11,10 +11,10 @@ internal static class LogRows
     {
         var entry = named.Entry;
         return new LogRow(
-            entry.Id, entry.PieceId, named.CommissionName, named.FlowerName, named.PieceName,
+            entry.Id, entry.PieceId ?? Guid.Empty, named.CommissionName, named.FlowerName, named.PieceName,
             entry.Subject == LogSubject.Paste ? null : Enum.Parse<Zone>(entry.Subject.ToString()), entry.Predicted, entry.Actual, entry.Note, entry.LoggedAt);
     }
 
     public static LogEntry ToEntry(LogRow row) => new(
-        row.Id, row.PieceId, row.Zone is { } zone ? Enum.Parse<LogSubject>(zone.ToString()) : LogSubject.Paste, row.Predicted, row.Actual, row.Note.Trim(), row.LoggedAt);
+        row.Id, row.PieceId == Guid.Empty ? null : row.PieceId, row.Zone is { } zone ? Enum.Parse<LogSubject>(zone.ToString()) : LogSubject.Paste, row.Predicted, row.Actual, row.Note.Trim(), row.LoggedAt);
 }

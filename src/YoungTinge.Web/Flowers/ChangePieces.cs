@@ -1,5 +1,4 @@
 using System.Text.Json;
-using Microsoft.Net.Http.Headers;
 using YoungTinge.Core.Coats;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Store;
@@ -7,7 +6,7 @@ using YoungTinge.Web.Hosting;
 
 namespace YoungTinge.Web.Flowers;
 
-/// <summary>Makes, changes, orders and removes the pieces of a flower.</summary>
+/// <summary>Makes, changes and orders the pieces of a flower.</summary>
 public static class ChangePieces
 {
     /// <param name="Colouring">Id of a natural colouring, or #rrggbb, to begin the targets from; null for a plain cream.</param>
@@ -26,7 +25,6 @@ public static class ChangePieces
     {
         api.MapPost("/flowers/{id:guid}/pieces", Add).WithName("addPiece").Produces<Made>().Fails(404, 422, 503);
         api.MapPut("/pieces/{id:guid}", Save).WithName("savePiece").Produces<Saved>().Fails(404, 412, 422, 428, 503);
-        api.MapDelete("/pieces/{id:guid}", Remove).WithName("removePiece").Produces(204).Fails(404, 503);
         api.MapPut("/flowers/{id:guid}/pieces/order", Arrange).WithName("orderPieces").Produces(204).Fails(412, 422, 503);
     }
 
@@ -55,24 +53,21 @@ public static class ChangePieces
 
     private static async Task<IResult> Save(Guid id, Piece piece, HttpRequest request, HttpResponse response, CurrentStudio studio, PieceStore pieces, CancellationToken cancel)
     {
-        if (!int.TryParse(request.Headers.IfMatch.ToString().Trim('"'), out var madeFrom))
-            return Trouble.Result(StatusCodes.Status428PreconditionRequired, TroubleCode.VersionMissing);
+        if (IfMatch.VersionOf(request) is not { } madeFrom)
+            return IfMatch.Missing();
         if (Problems(piece) is { Count: > 0 } problems)
             return Trouble.NotPossible(problems);
         switch (await pieces.SavePieceAsync(await studio.IdAsync(cancel), id, madeFrom, piece, cancel))
         {
             case true:
-                response.Headers.ETag = new EntityTagHeaderValue($"\"{madeFrom + 1}\"").ToString();
+                IfMatch.Tell(response, madeFrom + 1);
                 return TypedResults.Ok(new Saved(madeFrom + 1));
             case false:
-                return Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere);
+                return IfMatch.Changed();
             default:
                 return Trouble.NotFound();
         }
     }
-
-    private static async Task<IResult> Remove(Guid id, CurrentStudio studio, PieceStore pieces, CancellationToken cancel) =>
-        await pieces.RemoveAsync(await studio.IdAsync(cancel), id, cancel) ? TypedResults.NoContent() : Trouble.NotFound();
 
     private static async Task<IResult> Arrange(Guid id, Order order, CurrentStudio studio, PieceStore pieces, CancellationToken cancel)
     {
@@ -80,6 +75,6 @@ public static class ChangePieces
             return Trouble.NotPossible([new FieldProblem("pieceIds", "tooManyPieces", PieceCheck.MostKinds, null)]);
         return await pieces.OrderAsync(await studio.IdAsync(cancel), id, order.PieceIds, cancel)
             ? TypedResults.NoContent()
-            : Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere);
+            : IfMatch.Changed();
     }
 }

@@ -15,7 +15,7 @@ namespace YoungTinge.Web.Flowers;
 /// <param name="Spares">How many of the pieces to make are spares.</param>
 public sealed record PieceView(
     Guid Id, string Name, string OutlinePath, double LengthMm, double WidthMm, double ThicknessMm, bool Solid, PartOf PartOf,
-    int ToMake, int Spares, double PieceG, double BallMm, double BatchG, IReadOnlyDictionary<Zone, string> Finished,
+    int ToMake, int Spares, double PieceG, BenchBall Ball, double BatchG, IReadOnlyDictionary<Zone, string> Finished,
     Piece Piece, PieceBuild Build, int Version)
 {
     public static PieceView From(PlannedPiece planned, Materials materials)
@@ -25,7 +25,7 @@ public sealed record PieceView(
         var quantity = PasteQuantity.For(piece, planned.Parts);
         return new PieceView(
             planned.Id, piece.Name, shape.SvgPath(), piece.LengthMm, piece.WidthMm, piece.ThicknessMm, piece.Solid, piece.PartOf,
-            quantity.Pieces, quantity.Pieces - piece.Needed(planned.Parts), quantity.PieceG, quantity.BallMm, quantity.BatchG,
+            quantity.Pieces, quantity.Pieces - piece.Needed(planned.Parts), quantity.PieceG, quantity.Ball, quantity.BatchG,
             BuildUp.Of(planned.Plan, shape, materials).ToDictionary(zone => zone.Zone, zone => ColourView.From(zone.Finished).Hex),
             piece, shape.Build, planned.Version);
     }

@@ -65,12 +65,13 @@ public static class PreviewPlan
     private static Answer Compute(PiecePlan plan, PlannedPiece planned, Illuminant light, int shown, Materials materials)
     {
         var shape = planned.Piece.Shape();
-        var quantity = PasteQuantity.For(planned.Piece, planned.Parts);
+        // What none is wanted of for now can still be designed, as one.
+        var quantity = PasteQuantity.For(planned.Piece, Math.Max(1, planned.Parts));
         var batch = DosedRecipe.For(plan.Paste, quantity.BatchG, materials);
         var eye = new ZoneEye(plan.Paste, plan.Coats, shape, materials);
         var zones = BuildUp.Of(plan, eye);
         // What a rule says of a coat need not be found again by looking.
-        var advice = PlanAdvice.ForGuests(plan, planned.Guests, materials).Concat(PlanAdvice.For(plan, batch, materials)).Concat(LookAdvice.For(plan, planned.Piece, zones, eye, materials)).DistinctBy(one => (one.Code, one.CoatId, one.MaterialId));
+        var advice = WarningsOf(plan, eye, zones).DistinctBy(one => (one.Code, one.CoatId, one.MaterialId));
         var paste = zones[0].Colours[0];
         var picture = PiecePicture.Of(plan with { Coats = [.. plan.Coats.Take(shown)] }, shape, materials, light: light);
         return new Answer(
@@ -83,8 +84,17 @@ public static class PreviewPlan
             View(picture.Face),
             View(picture.Back),
             [.. advice.Select(one =>
-                new AdviceView(one.Code, one.CoatId, one.MaterialId, one.Zone, one.OnPurpose, PlanFix.For(plan, one, materials, Guid.CreateVersion7())))],
+                new AdviceView(one.Code, one.CoatId, one.MaterialId, one.Zone, one.OnPurpose, PlanFix.For(plan, one, materials, Guid.CreateVersion7(), Warnings)))],
             DustLoad.Named);
+
+        IEnumerable<Advice> Warnings(PiecePlan of)
+        {
+            var its = new ZoneEye(of.Paste, of.Coats, shape, materials);
+            return WarningsOf(of, its, BuildUp.Of(of, its));
+        }
+
+        IEnumerable<Advice> WarningsOf(PiecePlan of, ZoneEye its, IReadOnlyList<ZoneHistory> seen) =>
+            PlanAdvice.ForGuests(of, planned.Guests, materials).Concat(PlanAdvice.For(of, batch, materials)).Concat(LookAdvice.For(of, planned.Piece, seen, its, materials));
     }
 
     internal static FieldView View(SidePicture side) => View(side.Field) with { Marks = [.. side.Marks.Select(mark => new MarkView(mark.Path, View(mark.Field)))] };

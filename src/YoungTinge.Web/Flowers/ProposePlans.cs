@@ -42,13 +42,20 @@ public static class ProposePlans
         return await LongWork.RunAsync(context, (progress, stop) =>
         {
             var approaches = Enum.GetValues<Approach>();
-            var done = 0;
-            var found = approaches.AsParallel().AsOrdered().WithCancellation(stop).Select(approach =>
+            var shares = new double[approaches.Length];
+            var found = approaches.AsParallel().AsOrdered().WithCancellation(stop).Select((approach, i) =>
             {
-                var proposal = planner.Propose(approach, request.KeepPaste, stop);
-                progress?.Invoke((double)Interlocked.Increment(ref done) / approaches.Length);
+                var proposal = planner.Propose(approach, request.KeepPaste, stop, share => Tell(i, share));
+                Tell(i, 1);
                 return proposal;
             }).OfType<Proposal>().ToList();
+
+            void Tell(int i, double share)
+            {
+                shares[i] = share;
+                progress?.Invoke(shares.Average());
+            }
+
             return new Answer([.. found.Select(View)], CoatPlanner.ReachedDeltaE);
         });
     }

@@ -1,4 +1,3 @@
-using Microsoft.Net.Http.Headers;
 using YoungTinge.Core.Coats;
 using YoungTinge.Store;
 using YoungTinge.Web.Hosting;
@@ -16,18 +15,18 @@ public static class SavePlan
     private static async Task<IResult> Handle(
         Guid id, PiecePlan plan, HttpRequest request, HttpResponse response, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
     {
-        if (!int.TryParse(request.Headers.IfMatch.ToString().Trim('"'), out var madeFrom))
-            return Trouble.Result(StatusCodes.Status428PreconditionRequired, TroubleCode.VersionMissing);
+        if (IfMatch.VersionOf(request) is not { } madeFrom)
+            return IfMatch.Missing();
         var studioId = await studio.IdAsync(cancel);
         if (PlanProblems.Of(plan, await cabinet.LoadAsync(studioId, cancel)) is { Count: > 0 } problems)
             return Trouble.NotPossible(problems);
         switch (await pieces.SavePlanAsync(studioId, id, madeFrom, plan, cancel))
         {
             case SavePlanResult.Saved saved:
-                response.Headers.ETag = new EntityTagHeaderValue($"\"{saved.Version}\"").ToString();
+                IfMatch.Tell(response, saved.Version);
                 return TypedResults.Ok(new Answer(saved.Version));
             case SavePlanResult.Changed:
-                return Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere);
+                return IfMatch.Changed();
             default:
                 return Trouble.NotFound();
         }

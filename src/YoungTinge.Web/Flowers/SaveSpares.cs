@@ -22,7 +22,7 @@ public static class SaveSpares
         return await pieces.SaveSparesAsync(await studio.IdAsync(cancel), id, request.SpareShare, request.Was, cancel) switch
         {
             true => TypedResults.NoContent(),
-            false => Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere),
+            false => IfMatch.Changed(),
             null => Trouble.NotFound(),
         };
     }

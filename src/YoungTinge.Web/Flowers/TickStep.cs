@@ -25,17 +25,18 @@ public static class TickStep
         if (request.Fingerprint.Length is < 1 or > Fingerprint.Longest)
             return Trouble.NotPossible([new FieldProblem("fingerprint", "lengthOutOfRange", Fingerprint.Longest, null)]);
         var materials = await cabinet.LoadAsync(studioId, cancel);
-        if (RunSheet.For(planned.Plan, planned.Piece, planned.Parts, materials).All(known => known.Key != step))
+        if (RunSheet.For(planned.Plan, planned.Piece, planned.Parts, materials).FirstOrDefault(known => known.Key == step) is not { } known)
             return Trouble.NotFound();
-        await ticks.TickAsync(id, step, request.Fingerprint, cancel);
+        await ticks.TickAsync(studioId, id, known, request.Fingerprint, StepTakes.Of(known, PasteDay.PasteWorks.Of(planned), materials), materials, cancel);
         return TypedResults.NoContent();
     }
 
     private static async Task<IResult> Untick(Guid id, string step, CurrentStudio studio, PieceStore pieces, RunSheetStore ticks, CancellationToken cancel)
     {
-        if (await pieces.FindAsync(await studio.IdAsync(cancel), id, cancel) is null)
+        var studioId = await studio.IdAsync(cancel);
+        if (await pieces.FindAsync(studioId, id, cancel) is null)
             return Trouble.NotFound();
-        await ticks.UntickAsync(id, step, cancel);
+        await ticks.UntickAsync(studioId, id, step, cancel);
         return TypedResults.NoContent();
     }
 }

@@ -14,7 +14,7 @@ internal static class LongWork
     private const string Lines = "application/x-ndjson";
 
     /// <summary>Gives progress in steps no smaller than this.</summary>
-    private const double SmallestStep = 0.05;
+    private const double SmallestStep = 0.01;
 
     /// <param name="work">Runs on its own; tells its share done, 0 to 1.</param>
     public static async Task<IResult> RunAsync<T>(HttpContext context, Func<Action<double>?, CancellationToken, T> work)

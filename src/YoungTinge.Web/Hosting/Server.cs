@@ -59,7 +59,8 @@ public static class Server
         var services = builder.Services;
         services.AddNpgsqlDataSource(builder.Configuration.GetConnectionString(ConnectionName) ?? "");
         services.AddSingleton<StudioStore>().AddSingleton<CabinetStore>().AddSingleton<CommissionStore>().AddSingleton<PieceStore>()
-            .AddSingleton<RunSheetStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>().AddSingleton<PictureStore>().AddSingleton<PastePlanStore>().AddSingleton<PasteWorks>().AddScoped<PasteDays>().AddSingleton<PasteDayStore>().AddSingleton<ArchiveStore>();
+            .AddSingleton<RunSheetStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>().AddSingleton<PictureStore>().AddSingleton<PastePlanStore>().AddSingleton<PasteWorks>().AddScoped<PasteDays>().AddSingleton<PasteDayStore>().AddSingleton<ArchiveStore>()
+            .AddSingleton<BinStore>().AddSingleton<CopyStore>();
         services.AddSingleton<PictureDesk>().AddSingleton<Reach>();
         services.AddScoped<CurrentStudio>().AddScoped<PastePlans>();
         services.AddSingleton(TimeProvider.System);
@@ -91,6 +92,8 @@ public static class Server
         GetFlowerLibrary.Map(api);
         ChangePieces.Map(api);
         ChangeFlowers.Map(api);
+        ChangeCommissions.Map(api);
+        Bin.Map(api);
         ShowBloom.Map(api);
         GetDustDay.Map(api);
         GetRunSheet.Map(api);
@@ -109,6 +112,7 @@ public static class Server
         FindDuplicates.Map(api);
         GetMaterial.Map(api);
         SaveMaterial.Map(api);
+        StarterJars.Map(api);
         RemoveMaterial.Map(api);
         WeighUnit.Map(api);
         CharacteriseColour.Map(api);
@@ -132,8 +136,8 @@ public static class Server
         TickPaste.Map(api);
         UseLeftover.Map(api);
         SaveSpares.Map(api);
-        GetMeasuring.Map(api);
-        SaveMeasuring.Map(api);
+        GetStudio.Map(api);
+        SaveStudio.Map(api);
         ListBatches.Map(api);
         SaveCounts.Map(api);
         ListLogEntries.Map(api);

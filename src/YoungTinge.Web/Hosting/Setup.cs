@@ -4,7 +4,7 @@ using YoungTinge.Store.Demo;
 
 namespace YoungTinge.Web.Hosting;
 
-/// <summary>Brings the database up to this build: <c>setup [--fresh]</c>. Run before the server, so that starting a server changes no schema.</summary>
+/// <summary>Brings the database up to this build: <c>setup [--fresh] [--empty]</c>. Run before the server, so that starting a server changes no schema.</summary>
 public static class Setup
 {
     public static async Task<int> RunAsync(string[] options)
@@ -20,7 +20,14 @@ public static class Setup
         if (options.Contains("--fresh"))
             await Schema.DropAsync(dataSource, CancellationToken.None);
         Schema.Migrate(connection);
-        if (await DemoStudio.SeedAsync(dataSource, TimeProvider.System.GetUtcNow(), CancellationToken.None))
+        if (options.Contains("--empty"))
+        {
+            if (await new StudioStore(dataSource).FindFirstAsync(CancellationToken.None) is { } there)
+                Console.WriteLine($"There is a studio already: {there.Name}. To throw it away and begin an empty one: ./start --fresh --empty");
+            else
+                await new StudioStore(dataSource).AddAsync(Studio.Empty(Guid.CreateVersion7(), TimeZoneInfo.Local.Id), CancellationToken.None);
+        }
+        else if (await DemoStudio.SeedAsync(dataSource, TimeProvider.System.GetUtcNow(), CancellationToken.None))
             Console.WriteLine("The demo studio is ready.");
         return 0;
     }

@@ -4,9 +4,10 @@ using YoungTinge.Web.Mixing;
 
 namespace YoungTinge.Web.Logbook;
 
+/// <param name="FlowerId">Null if the piece is gone, or in the bin.</param>
 /// <param name="Difference">The actual colour against the predicted one.</param>
 public sealed record LogEntryView(
-    Guid Id, Guid PieceId, string PieceName, Guid FlowerId, string FlowerName, string CommissionName, LogSubject Subject,
+    Guid Id, Guid? PieceId, string PieceName, Guid? FlowerId, string FlowerName, string CommissionName, LogSubject Subject,
     ColourView Predicted, ColourView Actual, Difference Difference, string Note, DateTimeOffset LoggedAt)
 {
     public static LogEntryView From(NamedLogEntry named)

@@ -26,10 +26,11 @@ public sealed record DosedColourView(string ColourantId, double Grams, UnitsView
 
 /// <summary>A recipe for a batch of known mass.</summary>
 /// <param name="PasteG">Paste before colour.</param>
+/// <param name="BroughtG">White that its let-downs bring along: so much less is weighed.</param>
 /// <param name="RoundedColour">What it comes out as with every dose as it is measured.</param>
 /// <param name="RoundingDeltaE">How far that is from the exact recipe.</param>
-public sealed record BatchView(double PasteG, IReadOnlyList<DosedColourView> Colours, ColourView RoundedColour, double RoundingDeltaE)
+public sealed record BatchView(double PasteG, double BroughtG, IReadOnlyList<DosedColourView> Colours, ColourView RoundedColour, double RoundingDeltaE)
 {
     public static BatchView From(DosedRecipe batch) => new(
-        batch.PasteG, [.. batch.Colours.Select(colour => DosedColourView.From(colour, batch.PasteG))], ColourView.From(batch.RoundedColour), batch.RoundingDeltaE);
+        batch.PasteG, batch.BroughtG, [.. batch.Colours.Select(colour => DosedColourView.From(colour, batch.PasteG))], ColourView.From(batch.RoundedColour), batch.RoundingDeltaE);
 }

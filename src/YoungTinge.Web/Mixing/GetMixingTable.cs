@@ -47,16 +47,17 @@ public static class GetMixingTable
             [.. all.Select(commission => new CommissionView(commission.Id, commission.Name, commission.Light))],
             [.. planned.OrderBy(piece => flowerOf[piece.FlowerId].Index).Select(piece => View(piece, flowerOf[piece.FlowerId].Item))],
             [.. (await batches.ListAsync(current.Id, MostBatches, cancel)).Select(batch => KeptBatchView.From(batch, materials, clock.GetUtcNow()))],
-            [.. log.Where(named => named.Entry.Subject == LogSubject.Paste).Select(View)],
+            [.. log.Where(named => named.Entry.Subject == LogSubject.Paste && named.FlowerId is not null).Select(View)],
             [.. NamedSwatches.All.Select(swatch => new SwatchView(swatch.Id, ColourView.From(swatch.Colour)))],
             current.Currency));
     }
 
     private static PieceView View(PlannedPiece planned, Flower flower) => new(
         planned.Id, planned.Piece.Name, flower.Id, flower.Name, flower.CommissionId, planned.Plan.Paste,
-        PasteQuantity.For(planned.Piece, planned.Parts).BatchG,
+        // What none is wanted of for now can still be mixed for, as one.
+        PasteQuantity.For(planned.Piece, Math.Max(1, planned.Parts)).BatchG,
         [new TargetView(null, ColourView.From(planned.Plan.Ground)), .. Enum.GetValues<Zone>().Select(zone => new TargetView(zone, ColourView.From(planned.Plan.Targets[zone].Colour)))]);
 
     private static ReadingView View(NamedLogEntry named) => new(
-        named.Entry.Id, named.Entry.PieceId, ColourView.From(named.Entry.Actual), Difference.Of(named.Entry.Actual, named.Entry.Predicted), named.Entry.LoggedAt);
+        named.Entry.Id, named.Entry.PieceId!.Value, ColourView.From(named.Entry.Actual), Difference.Of(named.Entry.Actual, named.Entry.Predicted), named.Entry.LoggedAt);
 }

@@ -17,7 +17,7 @@ public static class KeepBatch
     /// <param name="Made">Null before it was mixed.</param>
     /// <param name="Version">That the change was made from; 0 for a new batch.</param>
     public sealed record Request(
-        Guid CommissionId, string Name, PasteRecipe Recipe, double PasteG, Lab Target, Lab? Measured, string Note, int Version, Making? Made = null);
+        Guid? CommissionId, string Name, PasteRecipe Recipe, double PasteG, Lab Target, Lab? Measured, string Note, int Version, Making? Made = null);
 
     public sealed record Answer(int Version);
 

@@ -14,7 +14,8 @@ public static class PlanLetDown
     public sealed record Request(string ColourantId, DoseUnitKind Unit, double UnitsWanted, double PasteG, double ScaleG);
 
     /// <param name="LetDown">Null if it cannot be made with this scale and batch.</param>
-    public sealed record Answer(double DoseG, LetDown? LetDown);
+    /// <param name="BatchWhiteG">White to weigh for the batch beside it.</param>
+    public sealed record Answer(double DoseG, LetDown? LetDown, double BatchWhiteG);
 
     private const double MostUnits = 100;
 
@@ -29,7 +30,8 @@ public static class PlanLetDown
         if (unit is null || problems.Length > 0)
             return Trouble.NotPossible(problems);
         var doseG = request.UnitsWanted * unit.MassG;
-        return TypedResults.Ok(new Answer(doseG, LetDown.For(doseG, unit, request.PasteG, request.ScaleG)));
+        var letDown = LetDown.For(doseG, unit, request.PasteG, request.ScaleG);
+        return TypedResults.Ok(new Answer(doseG, letDown, request.PasteG - (letDown?.BroughtG ?? 0)));
     }
 
     private static IEnumerable<FieldProblem> Problems(Request request, DoseUnit? unit)

@@ -20,11 +20,12 @@ public static class RescueBatch
     public sealed record Request(PasteRecipe Recipe, double HaveG, Lab? Measured, Lab Target, double NeedG,
         IReadOnlyList<AlsoInView>? AlsoIn = null, FiltersView? Filters = null);
 
+    /// <param name="WeighG">Fresh paste to knead in by itself: what let-downs do not bring along.</param>
     public sealed record PlanView(
-        double KeepG, double WhiteG, IReadOnlyList<DosedColourView> Add, double TotalG, double LeftOverG, ColourView Colour, Difference Difference, double? Cost)
+        double KeepG, double WeighG, IReadOnlyList<DosedColourView> Add, double TotalG, double LeftOverG, ColourView Colour, Difference Difference, double? Cost)
     {
         internal static PlanView From(RescuePlan plan) => new(
-            plan.KeepG, plan.WhiteG, [.. plan.Add.Select(colour => DosedColourView.From(colour, plan.TotalG))], plan.TotalG, plan.LeftOverG, ColourView.From(plan.Colour),
+            plan.KeepG, plan.WeighG, [.. plan.Add.Select(colour => DosedColourView.From(colour, plan.TotalG))], plan.TotalG, plan.LeftOverG, ColourView.From(plan.Colour),
             plan.Difference, plan.Cost);
     }
 

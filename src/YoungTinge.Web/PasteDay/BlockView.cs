@@ -8,8 +8,9 @@ using YoungTinge.Web.Mixing;
 
 namespace YoungTinge.Web.PasteDay;
 
-/// <param name="FreshG">Paste without colour to weigh.</param>
-public sealed record PartView(PasteRecipe Recipe, double FreshG, BatchView Batch, ColourView Colour);
+/// <param name="FreshG">Paste without colour, weighed and with let-downs.</param>
+/// <param name="WeighG">Of it, what is weighed by itself.</param>
+public sealed record PartView(PasteRecipe Recipe, double FreshG, double WeighG, BatchView Batch, ColourView Colour);
 
 /// <summary>A leftover that goes, or may go, into a paste.</summary>
 /// <param name="FreshG">Paste without colour to knead in.</param>
@@ -45,7 +46,7 @@ public sealed record BlockView(
     internal static BlockView From(PasteBlock block, Day day)
     {
         var materials = day.Materials;
-        PartView[] mixed = [.. block.Mixed.Select(part => new PartView(part.Recipe, part.FreshG, BatchView.From(part.Batch), ColourView.From(part.Colour)))];
+        PartView[] mixed = [.. block.Mixed.Select(part => new PartView(part.Recipe, part.FreshG, part.WeighG, BatchView.From(part.Batch), ColourView.From(part.Colour)))];
         var view = new BlockView(
             block.Key, block.Kind, block.CommissionId, block.FlowerIds, ColourView.From(block.Colour), PasteDaySheet.FamilyOf(block.Colour), block.TotalG, block.RemainsG,
             block.RestHours, block.Uses, block.Kind == BlockKind.Ombre ? [] : mixed, block.Way is { } way ? OmbreWayView.From(way, materials) : null, block.Marble,

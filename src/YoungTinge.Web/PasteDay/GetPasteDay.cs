@@ -18,7 +18,7 @@ public static class GetPasteDay
     /// <param name="SpareShare">Of the number needed.</param>
     /// <param name="UsualSpareShare">For so fragile a piece.</param>
     public sealed record PieceLine(
-        Guid Id, string Name, int Needed, int Pieces, double SpareShare, double UsualSpareShare, double PieceG, double BallMm, bool Solid, double Grams, WireAdvice? Wire);
+        Guid Id, string Name, int Needed, int Pieces, double SpareShare, double UsualSpareShare, double PieceG, BenchBall Ball, bool Solid, double Grams, WireAdvice? Wire);
 
     public sealed record FlowerLine(Guid Id, string Name, int Flowers, int Buds, IReadOnlyList<PieceLine> Pieces);
 
@@ -72,7 +72,7 @@ public static class GetPasteDay
             bool IsMade(BlockKind kind) => day.Blocks.Any(block => block.Kind == kind && block.FlowerIds.Contains(flower.FlowerId));
             foreach (var (kind, isPlanned) in new[] { (BlockKind.Ombre, flower.Ombre is not null), (BlockKind.Marble, flower.Marble is not null) })
             {
-                if (isPlanned && !IsMade(kind))
+                if (isPlanned && !IsMade(kind) && flower.Works.Any(work => work.Parts > 0))
                     yield return new NotMadeView(flower.FlowerId, day.NameOf(flower.FlowerId), kind);
             }
         }
@@ -104,7 +104,7 @@ public static class GetPasteDay
     {
         var quantity = PasteQuantity.For(work.Piece, work.Parts);
         return new PieceLine(
-            work.PieceId, work.Piece.Name, work.Piece.Needed(work.Parts), quantity.Pieces, work.Piece.SpareShare, SparesAdvice.ShareFor(work.Piece), quantity.PieceG, quantity.BallMm,
+            work.PieceId, work.Piece.Name, work.Piece.Needed(work.Parts), quantity.Pieces, work.Piece.SpareShare, SparesAdvice.ShareFor(work.Piece), quantity.PieceG, quantity.Ball,
             work.Piece.Solid, quantity.BatchG,
             materials.HasAllOf(work.Plan.Paste) ? WireAdvice.For(work.Piece, work.Plan.Paste, materials) : null);
     }

@@ -13,8 +13,9 @@ public sealed record ShadeView(ColourView Colour, double Grams, double? Step);
 /// <param name="Gram">By which a gram too much at the first letting-down moves it.</param>
 public sealed record MadeShadeView(ColourView Colour, double? Step, double Off, double Touch, double Gram);
 
+/// <param name="WeighG">Paste to weigh for what is made, beside let-downs; the same as Grams for the rest.</param>
 public sealed record OmbreStepView(
-    OmbreAct Act, int? Shade, double Grams, int? Stop, IReadOnlyList<StopPart> Parts, PasteRecipe? Recipe, BatchView? Batch, ColourView? Colour);
+    OmbreAct Act, int? Shade, double Grams, double WeighG, int? Stop, IReadOnlyList<StopPart> Parts, PasteRecipe? Recipe, BatchView? Batch, ColourView? Colour);
 
 public sealed record OmbreWayView(
     OmbreSchool School, IReadOnlyList<OmbreStepView> Steps, IReadOnlyList<MadeShadeView> Shades, double TotalG, double LeftOverG, int Kneadings, int Weighings,
@@ -31,7 +32,7 @@ public sealed record OmbreWayView(
     }
 
     private static OmbreStepView Step(OmbreStep step, OmbreWay way, Materials materials) => new(
-        step.Act, step.Shade, step.Grams, step.Stop, step.Parts ?? [], step.Recipe, step.Batch is { } batch ? BatchView.From(batch) : null,
+        step.Act, step.Shade, step.Grams, step.Grams - (step.Batch?.BroughtG ?? 0), step.Stop, step.Parts ?? [], step.Recipe, step.Batch is { } batch ? BatchView.From(batch) : null,
         step.Recipe is { } recipe ? ColourView.From(Core.Optics.PasteOptics.ColourOf(recipe, materials))
         : step.Shade is { } shade ? ColourView.From(way.Shades[shade].Colour) : null);
 }

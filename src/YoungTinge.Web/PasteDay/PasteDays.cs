@@ -9,25 +9,29 @@ using YoungTinge.Web.Hosting;
 namespace YoungTinge.Web.PasteDay;
 
 /// <summary>The flowers to plan for, and their pastes.</summary>
-/// <param name="Chosen">Those of the commissions that were asked for.</param>
+/// <param name="Chosen">Those of the commissions that were asked for; of those in hand if none was.</param>
 /// <param name="All">Those of every commission.</param>
 /// <param name="Leftovers">Chosen for a paste.</param>
+/// <param name="Done">What has been ticked, as it stands now.</param>
 internal sealed record Day(
     Studio Studio, Materials Materials, IReadOnlyList<Commission> Commissions, IReadOnlyList<Flower> Flowers, IReadOnlyList<FlowerPaste> Chosen,
-    IReadOnlyList<FlowerPaste> All, IReadOnlyList<Batch> Batches, IReadOnlyList<ChosenLeftover> Leftovers)
+    IReadOnlyList<FlowerPaste> All, IReadOnlyList<Batch> Batches, IReadOnlyList<ChosenLeftover> Leftovers, WorkDone Done)
 {
     /// <summary>More are not tried for one paste.</summary>
     private const int MostTried = 40;
 
     private IReadOnlyList<Leftover>? offered;
 
-    public IReadOnlyList<PasteBlock> Blocks { get; } = PasteDaySheet.Of(
-        Chosen, Materials,
+    /// <summary>Of every commission: a tin of leftovers is promised once, whichever of them are looked at.</summary>
+    public IReadOnlyList<PasteBlock> AllBlocks { get; } = PasteDaySheet.Of(
+        All, Materials,
         Leftovers.Select(chosen => (chosen.BlockKey, Left: LeftoverOf(Batches.First(batch => batch.Id == chosen.BatchId), chosen.UsedG, Materials)))
             .Where(chosen => chosen.Left is not null).ToDictionary(chosen => chosen.BlockKey, chosen => chosen.Left!),
         Studio.Measuring.LeftoverDeltaE);
 
-    public IReadOnlyList<ShoppingLine> Shopping => Core.PasteDay.Shopping.For(Chosen, Blocks, Materials);
+    public IReadOnlyList<PasteBlock> Blocks => [.. AllBlocks.Where(block => Chosen.Any(flower => flower.CommissionId == block.CommissionId))];
+
+    public IReadOnlyList<ShoppingLine> Shopping => Core.PasteDay.Shopping.For(Chosen, Blocks, Materials, Done);
 
     public string NameOf(Guid flowerId) => Flowers.First(flower => flower.Id == flowerId).Name;
 
@@ -48,12 +52,12 @@ internal sealed record Day(
 
     /// <param name="usedG">That was taken already; null for what is there now.</param>
     private static Leftover? LeftoverOf(Batch batch, double? usedG, Materials materials) => batch.Made is { } made && materials.HasAllOf(made.Recipe)
-        ? Leftover.Of(batch.Id, new MadeBatch(made.Recipe, usedG ?? made.LeftG, batch.Measured), materials)
+        ? Leftover.Of(batch.Id, new MadeBatch(made.Recipe, usedG ?? made.LeftG, batch.Measured), materials) with { IsTaken = usedG is not null }
         : null;
 }
 
 internal sealed class PasteDays(
-    CurrentStudio studio, CommissionStore commissions, PieceStore pieces, PastePlanStore plans, PasteDayStore days, BatchStore batches, CabinetStore cabinet)
+    CurrentStudio studio, CommissionStore commissions, PieceStore pieces, PastePlanStore plans, PasteDayStore days, RunSheetStore runSheets, BatchStore batches, CabinetStore cabinet)
 {
     private const int MostBatches = 500;
 
@@ -67,11 +71,16 @@ internal sealed class PasteDays(
         var marbles = (await plans.ListAsync<MarblePlan>(current.Id, null, cancel)).ToDictionary(kept => kept.FlowerId, kept => kept.Plan);
         FlowerPaste[] pastes = [.. flowers.Select(flower => new FlowerPaste(
             flower.Id, flower.CommissionId, [.. works[flower.Id]], ombres.GetValueOrDefault(flower.Id), marbles.GetValueOrDefault(flower.Id)))];
-        FlowerPaste[] chosen = [.. pastes.Where(flower => commissionIds.Length == 0 || commissionIds.Contains(flower.CommissionId))];
+        var open = all.Where(commission => commission.IsOpen).Select(commission => commission.Id).ToHashSet();
+        FlowerPaste[] chosen = [.. pastes.Where(flower => commissionIds.Length == 0 ? open.Contains(flower.CommissionId) : commissionIds.Contains(flower.CommissionId))];
+        var steps = await runSheets.ListAllAsync([.. chosen.SelectMany(flower => flower.Works).Select(work => work.PieceId)], cancel);
+        var done = new WorkDone(
+            (await days.ListAsync(current.Id, cancel)).Select(tick => tick.StepKey).ToHashSet(),
+            steps.SelectMany(group => group.Select(tick => (group.Key, tick.StepKey))).ToHashSet());
         var leftovers = await days.LeftoversAsync(current.Id, cancel);
         var kept = await batches.ListAsync(current.Id, MostBatches, cancel);
         return new Day(
             current, await cabinet.LoadAsync(current.Id, cancel), all, flowers, chosen, pastes, kept,
-            [.. leftovers.Where(leftover => kept.Any(batch => batch.Id == leftover.BatchId))]);
+            [.. leftovers.Where(leftover => kept.Any(batch => batch.Id == leftover.BatchId))], done);
     }
 }

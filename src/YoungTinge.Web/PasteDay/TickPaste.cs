@@ -22,11 +22,16 @@ public static class TickPaste
             return Trouble.NotPossible([new FieldProblem("fingerprint", "lengthOutOfRange", Fingerprint.Longest, null)]);
         var day = await days.LoadAsync([], cancel);
         // A paste that has changed since the maker read it is ticked, but what it was is not known here any more.
-        var mixed = day.Blocks.FirstOrDefault(one => one.Key == block);
+        var mixed = day.AllBlocks.FirstOrDefault(one => one.Key == block);
         if (mixed is null || BlockView.From(mixed, day).Fingerprint != request.Fingerprint)
             await store.TickAsync(day.Studio.Id, block, request.Fingerprint, cancel);
         else
-            await store.MixedAsync(day.Studio.Id, new MixedBlock(block, BatchesOf(mixed, day, clock.GetUtcNow()), mixed.Leftover?.KeepG ?? 0), request.Fingerprint, cancel);
+        {
+            var made = new MixedBlock(
+                block, BatchesOf(mixed, day, clock.GetUtcNow()), mixed.Leftover?.KeepG ?? 0, [.. mixed.Uses.Select(use => use.PieceId)], [.. mixed.Takes()]);
+            await store.MixedAsync(day.Studio.Id, made, request.Fingerprint, day.Materials, cancel);
+        }
+
         return TypedResults.NoContent();
     }
 

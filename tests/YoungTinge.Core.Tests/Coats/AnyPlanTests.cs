@@ -141,10 +141,13 @@ public class AnyPlanTests
                 Assert.NotNull(advice.Zone);
                 Assert.True(advice.CoatId is null || plan.Coats.Any(coat => coat.Id == advice.CoatId));
                 // A cure is a plan that can be, and is another one.
-                if (PlanFix.For(plan, advice, TestData.Cabinet, Guid.NewGuid()) is not { } cured)
+                if (PlanFix.For(plan, advice, TestData.Cabinet, Guid.NewGuid(), Warnings) is not { } cured)
                     return;
                 Assert.Empty(PlanCheck.Problems(cured, TestData.Cabinet));
                 Assert.NotEqual(plan.Coats, cured.Coats);
+                // One fault less, by rule and by look, and no other instead.
+                Assert.DoesNotContain(Warnings(cured), one => (one.Code, one.CoatId) == (advice.Code, advice.CoatId));
+                Assert.Empty(Warnings(cured).Select(one => (one.Code, one.CoatId)).Except(Warnings(plan).Select(one => (one.Code, one.CoatId))));
             });
             // Seen from here with a coat left out, it is the plan without it.
             for (var left = 0; left < plan.Coats.Count; left++)
@@ -154,6 +157,14 @@ public class AnyPlanTests
             }
         },
         iter: 30);
+
+    private static IEnumerable<Advice> Warnings(PiecePlan plan)
+    {
+        var eye = new ZoneEye(plan.Paste, plan.Coats, Shape, TestData.Cabinet);
+        return PlanAdvice.For(plan, PasteBatch, TestData.Cabinet).Concat(LookAdvice.For(plan, Petal, BuildUp.Of(plan, eye), eye, TestData.Cabinet));
+    }
+
+    private static readonly Core.Mixing.DosedRecipe PasteBatch = Core.Mixing.DosedRecipe.For(Plan().Paste, 200, TestData.Cabinet);
 
     [Fact]
     public void Every_plan_has_a_run_sheet_with_amounts_that_can_be_measured() => Plans.Sample(plan =>

@@ -10,18 +10,22 @@ public class LetDownTests
 
     [Fact]
     public void The_dose_arrives_everything_can_be_weighed_and_no_paste_is_lost() =>
-        Gen.Select(Gen.Double[-5, -1], Gen.Double[40, 1000]).Sample((log, pasteG) =>
+        Gen.Select(Gen.Double[-5, -1], Gen.Double[5, 1000]).Sample((log, pasteG) =>
         {
             var dose = Math.Pow(10, log);
             if (LetDown.For(dose, Touch, pasteG) is not { } letDown)
                 return;
             Assert.InRange(letDown.DoseG, dose * 0.97, dose * 1.03);
+            var carriedG = letDown.Units * Touch.MassG;
             Assert.All(letDown.Lumps, lump =>
             {
+                // Nobody makes more of a lump than she needs of the batch.
+                Assert.True(lump.WhiteG + carriedG <= pasteG, $"{lump} for {pasteG}");
+                carriedG = lump.PartG;
                 Assert.InRange(lump.PartG, 2 - 1e-9, lump.WhiteG + 5);
                 Assert.Equal(lump.PartG, Math.Round(lump.PartG, 1), 1e-9);
             });
-            var whiteG = letDown.BatchWhiteG + letDown.Lumps.Sum(lump => lump.WhiteG);
+            var whiteG = pasteG - letDown.BroughtG + letDown.Lumps.Sum(lump => lump.WhiteG);
             Assert.Equal(whiteG + letDown.Units * Touch.MassG, pasteG + letDown.DoseG + letDown.WasteG, 1e-9);
         });
 
@@ -57,6 +61,26 @@ public class LetDownTests
         Assert.Throws<ArgumentOutOfRangeException>(() => LetDown.For(double.NaN, Touch, 180));
         Assert.Throws<ArgumentOutOfRangeException>(() => LetDown.For(0.01, Touch, 0));
     }
+
+    /// <summary>Two let-downs in one paste, and the white of both is taken off what is weighed, once.</summary>
+    [Fact]
+    public void What_let_downs_bring_adds_up_and_is_taken_off_once() => Gen.Select(Gen.Double[0.001, 0.02].Array[2, 3], Gen.Double[30, 400]).Sample((doses, pasteG) =>
+    {
+        string[] ids = ["inkcap", "ember", "lichen"];
+        var recipe = TestData.Recipe([.. doses.Select((dose, i) => (ids[i], dose))]);
+        var batch = DosedRecipe.For(recipe, pasteG, TestData.Cabinet);
+        Assert.InRange(batch.BroughtG, 0, pasteG);
+        var wholeG = pasteG - batch.BroughtG + batch.Colours.Sum(colour => colour.LetDown is { } letDown ? letDown.Lumps[^1].PartG + (colour.MeasuredG - letDown.DoseG) : colour.MeasuredG);
+        Assert.Equal(pasteG + batch.Colours.Sum(colour => colour.MeasuredG), wholeG, 1e-9);
+        // The same on the run sheet and on the sheet of the day.
+        var plan = TestPlans.Plan() with { Paste = recipe };
+        var weigh = Planning(plan).OfType<Core.Planning.WeighPaste>().Single();
+        var work = new Core.Planning.PlannedWork(Guid.NewGuid(), TestPlans.Petal, 7, plan);
+        var part = Core.PasteDay.PasteDaySheet.Of([new(Guid.NewGuid(), Guid.NewGuid(), [work], null, null)], TestData.Cabinet).Single().Mixed.Single();
+        Assert.Equal((weigh.Grams, weigh.BroughtG), (part.WeighG, part.Batch.BroughtG));
+    }, iter: 40);
+
+    private static IReadOnlyList<Core.Planning.RunStep> Planning(Core.Coats.PiecePlan plan) => Core.Planning.RunSheet.For(plan, TestPlans.Petal, 7, TestData.Cabinet);
 
     [Fact]
     public void A_recipe_with_a_speck_in_it_comes_out_right_by_let_down()

@@ -41,6 +41,19 @@ public class OmbreTests
         Assert.InRange(steps.Max() / steps.Min(), 1, 1.001);
     }, iter: 600);
 
+    /// <summary>Whatever is made is set aside for a shade or said to be left over, to the scale's step; nothing is dropped.</summary>
+    [Fact]
+    public void No_paste_of_a_run_is_lost() => Gen.Select(Runs, Gen.Enum<OmbreSchool>(), Gen.Int[0, 2]).Sample((run, school, coarse) =>
+    {
+        var scaleG = new[] { 0.1, 1, 5 }[coarse];
+        var grams = run.Grams.Select(g => Math.Ceiling(Math.Max(g, 20 * scaleG) / scaleG) * scaleG).ToArray();
+        var made = Run(run.First, run.Last, grams);
+        var way = OmbreWay.Of(made, school, TestData.Cabinet, scaleG);
+        var wasteG = way.Steps.Sum(step => step.Batch?.Colours.Sum(colour => colour.LetDown?.WasteG ?? 0) ?? 0);
+        var keptG = grams.Sum() + way.Steps.Where(step => step.Act == OmbreAct.LeftOver).Sum(step => step.Grams);
+        Assert.Equal(way.TotalG - wasteG, keptG, scaleG * (run.Grams.Length + 1));
+    }, iter: 150);
+
     [Fact]
     public void Steps_are_even_to_the_eye_and_not_in_parts()
     {

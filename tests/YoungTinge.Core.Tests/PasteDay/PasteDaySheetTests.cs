@@ -105,7 +105,7 @@ public class PasteDaySheetTests
         var ombre = new OmbrePlan(Apricot, TestData.Recipe(), null, [1], [new([works[1].PieceId], 0), new([works[2].PieceId], 0)], 0.1, OmbreSchool.CutBack);
         FlowerPaste[] flowers = [Flower(dusted, works[1], works[2]) with { Ombre = ombre }];
         var blocks = PasteDaySheet.Of(flowers, TestData.Cabinet);
-        var lines = Shopping.For(flowers, blocks, TestData.Cabinet).ToDictionary(line => line.MaterialId);
+        var lines = Shopping.For(flowers, blocks, TestData.Cabinet, WorkDone.Nothing).Where(line => line.Gauge is null && line.MaterialId is not null).ToDictionary(line => line.MaterialId!);
         Assert.Equal(blocks.Sum(block => block.TotalG), lines[TestData.White].Need, 0.5);
         var alone = MaterialNeeds.Of([dusted], TestData.Cabinet).ToDictionary(need => need.MaterialId);
         Assert.Equal(alone["nettle"].Amount, lines["nettle"].Need, 1e-9);
@@ -129,9 +129,9 @@ public class PasteDaySheetTests
     public void What_is_bought_is_what_is_missing_in_whole_packs(double? stock, double? pack, double need, double? missing, int? packs, double? cost)
     {
         var dust = TestData.Cabinet.Get<Dust>("nettle") with { Supply = new Supply(stock, 2) { PackSize = pack } };
-        Assert.Equal(new ShoppingLine("nettle", Measure.Grams, need, stock, missing, packs, cost), ShoppingLine.For(dust, need));
+        Assert.Equal(new ShoppingLine("nettle", MaterialKind.Dust, null, Measure.Grams, need, stock, missing, packs, cost), ShoppingLine.For(dust, need));
         var glaze = TestData.Cabinet.Get<Glaze>("satin-veil") with { Supply = new Supply(null, null) { StockMl = stock, PricePerMl = 2, PackSize = pack } };
-        Assert.Equal(new ShoppingLine("satin-veil", Measure.Millilitres, need, stock, missing, packs, cost), ShoppingLine.For(glaze, need));
+        Assert.Equal(new ShoppingLine("satin-veil", MaterialKind.Glaze, null, Measure.Millilitres, need, stock, missing, packs, cost), ShoppingLine.For(glaze, need));
     }
 
     [Fact]
@@ -168,12 +168,67 @@ public class PasteDaySheetTests
         Assert.Equal(block.TotalG, saved.TotalG);
         Assert.Equal((left.BatchId, block.TotalG / 2), (saved.Leftover!.BatchId, saved.Leftover.KeepG));
         Assert.Equal(alone.Select(one => one.Key), with.Select(one => one.Key));
-        double WhiteG(IReadOnlyList<PasteBlock> blocks) => Shopping.For(flowers, blocks, TestData.Cabinet).Single(line => line.MaterialId == TestData.White).Need;
+        double WhiteG(IReadOnlyList<PasteBlock> blocks) => Shopping.For(flowers, blocks, TestData.Cabinet, WorkDone.Nothing).Single(line => line.MaterialId == TestData.White).Need;
         // A let-down for the last part of a touch may take some white of its own.
         Assert.InRange(WhiteG(alone) - WhiteG(with), block.TotalG / 2 - 5, block.TotalG / 2 + 0.5);
         // One that has nothing to do with it is not forced in.
         var plum = Leftover.Of(Guid.NewGuid(), new MadeBatch(Plum, 40, null), TestData.Cabinet);
         Assert.Null(PasteDaySheet.Of(flowers, TestData.Cabinet, new Dictionary<string, Leftover> { [block.Key] = plum }).Single(one => one.Key == block.Key).Leftover);
+    }
+
+    [Fact]
+    public void A_tin_of_leftovers_is_promised_once()
+    {
+        // The same green for two commissions, and one tin that would do for either.
+        PlannedWork[] works = [Work(Green), Work(Green)];
+        FlowerPaste[] flowers = [.. works.Select(work => Flower(work) with { CommissionId = Guid.NewGuid() })];
+        var blocks = PasteDaySheet.Of(flowers, TestData.Cabinet);
+        var left = Leftover.Of(Guid.NewGuid(), new MadeBatch(Green, blocks[0].TotalG + 10, null), TestData.Cabinet);
+        var both = blocks.ToDictionary(block => block.Key, _ => left);
+        var with = PasteDaySheet.Of(flowers, TestData.Cabinet, both);
+        Assert.InRange(with.Sum(block => block.Leftover?.KeepG ?? 0), blocks[0].TotalG + 9, blocks[0].TotalG + 10 + 1e-9);
+        // What was taken out already is no longer in the tin.
+        var taken = PasteDaySheet.Of(flowers, TestData.Cabinet, blocks.ToDictionary(block => block.Key, _ => left with { IsTaken = true }));
+        Assert.All(taken, block => Assert.Equal(block.TotalG, block.Leftover!.KeepG));
+    }
+
+    [Fact]
+    public void Only_what_is_still_to_be_made_is_on_the_shopping_list()
+    {
+        PlannedWork[] works = [Work(Green), Work(Apricot)];
+        works[0] = works[0] with { Plan = TestPlans.Plan(TestPlans.Dust("nettle"), TestPlans.Glaze("satin-veil", 2)) with { Paste = Green } };
+        FlowerPaste[] flowers = [Flower(works)];
+        var blocks = PasteDaySheet.Of(flowers, TestData.Cabinet);
+        Dictionary<string, double> Needs(WorkDone done) => Shopping.For(flowers, blocks, TestData.Cabinet, done).Where(line => line.MaterialId is not null)
+            .GroupBy(line => line.MaterialId!).ToDictionary(group => group.Key, group => group.Sum(line => line.Need));
+        var all = Needs(WorkDone.Nothing);
+        var greenMade = Needs(WorkDone.Nothing with { BlockKeys = blocks.Where(block => block.Uses[0].PieceId == works[0].PieceId).Select(block => block.Key).ToHashSet() });
+        Assert.False(greenMade.ContainsKey(Green.Doses[0].ColourantId) && !Apricot.Doses.Any(dose => dose.ColourantId == Green.Doses[0].ColourantId));
+        Assert.InRange(all[TestData.White] - greenMade[TestData.White], 1, all[TestData.White]);
+        // Pots and glazes step by step.
+        var steps = RunSheet.For(works[0].Plan, works[0].Piece, works[0].Parts, TestData.Cabinet);
+        WorkDone Done(Func<RunStep, bool> isDone) => WorkDone.Nothing with { Steps = steps.Where(isDone).Select(step => (works[0].PieceId, step.Key)).ToHashSet() };
+        Assert.False(Needs(Done(step => step is MixDust)).ContainsKey("nettle"));
+        Assert.Equal(all["satin-veil"] / 2, Needs(Done(step => step is GlazePieces { Number: 1 }))["satin-veil"], 1e-9);
+        Assert.False(Needs(Done(step => step is GlazePieces)).ContainsKey("satin-veil"));
+        // Wires are for every petal, tape though no cabinet holds any; once shaped, neither.
+        var lines = Shopping.For(flowers, blocks, TestData.Cabinet, WorkDone.Nothing);
+        Assert.Equal(works.Sum(work => Math.Ceiling(work.Piece.ToMake(work.Parts) / 3.0)), lines.Where(line => line.Kind == MaterialKind.Wire).Sum(line => line.Need));
+        Assert.Contains(lines, line => line is { MaterialId: null, Kind: MaterialKind.Tape, Need: > 0 });
+        Assert.DoesNotContain(Shopping.For([Flower(works[0])], [], TestData.Cabinet, Done(_ => true)), line => line.Kind is MaterialKind.Wire or MaterialKind.Tape);
+    }
+
+    [Fact]
+    public void Of_no_flowers_and_a_bud_only_the_bud_is_made()
+    {
+        var none = Work(Green) with { Parts = 0, Plan = TestPlans.Plan(TestPlans.Dust("nettle"), TestPlans.Steam) with { Paste = Green } };
+        var bud = Work(Apricot) with { Parts = 1 };
+        FlowerPaste[] flowers = [Flower(none, bud)];
+        var blocks = PasteDaySheet.Of(flowers, TestData.Cabinet);
+        Assert.Equal([bud.PieceId], blocks.SelectMany(block => block.Uses).Select(use => use.PieceId));
+        Assert.Empty(RunSheet.For(none.Plan, none.Piece, 0, TestData.Cabinet));
+        Assert.DoesNotContain(MaterialNeeds.Of([none, bud], TestData.Cabinet), need => need.PieceIds.Contains(none.PieceId));
+        Assert.DoesNotContain(Shopping.For(flowers, blocks, TestData.Cabinet, WorkDone.Nothing), line => line.MaterialId == "nettle");
     }
 
     [Theory]

@@ -19,7 +19,7 @@ public class QuantityTests
         var quantity = PasteQuantity.For(ball, 1);
         // The round outline is a circle to half a percent.
         Assert.Equal(4.0 / 3 * Math.PI * 1.30, quantity.PieceG, 0.05);
-        Assert.Equal(20, quantity.BallMm, 0.1);
+        Assert.InRange(quantity.Ball.Mm, 20, 21);
     }
 
     [Fact]
@@ -29,14 +29,33 @@ public class QuantityTests
         var ridgeCm3 = 0.6 * 4.8 * 0.3 * 0.1 / 2;
         Assert.Equal((Petal.Shape().AreaCm2 * 0.06 + ridgeCm3) * 1.30, quantity.PieceG, 1e-9);
         Assert.Equal(42, quantity.Pieces);
-        Assert.Equal(Math.Ceiling(42 * quantity.PieceG * 1.12), quantity.BatchG);
+        Assert.InRange(quantity.BatchG, 42 * quantity.PieceG * 1.12, 42 * quantity.PieceG * 1.25 + 1);
     }
 
     [Fact]
     public void A_ball_of_the_piece_has_the_pieces_mass() => Gen.Double[0.01, 500].Sample(grams =>
     {
-        var radiusCm = PasteQuantity.BallDiameterMm(grams) / 20;
+        var radiusCm = BenchBall.DiameterMmOf(grams) / 20;
         Assert.Equal(grams, 4.0 / 3 * Math.PI * radiusCm * radiusCm * radiusCm * 1.30, 1e-9 * grams);
+        Assert.Equal(grams, BenchBall.GramsOf(BenchBall.DiameterMmOf(grams)), 1e-9 * grams);
+    });
+
+    /// <summary>By either ruler: a ball that is rolled as the sheet says holds its piece, and the batch holds all the balls.</summary>
+    [Fact]
+    public void A_ball_is_never_smaller_than_its_piece_and_the_batch_covers_them_all() => Gen.Select(
+        Gen.Double[3, 90], Gen.Double[3, 80], Gen.Double[0.3, 1.2], Gen.Bool, Gen.Int[1, 60], Gen.Int[1, 12]).Sample((length, width, thickness, solid, perPart, parts) =>
+    {
+        var quantity = PasteQuantity.For(Petal with { LengthMm = length, WidthMm = width, ThicknessMm = thickness, Solid = solid, PerPart = perPart }, parts);
+        var inchMm = quantity.Ball.InchParts * 25.4 / BenchBall.PartsOfInch;
+        foreach (var shownMm in new[] { quantity.Ball.Mm, inchMm })
+        {
+            Assert.True(BenchBall.GramsOf(shownMm) >= quantity.PieceG - 1e-9);
+            Assert.True(quantity.Pieces * BenchBall.GramsOf(shownMm) <= quantity.BatchG + 1e-6);
+        }
+
+        // What a hand tells apart: half millimetres while it is small, whole ones later, and sixteenths of an inch.
+        Assert.Equal(0, (quantity.Ball.Mm <= 12 ? 2 : 1) * quantity.Ball.Mm % 1, 1e-9);
+        Assert.True(quantity.Ball.Mm <= 12 || quantity.Ball.InchParts % 2 == 0);
     });
 
     [Theory]

@@ -1,0 +1,38 @@
+using YoungTinge.Store;
+using YoungTinge.Web.Hosting;
+
+namespace YoungTinge.Web.Commissions;
+
+/// <summary>Takes commissions, flowers and pieces out, and gives them back for thirty days.</summary>
+public static class Bin
+{
+    /// <param name="Of">What it belongs to; empty for a commission.</param>
+    /// <param name="DaysLeft">Until it is gone for good, 0 on the last day.</param>
+    public sealed record EntryView(BinKind Kind, Guid Id, string Name, string Of, DateTimeOffset DeletedAt, int DaysLeft);
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapDelete("/commissions/{id:guid}", Remove(BinKind.Commission)).WithName("removeCommission").Produces(204).Fails(404, 503);
+        api.MapDelete("/flowers/{id:guid}", Remove(BinKind.Flower)).WithName("removeFlower").Produces(204).Fails(404, 503);
+        api.MapDelete("/pieces/{id:guid}", Remove(BinKind.Piece)).WithName("removePiece").Produces(204).Fails(404, 503);
+        api.MapGet("/bin", List).WithName("getBin").Produces<IReadOnlyList<EntryView>>().Fails(503);
+        api.MapPost("/bin/{id:guid}/give-back", GiveBack).WithName("giveBack").Produces(204).Fails(404, 503);
+    }
+
+    private static Func<Guid, CurrentStudio, BinStore, TimeProvider, CancellationToken, Task<IResult>> Remove(BinKind kind) => async (id, studio, bin, clock, cancel) =>
+        await bin.PutInAsync(await studio.IdAsync(cancel), kind, id, clock.GetUtcNow(), cancel) ? TypedResults.NoContent() : Trouble.NotFound();
+
+    private static async Task<IResult> List(CurrentStudio studio, BinStore bin, TimeProvider clock, CancellationToken cancel)
+    {
+        var now = clock.GetUtcNow();
+        return TypedResults.Ok<IReadOnlyList<EntryView>>([.. (await bin.ListAsync(await studio.IdAsync(cancel), now, cancel)).Select(entry => new EntryView(
+            entry.Kind, entry.Id, entry.Name, entry.Of, entry.DeletedAt, BinStore.KeptDays - (int)Math.Ceiling((now - entry.DeletedAt).TotalDays)))]);
+    }
+
+    private static async Task<IResult> GiveBack(Guid id, CurrentStudio studio, BinStore bin, TimeProvider clock, CancellationToken cancel)
+    {
+        var (studioId, now) = (await studio.IdAsync(cancel), clock.GetUtcNow());
+        return (await bin.ListAsync(studioId, now, cancel)).FirstOrDefault(entry => entry.Id == id) is { } entry
+            && await bin.GiveBackAsync(studioId, entry.Kind, id, now, cancel) ? TypedResults.NoContent() : Trouble.NotFound();
+    }
+}

@@ -1,0 +1,153 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats;
+using YoungTinge.Store;
+using YoungTinge.Web.Hosting;
+
+namespace YoungTinge.Web.Commissions;
+
+/// <summary>Makes, changes and copies commissions.</summary>
+public static class ChangeCommissions
+{
+    private const int LongestName = 120;
+    private const int LongestPlace = 300;
+    private const int LongestNote = 2000;
+    private const int MostMarginDays = 60;
+    private const double ColdestCelsius = -10;
+    private const double WarmestCelsius = 50;
+
+    private static readonly DateOnly Earliest = new(2000, 1, 1);
+    private static readonly DateOnly Latest = new(2100, 1, 1);
+
+    public sealed record Made(Guid Id);
+
+    /// <param name="Version">To send with the next change.</param>
+    public sealed record Saved(int Version);
+
+    /// <param name="WithColours">Its targets, pastes and coats come along; else its pieces begin anew as plain paste.</param>
+    public sealed record Copy(string Name, DateOnly DueOn, bool WithColours);
+
+    /// <param name="CommissionId">To copy it into: its own or another.</param>
+    public sealed record FlowerCopyRequest(Guid CommissionId, string Name, bool WithColours);
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapPost("/commissions", Add).WithName("addCommission").Produces<Made>().Fails(422, 503);
+        api.MapPut("/commissions/{id:guid}", Save).WithName("saveCommission").Produces<Saved>().Fails(404, 412, 422, 428, 503);
+        api.MapPost("/commissions/{id:guid}/copy", CopyWhole).WithName("copyCommission").Produces<Made>().Fails(404, 422, 503);
+        api.MapPost("/flowers/{id:guid}/copy", CopyFlower).WithName("copyFlower").Produces<Made>().Fails(404, 422, 503);
+    }
+
+    private static async Task<IResult> Add(CommissionDetails request, CurrentStudio studio, CommissionStore commissions, CancellationToken cancel)
+    {
+        if (Problems(request).ToList() is { Count: > 0 } problems)
+            return Trouble.NotPossible(problems);
+        var id = Guid.CreateVersion7();
+        await commissions.AddAsync(await studio.IdAsync(cancel), id, Trimmed(request), cancel);
+        return TypedResults.Ok(new Made(id));
+    }
+
+    private static async Task<IResult> Save(
+        Guid id, CommissionDetails details, HttpRequest request, HttpResponse response, CurrentStudio studio, CommissionStore commissions, CancellationToken cancel)
+    {
+        if (IfMatch.VersionOf(request) is not { } madeFrom)
+            return IfMatch.Missing();
+        if (Problems(details).ToList() is { Count: > 0 } problems)
+            return Trouble.NotPossible(problems);
+        var studioId = await studio.IdAsync(cancel);
+        if (await commissions.SaveAsync(studioId, id, madeFrom, Trimmed(details), cancel) is not { } version)
+            return await commissions.FindAsync(studioId, id, cancel) is null ? Trouble.NotFound() : IfMatch.Changed();
+        IfMatch.Tell(response, version);
+        return TypedResults.Ok(new Saved(version));
+    }
+
+    private static async Task<IResult> CopyWhole(
+        Guid id, Copy request, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, CopyStore copies, CancellationToken cancel)
+    {
+        var studioId = await studio.IdAsync(cancel);
+        if (await commissions.FindAsync(studioId, id, cancel) is not { } commission)
+            return Trouble.NotFound();
+        var details = Trimmed(commission.Details with { Name = request.Name, DueOn = request.DueOn, Status = CommissionStatus.Planned });
+        if (Problems(details).ToList() is { Count: > 0 } problems)
+            return Trouble.NotPossible(problems);
+        var newId = Guid.CreateVersion7();
+        var copied = new List<FlowerCopy>();
+        foreach (var flower in (await commissions.ListAsync(studioId, cancel)).Flowers.Where(flower => flower.CommissionId == id))
+        {
+            if (await CopyOfAsync(studioId, flower, newId, flower.Name, request.WithColours, pieces, cabinet, cancel) is not { } copy)
+                return NoPaste();
+            copied.Add(copy);
+        }
+
+        await copies.CopyAsync(studioId, (newId, details), copied, cancel);
+        return TypedResults.Ok(new Made(newId));
+    }
+
+    private static async Task<IResult> CopyFlower(
+        Guid id, FlowerCopyRequest request, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, CopyStore copies,
+        CancellationToken cancel)
+    {
+        if (NameProblems(request.Name).ToList() is { Count: > 0 } problems)
+            return Trouble.NotPossible(problems);
+        var studioId = await studio.IdAsync(cancel);
+        if (await commissions.FindFlowerAsync(studioId, id, cancel) is not var (_, flower))
+            return Trouble.NotFound();
+        if (await CopyOfAsync(studioId, flower, request.CommissionId, request.Name.Trim(), request.WithColours, pieces, cabinet, cancel) is not { } copy)
+            return NoPaste();
+        return await copies.CopyAsync(studioId, null, [copy], cancel) ? TypedResults.Ok(new Made(copy.Flower.Id)) : Trouble.NotFound();
+    }
+
+    /// <returns>Null if the copy is to begin as plain paste, and the cabinet has none.</returns>
+    private static async Task<FlowerCopy?> CopyOfAsync(
+        Guid studioId, Flower flower, Guid commissionId, string name, bool withColours, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
+    {
+        var plain = withColours ? null : NewPlan.For(null, await cabinet.LoadAsync(studioId, cancel));
+        if (plain is null && !withColours)
+            return null;
+        var copied = (await pieces.ListAsync(studioId, flower.Id, cancel)).Select(piece => (piece.Id, Guid.CreateVersion7(), piece.Piece, plain ?? piece.Plan));
+        return new FlowerCopy(flower.Id, flower with { Id = Guid.CreateVersion7(), CommissionId = commissionId, Name = name }, [.. copied], WithPastePlans: withColours);
+    }
+
+    private static IResult NoPaste() => Trouble.NotPossible([new FieldProblem("withColours", "noPaste", null, null)]);
+
+    private static CommissionDetails Trimmed(CommissionDetails details) => details with
+    {
+        Name = details.Name.Trim(),
+        Place = details.Place.Trim(),
+        ClientNote = details.ClientNote.Trim(),
+        OwnNote = details.OwnNote.Trim(),
+    };
+
+    internal static IEnumerable<FieldProblem> NameProblems(string name)
+    {
+        if (string.IsNullOrWhiteSpace(name))
+            yield return new FieldProblem("name", "nameMissing", null, null);
+        else if (name.Trim().Length > LongestName)
+            yield return new FieldProblem("name", "nameTooLong", LongestName, null);
+    }
+
+    private static IEnumerable<FieldProblem> Problems(CommissionDetails details)
+    {
+        foreach (var problem in NameProblems(details.Name))
+            yield return problem;
+        if (details.DueOn < Earliest || details.DueOn >= Latest)
+            yield return new FieldProblem("dueOn", "dateOutOfRange", null, null);
+        foreach (var (path, text, most) in new[] { ("place", details.Place, LongestPlace), ("clientNote", details.ClientNote, LongestNote), ("ownNote", details.OwnNote, LongestNote) })
+        {
+            if (text.Length > most)
+                yield return new FieldProblem(path, "tooLong", most, null);
+        }
+
+        if (details.RoomHumidityPercent is < 0 or > 100)
+            yield return new FieldProblem("roomHumidityPercent", "humidityOutOfRange", 100, null);
+        if (details.RoomCelsius is { } celsius && celsius is not (>= ColdestCelsius and <= WarmestCelsius))
+            yield return new FieldProblem("roomCelsius", "temperatureOutOfRange", WarmestCelsius, null);
+        if (details.MarginDays is < 0 or > MostMarginDays)
+            yield return new FieldProblem("marginDays", "marginOutOfRange", MostMarginDays, null);
+        if (!Enum.IsDefined(details.Light))
+            yield return new FieldProblem("light", "unknownWord", null, null);
+        if (!Enum.IsDefined(details.Status))
+            yield return new FieldProblem("status", "unknownWord", null, null);
+        if (!details.Diets.All(Enum.IsDefined<Diet>))
+            yield return new FieldProblem("diets", "unknownWord", null, null);
+    }
+}

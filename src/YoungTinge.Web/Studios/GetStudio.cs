@@ -1,0 +1,12 @@
+using YoungTinge.Web.Hosting;
+
+namespace YoungTinge.Web.Studios;
+
+public static class GetStudio
+{
+    public static void Map(RouteGroupBuilder api) => api.MapGet("/studio", Handle)
+        .WithName("getStudio").Produces<StudioView>().Fails(503);
+
+    private static async Task<IResult> Handle(CurrentStudio studio, CancellationToken cancel) =>
+        TypedResults.Ok(StudioView.From(await studio.GetAsync(cancel)));
+}

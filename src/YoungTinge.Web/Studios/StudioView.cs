@@ -1,0 +1,19 @@
+using YoungTinge.Store;
+
+namespace YoungTinge.Web.Studios;
+
+/// <summary>The studio: whose it is, and how it measures.</summary>
+/// <param name="Maker">Empty if she does not say.</param>
+/// <param name="TimeZone">IANA name.</param>
+/// <param name="Currency">ISO 4217.</param>
+/// <param name="ScaleG">Smallest step of its scale.</param>
+/// <param name="ScaleDecimals">That a weight on this scale is shown with.</param>
+/// <param name="LeftoverDeltaE">A leftover may go into a paste if that differs by no more.</param>
+/// <param name="Version">To send with a change (If-Match).</param>
+public sealed record StudioView(
+    string Name, string Maker, string TimeZone, string Currency, Measures Measures, double ScaleG, int ScaleDecimals, double LeftoverDeltaE, int Version)
+{
+    public static StudioView From(Studio studio) => new(
+        studio.Name, studio.Maker, studio.TimeZone, studio.Currency, studio.Measuring.Measures, studio.Measuring.ScaleG,
+        Core.Cabinet.BenchScale.DecimalsOf(studio.Measuring.ScaleG), studio.Measuring.LeftoverDeltaE, studio.Version);
+}
