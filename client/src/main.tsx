@@ -1,8 +1,8 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
-import { BrowserRouter } from 'react-router'
-import { App } from './App'
+import { RouterProvider } from 'react-router/dom'
+import { router } from './App'
 import './locales/i18n'
 import { applyTheme } from './shared/theme'
 import './styles.css'
@@ -14,9 +14,7 @@ const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, staleTi
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
-      <BrowserRouter>
-        <App />
-      </BrowserRouter>
+      <RouterProvider router={router} />
     </QueryClientProvider>
   </StrictMode>,
 )

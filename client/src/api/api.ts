@@ -30,6 +30,9 @@ export type Coat =
   | Schemas['CoatPollenCoat']
 export type CoatView = Schemas['PreviewPlanCoatView']
 export type ColourView = Schemas['ColourView']
+export type CommissionDetails = Schemas['CommissionDetails']
+export type CommissionEntry = Schemas['ListCommissionsEntry']
+export type Commissions = Schemas['ListCommissionsAnswer']
 export type CommissionView = Schemas['CommissionView']
 export type Difference = Schemas['Difference']
 export type DosedColour = Schemas['DosedColourView']
@@ -49,7 +52,7 @@ export type BatchState = Schemas['BatchState']
 export type BatchPart = Schemas['PartView']
 export type LeftoverView = Schemas['LeftoverView']
 export type Measure = Schemas['Measure']
-export type Measuring = Schemas['MeasuringView']
+export type Studio = Schemas['StudioView']
 export type ShoppingLine = Schemas['ShoppingLine']
 export type KeptBatch = Schemas['KeptBatchView']
 export type LetDown = Schemas['LetDown']
@@ -125,6 +128,9 @@ export type Trouble = Schemas['Trouble']
 export type TroubleCode = Schemas['TroubleCode'] | 'offline'
 export type Zone = Schemas['Zone']
 export type ZoneView = Schemas['PreviewPlanZoneView']
+
+/** From the first word about it to the shelf. */
+export const statuses: CommissionView['status'][] = ['asked', 'planned', 'inWork', 'delivered', 'putAway']
 
 export const zones: Zone[] = ['rim', 'tip', 'heart', 'base', 'back']
 

@@ -123,11 +123,16 @@ export const queries = {
       queryKey: ['paste-day', ...commissionId],
       queryFn: ({ signal }) => answer(api.GET('/api/paste-day', { params: { query: { commissionId } }, signal })),
     }),
-  measuring: () =>
+  studio: () =>
     queryOptions({
-      queryKey: ['measuring'],
-      queryFn: ({ signal }) => answer(api.GET('/api/measuring', { signal })),
+      queryKey: ['studio'],
+      queryFn: ({ signal }) => answer(api.GET('/api/studio', { signal })),
       staleTime: Infinity,
+    }),
+  bin: () =>
+    queryOptions({
+      queryKey: ['bin'],
+      queryFn: ({ signal }) => answer(api.GET('/api/bin', { signal })),
     }),
   batches: () =>
     queryOptions({

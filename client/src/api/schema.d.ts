@@ -13,7 +13,7 @@ export interface paths {
         };
         get: operations["listCommissions"];
         put?: never;
-        post?: never;
+        post: operations["addCommission"];
         delete?: never;
         options?: never;
         head?: never;
@@ -164,7 +164,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/commissions/{id}/diets": {
+    "/api/commissions/{id}": {
         parameters: {
             query?: never;
             header?: never;
@@ -172,8 +172,72 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["saveDiets"];
+        put: operations["saveCommission"];
         post?: never;
+        delete: operations["removeCommission"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/commissions/{id}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["copyCommission"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/flowers/{id}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["copyFlower"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getBin"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bin/{id}/give-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["giveBack"];
         delete?: never;
         options?: never;
         head?: never;
@@ -447,6 +511,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["removeMaterial"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/materials/starter": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["putInStarterJars"];
+        delete: operations["takeOutStarterJars"];
         options?: never;
         head?: never;
         patch?: never;
@@ -996,15 +1076,15 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/measuring": {
+    "/api/studio": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["getMeasuring"];
-        put: operations["saveMeasuring"];
+        get: operations["getStudio"];
+        put: operations["saveStudio"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1332,23 +1412,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/files/studio/replaced": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["getReplacedStudio"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/files/studio/undo": {
+    "/api/files/studio/preview": {
         parameters: {
             query?: never;
             header?: never;
@@ -1357,7 +1421,39 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["undoRestore"];
+        post: operations["previewStudio"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/studio/replaced": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listReplacedStudios"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/studio/replaced/{state}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bringBackStudio"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1390,10 +1486,6 @@ export interface components {
         ArchiveAnswer: {
             studioName: string;
         };
-        ArchiveReplaced: {
-            /** Format: date-time */
-            replacedAt: null | string;
-        };
         /** @enum {unknown} */
         Arrangement: "ring" | "spiral" | "oneSide";
         /** @enum {unknown} */
@@ -1401,10 +1493,20 @@ export interface components {
         BatchView: {
             /** Format: double */
             pasteG: number;
+            /** Format: double */
+            broughtG: number;
             colours: components["schemas"]["DosedColourView"][];
             roundedColour: components["schemas"]["ColourView"];
             /** Format: double */
             roundingDeltaE: number;
+        };
+        BenchBall: {
+            /** Format: double */
+            mm: number;
+            /** Format: int32 */
+            inchParts: number;
+            /** Format: double */
+            largestG?: number;
         };
         BeyondView: {
             paste: components["schemas"]["PasteRecipe"];
@@ -1413,6 +1515,19 @@ export interface components {
             colour: components["schemas"]["ColourView"];
             difference: components["schemas"]["Difference"];
         };
+        BinEntryView: {
+            kind: components["schemas"]["BinKind"];
+            /** Format: uuid */
+            id: string;
+            name: string;
+            of: string;
+            /** Format: date-time */
+            deletedAt: string;
+            /** Format: int32 */
+            daysLeft: number;
+        };
+        /** @enum {unknown} */
+        BinKind: "commission" | "flower" | "piece";
         /** @enum {unknown} */
         BlockKind: "paste" | "ombre" | "marble";
         BlockView: {
@@ -1476,14 +1591,31 @@ export interface components {
         BrushFamily: "white" | "yellow" | "orange" | "pink" | "violet" | "blue" | "green" | "brown" | "dark" | "lustre" | null;
         /** @enum {unknown} */
         Caution: "gloves" | "dustInTheAir" | "steam" | "fumes" | "bladesAndWire" | "decorativeOnly";
+        ChangeCommissionsCopy: {
+            name: string;
+            /** Format: date */
+            dueOn: string;
+            withColours: boolean;
+        };
+        ChangeCommissionsFlowerCopyRequest: {
+            /** Format: uuid */
+            commissionId: string;
+            name: string;
+            withColours: boolean;
+        };
+        ChangeCommissionsMade: {
+            /** Format: uuid */
+            id: string;
+        };
+        ChangeCommissionsSaved: {
+            /** Format: int32 */
+            version: number;
+        };
         ChangeFlowersChange: {
             name: string;
             mustBeEdible: boolean;
             wasName: string;
             wasMustBeEdible: boolean;
-        };
-        ChangeFlowersDiets: {
-            suits: components["schemas"]["Diet"][];
         };
         ChangeFlowersMade: {
             /** Format: uuid */
@@ -1679,6 +1811,25 @@ export interface components {
             chroma: components["schemas"]["ChromaWord"];
             hue: components["schemas"]["HueWord"];
         };
+        CommissionDetails: {
+            name: string;
+            /** Format: date */
+            dueOn: string;
+            place: string;
+            /** Format: int32 */
+            roomHumidityPercent: null | number;
+            /** Format: double */
+            roomCelsius: null | number;
+            light: components["schemas"]["LightKind"];
+            /** Format: int32 */
+            marginDays: number;
+            clientNote: string;
+            ownNote: string;
+            diets: components["schemas"]["Diet"][];
+            status: components["schemas"]["CommissionStatus"];
+        };
+        /** @enum {unknown} */
+        CommissionStatus: "asked" | "planned" | "inWork" | "delivered" | "putAway";
         CommissionView: {
             /** Format: uuid */
             id: string;
@@ -1687,11 +1838,23 @@ export interface components {
             dueOn: string;
             /** Format: int32 */
             dueInDays: number;
+            /** Format: date */
+            readyOn: string;
             place: string;
             /** Format: int32 */
             roomHumidityPercent: null | number;
+            /** Format: double */
+            roomCelsius: null | number;
             light: components["schemas"]["LightKind"];
+            /** Format: int32 */
+            marginDays: number;
+            clientNote: string;
+            ownNote: string;
             diets: components["schemas"]["Diet"][];
+            status: components["schemas"]["CommissionStatus"];
+            isOpen: boolean;
+            /** Format: int32 */
+            version: number;
         };
         DabReading: {
             /** Format: double */
@@ -2038,8 +2201,7 @@ export interface components {
             usualSpareShare: number;
             /** Format: double */
             pieceG: number;
-            /** Format: double */
-            ballMm: number;
+            ball: components["schemas"]["BenchBall"];
             solid: boolean;
             /** Format: double */
             grams: number;
@@ -2077,7 +2239,7 @@ export interface components {
             changedSince: boolean;
         };
         /** @enum {unknown} */
-        Help: "restock" | "noGlaze" | "otherTarget" | "neighbours" | "unlock";
+        Help: "restock" | "noGlaze" | "otherTarget" | "neighbours" | "notByWashes" | "unlock";
         /** @enum {unknown} */
         HueWord: "pink" | "red" | "orange" | "gold" | "yellow" | "yellowGreen" | "green" | "teal" | "blue" | "blueViolet" | "violet" | "magenta";
         ImportsAnswer: {
@@ -2124,7 +2286,7 @@ export interface components {
         };
         KeepBatchRequest: {
             /** Format: uuid */
-            commissionId: string;
+            commissionId: null | string;
             name: string;
             recipe: components["schemas"]["PasteRecipe"];
             /** Format: double */
@@ -2144,7 +2306,8 @@ export interface components {
             /** Format: uuid */
             id: string;
             /** Format: uuid */
-            commissionId: string;
+            commissionId: null | string;
+            commissionName: string;
             name: string;
             recipe: components["schemas"]["PasteRecipe"];
             /** Format: double */
@@ -2196,7 +2359,7 @@ export interface components {
             /** Format: double */
             doseG: number;
             /** Format: double */
-            batchWhiteG: number;
+            broughtG: number;
             /** Format: double */
             wasteG: number;
         };
@@ -2256,10 +2419,10 @@ export interface components {
             /** Format: uuid */
             id: string;
             /** Format: uuid */
-            pieceId: string;
+            pieceId: null | string;
             pieceName: string;
             /** Format: uuid */
-            flowerId: string;
+            flowerId: null | string;
             flowerName: string;
             commissionName: string;
             subject: components["schemas"]["LogSubject"];
@@ -2466,15 +2629,6 @@ export interface components {
         Measure: "grams" | "millilitres" | "pieces";
         /** @enum {unknown} */
         Measures: "metric" | "imperial";
-        MeasuringView: {
-            measures: components["schemas"]["Measures"];
-            /** Format: double */
-            scaleG: number;
-            /** Format: double */
-            leftoverDeltaE: number;
-            /** Format: int32 */
-            version: number;
-        };
         MiddleShade: {
             recipe: components["schemas"]["PasteRecipe"];
             /** Format: int32 */
@@ -2507,6 +2661,8 @@ export interface components {
             shade: null | number;
             /** Format: double */
             grams: number;
+            /** Format: double */
+            weighG: number;
             /** Format: int32 */
             stop: null | number;
             parts: components["schemas"]["StopPart"][];
@@ -2551,6 +2707,8 @@ export interface components {
             recipe: components["schemas"]["PasteRecipe"];
             /** Format: double */
             freshG: number;
+            /** Format: double */
+            weighG: number;
             batch: components["schemas"]["BatchView"];
             colour: components["schemas"]["ColourView"];
         };
@@ -2580,8 +2738,7 @@ export interface components {
             pieces: number;
             /** Format: double */
             pieceG: number;
-            /** Format: double */
-            ballMm: number;
+            ball: components["schemas"]["BenchBall"];
             /** Format: double */
             grams: number;
         };
@@ -2709,8 +2866,7 @@ export interface components {
             spares: number;
             /** Format: double */
             pieceG: number;
-            /** Format: double */
-            ballMm: number;
+            ball: components["schemas"]["BenchBall"];
             /** Format: double */
             batchG: number;
             finished: {
@@ -2742,6 +2898,8 @@ export interface components {
             /** Format: double */
             doseG: number;
             letDown: null | components["schemas"]["LetDown"];
+            /** Format: double */
+            batchWhiteG: number;
         };
         PlanLetDownRequest: {
             colourantId: string;
@@ -2970,6 +3128,13 @@ export interface components {
         };
         /** @enum {unknown} */
         Relief: "everywhere" | "ridges" | "grooves";
+        ReplacedStudio: {
+            /** Format: int32 */
+            id: number;
+            studioName: string;
+            /** Format: date-time */
+            replacedAt: string;
+        };
         RescueBatchAlsoInView: {
             colourantId: string;
             unit: components["schemas"]["DoseUnitKind"];
@@ -2993,7 +3158,7 @@ export interface components {
             /** Format: double */
             keepG: number;
             /** Format: double */
-            whiteG: number;
+            weighG: number;
             add: components["schemas"]["DosedColourView"][];
             /** Format: double */
             totalG: number;
@@ -3022,8 +3187,13 @@ export interface components {
             colourantId: string;
             /** Format: double */
             grams: number;
+            /** Format: double */
+            measuredG: number;
             units: null | components["schemas"]["UnitChoice"];
             letDown: null | components["schemas"]["LetDown"];
+            /** Format: int32 */
+            countedBesides: number;
+            baseId: string;
             key: string;
             cautions?: components["schemas"]["Caution"][];
         };
@@ -3125,8 +3295,7 @@ export interface components {
             pieces: number;
             /** Format: int32 */
             spares: number;
-            /** Format: double */
-            ballMm: number;
+            ball: components["schemas"]["BenchBall"];
             /** Format: double */
             pieceG: number;
             /** Format: double */
@@ -3169,6 +3338,10 @@ export interface components {
             baseId: string;
             /** Format: double */
             grams: number;
+            /** Format: double */
+            broughtG: number;
+            /** Format: double */
+            offDeltaE: number;
             key: string;
             cautions?: components["schemas"]["Caution"][];
         };
@@ -3211,6 +3384,17 @@ export interface components {
             /** Format: double */
             was: number;
         };
+        SaveStudioRequest: {
+            name: string;
+            maker: string;
+            timeZone: string;
+            currency: string;
+            measures: components["schemas"]["Measures"];
+            /** Format: double */
+            scaleG: number;
+            /** Format: double */
+            leftoverDeltaE: number;
+        };
         /** @enum {unknown} */
         SeenAs: "bloom" | "piece";
         ShadeUse: {
@@ -3226,7 +3410,10 @@ export interface components {
             step: null | number;
         };
         ShoppingLine: {
-            materialId: string;
+            materialId: null | string;
+            kind: components["schemas"]["MaterialKind"];
+            /** Format: int32 */
+            gauge: null | number;
             measure: components["schemas"]["Measure"];
             /** Format: double */
             need: number;
@@ -3318,6 +3505,12 @@ export interface components {
             /** Format: double */
             baseMm: number;
         };
+        StarterJarsAnswer: {
+            /** Format: int32 */
+            changed: number;
+            /** Format: int32 */
+            inUse: number;
+        };
         /** @enum {unknown} */
         StartingPointKind: "natural" | "fantasy";
         StopPart: {
@@ -3325,6 +3518,21 @@ export interface components {
             stop: number;
             /** Format: double */
             grams: number;
+        };
+        StudioView: {
+            name: string;
+            maker: string;
+            timeZone: string;
+            currency: string;
+            measures: components["schemas"]["Measures"];
+            /** Format: double */
+            scaleG: number;
+            /** Format: int32 */
+            scaleDecimals: number;
+            /** Format: double */
+            leftoverDeltaE: number;
+            /** Format: int32 */
+            version: number;
         };
         Supply: {
             /** Format: double */
@@ -3474,6 +3682,48 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ListCommissionsAnswer"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    addCommission: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CommissionDetails"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeCommissionsMade"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
                 };
             };
             /** @description Service Unavailable */
@@ -4131,7 +4381,7 @@ export interface operations {
             };
         };
     };
-    saveDiets: {
+    saveCommission: {
         parameters: {
             query?: never;
             header?: never;
@@ -4142,9 +4392,249 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ChangeFlowersDiets"];
+                "application/json": components["schemas"]["CommissionDetails"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeCommissionsSaved"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    removeCommission: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    copyCommission: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeCommissionsCopy"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeCommissionsMade"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    copyFlower: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeCommissionsFlowerCopyRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeCommissionsMade"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    getBin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BinEntryView"][];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    giveBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description No Content */
             204: {
@@ -5017,6 +5507,64 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    putInStarterJars: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StarterJarsAnswer"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    takeOutStarterJars: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StarterJarsAnswer"];
                 };
             };
             /** @description Service Unavailable */
@@ -6723,7 +7271,7 @@ export interface operations {
             };
         };
     };
-    getMeasuring: {
+    getStudio: {
         parameters: {
             query?: never;
             header?: never;
@@ -6738,7 +7286,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MeasuringView"];
+                    "application/json": components["schemas"]["StudioView"];
                 };
             };
             /** @description Service Unavailable */
@@ -6752,7 +7300,7 @@ export interface operations {
             };
         };
     };
-    saveMeasuring: {
+    saveStudio: {
         parameters: {
             query?: never;
             header?: never;
@@ -6761,7 +7309,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["MeasuringView"];
+                "application/json": components["schemas"]["SaveStudioRequest"];
             };
         };
         responses: {
@@ -6771,7 +7319,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MeasuringView"];
+                    "application/json": components["schemas"]["StudioView"];
                 };
             };
             /** @description Precondition Failed */
@@ -6785,6 +7333,15 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7510,7 +8067,7 @@ export interface operations {
             };
         };
     };
-    getReplacedStudio: {
+    previewStudio: {
         parameters: {
             query?: never;
             header?: never;
@@ -7525,7 +8082,45 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ArchiveReplaced"];
+                    "application/json": components["schemas"]["ArchiveAnswer"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
+    listReplacedStudios: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReplacedStudio"][];
                 };
             };
             /** @description Service Unavailable */
@@ -7539,11 +8134,13 @@ export interface operations {
             };
         };
     };
-    undoRestore: {
+    bringBackStudio: {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                state: number;
+            };
             cookie?: never;
         };
         requestBody?: never;

@@ -1,13 +1,35 @@
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 
-/** For what cannot be taken back: asks once more, in place. */
-export function ConfirmButton({ label, onYes }: { label: string; onYes: () => void }) {
+/** For what is not done by mistake: asks once more, in place. */
+export function ConfirmButton({
+  label,
+  toBin = false,
+  question,
+  onYes,
+}: {
+  label: string
+  /** It can be had back. */
+  toBin?: boolean
+  /** Where neither what cannot be taken back nor the bin is meant. */
+  question?: string
+  onYes: () => void
+}) {
   const { t } = useTranslation()
   const [isAsking, setAsking] = useState(false)
   return isAsking ? (
-    <span role="group" aria-label={label} className="flex items-center gap-2 text-sm">
-      {t('confirm.ask')}
+    <span
+      role="group"
+      aria-label={label}
+      className="flex flex-wrap items-center gap-2 text-sm"
+      onKeyDown={(event) => {
+        if (event.key !== 'Escape') return
+        event.preventDefault()
+        event.stopPropagation()
+        setAsking(false)
+      }}
+    >
+      {question ?? t(toBin ? 'confirm.bin' : 'confirm.ask')}
       <button
         type="button"
         className="btn btn-sm"

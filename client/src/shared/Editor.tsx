@@ -1,7 +1,8 @@
 import { X } from 'lucide-react'
 import type { ReactNode } from 'react'
-import { useEffect, useRef } from 'react'
+import { useEffect } from 'react'
 import { useTranslation } from 'react-i18next'
+import { useOpened } from './useOpened'
 
 /** The strip under the ribbons in which the opened column or target is edited. */
 export function Editor({
@@ -16,14 +17,14 @@ export function Editor({
   children: ReactNode
 }) {
   const { t } = useTranslation()
-  const strip = useRef<HTMLElement>(null)
+  const strip = useOpened<HTMLElement>(onClose)
   // On a small screen it opens below the fold.
   useEffect(() => {
     // In braces: it may answer with a promise, which React would take for a clean-up.
     strip.current?.scrollIntoView({ block: 'nearest' })
-  }, [])
+  }, [strip])
   return (
-    <section ref={strip} aria-label={title} className="px-4 py-3">
+    <section ref={strip} aria-label={title} className="px-4 py-3 outline-none">
       <div className="mb-2 flex flex-wrap items-center gap-x-3 gap-y-1">
         <h2 className="font-semibold">{title}</h2>
         {actions}

@@ -2,6 +2,7 @@ import { CircleAlert } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { useTranslation } from 'react-i18next'
 import { RequestFailed } from '../api/api'
+import { NothingHere } from './NothingHere'
 import type { NameOf } from './words'
 import { problemWords } from './words'
 
@@ -37,6 +38,7 @@ export function Failure({ error, nameOf, kept = false }: { error: unknown; nameO
 export function Unreadable({ error, retry }: { error: unknown; retry: () => void }) {
   const { t } = useTranslation()
   const code = error instanceof RequestFailed ? error.code : 'unexpected'
+  if (code === 'notFound') return <NothingHere />
   return (
     <div role="alert" className="p-6">
       <p className="font-semibold">{t(`trouble.${code}`)}</p>

@@ -1,10 +1,11 @@
-import { useId, useState } from 'react'
+import { useEffect, useId, useRef, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Problem } from './Message'
+import { readNumber, typedNumber } from './readNumber'
 
 /**
- * A number as people type it: a comma counts as a point, and what is no number is kept and said, not swallowed. Whether a
- * number is sensible is not judged here; `problem` says so.
+ * A number as people type it in their language. What cannot be read is kept on the screen and said, and the value stays what it was
+ * before: never a part of what was typed. Whether a number is sensible is not judged here; `problem` says so.
  */
 export function NumberField({
   label,
@@ -13,25 +14,57 @@ export function NumberField({
   onClear,
   unit,
   problem,
+  whole = false,
   hideLabel = false,
   className = '',
 }: {
-  label: string
+  label: React.ReactNode
   value: number | null
   onChange: (value: number) => void
   /** For a number that need not be known: the field was emptied. */
   onClear?: () => void
   unit?: string
   problem?: string
+  /** What is counted: a fraction of it is asked about, not rounded. */
+  whole?: boolean
   hideLabel?: boolean
   className?: string
 }) {
-  const { t } = useTranslation()
+  const { t, i18n } = useTranslation()
   const id = useId()
+  const input = useRef<HTMLInputElement>(null)
   // What is being typed; without it the field shows the value, so that other controls move it.
   const [typed, setTyped] = useState<string | null>(null)
-  const isEmptied = (text: string) => onClear !== undefined && text.trim() === ''
-  const wrong = typed !== null && read(typed) === null && !isEmptied(typed) ? t('problem.notANumber') : problem
+  const before = useRef(value)
+  const read = typed === null ? null : understood(typed)
+  const isBad = read !== null && read.kind !== 'number' && read.kind !== 'empty'
+  const wrong = isBad ? t(whole && read.kind === 'fraction' ? 'problem.notWhole' : 'problem.notANumber') : problem
+
+  // A form with it is not sent: the browser leads there.
+  useEffect(() => input.current?.setCustomValidity(isBad ? t('problem.notANumber') : ''), [isBad, t])
+
+  function understood(text: string) {
+    if (onClear && text.trim() === '') return { kind: 'empty' } as const
+    const number = readNumber(text, i18n.language)
+    return whole && number.kind === 'number' && !Number.isInteger(number.value)
+      ? ({ kind: 'fraction' } as const)
+      : number
+  }
+
+  const tell = (next: number | null) => {
+    if (next !== null) onChange(next)
+    else onClear?.()
+  }
+
+  function type(text: string) {
+    if (typed === null) before.current = value
+    setTyped(text)
+    const now = understood(text)
+    if (now.kind === 'number') onChange(now.value)
+    else if (now.kind === 'empty') onClear?.()
+    else if (value !== before.current) tell(before.current)
+  }
+
   return (
     <div className={className}>
       <label htmlFor={id} className={hideLabel ? 'sr-only' : 'quiet block text-xs'}>
@@ -39,29 +72,39 @@ export function NumberField({
       </label>
       <span className="flex items-center gap-1">
         <input
+          ref={input}
           id={id}
-          className="input input-sm w-16 px-2"
-          inputMode="decimal"
-          value={typed ?? (value === null ? '' : String(Number(value.toPrecision(4))))}
+          className="input input-sm w-18 px-2"
+          inputMode={whole ? 'numeric' : 'decimal'}
+          value={typed ?? (value === null ? '' : typedNumber(value, i18n.language))}
           aria-invalid={wrong ? true : undefined}
           aria-describedby={wrong ? `${id}-wrong` : undefined}
-          onChange={(event) => {
-            setTyped(event.target.value)
-            const number = read(event.target.value)
-            if (number !== null) onChange(number)
-            else if (isEmptied(event.target.value)) onClear?.()
-          }}
-          onBlur={() => typed !== null && (read(typed) !== null || isEmptied(typed)) && setTyped(null)}
+          onChange={(event) => type(event.target.value)}
+          onBlur={() => !isBad && setTyped(null)}
         />
         {unit && <span className="quiet text-sm">{unit}</span>}
       </span>
-      {wrong && <Problem id={`${id}-wrong`}>{wrong}</Problem>}
+      {read?.kind === 'ambiguous' ? (
+        <div id={`${id}-wrong`} role="alert" className="mt-1 text-sm">
+          {t('number.which')}{' '}
+          {read.values.map((one) => (
+            <button
+              key={one}
+              type="button"
+              className="btn btn-xs mr-1"
+              onClick={() => {
+                onChange(one)
+                setTyped(null)
+                input.current?.focus()
+              }}
+            >
+              {typedNumber(one, i18n.language)}
+            </button>
+          ))}
+        </div>
+      ) : (
+        wrong && <Problem id={`${id}-wrong`}>{wrong}</Problem>
+      )}
     </div>
   )
-}
-
-function read(text: string): number | null {
-  const plain = text.trim().replace(',', '.')
-  if (!/^[-+]?(\d+\.?\d*|\.\d+)$/.test(plain)) return null
-  return Number(plain)
 }

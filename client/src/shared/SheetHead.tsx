@@ -2,6 +2,7 @@ import { Printer } from 'lucide-react'
 import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
 import { FrameState } from './FrameState'
+import { PageTitle } from './PageTitle'
 
 /** The head of a page that hangs at the bench: where it belongs, what it is, and printing it. */
 export function SheetHead({
@@ -26,7 +27,7 @@ export function SheetHead({
         </Link>
       </p>
       <div className="flex flex-wrap items-baseline gap-x-4">
-        <h1 className="name text-2xl">{title}</h1>
+        <PageTitle className="text-2xl" title={title} />
         <p className="quiet text-sm">{aside}</p>
         <button className="btn btn-sm ml-auto print:hidden" onClick={() => window.print()}>
           <Printer size={16} aria-hidden />

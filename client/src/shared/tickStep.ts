@@ -8,3 +8,6 @@ export function tickStep(pieceId: string, step: string, { ticked, fingerprint }:
     ? answer(api.PUT('/api/pieces/{id}/run-sheet/{step}/tick', { params: { path }, body: { fingerprint } }))
     : answer(api.DELETE('/api/pieces/{id}/run-sheet/{step}/tick', { params: { path } }))
 }
+
+/** Read again after a tick: a paste, a pot or a glaze that is made comes out of the cabinet. */
+export const cabinetHangsOnTicks = ['materials', 'needs', 'paste-day']

@@ -1,6 +1,7 @@
 import type { TFunction } from 'i18next'
 import type {
   ColourView,
+  CommissionView,
   Difference,
   DosedColour,
   FieldProblem,
@@ -36,6 +37,9 @@ export function differenceWords(t: TFunction, difference: Difference): string {
   if (difference.size === 'there') return t('difference.there')
   return t(`difference.size.${difference.size}`, { way: t(`difference.way.${difference.way}`) })
 }
+
+/** A step of colour below this need not be said: it is just seen when two colours touch. */
+export const offWorthSaying = 1
 
 export function deltaE(difference: number): string {
   return difference.toFixed(1)
@@ -100,6 +104,13 @@ export function flowerCount(t: TFunction, flower: { flowers: number; buds: numbe
   ]
     .filter(Boolean)
     .join(', ')
+}
+
+/** "due in 9 days", or that it is late, or when it was. */
+export function dueWords(t: TFunction, commission: CommissionView): string {
+  const { dueInDays: days } = commission
+  if (!commission.isOpen) return t('commission.wasDue', { day: dayWords(commission.dueOn) })
+  return days < 0 ? t('commission.late', { count: -days }) : t('commission.due', { count: days })
 }
 
 /** A day as people in this place write it. @param iso A date, or a moment. */

@@ -8,6 +8,7 @@ import { lightKinds } from '../../shared/lights'
 import { Reading, Unreadable } from '../../shared/Message'
 import { SelectField } from '../../shared/SelectField'
 import { BloomPicture } from './BloomPicture'
+import { PageTitle } from '../../shared/PageTitle'
 
 /** A flower from above, put together from its real pieces, and whorl by whorl. */
 export function BloomPage() {
@@ -26,7 +27,7 @@ export function BloomPage() {
               {data.name}
             </Link>
           </p>
-          <h1 className="name text-2xl">{t('bloom.title', { flower: data.name })}</h1>
+          <PageTitle className="text-2xl" title={t('bloom.title', { flower: data.name })} />
         </div>
         <SelectField
           label={t('sides.seenIn')}

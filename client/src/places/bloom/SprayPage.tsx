@@ -9,6 +9,7 @@ import { Reading, Unreadable } from '../../shared/Message'
 import { Painting } from '../../shared/Painting'
 import { SelectField } from '../../shared/SelectField'
 import { drawBeside, drawBloom } from './drawBloom'
+import { PageTitle } from '../../shared/PageTitle'
 
 const widthPx = 860
 const heightPx = 600
@@ -37,7 +38,7 @@ export function SprayPage() {
               {commission.name}
             </Link>
           </p>
-          <h1 className="name text-2xl">{t('spray.title', { commission: commission.name })}</h1>
+          <PageTitle className="text-2xl" title={t('spray.title', { commission: commission.name })} />
         </div>
         <SelectField
           label={t('sides.seenIn')}

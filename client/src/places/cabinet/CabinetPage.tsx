@@ -8,9 +8,12 @@ import { queries } from '../../api/queries'
 import { kinds } from '../../shared/cabinet'
 import { Reading, Unreadable } from '../../shared/Message'
 import { SearchField } from '../../shared/SearchField'
+import { SelectField } from '../../shared/SelectField'
 import { Swatch } from '../../shared/Swatch'
 import { colourName, grams } from '../../shared/words'
 import { CabinetNotes } from './CabinetNotes'
+import { StarterJars } from './StarterJars'
+import { PageTitle } from '../../shared/PageTitle'
 
 /** What stands in the studio's cabinet, shelf by shelf, each with its colour and whether it may be eaten. */
 export function CabinetPage() {
@@ -18,6 +21,7 @@ export function CabinetPage() {
   const { data, error, refetch } = useQuery(queries.materials())
   const [wanted, setWanted] = useState('')
   const [withRetired, setWithRetired] = useState(false)
+  const [order, setOrder] = useState<Order>('shelf')
   if (!data) return error ? <Unreadable error={error} retry={() => void refetch()} /> : <Reading />
   const retired = data.filter((material) => material.isRetired).length
   const found = data
@@ -27,7 +31,7 @@ export function CabinetPage() {
     <main className="w-full">
       <div className="flex flex-wrap items-end gap-x-5 gap-y-3 px-4 pt-5 pb-4 lg:px-6">
         <div>
-          <h1 className="name text-3xl">{t('cabinet.title')}</h1>
+          <PageTitle title={t('cabinet.title')} />
           <p className="quiet text-sm">{t('cabinet.help')}</p>
         </div>
         <div className="ml-auto flex flex-wrap items-end gap-x-5 gap-y-3">
@@ -40,6 +44,12 @@ export function CabinetPage() {
             {t('cabinet.files')}
           </Link>
           <SearchField label={t('cabinet.find')} value={wanted} onChange={setWanted} />
+          <SelectField
+            label={t('sort.by')}
+            value={order}
+            options={orders.map((value) => ({ value, label: t(`cabinet.order.${value}`) }))}
+            onChoose={(value) => setOrder(value as Order)}
+          />
         </div>
       </div>
       <CabinetNotes materials={data} />
@@ -54,9 +64,16 @@ export function CabinetPage() {
           {t('cabinet.showRetired', { count: retired })}
         </label>
       )}
-      {found.length === 0 && <p className="px-4 pb-6 lg:px-6">{t('cabinet.none', { wanted })}</p>}
+      {data.length === 0 ? (
+        <p className="max-w-prose px-4 pb-6 lg:px-6">{t('cabinet.empty')}</p>
+      ) : (
+        found.length === 0 && <p className="px-4 pb-6 lg:px-6">{t('cabinet.none', { wanted })}</p>
+      )}
       {kinds.map((kind) => {
-        const materials = found.filter((material) => material.kind === kind)
+        const materials = sorted(
+          found.filter((material) => material.kind === kind),
+          order,
+        )
         return (
           materials.length > 0 && (
             <section key={kind} aria-labelledby={`shelf-${kind}`}>
@@ -72,9 +89,26 @@ export function CabinetPage() {
           )
         )
       })}
+      <StarterJars />
       <p className="quiet max-w-prose px-4 py-6 text-sm lg:px-6">{t('cabinet.foodHelp')}</p>
     </main>
   )
+}
+
+const orders = ['shelf', 'name', 'colour', 'stock'] as const
+type Order = (typeof orders)[number]
+
+/** How much is left in whatever it is counted in; what is not known comes last. */
+const stockOf = ({ supply }: Material) => supply.stockG ?? supply.stockMl ?? supply.stockPieces ?? Infinity
+
+function sorted(materials: Material[], order: Order): Material[] {
+  const by: Record<Order, (one: Material, other: Material) => number> = {
+    shelf: () => 0,
+    name: (one, other) => one.name.localeCompare(other.name),
+    colour: (one, other) => (other.chip?.lab.l ?? 0) - (one.chip?.lab.l ?? 0),
+    stock: (one, other) => stockOf(one) - stockOf(other),
+  }
+  return [...materials].sort(by[order])
 }
 
 function Jar({ material }: { material: Material }) {

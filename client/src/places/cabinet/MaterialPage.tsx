@@ -16,6 +16,7 @@ import { ColourOfIt } from './ColourOfIt'
 import { SheetFields } from './SheetFields'
 import { WhereUsed } from './WhereUsed'
 import { useProblems } from '../../shared/useProblems'
+import { PageTitle } from '../../shared/PageTitle'
 
 /** One material of the cabinet, to be changed; or a new one. */
 export function MaterialPage() {
@@ -95,7 +96,7 @@ function Sheet({ id, sheet: saved, version }: { id: string | null; sheet: Materi
           {t('cabinet.title')}
         </Link>
       </p>
-      <h1 className="name text-3xl">{sheet.name.trim() || t('material.new')}</h1>
+      <PageTitle title={sheet.name.trim() || t('material.new')} />
       {sheet.isRetired && <p className="text-sm">{t('material.retiredHelp')}</p>}
       <form
         className="mt-4 space-y-6"

@@ -6,6 +6,7 @@ import { answer, api, RequestFailed } from '../../api/api'
 import { queries } from '../../api/queries'
 import { Failure, Reading, Unreadable } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
+import { PageTitle } from '../../shared/PageTitle'
 import { hasFields } from '../../shared/stored'
 import { TextField } from '../../shared/TextField'
 import { useKept } from '../../shared/useKept'
@@ -61,7 +62,7 @@ export function NewFlowerPage() {
             {t('commission.title')}
           </Link>
         </p>
-        <h1 className="name text-2xl">{t('newFlower.title', { commission: name })}</h1>
+        <PageTitle className="text-2xl" title={t('newFlower.title', { commission: name })} />
         <form
           className="mt-3 flex flex-wrap items-end gap-x-4 gap-y-2"
           onSubmit={(event) => {
@@ -81,13 +82,15 @@ export function NewFlowerPage() {
             label={t('newFlower.flowers')}
             value={draft.flowers}
             problem={problemAt('flowers')}
-            onChange={(flowers) => set({ flowers: Math.round(flowers) })}
+            whole
+            onChange={(flowers) => set({ flowers })}
           />
           <NumberField
             label={t('newFlower.buds')}
             value={draft.buds}
             problem={problemAt('buds')}
-            onChange={(buds) => set({ buds: Math.round(buds) })}
+            whole
+            onChange={(buds) => set({ buds })}
           />
           <label className="flex min-h-8 items-center gap-2 text-sm">
             <input

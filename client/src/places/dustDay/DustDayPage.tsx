@@ -9,7 +9,7 @@ import { Reading, Unreadable } from '../../shared/Message'
 import { minutesWords } from '../../shared/minutesWords'
 import { SheetHead } from '../../shared/SheetHead'
 import { Swatch } from '../../shared/Swatch'
-import { tickStep } from '../../shared/tickStep'
+import { cabinetHangsOnTicks, tickStep } from '../../shared/tickStep'
 import { useKept } from '../../shared/useKept'
 import { useTicks } from '../../shared/useTicks'
 import type { NameOf } from '../../shared/words'
@@ -63,7 +63,10 @@ function Sheet({
       for (const [step, one] of Object.entries(steps))
         await tickStep(key.split(' ')[0]!, step, { ticked, fingerprint: one })
     },
-    () => client.invalidateQueries({ queryKey: ['dust-day', commission.id] }),
+    () =>
+      client.invalidateQueries({
+        predicate: ({ queryKey }) => ['dust-day', ...cabinetHangsOnTicks].includes(String(queryKey[0])),
+      }),
   )
   const assembledAt = day.passes.findIndex((view) => view.pass.afterAssembly)
   const tickable = (pass: PassView, i: number) => {

@@ -3,13 +3,14 @@ import type { ReactNode } from 'react'
 import { useTranslation } from 'react-i18next'
 import { ImportFile } from './ImportFile'
 import { StudioArchive } from './StudioArchive'
+import { PageTitle } from '../../shared/PageTitle'
 
 /** The studio's own data, out and in, in open formats. */
 export function FilesPage() {
   const { t } = useTranslation()
   return (
     <main className="w-full max-w-5xl px-4 pt-5 pb-10 lg:px-6">
-      <h1 className="name text-3xl">{t('files.title')}</h1>
+      <PageTitle title={t('files.title')} />
       <p className="quiet max-w-prose text-sm">{t('files.help')}</p>
       {(['cabinet', 'logbook'] as const).map((what) => (
         <Part key={what} title={t(`files.${what}.title`)} help={t(`files.${what}.help`)}>

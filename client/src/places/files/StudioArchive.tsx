@@ -20,7 +20,16 @@ export function StudioArchive() {
     mutationFn: (file: File) => upload<{ studioName: string }>('/api/files/studio', file),
     onSuccess: readAll,
   })
-  const undo = useMutation({ mutationFn: () => answer(api.POST('/api/files/studio/undo')), onSuccess: readAll })
+  const bringBack = useMutation({
+    mutationFn: (state: number) =>
+      answer(api.POST('/api/files/studio/replaced/{state}', { params: { path: { state } } })),
+    onSuccess: readAll,
+  })
+  // What it is comes first: a holiday picture is not offered in place of a studio.
+  const look = useMutation({
+    mutationFn: (chosen: File) => upload<{ studioName: string }>('/api/files/studio/preview', chosen),
+    onSuccess: (_, chosen) => setFile(chosen),
+  })
   return (
     <div className="mt-3 text-sm">
       <FileButton
@@ -28,15 +37,16 @@ export function StudioArchive() {
         accept=".json,application/json"
         onFile={(chosen) => {
           restore.reset()
-          undo.reset()
-          setFile(chosen)
+          bringBack.reset()
+          setFile(null)
+          look.mutate(chosen)
         }}
       >
         {t('files.studio.in')}
       </FileButton>
       {file && (
         <div role="alert" className="border-error mt-3 border-l-4 pl-3">
-          <p className="font-semibold">{t('files.studio.ask', { file: file.name })}</p>
+          <p className="font-semibold">{t('files.studio.ask', { file: file.name, name: look.data?.studioName })}</p>
           <p>{t('files.studio.askHelp')}</p>
           <div className="mt-2 flex gap-2">
             <button className="btn btn-sm" disabled={restore.isPending} onClick={() => restore.mutate(file)}>
@@ -48,19 +58,35 @@ export function StudioArchive() {
           </div>
         </div>
       )}
-      {(restore.data ?? undo.data) && (
+      {(restore.data ?? bringBack.data) && (
         <p role="status" className="mt-2 font-semibold">
-          {t('files.studio.done', { name: (undo.data ?? restore.data)!.studioName })}
+          {t('files.studio.done', { name: (bringBack.data ?? restore.data)!.studioName })}
         </p>
       )}
-      <Failure error={restore.error ?? undo.error} nameOf={(id) => id} />
-      {replaced.data?.replacedAt && (
-        <p className="mt-3">
-          {t('files.studio.replaced', { when: new Date(replaced.data.replacedAt).toLocaleString() })}{' '}
-          <button className="act min-h-6" disabled={undo.isPending} onClick={() => undo.mutate()}>
-            {t('files.studio.undo')}
-          </button>
-        </p>
+      <Failure error={look.error ?? restore.error ?? bringBack.error} nameOf={(id) => id} />
+      {replaced.data && replaced.data.length > 0 && (
+        <section aria-label={t('files.studio.earlier')} className="mt-3">
+          <h3 className="font-semibold">{t('files.studio.earlier')}</h3>
+          <p className="quiet">{t('files.studio.earlierHelp')}</p>
+          <ul className="mt-1 space-y-1">
+            {replaced.data.map((state) => {
+              const when = new Date(state.replacedAt).toLocaleString()
+              return (
+                <li key={state.id} className="flex flex-wrap items-baseline gap-x-3">
+                  {t('files.studio.replaced', { name: state.studioName, when })}
+                  <button
+                    className="act min-h-6"
+                    aria-label={t('files.studio.undoOf', { when })}
+                    disabled={bringBack.isPending}
+                    onClick={() => bringBack.mutate(state.id)}
+                  >
+                    {t('files.studio.undo')}
+                  </button>
+                </li>
+              )
+            })}
+          </ul>
+        </section>
       )}
     </div>
   )

@@ -1,15 +1,20 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Pencil } from 'lucide-react'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link, useNavigate } from 'react-router'
 import type { FlowerAnswer } from '../../api/api'
-import { answer, api } from '../../api/api'
+import { answer, api, RequestFailed } from '../../api/api'
 import { queries } from '../../api/queries'
+import { AskFirst } from '../../shared/AskFirst'
 import { ConfirmButton } from '../../shared/ConfirmButton'
+import { CopyForm } from '../../shared/CopyForm'
 import { Failure } from '../../shared/Message'
+import { NumberField } from '../../shared/NumberField'
 import { TextField } from '../../shared/TextField'
 import { flowerCount } from '../../shared/words'
+import { useAsking } from '../../shared/useAsking'
+import { useOpened } from '../../shared/useOpened'
 import { useProblems } from '../../shared/useProblems'
 
 /** A flower's name, what it is for, and the ways to see it whole. */
@@ -19,7 +24,7 @@ export function FlowerHead({ flower }: { flower: FlowerAnswer }) {
   return (
     <div>
       <p className="text-xs">
-        <Link className="act" to="/commissions">
+        <Link className="act" to={`/commissions/${flower.commission.id}`}>
           {flower.commission.name}
         </Link>
       </p>
@@ -53,23 +58,29 @@ function FlowerFields({ flower, onDone }: { flower: FlowerAnswer; onDone: () => 
   const { t } = useTranslation()
   const client = useQueryClient()
   const go = useNavigate()
+  const commissions = useQuery(queries.commissions()).data?.commissions.map((entry) => entry.commission) ?? []
   const [name, setName] = useState(flower.name)
+  const [flowers, setFlowers] = useState(flower.flowers)
+  const [buds, setBuds] = useState(flower.buds)
   const [mustBeEdible, setMustBeEdible] = useState(flower.mustBeEdible)
   const path = { id: flower.id }
-  const readAgain = async () => {
-    void client.invalidateQueries({ queryKey: queries.commissions().queryKey })
-    await client.invalidateQueries({ queryKey: queries.flower(flower.id).queryKey })
-  }
+  const isNamedAnew = name !== flower.name || mustBeEdible !== flower.mustBeEdible
+  const isCountedAnew = flowers !== flower.flowers || buds !== flower.buds
+  const asking = useAsking(isNamedAnew || isCountedAnew, onDone)
+  const form = useOpened<HTMLDivElement>(asking.close)
   const save = useMutation({
-    mutationFn: () =>
-      answer(
-        api.PUT('/api/flowers/{id}', {
-          params: { path },
-          body: { name, mustBeEdible, wasName: flower.name, wasMustBeEdible: flower.mustBeEdible },
-        }),
-      ),
+    mutationFn: async () => {
+      if (isCountedAnew) {
+        const counts = { flowers, buds, wasFlowers: flower.flowers, wasBuds: flower.buds }
+        await answer(api.PUT('/api/flowers/{id}/counts', { params: { path }, body: counts }))
+      }
+      if (isNamedAnew) {
+        const named = { name, mustBeEdible, wasName: flower.name, wasMustBeEdible: flower.mustBeEdible }
+        await answer(api.PUT('/api/flowers/{id}', { params: { path }, body: named }))
+      }
+    },
     onSuccess: async () => {
-      await readAgain()
+      await client.invalidateQueries()
       onDone()
     },
   })
@@ -80,37 +91,80 @@ function FlowerFields({ flower, onDone }: { flower: FlowerAnswer; onDone: () => 
       void client.invalidateQueries({ queryKey: queries.commissions().queryKey })
     },
   })
-  const problem = useProblems([save.error])('name')
+  const problemAt = useProblems([save.error])
+  const failed = save.error instanceof RequestFailed ? save.error : null
+  const own = flower.commission
   return (
-    <form
-      className="mt-2 space-y-2"
-      onSubmit={(event) => {
-        event.preventDefault()
-        save.mutate()
-      }}
-    >
-      <TextField
-        label={t('flower.name')}
-        value={name}
-        most={120}
-        problem={problem}
-        className="w-full"
-        onChange={setName}
-      />
-      <label className="flex items-center gap-2 text-sm">
-        <input
-          type="checkbox"
-          className="checkbox checkbox-sm"
-          checked={mustBeEdible}
-          onChange={(event) => setMustBeEdible(event.target.checked)}
+    <div ref={form} className="mt-2 outline-none">
+      <form
+        className="space-y-2"
+        onSubmit={(event) => {
+          event.preventDefault()
+          save.mutate()
+        }}
+      >
+        <TextField
+          label={t('flower.name')}
+          value={name}
+          most={120}
+          problem={problemAt('name')}
+          className="w-full"
+          onChange={setName}
         />
-        {t('flower.mustBeEdible')}
-      </label>
-      <div className="flex flex-wrap gap-2">
-        <button className="btn btn-sm btn-primary">{t('make.save')}</button>
-        <ConfirmButton label={t('flower.remove')} onYes={() => remove.mutate()} />
+        <div className="flex gap-3">
+          <NumberField
+            label={t('newFlower.flowers')}
+            value={flowers}
+            whole
+            problem={problemAt('flowers')}
+            onChange={setFlowers}
+          />
+          <NumberField label={t('newFlower.buds')} value={buds} whole problem={problemAt('buds')} onChange={setBuds} />
+        </div>
+        <label className="flex items-center gap-2 text-sm">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm"
+            checked={mustBeEdible}
+            onChange={(event) => setMustBeEdible(event.target.checked)}
+          />
+          {t('flower.mustBeEdible')}
+        </label>
+        <div className="flex flex-wrap gap-2">
+          <button className="btn btn-sm btn-primary" disabled={save.isPending}>
+            {t('make.save')}
+          </button>
+          <button type="button" className="btn btn-sm" onClick={asking.close}>
+            {t('editor.close')}
+          </button>
+        </div>
+        {failed && failed.problems.length === 0 && <Failure error={failed} nameOf={(id) => id} />}
+      </form>
+      <AskFirst asking={asking} />
+      <details className="mt-3 text-sm">
+        <summary className="act min-h-6">{t('flower.copy')}</summary>
+        <CopyForm
+          name={t('copy.nameOf', { name: flower.name })}
+          into={[own, ...commissions.filter((one) => one.id !== own.id)].map(({ id, name: of }) => ({ id, name: of }))}
+          onCopy={({ name: copied, commissionId, withColours }) =>
+            answer(
+              api.POST('/api/flowers/{id}/copy', {
+                params: { path },
+                body: { name: copied, commissionId: commissionId ?? own.id, withColours },
+              }),
+            )
+          }
+          onDone={(id) => {
+            void client.invalidateQueries({ queryKey: queries.commissions().queryKey })
+            onDone()
+            void go(`/flowers/${id}`)
+          }}
+        />
+      </details>
+      <div className="mt-3">
+        <ConfirmButton toBin label={t('flower.remove')} onYes={() => remove.mutate()} />
       </div>
-      {!problem && <Failure error={save.error} nameOf={(id) => id} />}
-    </form>
+      <Failure error={remove.error} nameOf={(id) => id} />
+    </div>
   )
 }

@@ -7,6 +7,8 @@ import type { FlowerAnswer, Material } from '../../api/api'
 import { queries } from '../../api/queries'
 import { FrameState } from '../../shared/FrameState'
 import { Reading, Unreadable } from '../../shared/Message'
+import { PageTitle } from '../../shared/PageTitle'
+import { dueWords } from '../../shared/words'
 import { FlowerHead } from './FlowerHead'
 import { PieceWorkplace } from './PieceWorkplace'
 import { SaveWords } from './SaveWords'
@@ -53,6 +55,7 @@ function NoPieces({ flower }: { flower: FlowerAnswer }) {
   const { t } = useTranslation()
   return (
     <main className="p-6">
+      <PageTitle className="sr-only" title={flower.name} />
       <FlowerHead flower={flower} />
       <p className="mt-3 max-w-prose">{t('make.noPieces')}</p>
       <Link className="btn btn-sm btn-primary mt-3" to={`/flowers/${flower.id}/new-piece`}>
@@ -82,7 +85,7 @@ function Workplace({ flower, pieceId, materials }: { flower: FlowerAnswer; piece
     <div className="grid grow grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr] lg:h-[calc(100dvh-3.5rem)] lg:grid-cols-[12rem_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)]">
       <FrameState>
         <span className="quiet hidden md:inline">
-          {flower.commission.name} · {t('commission.due', { count: flower.commission.dueInDays })}
+          {flower.commission.name} · {dueWords(t, flower.commission)}
         </span>
         {state && <SaveWords save={state.save} />}
       </FrameState>
@@ -97,7 +100,13 @@ function Workplace({ flower, pieceId, materials }: { flower: FlowerAnswer; piece
       {error ? (
         <Unreadable error={error} retry={retry} />
       ) : session && state ? (
-        <PieceWorkplace session={session} state={state} flowerId={flower.id} materials={materials} />
+        <PieceWorkplace
+          session={session}
+          state={state}
+          flowerId={flower.id}
+          flowerName={flower.name}
+          materials={materials}
+        />
       ) : (
         <Reading />
       )}

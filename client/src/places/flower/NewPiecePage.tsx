@@ -10,6 +10,7 @@ import { hasFields } from '../../shared/stored'
 import { useKept } from '../../shared/useKept'
 import { PieceFields } from './PieceFields'
 import { useProblems } from '../../shared/useProblems'
+import { PageTitle } from '../../shared/PageTitle'
 
 interface Draft {
   piece: Piece
@@ -56,7 +57,7 @@ export function NewPiecePage() {
           {flower.data.name}
         </Link>
       </p>
-      <h1 className="name mb-3 text-2xl">{t('make.addTitle', { flower: flower.data.name })}</h1>
+      <PageTitle className="mb-3 text-2xl" title={t('make.addTitle', { flower: flower.data.name })} />
       <PieceFields
         piece={piece}
         problemAt={problemAt}

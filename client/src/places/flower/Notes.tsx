@@ -34,7 +34,7 @@ export function Notes({
           <li>
             {t('notes.paste', {
               mass: grams(t, preview.batch.pasteG),
-              ball: piece.ballMm,
+              ball: piece.ball,
               each: grams(t, piece.pieceG),
             })}
           </li>

@@ -46,7 +46,7 @@ export function PasteEditor({
           pieces: piece.toMake,
           name: piece.name.toLowerCase(),
           each: grams(t, piece.pieceG),
-          ball: piece.ballMm,
+          ball: piece.ball,
           spares: piece.spares,
         })}
       </p>

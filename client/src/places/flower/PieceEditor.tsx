@@ -131,7 +131,7 @@ export function PieceEditor({
             <Copy size={16} aria-hidden />
             {t('make.copy')}
           </button>
-          <ConfirmButton label={t('make.remove')} onYes={() => remove.mutate()} />
+          <ConfirmButton toBin label={t('make.remove')} onYes={() => remove.mutate()} />
         </>
       }
     >

@@ -68,7 +68,8 @@ export function PieceFields({
             label={t(piece.partOf === 'bud' ? 'make.perBud' : 'make.perFlower')}
             value={piece.perPart}
             problem={problemAt('perPart')}
-            onChange={(perPart) => set({ perPart: Math.round(perPart) })}
+            whole
+            onChange={(perPart) => set({ perPart })}
           />
           <NumberField
             label={t('make.spares')}

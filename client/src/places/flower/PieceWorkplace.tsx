@@ -6,6 +6,7 @@ import type { Advice, Coat, Material, Plan, Zone } from '../../api/api'
 import { zones } from '../../api/api'
 import { offered } from '../../shared/cabinet'
 import { Problem, Reading } from '../../shared/Message'
+import { PageTitle } from '../../shared/PageTitle'
 import { grams, problemWords, zoneName } from '../../shared/words'
 import { AdviceList } from './AdviceList'
 import { BuildUp, zonesThere } from './BuildUp'
@@ -31,11 +32,13 @@ export function PieceWorkplace({
   session,
   state,
   flowerId,
+  flowerName,
   materials,
 }: {
   session: PlanSession
   state: Session
   flowerId: string
+  flowerName: string
   materials: Material[]
 }) {
   const { t } = useTranslation()
@@ -84,14 +87,16 @@ export function PieceWorkplace({
       <main className="flex min-h-0 grow flex-col lg:grid lg:grid-cols-[minmax(0,1fr)_16rem] lg:overflow-y-auto">
         <div className="min-w-0">
           <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1 px-4 pt-3 pb-2">
-            <h1 className="name text-2xl">{piece.name}</h1>
+            <PageTitle className="text-2xl" title={`${piece.name}, ${flowerName}`}>
+              {piece.name}
+            </PageTitle>
             <p className="quiet text-sm">
               {t(piece.solid ? 'piece.solid' : 'piece.flat', {
                 length: piece.lengthMm,
                 width: piece.widthMm,
                 thickness: piece.thicknessMm,
                 mass: grams(t, piece.pieceG),
-                ball: piece.ballMm,
+                ball: piece.ball,
               })}
             </p>
             <p className="ml-auto text-sm">{t('piece.there', { there, all })}</p>

@@ -4,6 +4,7 @@ import { Link } from 'react-router'
 import type { PieceView, Plan, Proposal, Proposals as Answer } from '../../api/api'
 import { zones } from '../../api/api'
 import { Editor } from '../../shared/Editor'
+import { useArrival } from '../../shared/useArrival'
 import { InlineSwatch } from '../../shared/Swatch'
 import { minutesWords } from '../../shared/minutesWords'
 import type { NameOf } from '../../shared/words'
@@ -34,6 +35,7 @@ export function Proposals({
   const [keepPaste, setKeepPaste] = useState(false)
   const work = useLongWork<Answer>(`/api/pieces/${piece.id}/proposals`)
   const found = work.answer
+  const table = useArrival<HTMLDivElement>(found)
   return (
     <Editor title={t('proposals.title')} onClose={onClose}>
       <div className="mb-2 flex flex-wrap items-center gap-x-5 gap-y-2">
@@ -54,10 +56,13 @@ export function Proposals({
           {t('proposals.find')}
         </button>
         <WorkState work={work} nameOf={nameOf} />
+        <p role="status" className="sr-only">
+          {found && t('proposals.found', { count: found.proposals.length })}
+        </p>
         {!found && !work.running && <p className="max-w-prose text-sm">{t('proposals.help')}</p>}
       </div>
       {found && (
-        <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={t('proposals.sideBySide')}>
+        <div ref={table} className="overflow-x-auto" tabIndex={0} role="region" aria-label={t('proposals.sideBySide')}>
           <table className="w-full min-w-max border-separate border-spacing-0 text-left text-sm">
             <caption className="sr-only">{t('proposals.sideBySide')}</caption>
             <thead>

@@ -4,6 +4,7 @@ import { Link } from 'react-router'
 import type { Lab, PasteRecipe, PieceView } from '../../api/api'
 import { answer, api, RequestFailed } from '../../api/api'
 import { Problem } from '../../shared/Message'
+import { useArrival } from '../../shared/useArrival'
 import { RecipeCard } from '../../shared/RecipeCard'
 import type { NameOf } from '../../shared/words'
 import { deltaE, differenceWords, problemWords } from '../../shared/words'
@@ -34,6 +35,7 @@ export function RecipeFinder({
       ),
   })
   const [best] = search.data?.recipes ?? []
+  const list = useArrival<HTMLOListElement>(search.data)
   const failed = search.error instanceof RequestFailed ? search.error : null
   return (
     <div className="mt-4">
@@ -64,7 +66,12 @@ export function RecipeFinder({
         {best && <p className="sr-only">{t('finder.found', { count: search.data!.recipes.length })}</p>}
       </div>
       {search.data && best && (
-        <ol className="mt-3 grid gap-4 md:grid-cols-3" aria-label={t('finder.results')}>
+        <ol
+          ref={list}
+          tabIndex={-1}
+          className="mt-3 grid gap-4 outline-none md:grid-cols-3"
+          aria-label={t('finder.results')}
+        >
           {search.data.recipes.map((recipe, i) => (
             <RecipeCard
               key={i}

@@ -5,7 +5,7 @@ import type { Material, RunSheet, RunStepView } from '../../api/api'
 import { queries } from '../../api/queries'
 import { Reading, Unreadable } from '../../shared/Message'
 import { SheetHead } from '../../shared/SheetHead'
-import { tickStep } from '../../shared/tickStep'
+import { cabinetHangsOnTicks, tickStep } from '../../shared/tickStep'
 import { useTicks } from '../../shared/useTicks'
 import { dayWords, nameFinder } from '../../shared/words'
 import { cautionsOf, stepWords } from './stepWords'
@@ -38,7 +38,10 @@ function Sheet({ sheet, flowerId, materials }: { sheet: RunSheet; flowerId: stri
   const ticks = useTicks(
     sheet.piece.id,
     (step, wish) => tickStep(sheet.piece.id, step, wish),
-    () => client.invalidateQueries({ queryKey: queries.runSheet(sheet.piece.id).queryKey }),
+    () =>
+      client.invalidateQueries({
+        predicate: ({ queryKey }) => ['run-sheet', ...cabinetHangsOnTicks].includes(String(queryKey[0])),
+      }),
   )
   const stepOf = (view: RunStepView) => ({ ...view, key: view.step.key })
   const isTicked = (view: RunStepView) => ticks.isTicked(stepOf(view))

@@ -1,7 +1,7 @@
 import type { TFunction } from 'i18next'
 import type { RunStep, RunStepView } from '../../api/api'
 import type { NameOf } from '../../shared/words'
-import { grams, lumpWords } from '../../shared/words'
+import { deltaE, grams, lumpWords, offWorthSaying, scale } from '../../shared/words'
 import { placeWords } from './coatWords'
 
 /** A step as a maker reads it: what to do, and how. */
@@ -9,20 +9,33 @@ export function stepWords(t: TFunction, step: RunStep, nameOf: NameOf): { what: 
   switch (step.kind) {
     case 'weighPaste':
       return {
-        what: t('step.weighPaste', { mass: grams(t, step.grams), paste: nameOf(step.baseId) }),
-        how: t('step.weighPasteHow'),
+        what: t('step.weighPaste', { mass: scale(t, step.grams), paste: nameOf(step.baseId) }),
+        how: [
+          t('step.weighPasteHow'),
+          step.broughtG > 0 && t('step.weighPasteBrought', { mass: scale(t, step.broughtG) }),
+          step.offDeltaE > offWorthSaying && t('step.pasteOff', { deltaE: deltaE(step.offDeltaE) }),
+        ]
+          .filter(Boolean)
+          .join(' '),
       }
     case 'addColour': {
       const name = nameOf(step.colourantId)
+      if (step.letDown) {
+        const besides = step.countedBesides > 0 && t(`dose.${step.letDown.unit.kind}`, { count: step.countedBesides })
+        return {
+          what: besides
+            ? t('step.addColourAndRest', { dose: besides, name })
+            : t('step.addColour', { dose: grams(t, step.grams), name }),
+          how: [...lumpWords(t, step.letDown, name), t('letDown.sheet')].join(' '),
+        }
+      }
       if (!step.units || step.units.isTooMany)
-        return { what: t('step.addColour', { dose: grams(t, step.grams), name }) }
+        return { what: t('step.addColour', { dose: grams(t, step.measuredG), name }) }
       const { unit, whole, isUnderOne } = step.units
       return isUnderOne
         ? {
             what: t('step.addColour', { dose: grams(t, step.grams), name }),
-            how: step.letDown
-              ? [...lumpWords(t, step.letDown, name), t('letDown.sheet')].join(' ')
-              : t('step.underOne', { unit: t(`dose.one.${unit.kind}`), mass: grams(t, unit.massG) }),
+            how: t('step.underOne', { unit: t(`dose.one.${unit.kind}`), mass: grams(t, unit.massG) }),
           }
         : {
             what: t('step.addColour', { dose: t(`dose.${unit.kind}`, { count: whole }), name }),
@@ -36,10 +49,10 @@ export function stepWords(t: TFunction, step: RunStep, nameOf: NameOf): { what: 
         what: t('step.shapePieces', { count: step.pieces, spares: step.spares }),
         how:
           step.thicknessMm === null
-            ? t('step.shapeSolid', { ball: step.ballMm, mass: grams(t, step.pieceG) })
+            ? t('step.shapeSolid', { ball: step.ball, mass: grams(t, step.pieceG) })
             : t('step.shapeFlat', {
                 thickness: step.thicknessMm,
-                ball: step.ballMm,
+                ball: step.ball,
                 mass: grams(t, step.pieceG),
               }),
       }

@@ -6,6 +6,7 @@ import { queries } from '../../api/queries'
 import { Reading, Unreadable } from '../../shared/Message'
 import { Swatch } from '../../shared/Swatch'
 import { colourName, dayWords, deltaE, differenceWords } from '../../shared/words'
+import { PageTitle } from '../../shared/PageTitle'
 
 /** What came out, newest first: predicted beside actual. */
 export function LogbookPage() {
@@ -15,7 +16,7 @@ export function LogbookPage() {
   return (
     <main className="w-full">
       <div className="px-4 pt-5 pb-4 lg:px-6">
-        <h1 className="name text-3xl">{t('logbook.title')}</h1>
+        <PageTitle title={t('logbook.title')} />
         <p className="quiet text-sm">
           {t('logbook.help')}{' '}
           <Link className="act" to="/files">
@@ -39,6 +40,7 @@ export function LogbookPage() {
 function Entry({ entry }: { entry: LogEntry }) {
   const { t } = useTranslation()
   const subject = t(entry.subject === 'paste' ? 'log.paste' : `zone.${entry.subject}`)
+  const what = `${entry.flowerName}, ${entry.pieceName.toLowerCase()}: ${subject.toLowerCase()}`
   return (
     <li className="border-base-300 grid gap-x-6 border-t sm:grid-cols-[10rem_16rem_minmax(0,1fr)]">
       <p className="px-4 pt-3 text-sm sm:py-4 lg:pl-6">
@@ -56,17 +58,24 @@ function Entry({ entry }: { entry: LogEntry }) {
       </div>
       <div className="px-4 py-3 text-sm sm:px-0 sm:py-4">
         <h2 className="font-semibold">
-          <Link className="hover:underline" to={`/flowers/${entry.flowerId}/${entry.pieceId}`}>
-            {entry.flowerName}, {entry.pieceName.toLowerCase()}: {subject.toLowerCase()}
-          </Link>
+          {entry.flowerId && entry.pieceId ? (
+            <Link className="hover:underline" to={`/flowers/${entry.flowerId}/${entry.pieceId}`}>
+              {what}
+            </Link>
+          ) : (
+            what
+          )}
         </h2>
         <p>
           <span className="font-semibold">{differenceWords(t, entry.difference)}</span>{' '}
           {deltaE(entry.difference.deltaE)}
           <span className="quiet"> · {colourName(t, entry.actual)}</span>
         </p>
-        {entry.note && <p className="mt-1 max-w-prose">{entry.note}</p>}
-        <p className="quiet mt-1 text-xs">{entry.commissionName}</p>
+        {entry.note && <p className="mt-1 max-w-prose whitespace-pre-line">{entry.note}</p>}
+        <p className="quiet mt-1 text-xs">
+          {entry.commissionName}
+          {!entry.flowerId && ` · ${t('logbook.gone')}`}
+        </p>
       </div>
     </li>
   )

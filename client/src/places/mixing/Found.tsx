@@ -1,9 +1,9 @@
-import { useEffect, useRef } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { FoundRecipes, PasteRecipe } from '../../api/api'
 import { RecipeCard } from '../../shared/RecipeCard'
 import type { NameOf } from '../../shared/words'
 import { deltaE, differenceWords, money } from '../../shared/words'
+import { useArrival } from '../../shared/useArrival'
 import { BeyondWords } from '../../shared/BeyondWords'
 
 /** Recipes that were found, each to be put on the table or laid beside what is there. */
@@ -23,13 +23,14 @@ export function Found({
 }) {
   const { t } = useTranslation()
   const [best] = found.recipes
-  const place = useRef<HTMLElement>(null)
-  useEffect(() => {
-    // In braces: it may answer with a promise, which React would take for a clean-up.
-    place.current?.scrollIntoView({ block: 'nearest' })
-  }, [found])
+  const place = useArrival<HTMLElement>(found)
   return (
-    <section ref={place} aria-label={t('mixing.find.found')} className="border-base-300 border-b px-4 py-4 lg:px-6">
+    <section
+      ref={place}
+      tabIndex={-1}
+      aria-label={t('mixing.find.found')}
+      className="outline-none border-base-300 border-b px-4 py-4 lg:px-6"
+    >
       <div role="status">
         {best && (
           <p className={best.difference.size === 'there' ? 'sr-only' : 'mt-2 max-w-prose text-sm'}>

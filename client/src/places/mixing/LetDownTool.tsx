@@ -83,7 +83,7 @@ export function LetDownTool({ table, materials, nameOf }: { table: Table; materi
               {t('mixing.letDown.dose', { mass: grams(t, data.doseG), paste: grams(t, pasteG) })}
             </p>
             {data.letDown ? (
-              <LetDownSteps letDown={data.letDown} name={nameOf(colourantId)} />
+              <LetDownSteps letDown={data.letDown} name={nameOf(colourantId)} batchWhiteG={data.batchWhiteG} />
             ) : (
               <p>{t('mixing.letDown.cannot')}</p>
             )}

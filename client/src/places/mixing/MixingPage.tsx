@@ -16,9 +16,12 @@ import { fromBatch, fromPiece } from './starts'
 import type { Table } from './tableState'
 import { emptyTable, readTable, storeTable } from './tableState'
 import { Tools } from './Tools'
+import { Beginnings } from './Beginnings'
+import { useRecent } from './recent'
 import { useLook } from './useLook'
 import { useLongWork } from './useLongWork'
 import { Viewing } from './Viewing'
+import { PageTitle } from '../../shared/PageTitle'
 
 /** The mixing table: from a colour to what to knead in. */
 export function MixingPage() {
@@ -67,20 +70,25 @@ function OpenTable({ shelf, materials, first }: { shelf: MixingTable; materials:
     change(part)
   }
 
+  const recent = useRecent(table.targetName, looks[0]!.look)
   const take = (recipe: PasteRecipe, place: 0 | 1) =>
     change({ mixes: place === 0 ? [recipe, ...table.mixes.slice(1)] : [table.mixes[0]!, recipe] })
 
   return (
     <main className="grid w-full lg:grid-cols-[20rem_minmax(0,1fr)]">
       <div className="lg:sticky lg:top-0 lg:max-h-dvh lg:self-start lg:overflow-y-auto">
-        <h1 className="name px-4 pt-5 pb-3 text-3xl lg:px-6">{t('mixing.title')}</h1>
+        <PageTitle className="px-4 pt-5 pb-3 text-3xl lg:px-6" title={t('mixing.title')} />
         <Start shelf={shelf} table={table} look={looks[0]!.look} onBegin={begin} onChange={change} />
         {table.target && (
           <FindPanel table={table} materials={materials} nameOf={nameOf} search={search} onChange={change} />
         )}
       </div>
-      <div className="pb-10">
-        <Viewing table={table} looks={looks.map((one) => one.look)} onLight={(light) => change({ light })} />
+      <div className="flex min-w-0 flex-col pb-10">
+        {table.target ? (
+          <Viewing table={table} looks={looks.map((one) => one.look)} onLight={(light) => change({ light })} />
+        ) : (
+          <Beginnings shelf={shelf} recent={recent} onBegin={begin} />
+        )}
         {search.answer && (
           <Found
             found={search.answer}

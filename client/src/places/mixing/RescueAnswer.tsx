@@ -111,8 +111,8 @@ function Way({
           {t('mixing.rescue.keep', { mass: grams(t, plan.keepG) })}
           {plan.leftOverG >= 0.5 && ` ${t('mixing.rescue.setAside', { mass: grams(t, plan.leftOverG) })}`}
         </li>
-        {plan.whiteG >= 0.5 && (
-          <li>{t('mixing.rescue.white', { mass: grams(t, plan.whiteG), paste: nameOf(rescue.baseId) })}</li>
+        {plan.weighG >= 0.5 && (
+          <li>{t('mixing.rescue.white', { mass: grams(t, plan.weighG), paste: nameOf(rescue.baseId) })}</li>
         )}
         {plan.add.map((colour) => (
           <li key={colour.colourantId}>

@@ -1,11 +1,16 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
+import { useSearchParams } from 'react-router'
 import type { BatchState, KeptBatch } from '../../api/api'
 import { queries } from '../../api/queries'
 import { BatchLook, batchVerdict } from '../../shared/BatchLook'
 import { Reading, Unreadable } from '../../shared/Message'
+import { Opened } from '../../shared/Opened'
 import { PutBack } from '../../shared/PutBack'
+import { SearchField } from '../../shared/SearchField'
+import { SelectField } from '../../shared/SelectField'
+import { useArrival } from '../../shared/useArrival'
 import type { NameOf } from '../../shared/words'
 import { dayWords, grams } from '../../shared/words'
 import { BatchEditor } from './BatchEditor'
@@ -16,17 +21,49 @@ const states: BatchState[] = ['planned', 'resting', 'made', 'inUse', 'usedUp']
 export function Batches({ nameOf }: { nameOf: NameOf }) {
   const { t } = useTranslation()
   const { data, error, refetch } = useQuery(queries.batches())
+  const [asked] = useSearchParams()
+  const [wanted, setWanted] = useState('')
+  const [order, setOrder] = useState<Order>('newest')
   const [showUsedUp, setShowUsedUp] = useState(false)
   const [removed, setRemoved] = useState<KeptBatch | null>(null)
   if (!data) return error ? <Unreadable error={error} retry={() => void refetch()} /> : <Reading />
-  const usedUp = data.filter((batch) => batch.state === 'usedUp').length
+  const found = sorted(
+    data.filter((batch) =>
+      [batch.name, batch.note, batch.commissionName, batch.made?.keptIn ?? '']
+        .join(' ')
+        .toLowerCase()
+        .includes(wanted.trim().toLowerCase()),
+    ),
+    order,
+  )
+  const usedUp = found.filter((batch) => batch.state === 'usedUp').length
+  const isWanted = (batch: KeptBatch) => batch.id === asked.get('batch')
   return (
     <section aria-label={t('pasteDay.batches')} className="mt-3">
       <p className="quiet max-w-prose text-sm">{t(data.length === 0 ? 'batch.none' : 'batch.help')}</p>
       <PutBack removed={removed} onBack={() => setRemoved(null)} />
+      {data.length > 0 && (
+        <div className="mt-2 flex flex-wrap items-end gap-4">
+          <SearchField label={t('batch.search')} value={wanted} onChange={setWanted} />
+          <SelectField
+            label={t('sort.by')}
+            value={order}
+            options={orders.map((value) => ({ value, label: t(`batch.order.${value}`) }))}
+            onChoose={(value) => setOrder(value as Order)}
+          />
+        </div>
+      )}
+      {data.length > 0 && found.length === 0 && (
+        <p role="status" className="mt-3 text-sm">
+          {t('batch.noneFound', { wanted })}
+        </p>
+      )}
       {states
-        .filter((state) => state !== 'usedUp' || showUsedUp)
-        .map((state) => ({ state, batches: data.filter((batch) => batch.state === state) }))
+        .filter(
+          (state) =>
+            state !== 'usedUp' || showUsedUp || found.some((batch) => batch.state === 'usedUp' && isWanted(batch)),
+        )
+        .map((state) => ({ state, batches: found.filter((batch) => batch.state === state) }))
         .filter(({ batches }) => batches.length > 0)
         .map(({ state, batches }) => (
           <section key={state} aria-labelledby={`batches-${state}`} className="mt-4">
@@ -35,7 +72,13 @@ export function Batches({ nameOf }: { nameOf: NameOf }) {
             </h2>
             <ul className="divide-base-300 border-base-300 mt-1 divide-y border-y">
               {batches.map((batch) => (
-                <Row key={batch.id} batch={batch} nameOf={nameOf} onRemoved={() => setRemoved(batch)} />
+                <Row
+                  key={batch.id}
+                  batch={batch}
+                  isWanted={isWanted(batch)}
+                  nameOf={nameOf}
+                  onRemoved={() => setRemoved(batch)}
+                />
               ))}
             </ul>
           </section>
@@ -49,9 +92,34 @@ export function Batches({ nameOf }: { nameOf: NameOf }) {
   )
 }
 
-function Row({ batch, nameOf, onRemoved }: { batch: KeptBatch; nameOf: NameOf; onRemoved: () => void }) {
+const orders = ['newest', 'name', 'left', 'colour'] as const
+type Order = (typeof orders)[number]
+
+function sorted(batches: KeptBatch[], order: Order): KeptBatch[] {
+  const by: Record<Order, (one: KeptBatch, other: KeptBatch) => number> = {
+    newest: () => 0,
+    name: (one, other) => one.name.localeCompare(other.name),
+    left: (one, other) => (other.made?.leftG ?? 0) - (one.made?.leftG ?? 0),
+    colour: (one, other) => other.target.lab.l - one.target.lab.l,
+  }
+  return [...batches].sort(by[order])
+}
+
+function Row({
+  batch,
+  isWanted,
+  nameOf,
+  onRemoved,
+}: {
+  batch: KeptBatch
+  /** It was jumped to. */
+  isWanted: boolean
+  nameOf: NameOf
+  onRemoved: () => void
+}) {
   const { t } = useTranslation()
-  const [isOpen, setIsOpen] = useState(false)
+  const [isOpen, setIsOpen] = useState(isWanted)
+  const row = useArrival<HTMLLIElement>(isWanted)
   const { made } = batch
   const facts = made
     ? [
@@ -62,7 +130,7 @@ function Row({ batch, nameOf, onRemoved }: { batch: KeptBatch; nameOf: NameOf; o
       ]
     : [t('batch.planned', { mass: grams(t, batch.pasteG) })]
   return (
-    <li className="py-2">
+    <li ref={row} tabIndex={-1} className="py-2 outline-none">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
         <BatchLook batch={batch} />
         <div className="min-w-0 grow basis-40 text-sm">
@@ -83,13 +151,15 @@ function Row({ batch, nameOf, onRemoved }: { batch: KeptBatch; nameOf: NameOf; o
         </button>
       </div>
       {isOpen && (
-        <BatchEditor
-          key={batch.version}
-          batch={batch}
-          nameOf={nameOf}
-          onDone={() => setIsOpen(false)}
-          onRemoved={onRemoved}
-        />
+        <Opened onClose={() => setIsOpen(false)}>
+          <BatchEditor
+            key={batch.version}
+            batch={batch}
+            nameOf={nameOf}
+            onDone={() => setIsOpen(false)}
+            onRemoved={onRemoved}
+          />
+        </Opened>
       )}
     </li>
   )

@@ -110,7 +110,8 @@ function OpenMarble({ flowerId, kept, materials }: { flowerId: string; kept: Mar
               label={t('marble.repeats')}
               value={plan.repeats}
               problem={problemAt('repeats')}
-              onChange={(repeats) => change({ repeats: Math.round(repeats) })}
+              whole
+              onChange={(repeats) => change({ repeats })}
             />
             <NumberField
               label={t('pastePlan.otherG')}

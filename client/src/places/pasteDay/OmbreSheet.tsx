@@ -51,6 +51,7 @@ export function OmbreSheet({
 /** One step of a run, in a maker's words. */
 export function ombreStepWords(t: TFunction, step: OmbreStep, nameOf: NameOf): string {
   const mass = scale(t, step.grams)
+  const base = step.recipe && nameOf(step.recipe.baseId)
   const shade = step.shade === null ? '' : t('ombre.shade', { number: step.shade + 1 }).toLowerCase()
   const stopName = (stop: number) => t('ombre.stop', { letter: 'ABC'[stop] })
   switch (step.act) {
@@ -59,9 +60,12 @@ export function ombreStepWords(t: TFunction, step: OmbreStep, nameOf: NameOf): s
         ? step.stop === null
           ? t('ombre.act.weigh', { mass, name: nameOf(step.recipe.baseId) })
           : t('ombre.act.weighStop', { mass, name: nameOf(step.recipe.baseId), stop: stopName(step.stop) })
-        : step.shade === null
-          ? t('ombre.act.make', { mass, stop: stopName(step.stop ?? 0) })
-          : t('ombre.act.makeShade', { mass, shade })
+        : [
+            step.shade === null
+              ? t('ombre.act.make', { mass, stop: stopName(step.stop ?? 0) })
+              : t('ombre.act.makeShade', { mass, shade }),
+            t('ombre.act.from', { mass: scale(t, step.weighG), name: base }),
+          ].join(': ')
     case 'setAside':
       return t('ombre.act.setAside', { mass, shade })
     case 'addPaste':

@@ -80,7 +80,7 @@ export function PasteBlock({
                   piece: pieceName(day, use.pieceId),
                   count: use.pieces,
                   each: grams(t, use.pieceG),
-                  ball: use.ballMm,
+                  ball: use.ball,
                 })}{' '}
                 <span className="quiet whitespace-nowrap">{scale(t, use.grams)}</span>
               </li>
@@ -115,7 +115,7 @@ function Making({ block, nameOf }: { block: Block; nameOf: NameOf }) {
       {parts.map((part, i) => (
         <div key={i} className="text-sm">
           {!block.leftover && (
-            <p>{t('ombre.act.weigh', { mass: scale(t, part.freshG), name: nameOf(part.recipe.baseId) })}</p>
+            <p>{t('ombre.act.weigh', { mass: scale(t, part.weighG), name: nameOf(part.recipe.baseId) })}</p>
           )}
           <PasteSteps batch={part.batch} nameOf={nameOf} letDownsApart />
         </div>

@@ -10,14 +10,16 @@ import { Choice } from '../../shared/Choice'
 import { TickState } from '../../shared/SheetHead'
 import { LetDownSteps } from '../../shared/LetDownSteps'
 import { Reading, Unreadable } from '../../shared/Message'
+import { cabinetHangsOnTicks } from '../../shared/tickStep'
 import type { Tickable } from '../../shared/useTicks'
 import { useTicks } from '../../shared/useTicks'
 import type { NameOf } from '../../shared/words'
-import { nameFinder, scale } from '../../shared/words'
+import { dueWords, nameFinder, scale } from '../../shared/words'
 import { Batches } from './Batches'
 import { PasteBlock, titleOf } from './PasteBlock'
 import { Quantities } from './Quantities'
 import { ShoppingList } from './ShoppingList'
+import { PageTitle } from '../../shared/PageTitle'
 
 const views = ['sheet', 'quantities', 'shopping', 'batches'] as const
 
@@ -55,9 +57,12 @@ function OpenDay({
   const { t } = useTranslation()
   const client = useQueryClient()
   const nameOf = nameFinder(materials)
-  const [view, setView] = useState<(typeof views)[number]>('sheet')
-  const all = day.commissions.map((one) => one.commission.id)
-  const isIn = (id: string) => chosen.length === 0 || chosen.includes(id)
+  const [asked] = useSearchParams()
+  const [view, setView] = useState<(typeof views)[number]>(asked.has('batch') ? 'batches' : 'sheet')
+  // What is delivered or put away is only planned for if it was asked for.
+  const offered = day.commissions.filter(({ commission }) => commission.isOpen || chosen.includes(commission.id))
+  const open = day.commissions.filter(({ commission }) => commission.isOpen).map(({ commission }) => commission.id)
+  const isIn = (id: string) => (chosen.length === 0 ? open : chosen).includes(id)
   const ticks = useTicks(
     'paste-day',
     (block, { ticked, fingerprint }) => {
@@ -68,7 +73,7 @@ function OpenDay({
     },
     () =>
       client.invalidateQueries({
-        predicate: ({ queryKey }) => ['paste-day', 'batches', 'mixing-table'].includes(String(queryKey[0])),
+        predicate: ({ queryKey }) => ['batches', 'mixing-table', ...cabinetHangsOnTicks].includes(String(queryKey[0])),
       }),
   )
   const done = day.blocks.filter(ticks.isTicked).length
@@ -77,10 +82,10 @@ function OpenDay({
   return (
     <main className="mx-auto w-full max-w-6xl px-4 pt-5 pb-10 lg:px-6 print:max-w-none print:p-0 print:text-[0.72rem] print:leading-tight print:[&_.text-sm]:text-[0.72rem] print:[&_.text-sm]:leading-tight">
       <TickState waiting={ticks.waiting} />
-      <h1 className="name text-3xl print:text-xl">{t('pasteDay.title')}</h1>
+      <PageTitle className="text-3xl print:text-xl" title={t('pasteDay.title')} />
       <fieldset className="mt-2 flex flex-wrap gap-x-6 gap-y-1">
         <legend className="quiet text-xs">{t('pasteDay.commissions')}</legend>
-        {day.commissions.map(({ commission }) => (
+        {offered.map(({ commission }) => (
           <label
             key={commission.id}
             className={`flex cursor-pointer items-center gap-2 text-sm ${isIn(commission.id) ? '' : 'print:hidden'}`}
@@ -90,12 +95,14 @@ function OpenDay({
               className="checkbox checkbox-sm print:hidden"
               checked={isIn(commission.id)}
               onChange={(event) => {
-                const ids = all.filter((id) => (id === commission.id ? event.target.checked : isIn(id)))
-                if (ids.length > 0) onChoose(ids.length === all.length ? [] : ids)
+                const ids = offered
+                  .map((one) => one.commission.id)
+                  .filter((id) => (id === commission.id ? event.target.checked : isIn(id)))
+                if (ids.length > 0) onChoose(ids.join() === open.join() ? [] : ids)
               }}
             />
             {commission.name}
-            <span className="quiet">{t('commission.due', { count: commission.dueInDays })}</span>
+            <span className="quiet">{dueWords(t, commission)}</span>
           </label>
         ))}
       </fieldset>

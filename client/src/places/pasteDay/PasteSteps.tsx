@@ -2,7 +2,7 @@ import { useTranslation } from 'react-i18next'
 import type { BatchView } from '../../api/api'
 import { LetDownSteps } from '../../shared/LetDownSteps'
 import type { NameOf } from '../../shared/words'
-import { dose, grams } from '../../shared/words'
+import { deltaE, dose, grams, offWorthSaying } from '../../shared/words'
 
 /** The colours of a batch of paste as a hand measures them. @param letDownsApart They are told elsewhere. */
 export function PasteSteps({
@@ -16,24 +16,29 @@ export function PasteSteps({
 }) {
   const { t } = useTranslation()
   return (
-    <ul className={`text-sm ${letDownsApart ? 'flex flex-wrap gap-x-4' : ''}`}>
-      {batch.colours.map((colour) => {
-        const name = nameOf(colour.colourantId)
-        return (
-          <li key={colour.colourantId}>
-            {colour.letDown && colour.countedBesides > 0
-              ? t(letDownsApart ? 'pastePlan.doseAndLetDownOf' : 'pastePlan.doseAndLetDown', {
-                  dose: t(`dose.${colour.letDown.unit.kind}`, { count: colour.countedBesides }),
-                  name,
-                })
-              : colour.letDown && letDownsApart
-                ? t('pastePlan.letDownOf', { name })
-                : t('pastePlan.dose', { dose: dose(t, colour), name })}{' '}
-            <span className="quiet">{grams(t, colour.grams)}</span>
-            {colour.letDown && !letDownsApart && <LetDownSteps letDown={colour.letDown} name={name} />}
-          </li>
-        )
-      })}
-    </ul>
+    <>
+      <ul className={`text-sm ${letDownsApart ? 'flex flex-wrap gap-x-4' : ''}`}>
+        {batch.colours.map((colour) => {
+          const name = nameOf(colour.colourantId)
+          return (
+            <li key={colour.colourantId}>
+              {colour.letDown && colour.countedBesides > 0
+                ? t(letDownsApart ? 'pastePlan.doseAndLetDownOf' : 'pastePlan.doseAndLetDown', {
+                    dose: t(`dose.${colour.letDown.unit.kind}`, { count: colour.countedBesides }),
+                    name,
+                  })
+                : colour.letDown && letDownsApart
+                  ? t('pastePlan.letDownOf', { name })
+                  : t('pastePlan.dose', { dose: dose(t, colour), name })}{' '}
+              <span className="quiet">{grams(t, colour.grams)}</span>
+              {colour.letDown && !letDownsApart && <LetDownSteps letDown={colour.letDown} name={name} />}
+            </li>
+          )
+        })}
+      </ul>
+      {batch.roundingDeltaE > offWorthSaying && (
+        <p className="text-sm">{t('step.pasteOff', { deltaE: deltaE(batch.roundingDeltaE) })}</p>
+      )}
+    </>
   )
 }

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import type { MarbleAnswer, OmbreAnswer } from '../../api/api'
+import { PageTitle } from '../../shared/PageTitle'
 
 /** What a paste plan is for, its name, and what can be done with it. */
 export function PlanHead({
@@ -22,7 +23,7 @@ export function PlanHead({
         </Link>
         <span className="quiet"> · {kept.commission.name}</span>
       </p>
-      <h1 className="name text-3xl">{title}</h1>
+      <PageTitle title={title} />
       {children}
     </div>
   )

@@ -58,7 +58,6 @@ function FlowerQuantities({ flower, nameOf }: { flower: Flower; nameOf: NameOf }
   })
   const failed = save.error instanceof RequestFailed ? save.error : null
   const problemAt = useProblems([save.error], nameOf)
-  const hasBuds = flower.buds > 0
   // Saved when the field is left: half a number is no number of flowers.
   const [typed, setTyped] = useState<{ flowers?: number; buds?: number }>({})
   const counts = { flowers: flower.flowers, buds: flower.buds, ...typed }
@@ -78,16 +77,16 @@ function FlowerQuantities({ flower, nameOf }: { flower: Flower; nameOf: NameOf }
           label={t('pasteDay.flowers', { name: flower.name })}
           value={counts.flowers}
           problem={problemAt('flowers')}
-          onChange={(flowers) => setTyped((was) => ({ ...was, flowers: Math.round(flowers) }))}
+          whole
+          onChange={(flowers) => setTyped((was) => ({ ...was, flowers }))}
         />
-        {hasBuds && (
-          <NumberField
-            label={t('pasteDay.buds', { name: flower.name })}
-            value={counts.buds}
-            problem={problemAt('buds')}
-            onChange={(buds) => setTyped((was) => ({ ...was, buds: Math.round(buds) }))}
-          />
-        )}
+        <NumberField
+          label={t('pasteDay.buds', { name: flower.name })}
+          value={counts.buds}
+          problem={problemAt('buds')}
+          whole
+          onChange={(buds) => setTyped((was) => ({ ...was, buds }))}
+        />
       </div>
       {failed && failed.problems.length === 0 && <Problem>{t(`trouble.${failed.code}`)}</Problem>}
       <div
@@ -117,7 +116,7 @@ function FlowerQuantities({ flower, nameOf }: { flower: Flower; nameOf: NameOf }
                   <Spares key={piece.spareShare} piece={piece} nameOf={nameOf} />
                 </td>
                 <td className="text-right">{grams(t, piece.pieceG)}</td>
-                <td className="text-right">{t('pasteDay.mm', { ball: piece.ballMm })}</td>
+                <td className="text-right">{t('pasteDay.mm', { ball: piece.ball })}</td>
                 <td className="text-right font-semibold">{scale(t, piece.grams)}</td>
                 <td>{wireWords(t, piece, nameOf)}</td>
               </tr>

@@ -1,6 +1,7 @@
 import type { TFunction } from 'i18next'
 import { useTranslation } from 'react-i18next'
 import type { Material, PasteDay, ShoppingLine } from '../../api/api'
+import type { NameOf } from '../../shared/words'
 import { amountOf, money, nameFinder } from '../../shared/words'
 
 /** What the work takes against the stock, and what is to be bought. */
@@ -39,8 +40,11 @@ export function ShoppingList({ day, chosen, materials }: { day: PasteDay; chosen
           </thead>
           <tbody>
             {lines.map((line) => (
-              <tr key={line.materialId} className={(line.short ?? 0) > 0 ? 'font-semibold' : ''}>
-                <td>{nameOf(line.materialId)}</td>
+              <tr
+                key={`${line.materialId} ${line.kind} ${line.gauge}`}
+                className={(line.short ?? 0) > 0 ? 'font-semibold' : ''}
+              >
+                <td>{lineName(t, line, nameOf)}</td>
                 <td className="text-right">{amountOf(t, line.measure, line.need)}</td>
                 <td className="text-right">
                   {line.stock === null ? t('pasteDay.shop.unknown') : amountOf(t, line.measure, line.stock)}
@@ -54,6 +58,12 @@ export function ShoppingList({ day, chosen, materials }: { day: PasteDay; chosen
       </div>
     </section>
   )
+}
+
+/** "White Paper-Wrapped Wire, 26 gauge"; what the cabinet does not hold goes by its kind. */
+function lineName(t: TFunction, line: ShoppingLine, nameOf: NameOf): string {
+  const name = line.materialId ? nameOf(line.materialId) : t(`pasteDay.shop.any.${line.kind}`)
+  return line.gauge === null ? name : t('pasteDay.shop.gauge', { name, gauge: line.gauge })
 }
 
 /** "2 packs of 20 g", or what is missing where it is not known what a pack holds. */

@@ -20,6 +20,7 @@ import { FromPicture } from './FromPicture'
 import { FromLibrary } from './FromLibrary'
 import { Together } from './Together'
 import { ZoneList } from './ZoneList'
+import { PageTitle } from '../../shared/PageTitle'
 
 const sources = ['picture', 'library', 'eye', 'together'] as const
 
@@ -73,7 +74,7 @@ function Targets({
               {t('targets.back')}
             </Link>
           </p>
-          <h1 className="name text-2xl">{t('targets.title', { flower: flower.name })}</h1>
+          <PageTitle className="text-2xl" title={t('targets.title', { flower: flower.name })} />
         </div>
         <div className="px-4 pb-3">
           <Choice

@@ -1,0 +1,161 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useTranslation } from 'react-i18next'
+import type { Studio } from '../../api/api'
+import { answer, api, RequestFailed } from '../../api/api'
+import { queries } from '../../api/queries'
+import { Choice } from '../../shared/Choice'
+import { ClashChoice } from '../../shared/ClashChoice'
+import { Failure, Reading, Unreadable } from '../../shared/Message'
+import { NumberField } from '../../shared/NumberField'
+import { PageTitle } from '../../shared/PageTitle'
+import { SelectField } from '../../shared/SelectField'
+import { hasFields } from '../../shared/stored'
+import { Term } from '../../shared/Term'
+import { TextField } from '../../shared/TextField'
+import { useKept } from '../../shared/useKept'
+import { useProblems } from '../../shared/useProblems'
+
+/** Whose studio it is, and how it measures: units, scale, and how near a leftover has to be. */
+export function StudioPage() {
+  const studio = useQuery(queries.studio())
+  if (!studio.data) {
+    return studio.error ? <Unreadable error={studio.error} retry={() => void studio.refetch()} /> : <Reading />
+  }
+  return <OpenStudio key={studio.data.version} kept={studio.data} />
+}
+
+/** What this browser knows; the one that is kept is there in any case. */
+const known = (what: 'currency' | 'timeZone', kept: string) =>
+  [...new Set([kept, ...Intl.supportedValuesOf(what)])].sort()
+
+function OpenStudio({ kept }: { kept: Studio }) {
+  const { t, i18n } = useTranslation()
+  const client = useQueryClient()
+  const {
+    value: draft,
+    isChanged,
+    set,
+    drop,
+  } = useKept(
+    'studio',
+    kept,
+    (value): value is Studio =>
+      hasFields(value, 'name', 'currency', 'measures', 'scaleG', 'leftoverDeltaE', 'version') &&
+      (value as Studio).version === kept.version,
+  )
+  const setDraft = (change: Partial<Studio>) => set({ ...draft, ...change })
+  const save = useMutation({
+    mutationFn: ({ version, ...body }: Studio) =>
+      answer(api.PUT('/api/studio', { headers: { 'If-Match': `"${version}"` }, body })),
+    // Everything that is planned hangs on it.
+    onSuccess: (saved) => {
+      drop(saved)
+      return client.invalidateQueries()
+    },
+  })
+  const failed = save.error instanceof RequestFailed ? save.error : null
+  const clashes = failed?.code === 'changedElsewhere'
+  const problemAt = useProblems([save.error])
+  const theirs = () => client.fetchQuery({ ...queries.studio(), staleTime: 0 })
+  const currencyName = new Intl.DisplayNames(i18n.language, { type: 'currency' })
+  return (
+    <main className="mx-auto w-full max-w-3xl px-4 pt-5 pb-10 lg:px-6">
+      <PageTitle title={t('studio.title')} />
+      <p className="quiet mt-1 max-w-prose text-sm">{t('studio.help')}</p>
+      <form
+        className="mt-4 space-y-5"
+        onSubmit={(event) => {
+          event.preventDefault()
+          save.mutate(draft)
+        }}
+      >
+        <div className="flex flex-wrap items-start gap-4">
+          <TextField
+            label={t('studio.name')}
+            value={draft.name}
+            most={120}
+            problem={problemAt('name')}
+            className="w-64"
+            onChange={(name) => setDraft({ name })}
+          />
+          <TextField
+            label={t('studio.maker')}
+            value={draft.maker}
+            most={120}
+            problem={problemAt('maker')}
+            className="w-56"
+            onChange={(maker) => setDraft({ maker })}
+          />
+        </div>
+        <div className="flex flex-wrap items-start gap-4">
+          <SelectField
+            label={t('studio.currency')}
+            value={draft.currency}
+            options={known('currency', draft.currency).map((value) => ({
+              value,
+              label: `${value}, ${currencyName.of(value)}`,
+            }))}
+            onChoose={(currency) => setDraft({ currency })}
+          />
+          <SelectField
+            label={t('studio.timeZone')}
+            value={draft.timeZone}
+            options={known('timeZone', draft.timeZone).map((value) => ({ value, label: value.replaceAll('_', ' ') }))}
+            onChoose={(timeZone) => setDraft({ timeZone })}
+          />
+        </div>
+        <Choice
+          legend={t('measuring.measures')}
+          options={(['metric', 'imperial'] as const).map((value) => ({ value, label: t(`measuring.${value}`) }))}
+          chosen={draft.measures}
+          onChoose={(measures) => setDraft({ measures })}
+        />
+        <div>
+          <NumberField
+            label={t('measuring.scale')}
+            value={draft.scaleG}
+            unit="g"
+            problem={problemAt('scaleG')}
+            onChange={(scaleG) => setDraft({ scaleG })}
+          />
+          <p className="quiet mt-1 max-w-prose text-sm">{t('measuring.scaleHelp')}</p>
+        </div>
+        <div>
+          <NumberField
+            label={
+              <>
+                {t('measuring.leftover')} (<Term name="deltaE" />)
+              </>
+            }
+            value={draft.leftoverDeltaE}
+            problem={problemAt('leftoverDeltaE')}
+            onChange={(leftoverDeltaE) => setDraft({ leftoverDeltaE })}
+          />
+          <p className="quiet mt-1 max-w-prose text-sm">{t('measuring.leftoverHelp')}</p>
+        </div>
+        <div className="flex items-center gap-4">
+          <button className="btn btn-primary btn-sm" disabled={!isChanged || save.isPending}>
+            {t('measuring.save')}
+          </button>
+          {save.isSuccess && !isChanged && (
+            <span role="status" className="quiet text-sm">
+              {t('save.saved')}
+            </span>
+          )}
+        </div>
+        {clashes ? (
+          <ClashChoice
+            onTheirs={() =>
+              void theirs()
+                .then(drop)
+                .then(() => save.reset())
+            }
+            onMine={() => void theirs().then(({ version }) => save.mutate({ ...draft, version }))}
+          />
+        ) : (
+          (failed === null || failed.problems.length === 0) && <Failure error={save.error} nameOf={(id) => id} kept />
+        )}
+      </form>
+    </main>
+  )
+}
