@@ -64,8 +64,7 @@ public static class FlowerPictureTrials
         var shot = new LightBoxCamera(new FlowerScene(flower), seed).TakeAsync(default).Result;
         var photo = ((PictureResult.Read)PictureFile.Read(shot.Jpeg)).Photo;
         var light = LightReading.Of(photo, new PictureLight(shot.Card, NeutralKind.WhiteCard));
-        var cast = light.Cast;
-        var division = FlowerDivision.Of(photo, cast, flower.Petals > 1 ? SeenAs.Bloom : SeenAs.Piece, card: shot.Card);
+        var division = FlowerDivision.Of(photo, light, flower.Petals > 1 ? SeenAs.Bloom : SeenAs.Piece, card: shot.Card);
         return new FlowerPictureTrial(seed, Enum.GetValues<Zone>().ToDictionary(zone => zone, zone =>
             division.Zones.FirstOrDefault(one => one.Zone == zone) is { } found ? DeltaE2000.Between(flower.Zones[zone], found.Reading.Colour) : (double?)null), light.Doubts.Count);
     }

@@ -3,8 +3,11 @@ using System.Globalization;
 using System.Text.Json;
 using YoungTinge.Checks;
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
 using YoungTinge.Core.Mixing;
+using YoungTinge.Core.Pictures;
 using YoungTinge.Devices;
+using YoungTinge.Files.Pictures;
 
 CultureInfo.CurrentCulture = CultureInfo.InvariantCulture;
 return args switch
@@ -17,6 +20,7 @@ return args switch
     ["dabs", var trials, var dabs] => DabTrialsOf(int.Parse(trials), int.Parse(dabs)),
     ["flowers", "library"] => FlowerPictures(FlowerPictureTrials.Library, FlowerPictureTrials.OfLibrary),
     ["flowers", var trials] => FlowerPictures(int.Parse(trials), FlowerPictureTrials.Random),
+    ["photographs", var folder] => Photographs(folder),
     _ => Usage(),
 };
 
@@ -119,6 +123,33 @@ static int FlowerPictures(int trials, Func<int, LivingFlower> flower)
     return Close(whole, trials);
 }
 
+// Real photographs: what is called sure, by estimate as well as taken as it is, against the file's own patch mean.
+static int Photographs(string folder)
+{
+    const double within = 5;
+    var (sure, far) = (0, 0);
+    foreach (var path in Directory.EnumerateFiles(folder).Where(path => path.EndsWith(".jpg", StringComparison.OrdinalIgnoreCase) || path.EndsWith(".png", StringComparison.OrdinalIgnoreCase)).Order())
+    {
+        if (PictureFile.Read(File.ReadAllBytes(path)) is not PictureResult.Read read)
+            continue;
+        Console.Write($"{Path.GetFileName(path),-20} {(read.SaysItsColours ? "profile" : "       ")}");
+        foreach (var marks in new[] { PictureLight.Estimated, PictureLight.AsItIs })
+        {
+            var light = LightReading.Of(read.Photo, marks);
+            var unasked = FlowerDivision.Of(read.Photo, light, SeenAs.Bloom);
+            var zones = new[] { (0.5, 0.5), (0.35, 0.4), (0.65, 0.6) }
+                .SelectMany(at => FlowerDivision.Of(read.Photo, light, SeenAs.Bloom, new MeantFlower(new PicturePoint(at.Item1, at.Item2), [])).Zones).Where(zone => zone.IsSure).ToList();
+            var misses = zones.ConvertAll(zone => DeltaE2000.Between(PatchReader.Read(read.Photo, zone.Box, CastRemoval.None).Colour, zone.Reading.Colour));
+            (sure, far) = (sure + misses.Count, far + misses.Count(miss => miss > within));
+            Console.Write($" | {(marks.AsIs ? "as it is" : $"estimated, white off by {light.UnsureDeltaE?.ToString("0.0", CultureInfo.InvariantCulture) ?? "?"}")}: {(unasked.IsClear ? "clear" : "asks")}, {misses.Count} sure, worst {misses.DefaultIfEmpty(0).Max():0.0}");
+        }
+
+        Console.WriteLine();
+    }
+
+    return Close(sure - far, sure);
+}
+
 static JsonElement Read(string file) => JsonDocument.Parse(File.ReadAllText(file)).RootElement;
 
 static int Close(int passed, int all)
@@ -129,6 +160,6 @@ static int Close(int passed, int all)
 
 static int Usage()
 {
-    Console.Error.WriteLine("vectors FILE | finder FILE | agreement|timing|recovery TARGETS COLOURANTS MOST | dabs TRIALS DABS | flowers TRIALS|library");
+    Console.Error.WriteLine("vectors FILE | finder FILE | agreement|timing|recovery TARGETS COLOURANTS MOST | dabs TRIALS DABS | flowers TRIALS|library | photographs FOLDER");
     return 2;
 }

@@ -60,7 +60,7 @@ public sealed class CabinetAndTargetTests(DemoDatabase demo) : ApiTest(demo)
         var (id, shot) = await KeptFlowerAsync(plant, seed);
         var natural = StartingPoints.All.Single(one => one.Id == plant);
         var light = new { mark = shot["card"], kind = "whiteCard" };
-        var division = await PostAsync($"/api/pictures/{id}/divide", new { light, seenAs = natural.IsLeaf ? "piece" : "bloom", within = (object?)null });
+        var division = await PostAsync($"/api/pictures/{id}/divide", new { light, seenAs = natural.IsLeaf ? "piece" : "bloom", meant = (object?)null });
         var zones = division["zones"]!.AsArray();
         Assert.True(zones.Count >= 4);
         // As it grew: the same seed grows the same flower.

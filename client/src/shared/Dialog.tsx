@@ -10,6 +10,8 @@ export function Dialog({ title, onClose, children }: { title: string; onClose: (
   useEffect(() => {
     const element = dialog.current
     if (!element?.open) element?.showModal()
+    // Not the button that closes it, which comes first.
+    element?.querySelector<HTMLElement>('[data-first]')?.focus()
     return () => element?.close()
   }, [])
   return (

@@ -41,7 +41,7 @@ export function JumpBox({ onClose }: { onClose: () => void }) {
   return (
     <Dialog title={t('jump.title')} onClose={onClose}>
       <input
-        autoFocus
+        data-first
         role="combobox"
         aria-label={t('jump.what')}
         aria-expanded

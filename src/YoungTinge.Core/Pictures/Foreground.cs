@@ -15,6 +15,10 @@ internal sealed class Foreground
 
     private const double SmallestShare = 0.004;
 
+    /// <summary>CIELAB from one cell to its neighbour, and from the tapped place, within one flower.</summary>
+    private const double NextCell = 7;
+    private const double FromTap = 26;
+
     private readonly int[] componentOf;
 
     private Foreground(int columns, int rows, int[] componentOf, IReadOnlyList<Component> components, bool isOnPlainMat) =>
@@ -32,6 +36,36 @@ internal sealed class Foreground
 
     public bool Contains(Component component, int column, int row) =>
         column >= 0 && row >= 0 && column < Columns && row < Rows && componentOf[row * Columns + column] == component.Number;
+
+    /// <summary>
+    /// What is like a place that was pointed at though nothing seems to stand there: from cell to cell as long as the colour changes
+    /// gently and stays near.
+    /// </summary>
+    public Component Around(int cell, IReadOnlyList<Lab> colours)
+    {
+        var number = Components.Count + 1_000;
+        var cells = new List<int>();
+        var seen = new HashSet<int> { cell };
+        var waiting = new Queue<int>([cell]);
+        while (waiting.TryDequeue(out var at))
+        {
+            cells.Add(at);
+            componentOf[at] = number;
+            int column = at % Columns, row = at / Columns;
+            foreach (var (x, y) in new[] { (column - 1, row), (column + 1, row), (column, row - 1), (column, row + 1) })
+            {
+                var next = y * Columns + x;
+                if (x >= 0 && y >= 0 && x < Columns && y < Rows && !seen.Contains(next)
+                    && PatchReader.Distance(colours[at], colours[next]) < NextCell && PatchReader.Distance(colours[cell], colours[next]) < FromTap)
+                {
+                    seen.Add(next);
+                    waiting.Enqueue(next);
+                }
+            }
+        }
+
+        return new Component(number, cells);
+    }
 
     public sealed record Component(int Number, IReadOnlyList<int> Cells);
 

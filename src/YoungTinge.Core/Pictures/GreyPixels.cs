@@ -30,8 +30,18 @@ internal static class GreyPixels
     /// <summary>Only so far in from the edge: what lies in the middle is the flower, and a pale petal is not a grey thing in another light.</summary>
     private const double FrameShare = 0.16;
 
-    /// <summary>How the picture shows neutral things; null if it has none to speak of.</summary>
-    public static LinearRgb? Light(Photograph photo)
+    /// <summary>Parts of the picture that have to hold something neutral for an estimate: one surface alone is no witness.</summary>
+    private const int LeastTiles = 3;
+
+    /// <summary>However well they agree, what is taken for grey is never quite (CIEDE2000).</summary>
+    private const double NeverNearer = 1.5;
+
+    /// <summary>
+    /// How the picture shows neutral things, and how far (CIEDE2000) white may be off with it; null if it has none to speak of. Shade
+    /// changes all channels alike on a strongly coloured thing too: what is far from any lamp's white is no witness, however even, and
+    /// one thing alone is none either.
+    /// </summary>
+    public static (LinearRgb Light, double UnsureDeltaE)? Light(Photograph photo)
     {
         var small = Thumbnail.Of(photo, Longest);
         var greyness = new List<(double Index, int Cell)>();
@@ -39,19 +49,78 @@ internal static class GreyPixels
         {
             for (var column = Reach; column < small.Columns - Reach; column++)
             {
-                if (Index(small, column, row) is { } index)
+                if (IsNearGrey(CastRemoval.None.LabOf(small.At(column, row))) && Index(small, column, row) is { } index)
                     greyness.Add((index, row * small.Columns + column));
             }
         }
 
-        if (greyness.Count < 50)
+        if (greyness.Count < 50 || greyness.Count < LeastShare * small.Cells)
             return null;
-        var taken = greyness.OrderBy(grey => grey.Index).Take(Math.Max(20, (int)(Taken * greyness.Count))).Select(grey => small[grey.Cell]).ToList();
-        // Of each channel's share in the light, the median: a few coloured cells among them do not pull it away.
-        double Share(Func<LinearRgb, double> channel) => PatchReader.Median(taken.Select(cell => channel(cell) / (cell.R + cell.G + cell.B)));
-        var light = new LinearRgb(Share(c => c.R), Share(c => c.G), Share(c => c.B));
-        return CastRemoval.From(light).Strength <= MostCast ? light : null;
+        var taken = greyness.OrderBy(grey => grey.Index).Take(Math.Max(50, (int)(Taken * small.Cells))).Select(grey => grey.Cell).ToList();
+        if (AreIslands(small, taken))
+            return null;
+        var light = MedianOf(taken.Select(cell => small[cell]));
+        var tiles = taken.GroupBy(cell => TileOf(small, cell)).Where(tile => tile.Count() >= LeastOfTaken * taken.Count).Select(tile => MedianOf(tile.Select(cell => small[cell]))).ToList();
+        if (tiles.Count < LeastTiles || CastRemoval.From(light).Strength > MostCast)
+            return null;
+        var white = CastRemoval.From(light).Look;
+        return (light, Math.Max(NeverNearer, tiles.Max(tile => DeltaE2000.Between(white, CastRemoval.From(tile).Look))));
     }
+
+    // Of all cells, near grey; and of those taken, in one part of the picture.
+    private const double LeastShare = 0.01;
+    private const double LeastOfTaken = 0.04;
+
+    /// <summary>So much of the witnesses in pieces that stand by themselves: pale petals perhaps, and not what lies all round.</summary>
+    private const double IslandShare = 0.7;
+
+    private static bool AreIslands(Thumbnail small, IReadOnlyList<int> witnesses)
+    {
+        var pieceOf = new Dictionary<int, int>();
+        var sides = new List<HashSet<char>>();
+        foreach (var start in witnesses)
+        {
+            if (pieceOf.ContainsKey(start))
+                continue;
+            var (number, touched) = (sides.Count, new HashSet<char>());
+            sides.Add(touched);
+            var waiting = new Stack<int>([start]);
+            pieceOf[start] = number;
+            while (waiting.TryPop(out var cell))
+            {
+                int column = cell % small.Columns, row = cell / small.Columns;
+                foreach (var (x, y, side) in new[] { (column - 1, row, 'l'), (column + 1, row, 'r'), (column, row - 1, 't'), (column, row + 1, 'b') })
+                {
+                    if (x < 0 || y < 0 || x >= small.Columns || y >= small.Rows)
+                    {
+                        touched.Add(side);
+                        continue;
+                    }
+
+                    var next = y * small.Columns + x;
+                    if (pieceOf.ContainsKey(next) || !IsNearGrey(CastRemoval.None.LabOf(small[next])))
+                        continue;
+                    pieceOf[next] = number;
+                    waiting.Push(next);
+                }
+            }
+        }
+
+        return witnesses.Count(cell => sides[pieceOf[cell]].Count < 2) > IslandShare * witnesses.Count;
+    }
+
+    /// <summary>Of each channel's share in the light, the median: a few coloured cells among them do not pull it away.</summary>
+    private static LinearRgb MedianOf(IEnumerable<LinearRgb> cells)
+    {
+        var all = cells.ToList();
+        double Share(Func<LinearRgb, double> channel) => PatchReader.Median(all.Select(cell => channel(cell) / (cell.R + cell.G + cell.B)));
+        return new LinearRgb(Share(c => c.R), Share(c => c.G), Share(c => c.B));
+    }
+
+    private static bool IsNearGrey(Lab colour) => Math.Abs(colour.A) < NearGreyA && Math.Abs(colour.B) < NearGreyB;
+
+    private static int TileOf(Thumbnail small, int cell) =>
+        cell / small.Columns * TilesAcross / small.Rows * TilesAcross + cell % small.Columns * TilesAcross / small.Columns;
 
     /// <summary>How far neutral things differ between the parts of a picture once its cast is removed, in a* and b*.</summary>
     public static double Disagreement(Photograph photo, CastRemoval cast)
@@ -66,8 +135,8 @@ internal static class GreyPixels
             if (!InFrame(column, small.Columns) && !InFrame(row, small.Rows))
                 continue;
             var colour = cast.LabOf(small[cell]);
-            if (colour.L is > 35 and < 97 && Math.Abs(colour.A) < NearGreyA && Math.Abs(colour.B) < NearGreyB)
-                tiles[row * TilesAcross / small.Rows * TilesAcross + column * TilesAcross / small.Columns].Add(colour);
+            if (colour.L is > 35 and < 97 && IsNearGrey(colour))
+                tiles[TileOf(small, cell)].Add(colour);
         }
 
         var means = tiles.Where(tile => tile.Count > LeastOfTile * small.Cells / tiles.Length)

@@ -21,11 +21,18 @@ public enum LightDoubt
 
     /// <summary>Nothing neutral was found: the picture is taken as it is.</summary>
     NothingNeutral,
+
+    /// <summary>What seems neutral lies in one part of the picture, or differs from part to part: the estimate may be far off.</summary>
+    EstimateUnsure,
 }
 
 /// <summary>The light of a picture, as marked or as estimated.</summary>
-public sealed record LightReading(CastRemoval Cast, IReadOnlyList<LightDoubt> Doubts)
+/// <param name="UnsureDeltaE">How far (CIEDE2000) white may be off because the light is only estimated; null if it is marked, or the picture taken as it is.</param>
+public sealed record LightReading(CastRemoval Cast, IReadOnlyList<LightDoubt> Doubts, double? UnsureDeltaE = null)
 {
+    /// <summary>An estimate may move a colour so far (CIEDE2000) without being asked about.</summary>
+    private const double TrustedMove = 3.5;
+
     /// <summary>Under this (C* of white) nobody sees a cast.</summary>
     private const double CastFrom = 3;
 
@@ -35,12 +42,24 @@ public sealed record LightReading(CastRemoval Cast, IReadOnlyList<LightDoubt> Do
     public static LightReading Of(Photograph photo, PictureLight light)
     {
         var doubts = new List<LightDoubt>();
-        var cast = light.Mark is { } mark ? FromMark(photo, mark, light.Kind, doubts) : Estimated(photo, doubts);
+        if (light is { Mark: null, AsIs: true })
+            return new LightReading(CastRemoval.None, doubts);
+        double? unsure = null;
+        var cast = light.Mark is { } mark ? FromMark(photo, mark, light.Kind, doubts) : Estimated(photo, doubts, out unsure);
         if (cast.Strength > StrongCastFrom)
             doubts.Add(LightDoubt.StrongCast);
         if (GreyPixels.Disagreement(photo, cast) > MixedFrom)
             doubts.Add(LightDoubt.MixedLight);
-        return new LightReading(cast, doubts);
+        return new LightReading(cast, doubts, unsure);
+    }
+
+    /// <summary>A patch in this light. Where that is only estimated and would move the colour far, it is doubted.</summary>
+    public PatchReading Read(Photograph photo, Box box)
+    {
+        var reading = PatchReader.Read(photo, box, Cast);
+        return UnsureDeltaE is not null && DeltaE2000.Between(reading.Colour, PatchReader.Read(photo, box, CastRemoval.None).Colour) > TrustedMove
+            ? reading with { Doubts = [.. reading.Doubts, PatchDoubt.LightEstimated] }
+            : reading;
     }
 
     private const double StrongCastFrom = 45;
@@ -64,11 +83,21 @@ public sealed record LightReading(CastRemoval Cast, IReadOnlyList<LightDoubt> Do
         return CastRemoval.From(new LinearRgb(Math.Max(seen.R, LeastLight), Math.Max(seen.G, LeastLight), Math.Max(seen.B, LeastLight)), kind.Reflectance());
     }
 
-    private static CastRemoval Estimated(Photograph photo, List<LightDoubt> doubts)
+    private static CastRemoval Estimated(Photograph photo, List<LightDoubt> doubts, out double? unsureDeltaE)
     {
-        if (GreyPixels.Light(photo) is { } neutral)
-            return CastRemoval.From(neutral);
-        doubts.Add(LightDoubt.NothingNeutral);
-        return CastRemoval.None;
+        if (GreyPixels.Light(photo) is not var (neutral, unsure))
+        {
+            unsureDeltaE = null;
+            doubts.Add(LightDoubt.NothingNeutral);
+            return CastRemoval.None;
+        }
+
+        unsureDeltaE = unsure;
+        if (unsure > UnsureFrom)
+            doubts.Add(LightDoubt.EstimateUnsure);
+        return CastRemoval.From(neutral);
     }
+
+    /// <summary>An estimate that may be off by more is said to be unsure.</summary>
+    private const double UnsureFrom = 4;
 }

@@ -25,9 +25,12 @@ public static class NeutralKindExtensions
 }
 
 /// <summary>How a picture's light is known.</summary>
-/// <param name="Mark">Where something neutral lies; null to estimate the light from the picture.</param>
+/// <param name="Mark">Where something neutral lies; null if nothing is marked.</param>
 /// <param name="Kind">What lies there.</param>
-public sealed record PictureLight(Box? Mark, NeutralKind Kind)
+/// <param name="AsIs">Without a mark: the picture's own colours are believed, and not estimated anew. For a camera that has said what its colours mean.</param>
+public sealed record PictureLight(Box? Mark, NeutralKind Kind, bool AsIs = false)
 {
+    public static PictureLight AsItIs { get; } = new(null, NeutralKind.SomethingGrey, AsIs: true);
+
     public static PictureLight Estimated { get; } = new(null, NeutralKind.SomethingGrey);
 }

@@ -16,6 +16,9 @@ public enum PatchDoubt
 
     /// <summary>More than one colour: the mean is none of them.</summary>
     Uneven,
+
+    /// <summary>The light is only estimated, and taking it away moves this colour far: mark something neutral, or take the picture as it is.</summary>
+    LightEstimated,
 }
 
 /// <summary>The colour of a patch, cast removed.</summary>

@@ -25,7 +25,8 @@ public enum PictureProblem
 public abstract record PictureResult
 {
     /// <summary>Upright, no larger than <see cref="PictureFile.LongestKept"/>, in sRGB.</summary>
-    public sealed record Read(Photograph Photo) : PictureResult;
+    /// <param name="SaysItsColours">The file has a colour profile, or says which colour space it is in.</param>
+    public sealed record Read(Photograph Photo, bool SaysItsColours) : PictureResult;
 
     /// <param name="Limit">The limit that was passed, if it is one.</param>
     public sealed record Refused(PictureProblem Problem, double? Limit = null) : PictureResult;
@@ -73,7 +74,7 @@ public static class PictureFile
         using var decoded = new SKBitmap(new SKImageInfo(size.Width, size.Height, SKColorType.Rgba8888, SKAlphaType.Unpremul, srgb));
         if (codec.GetPixels(decoded.Info, decoded.GetPixels()) is not SKCodecResult.Success)
             return new PictureResult.Refused(PictureProblem.Damaged);
-        return new PictureResult.Read(PhotographOf(Small(decoded), codec.EncodedOrigin));
+        return new PictureResult.Read(PhotographOf(Small(decoded), codec.EncodedOrigin), ColourProfile.IsIn(file));
     }
 
     /// <summary>As a JPEG without any notes in it.</summary>

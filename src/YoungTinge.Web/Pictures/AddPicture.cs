@@ -27,7 +27,7 @@ public static class AddPicture
         switch (PictureFile.Read(await request.ReadFileAsync(cancel)))
         {
             case PictureResult.Read read:
-                var kept = new KeptPicture(id, flowerId, Shortened(name), PictureMarks.None, 1);
+                var kept = new KeptPicture(id, flowerId, Shortened(name), read.SaysItsColours ? PictureMarks.AsItIs : PictureMarks.None, 1);
                 if (!await pictures.AddAsync(await studio.IdAsync(cancel), kept, PictureFile.WriteJpeg(read.Photo), cancel))
                     return await TooManyOrMissing(flowerId, studio, pictures, cancel);
                 return TypedResults.Ok(Laid(id, read.Photo, desk));

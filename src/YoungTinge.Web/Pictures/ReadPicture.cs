@@ -13,16 +13,19 @@ public static class ReadPicture
 
     /// <param name="HasCast">Whether there was a cast to speak of.</param>
     /// <param name="LightColour">Of that light, as a screen shows it.</param>
-    public sealed record Answer(bool HasCast, ColourView LightColour, IReadOnlyList<LightDoubt> Doubts, IReadOnlyList<PatchView> Patches);
+    /// <param name="UnsureDeltaE">How far white may be off because the light is only estimated; null if it is not.</param>
+    public sealed record Answer(bool HasCast, ColourView LightColour, double? UnsureDeltaE, IReadOnlyList<LightDoubt> Doubts, IReadOnlyList<PatchView> Patches);
 
-    public sealed record DivideRequest(PictureLight Light, SeenAs SeenAs, Box? Within);
+    /// <param name="Meant">Which flower; null to be asked if that is not clear.</param>
+    public sealed record DivideRequest(PictureLight Light, SeenAs SeenAs, MeantFlower? Meant);
 
     public sealed record PartView(ColourView Colour, double Share);
 
     /// <param name="IsSure">False if the place holds several colours.</param>
     public sealed record ZoneView(Zone Zone, Box Box, PatchView Patch, bool IsSure);
 
-    public sealed record Division(IReadOnlyList<PartView> Parts, IReadOnlyList<ZoneView> Zones);
+    /// <param name="AsksWhich">Several things stand there, or no plain ground lies behind: it has to be pointed at first, and nothing is proposed.</param>
+    public sealed record Division(bool AsksWhich, IReadOnlyList<PartView> Parts, IReadOnlyList<ZoneView> Zones);
 
     public static void Map(RouteGroupBuilder api)
     {
@@ -43,18 +46,22 @@ public static class ReadPicture
             return Trouble.NotPossible(problems);
         var light = LightReading.Of(photo, request.Light);
         return TypedResults.Ok(new Answer(
-            light.HasCast, ColourView.From(light.Cast.Look), light.Doubts, [.. request.Boxes.Select(box => PatchView.From(PatchReader.Read(photo, box, light.Cast)))]));
+            light.HasCast, ColourView.From(light.Cast.Look), light.UnsureDeltaE, light.Doubts, [.. request.Boxes.Select(box => PatchView.From(light.Read(photo, box)))]));
     }
 
     private static async Task<IResult> Divide(Guid id, DivideRequest request, CurrentStudio studio, PictureStore pictures, PictureDesk desk, CancellationToken cancel)
     {
-        if (PictureProblems.OfBoxes(request.Light, request.Within is { } within ? [within] : []) is { Count: > 0 } problems)
+        if (PictureProblems.OfBoxes(request.Light, []) is { Count: > 0 } problems)
             return Trouble.NotPossible(problems);
+        if (request.Meant is { IsPossible: false })
+            return Trouble.NotPossible([new FieldProblem("meant", "loopNotPossible", MeantFlower.MostPoints, null)]);
         if (await desk.FindAsync(id, await studio.IdAsync(cancel), pictures, cancel) is not { } photo)
             return Trouble.NotFound();
-        var cast = LightReading.Of(photo, request.Light).Cast;
-        var division = FlowerDivision.Of(photo, cast, request.SeenAs, request.Within, request.Light.Mark);
+        var division = FlowerDivision.Of(photo, LightReading.Of(photo, request.Light), request.SeenAs, request.Meant, request.Light.Mark);
+        if (!division.IsClear)
+            return TypedResults.Ok(new Division(true, [], []));
         return TypedResults.Ok(new Division(
+            false,
             [.. division.Parts.Select(part => new PartView(ColourView.From(part.Colour), part.Share))],
             [.. division.Zones.Select(zone => new ZoneView(zone.Zone, zone.Box, PatchView.From(zone.Reading), zone.IsSure))]));
     }

@@ -15,6 +15,8 @@ public class FlowerDivisionTests
     private static readonly Lab Foot = new(75, -18, 40);
     private static readonly Lab Back = new(82, 12, 6);
 
+    private static readonly LightReading Daylight = new(CastRemoval.None, []);
+
     private static Photograph Draw(Func<int, int, Lab> look, int width = Size, int height = Size, int seed = 1)
     {
         var chance = new Random(seed);
@@ -44,7 +46,7 @@ public class FlowerDivisionTests
     public void A_bloom_is_divided_on_any_plain_ground(double l, double a, double b)
     {
         var photo = Draw((x, y) => Bloom(x - Size / 2, y - Size / 2, new Lab(l, a, b)));
-        var division = FlowerDivision.Of(photo, CastRemoval.None, SeenAs.Bloom);
+        var division = FlowerDivision.Of(photo, Daylight, SeenAs.Bloom);
         Lab Of(Zone zone) => division.Zones.Single(one => one.Zone == zone).Reading.Colour;
         Assert.InRange(DeltaE2000.Between(Heart, Of(Zone.Heart)), 0, 3);
         Assert.InRange(DeltaE2000.Between(Rim, Of(Zone.Rim)), 0, 5);
@@ -102,12 +104,12 @@ public class FlowerDivisionTests
         }
 
         var photo = Draw((x, y) => Bloom(x - 180, y - 180, Shaded(x - 180, y - 180)), 360, 360);
-        foreach (var zone in FlowerDivision.Of(photo, CastRemoval.None, SeenAs.Bloom).Zones.Where(zone => zone.Zone is Zone.Rim or Zone.Heart or Zone.Tip))
+        foreach (var zone in FlowerDivision.Of(photo, Daylight, SeenAs.Bloom).Zones.Where(zone => zone.Zone is Zone.Rim or Zone.Heart or Zone.Tip))
             Assert.InRange(DeltaE2000.Between(zone.Zone == Zone.Heart ? Heart : Rim, zone.Reading.Colour), 0, 5);
     }
 
     private static FlowerDivision WithAPieceApart(Lab apart, Func<int, int, Lab> ground) => FlowerDivision.Of(
-        Draw((x, y) => Math.Pow((x - 310) / 34.0, 2) + Math.Pow((y - 160) / 48.0, 2) < 1 ? apart : Bloom(x - 130, y - 120, ground(x, y)), width: 380), CastRemoval.None, SeenAs.Bloom);
+        Draw((x, y) => Math.Pow((x - 310) / 34.0, 2) + Math.Pow((y - 160) / 48.0, 2) < 1 ? apart : Bloom(x - 130, y - 120, ground(x, y)), width: 380), Daylight, SeenAs.Bloom);
 
     [Fact]
     public void A_leaf_with_its_foot_down_is_divided_along_and_across()
@@ -119,7 +121,7 @@ public class FlowerDivisionTests
             var across = half > 0 ? Math.Abs(x - Size / 2) / half : 2;
             return along is < 0 or > 1 || across > 1 ? new Lab(80, 0, 2) : along > 0.88 ? tip : along < 0.18 ? foot : across > 0.86 ? edge : middle;
         });
-        var zones = FlowerDivision.Of(photo, CastRemoval.None, SeenAs.Piece).Zones.ToDictionary(zone => zone.Zone, zone => zone.Reading.Colour);
+        var zones = FlowerDivision.Of(photo, Daylight, SeenAs.Piece).Zones.ToDictionary(zone => zone.Zone, zone => zone.Reading.Colour);
         foreach (var (zone, colour) in new[] { (Zone.Tip, tip), (Zone.Base, foot), (Zone.Rim, edge), (Zone.Heart, middle) })
             Assert.InRange(DeltaE2000.Between(colour, zones[zone]), 0, 4);
     }
@@ -129,16 +131,68 @@ public class FlowerDivisionTests
     {
         var card = new Box(0.02, 0.02, 0.2, 0.2);
         var photo = Draw((x, y) => x < 0.22 * Size && y < 0.22 * Size ? new Lab(95, 0, 0) : Bloom(x - Size / 2, y - Size / 2, new Lab(50, 0, 0)));
-        foreach (var zone in FlowerDivision.Of(photo, CastRemoval.None, SeenAs.Bloom, card: card).Zones)
+        foreach (var zone in FlowerDivision.Of(photo, Daylight, SeenAs.Bloom, card: card).Zones)
             Assert.True(zone.Box.Left > 0.1 || zone.Box.Top > 0.1);
-        var half = new Box(0.5, 0, 0.5, 1);
-        Assert.All(FlowerDivision.Of(photo, CastRemoval.None, SeenAs.Bloom, within: half).Zones, zone => Assert.True(zone.Box.Middle.X >= 0.49));
+        var half = new MeantFlower(null, [new(0.5, 0), new(1, 0), new(1, 1), new(0.5, 1)]);
+        Assert.All(FlowerDivision.Of(photo, Daylight, SeenAs.Bloom, half).Zones, zone => Assert.True(zone.Box.Middle.X >= 0.49));
+    }
+
+    private static readonly Lab Other = new(55, -5, -40);
+
+    /// <summary>Two flowers side by side, a red one left and a blue one right, on a ground of patches.</summary>
+    private static Photograph TwoFlowers(bool isPlain) => Draw(
+        (x, y) =>
+        {
+            var ground = isPlain ? new Lab(60, 0, 4) : new Lab(40 + 9 * Math.Sin(x / 13.0 + Math.Sin(y / 19.0)), -14, 18 + 6 * Math.Sin(y / 8.0));
+            return Math.Sqrt(Math.Pow(x - 330, 2) + Math.Pow(y - 120, 2)) < 70 ? Other : Bloom(x - 110, y - 120, ground);
+        },
+        width: 440);
+
+    [Theory]
+    [InlineData(true)]
+    [InlineData(false)]
+    public void Of_several_flowers_it_is_asked_which_and_all_zones_are_of_the_one_that_was_pointed_at(bool isPlain)
+    {
+        var photo = TwoFlowers(isPlain);
+        var asked = FlowerDivision.Of(photo, Daylight, SeenAs.Bloom);
+        Assert.False(asked.IsClear);
+        Assert.All(asked.Zones, zone => Assert.False(zone.IsSure));
+        PicturePoint At(double x, double y) => new(x / 440, y / 240);
+        PicturePoint[] Round(double x, double reach) => [.. Enumerable.Range(0, 24).Select(i => At(x + reach * Math.Cos(i * Math.PI / 12), 120 + reach * Math.Sin(i * Math.PI / 12)))];
+        foreach (var (middle, isBlue) in new[] { (110.0, false), (330.0, true) })
+        {
+            foreach (var meant in new[] { new MeantFlower(At(middle + 40, 120), []), new MeantFlower(null, Round(middle, 92)) })
+            {
+                var division = FlowerDivision.Of(photo, Daylight, SeenAs.Bloom, meant);
+                Assert.True(division.IsClear);
+                Assert.InRange(division.Zones.Count, 3, 4);
+                Assert.All(division.Zones, zone =>
+                {
+                    // Within this flower: neither in the other one nor in what lies behind.
+                    var (x, y) = zone.Box.Middle;
+                    Assert.InRange(Math.Sqrt(Math.Pow(440 * x - middle, 2) + Math.Pow(240 * y - 120, 2)), 0, 82);
+                    if (isBlue)
+                        Assert.InRange(DeltaE2000.Between(Other, zone.Reading.Colour), 0, 6);
+                    else
+                        Assert.True(zone.Reading.Colour.A > 5 || zone.Zone == Zone.Base, $"{zone}");
+                });
+            }
+        }
+    }
+
+    [Fact]
+    public void What_cannot_be_meant_is_refused()
+    {
+        Assert.False(new MeantFlower(null, [new(0, 0), new(1, 1)]).IsPossible);
+        Assert.False(new MeantFlower(new PicturePoint(1.2, 0.5), []).IsPossible);
+        Assert.False(new MeantFlower(new PicturePoint(double.NaN, 0.5), []).IsPossible);
+        Assert.False(new MeantFlower(new PicturePoint(0.5, 0.5), [new(0, 0), new(1, 1), new(1, 0)]).IsPossible);
     }
 
     [Fact]
     public void Where_nothing_stands_out_nothing_is_made_up()
     {
-        var division = FlowerDivision.Of(Draw((_, _) => new Lab(55, 3, 8)), CastRemoval.None, SeenAs.Bloom);
+        var division = FlowerDivision.Of(Draw((_, _) => new Lab(55, 3, 8)), Daylight, SeenAs.Bloom);
         // All of an even picture may be one close petal; then its zones are one colour, within the grain.
         Assert.All(division.Zones, zone => Assert.InRange(DeltaE2000.Between(new Lab(55, 3, 8), zone.Reading.Colour), 0, 2));
         Assert.InRange(division.Parts.Count, 0, 1);
@@ -148,7 +202,7 @@ public class FlowerDivisionTests
     public void A_close_petal_that_fills_the_picture_is_no_mat()
     {
         // One even colour, a little darker towards a corner, and nothing else.
-        var division = FlowerDivision.Of(Draw((x, y) => new Lab(70 - 0.02 * (x + y), 30, 10)), CastRemoval.None, SeenAs.Piece);
+        var division = FlowerDivision.Of(Draw((x, y) => new Lab(70 - 0.02 * (x + y), 30, 10)), Daylight, SeenAs.Piece);
         var heart = division.Zones.Single(zone => zone.Zone == Zone.Heart).Reading.Colour;
         Assert.InRange(heart.L, 60, 70);
         Assert.Equal(Heart.HueDegrees, heart.HueDegrees, 5.0);
@@ -158,7 +212,7 @@ public class FlowerDivisionTests
     public void The_same_picture_is_always_divided_the_same()
     {
         var photo = Draw((x, y) => Bloom(x - Size / 2, y - Size / 2, new Lab(60, 8, 25)));
-        FlowerDivision Divided() => FlowerDivision.Of(photo, CastRemoval.None, SeenAs.Bloom);
+        FlowerDivision Divided() => FlowerDivision.Of(photo, Daylight, SeenAs.Bloom);
         Assert.Equal(Divided().Zones.Select(zone => (zone.Zone, zone.Box, zone.Reading.Colour)), Divided().Zones.Select(zone => (zone.Zone, zone.Box, zone.Reading.Colour)));
     }
 
@@ -168,7 +222,7 @@ public class FlowerDivisionTests
     public void Size_does_not_matter(int size)
     {
         var photo = Draw((x, y) => Bloom((x - size / 2.0) * Size / size, (y - size / 2.0) * Size / size, new Lab(50, 0, 0)), size, size);
-        var heart = FlowerDivision.Of(photo, CastRemoval.None, SeenAs.Bloom).Zones.Single(zone => zone.Zone == Zone.Heart);
+        var heart = FlowerDivision.Of(photo, Daylight, SeenAs.Bloom).Zones.Single(zone => zone.Zone == Zone.Heart);
         Assert.InRange(DeltaE2000.Between(Heart, heart.Reading.Colour), 0, 3);
     }
 }

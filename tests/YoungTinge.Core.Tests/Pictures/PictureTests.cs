@@ -104,6 +104,31 @@ public class PictureTests
     }
 
     [Fact]
+    public void A_frame_that_one_hue_fills_is_not_corrected_until_its_cream_is_blue()
+    {
+        // An orange flower with cream tips on a dark teal ground, lit from one side, and nothing neutral anywhere.
+        var (orange, teal, cream) = (new Lab(68, 38, 66), new Lab(28, -20, -12), new Lab(90, 4, 22));
+        var noise = new Random(3);
+        var photo = Picture((x, y) =>
+        {
+            var away = Math.Sqrt(Math.Pow(x - 60, 2) + Math.Pow(y - 45, 2));
+            var shade = 0.75 + 0.25 * x / Width + 0.02 * noise.NextDouble();
+            var rgb = Illuminant.D65.LinearRgbOf(away > 38 ? teal : away > 30 ? cream : orange);
+            return new LinearRgb(rgb.R * shade, rgb.G * shade, rgb.B * shade);
+        });
+        var tip = new Box(0.47, 0.12, 0.06, 0.04);
+        var light = LightReading.Of(photo, PictureLight.Estimated);
+        var read = light.Read(photo, tip);
+        Assert.True(read.Colour.B > 10, $"{read.Colour}");
+        Assert.True(light.UnsureDeltaE is null || light.Doubts.Count > 0 || read.Doubts.Count > 0 || DeltaE2000.Between(read.Colour, PatchReader.Read(photo, tip, CastRemoval.None).Colour) < 3.5);
+        // As it is, nothing is moved and nothing is asked.
+        var asIs = LightReading.Of(photo, PictureLight.AsItIs);
+        Assert.Equal(PatchReader.Read(photo, tip, CastRemoval.None).Colour, asIs.Read(photo, tip).Colour);
+        Assert.Empty(asIs.Doubts);
+        Assert.Null(asIs.UnsureDeltaE);
+    }
+
+    [Fact]
     public void A_box_must_lie_in_the_picture()
     {
         Assert.True(new Box(0, 0, 1, 1).IsInPicture);

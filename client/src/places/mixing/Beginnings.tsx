@@ -91,7 +91,7 @@ function Begin({ name, colour, onPress }: { name: string; colour: ColourView; on
     <li className="min-w-0">
       <button
         type="button"
-        className="outline-surround-ink flex w-full cursor-pointer items-center gap-3 p-1 text-left text-sm hover:outline-1"
+        className="outline-surround-ink flex w-full cursor-pointer items-start gap-3 p-1 text-left text-sm hover:outline-1"
         onClick={onPress}
       >
         <Swatch colour={colour} label="" className="h-12 w-12 shrink-0" />
