@@ -1576,6 +1576,11 @@ export interface components {
             /** Format: double */
             footShade: number;
             endOn: boolean;
+            /**
+             * Format: double
+             * @default 1
+             */
+            widthShare: number;
         };
         Box: {
             /** Format: double */
@@ -2074,6 +2079,7 @@ export interface components {
             isLeaf: boolean;
             isTube: boolean;
             veins: components["schemas"]["VeinPattern"];
+            form: components["schemas"]["PieceForm"];
         };
         GetMaterialAnswer: {
             sheet: components["schemas"]["MaterialSheet"];
@@ -2364,7 +2370,7 @@ export interface components {
             wasteG: number;
         };
         /** @enum {unknown} */
-        LightDoubt: "markBlownOut" | "markTooDark" | "markUneven" | "strongCast" | "mixedLight" | "nothingNeutral";
+        LightDoubt: "markBlownOut" | "markTooDark" | "markUneven" | "strongCast" | "mixedLight" | "nothingNeutral" | "estimateUnsure";
         /** @enum {unknown} */
         LightKind: "daylight" | "eveningDaylight" | "lamp" | "tube" | "warmLed" | "candle";
         /** @enum {unknown} */
@@ -2625,6 +2631,11 @@ export interface components {
             worstDeltaE?: null | number;
             dabs?: components["schemas"]["DabReading"][];
         };
+        MeantFlower: {
+            tap: null | components["schemas"]["PicturePoint"];
+            loop: components["schemas"]["PicturePoint"][];
+            isPossible?: boolean;
+        };
         /** @enum {unknown} */
         Measure: "grams" | "millilitres" | "pieces";
         /** @enum {unknown} */
@@ -2749,7 +2760,7 @@ export interface components {
             piece: components["schemas"]["PieceView"];
         };
         /** @enum {unknown} */
-        PatchDoubt: "blownOut" | "tooDark" | "tooVivid" | "uneven";
+        PatchDoubt: "blownOut" | "tooDark" | "tooVivid" | "uneven" | "lightEstimated";
         PatchView: {
             colour: components["schemas"]["ColourView"];
             /** Format: double */
@@ -2790,17 +2801,27 @@ export interface components {
         PictureLight: {
             mark: null | components["schemas"]["Box"];
             kind: components["schemas"]["NeutralKind"];
+            /** @default false */
+            asIs: boolean;
         };
         PictureMarks: {
             light: components["schemas"]["PictureLight"];
             seenAs: components["schemas"]["SeenAs"];
             samples: components["schemas"]["PictureSample"][];
         };
+        PicturePoint: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
         PictureSample: {
             /** Format: uuid */
             pieceId: null | string;
             zone: components["schemas"]["Zone"];
             box: components["schemas"]["Box"];
+            /** @default false */
+            isUnsure: boolean;
         };
         Piece: {
             name: string;
@@ -3099,15 +3120,18 @@ export interface components {
         ReadPictureAnswer: {
             hasCast: boolean;
             lightColour: components["schemas"]["ColourView"];
+            /** Format: double */
+            unsureDeltaE: null | number;
             doubts: components["schemas"]["LightDoubt"][];
             patches: components["schemas"]["PatchView"][];
         };
         ReadPictureDivideRequest: {
             light: components["schemas"]["PictureLight"];
             seenAs: components["schemas"]["SeenAs"];
-            within: null | components["schemas"]["Box"];
+            meant: null | components["schemas"]["MeantFlower"];
         };
         ReadPictureDivision: {
+            asksWhich: boolean;
             parts: components["schemas"]["ReadPicturePartView"][];
             zones: components["schemas"]["ReadPictureZoneView"][];
         };
@@ -3917,7 +3941,9 @@ export interface operations {
     };
     savePiece: {
         parameters: {
-            query?: never;
+            query?: {
+                sure?: boolean;
+            };
             header?: never;
             path: {
                 id: string;
@@ -4226,7 +4252,9 @@ export interface operations {
     };
     addPiece: {
         parameters: {
-            query?: never;
+            query?: {
+                sure?: boolean;
+            };
             header?: never;
             path: {
                 id: string;

@@ -6,10 +6,11 @@ namespace YoungTinge.Core.Flowers;
 /// <param name="AngleDegrees">Which way its tip points, clockwise from up.</param>
 /// <param name="BaseMm">From the middle of the flower to its base.</param>
 /// <param name="LengthShare">How long it looks from above, as a share of its length; the steeper it stands, the shorter.</param>
+/// <param name="WidthShare">How wide it looks, as a share of its width; from above always all of it.</param>
 /// <param name="EndOn">A ball or a tube that one looks down on: seen round, not in its outline.</param>
 /// <param name="Shade">Share of light that it loses by standing steep and by what stands over it, 0 to 1.</param>
 /// <param name="FootShade">The same at its foot, where a cupped piece is darker still.</param>
-public sealed record BloomPiece(int Kind, int Number, double AngleDegrees, double BaseMm, double LengthShare, double Shade, double FootShade, bool EndOn);
+public sealed record BloomPiece(int Kind, int Number, double AngleDegrees, double BaseMm, double LengthShare, double Shade, double FootShade, bool EndOn, double WidthShare = 1);
 
 /// <summary>An open flower from above, put together from its real pieces. A drawing of how they stand, not of how they bend.</summary>
 public static class Bloom
@@ -56,6 +57,41 @@ public static class Bloom
         }
 
         return pieces;
+    }
+
+    /// <summary>A petal that is seen edge-on is still cupped.</summary>
+    private const double LeastWidthShare = 0.45;
+
+    /// <summary>As the flower is known by its picture: from above, or from the side.</summary>
+    public static IReadOnlyList<BloomPiece> Of(IReadOnlyList<Piece> kinds, KnownFrom view)
+    {
+        var above = Of(kinds);
+        return view switch
+        {
+            KnownFrom.Above => above,
+            KnownFrom.Front => [.. above.Select(piece => piece with { AngleDegrees = piece.AngleDegrees + 180 })],
+            _ => [.. above.Select(piece => (Piece: piece, Depth: DepthOf(piece, kinds[piece.Kind]))).OrderByDescending(one => one.Depth)
+                .Select(one => FromSide(one.Piece, kinds[one.Piece.Kind], isHanging: view == KnownFrom.SideHanging))],
+        };
+    }
+
+    /// <summary>How far behind the stem a piece leans, seen from the side; below 0 towards who looks.</summary>
+    private static double DepthOf(BloomPiece above, Piece piece) =>
+        Math.Sin(piece.Form.OpenDegrees * Math.PI / 180) * Math.Cos(above.AngleDegrees * Math.PI / 180);
+
+    private static BloomPiece FromSide(BloomPiece above, Piece piece, bool isHanging)
+    {
+        var (open, turn) = (piece.Form.OpenDegrees * Math.PI / 180, above.AngleDegrees * Math.PI / 180);
+        double across = Math.Sin(open) * Math.Sin(turn), up = Math.Cos(open);
+        var isRound = IsRound(piece);
+        return above with
+        {
+            AngleDegrees = Math.Atan2(across, up) * 180 / Math.PI + (isHanging ? 180 : 0),
+            BaseMm = 0.3 * piece.Form.InsetMm,
+            LengthShare = isRound ? 1 : Math.Max(2 * LeastLengthShare, Math.Sqrt(across * across + up * up)),
+            WidthShare = isRound ? 1 : Math.Max(LeastWidthShare, Math.Abs(Math.Cos(turn))),
+            EndOn = false,
+        };
     }
 
     /// <summary>Leaves that look out from under an open flower, evenly round; each with its base a little off the middle.</summary>

@@ -6,10 +6,25 @@ namespace YoungTinge.Core.Flowers;
 /// <param name="Colouring">Id of the natural colouring that its zones begin from, or one colour for all of them as #rrggbb.</param>
 public sealed record LibraryPiece(Piece Piece, string Colouring);
 
+/// <summary>The side that a flower is known by.</summary>
+public enum KnownFrom
+{
+    Above,
+
+    /// <summary>As it faces who looks at it: what stands up in the flower is at the top.</summary>
+    Front,
+    Side,
+
+    /// <summary>From the side, with its mouth down.</summary>
+    SideHanging,
+}
+
 /// <summary>A flower or leaf to begin from: pieces with usual sizes and numbers, without paste or coats.</summary>
 /// <param name="Id">Lower-case words joined by hyphens.</param>
 public sealed record LibraryFlower(string Id, string Name, IReadOnlyList<LibraryPiece> Pieces)
 {
+    public KnownFrom KnownFrom { get; init; }
+
     public bool IsFoliage => Pieces.All(piece => piece.Piece.Form.Role is Leaf or Berry);
 }
 
@@ -66,7 +81,7 @@ public static class FlowerLibrary
             Petals("Outer petals", "broad-sepal", 60, 40, 3, 28, 6, "tulip-petal-crimson"),
             Solid("Pistil", "seed-pod", 20, 8, Centre, 1, 0, 0, GreenHeart),
             Leaves("strap-petal", 130, 36, 2, "hosta-leaf-blue-green", VeinPattern.Fan),
-        ]),
+        ]) { KnownFrom = KnownFrom.Side },
         new("daffodil", "Daffodil",
         [
             new(new Piece("Trumpet", "trumpet", 32, 28, PetalMm, false, PartOf.Flower, 1, 0.3) { Form = PieceForm.Usual(Centre) with { Frill = 0.6 } }, "daffodil-trumpet-orange-frilled"),
@@ -84,7 +99,7 @@ public static class FlowerLibrary
             Petals("Standards", "ruffled-petal", 58, 42, 3, 30, 3, "iris-standard-pale-lilac", frill: 0.4),
             Petals("Falls", "tongue-petal", 62, 40, 3, 105, 4, "iris-fall-blue-violet", frill: 0.3),
             Leaves("strap-petal", 160, 22, 2, "hosta-leaf-blue-green", VeinPattern.Fan),
-        ]),
+        ]) { KnownFrom = KnownFrom.Side },
         new("lily", "Lily",
         [
             Petals("Inner petals", "pointed-petal", 78, 34, 3, 82, 3, "lily-petal-pink-freckled", frill: 0.3),
@@ -104,14 +119,14 @@ public static class FlowerLibrary
             Petals("Inner petals", "fringed-petal", 28, 26, 9, 28, 1, "carnation-petal-rose-pink", Arrangement.Spiral, frill: 0.8),
             Petals("Outer petals", "fringed-petal", 36, 36, 10, 70, 2, "carnation-petal-rose-pink", frill: 0.8),
             Sepals("narrow-bract", 26, 8, 5, "hosta-leaf-blue-green"),
-        ]),
+        ]) { KnownFrom = KnownFrom.Side },
         new("sweet-pea", "Sweet pea",
         [
             Petals("Keel", "hood", 18, 14, 1, 15, 1, "sweet-pea-petal-lavender", Arrangement.OneSide),
             Petals("Wings", "lip-petal", 26, 20, 2, 55, 1, "sweet-pea-petal-lavender"),
             Petals("Standard", "heart-petal", 36, 46, 1, 80, 1, "sweet-pea-petal-lavender", frill: 0.5),
             Sepals("narrow-bract", 9, 4, 5, "rose-leaf-summer-green"),
-        ]),
+        ]) { KnownFrom = KnownFrom.Front },
         new("hydrangea-floret", "Hydrangea floret",
         [
             Petals("Sepals", "broad-sepal", 17, 16, 4, 84, 0.5, "hydrangea-sepal-blue"),
@@ -123,7 +138,7 @@ public static class FlowerLibrary
             Petals("Inner tepals", "spoon-petal", 66, 36, 3, 28, 3, "magnolia-tepal-pink-goblet"),
             Petals("Outer tepals", "broad-sepal", 72, 44, 6, 60, 4, "magnolia-tepal-pink-goblet"),
             Solid("Cone", "cone", 22, 11, Centre, 1, 0, 0, "#cfc98f"),
-        ]),
+        ]) { KnownFrom = KnownFrom.Side },
         new("cherry-blossom", "Cherry blossom",
         [
             Petals("Petals", "heart-petal", 16, 14, 5, 80, 1, "cherry-blossom-petal-palest-pink"),
@@ -173,19 +188,19 @@ public static class FlowerLibrary
             new(new Piece("Bell", "bell", 44, 28, PetalMm, false, PartOf.Flower, 1, 0.3) { Form = PieceForm.Usual(Centre) with { Frill = 0.4 } }, "foxglove-bell-rose-purple"),
             Sepals("narrow-bract", 12, 6, 5, "rose-leaf-summer-green"),
             new(new Piece("Bud", "bud", 18, 9, 9, true, PartOf.Bud, 1, 0.3), "foxglove-bell-cream"),
-        ]),
+        ]) { KnownFrom = KnownFrom.SideHanging },
         new("lisianthus", "Lisianthus",
         [
             Petals("Inner petals", "ruffled-petal", 34, 30, 5, 30, 1, "lisianthus-petal-cream-with-violet-rim", Arrangement.Spiral, frill: 0.4),
             Petals("Outer petals", "ruffled-petal", 42, 40, 6, 62, 3, "lisianthus-petal-cream-with-violet-rim", frill: 0.4),
             Solid("Pistil", "seed-pod", 14, 5, Centre, 1, 0, 0, GreenHeart),
-        ]),
+        ]) { KnownFrom = KnownFrom.Side },
         new("arum", "Arum",
         [
             new(new Piece("Spathe", "spathe", 92, 64, 0.8, false, PartOf.Flower, 1, 0.3) { Form = PieceForm.Usual(Petal) with { OpenDegrees = 50 } }, "gardenia-petal-ivory"),
             Solid("Spike", "spike", 46, 8, Centre, 1, 10, 0, "#e8c64d"),
             Leaves("arrow-leaf", 110, 66, 1, "hosta-leaf-blue-green"),
-        ]),
+        ]) { KnownFrom = KnownFrom.Side },
         new("ivy", "Ivy", [Foliage("Young leaves", "ivy-leaf", 24, 24, 3, "ivy-leaf-dark"), Foliage("Leaves", "ivy-leaf", 40, 42, 3, "ivy-leaf-dark"), Foliage("Large leaves", "ivy-leaf", 56, 60, 2, "ivy-leaf-dark")]),
         new("eucalyptus", "Eucalyptus", [Foliage("Young leaves", "oval-leaf", 18, 17, 6, "eucalyptus-leaf-tinged-red"), Foliage("Leaves", "oval-leaf", 30, 26, 8, "eucalyptus-leaf-silver-round")]),
         new("fern", "Fern", [Foliage("Fronds", "fern-frond", 110, 42, 3, "fern-leaf-fresh")]),

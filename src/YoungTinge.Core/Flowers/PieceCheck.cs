@@ -12,6 +12,11 @@ public enum PieceProblemCode
     OpenOutOfRange,
     InsetOutOfRange,
     ShareOutOfRange,
+
+    // Possible, but hardly meant.
+    ReallySoThick,
+    ReallySoLarge,
+    ReallySoMany,
 }
 
 /// <summary>Something in a piece that cannot be.</summary>
@@ -32,6 +37,26 @@ public static class PieceCheck
 
     /// <summary>Kinds of piece in one flower; more is a whole wreath.</summary>
     public const int MostKinds = 40;
+
+    // A flat piece beyond this is no petal, leaf or bract that anybody cuts.
+    private const double ThickFlatMm = 3;
+    private const double LargeMm = 220;
+    private const int ManyPerPart = 150;
+
+    /// <summary>What can be, but what no flower reaches: to be asked about before it is kept.</summary>
+    public static IEnumerable<PieceProblem> Questions(Piece piece)
+    {
+        if (!piece.Solid && piece.ThicknessMm > ThickFlatMm)
+            yield return new PieceProblem("thicknessMm", PieceProblemCode.ReallySoThick, ThickFlatMm);
+        foreach (var (name, size) in new[] { ("lengthMm", piece.LengthMm), ("widthMm", piece.WidthMm) })
+        {
+            if (size > LargeMm)
+                yield return new PieceProblem(name, PieceProblemCode.ReallySoLarge, LargeMm);
+        }
+
+        if (piece.PerPart > ManyPerPart)
+            yield return new PieceProblem("perPart", PieceProblemCode.ReallySoMany, ManyPerPart);
+    }
 
     public static IEnumerable<PieceProblem> Problems(Piece piece)
     {

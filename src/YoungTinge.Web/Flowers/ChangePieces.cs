@@ -28,14 +28,15 @@ public static class ChangePieces
         api.MapPut("/flowers/{id:guid}/pieces/order", Arrange).WithName("orderPieces").Produces(204).Fails(412, 422, 503);
     }
 
-    /// <summary>What cannot be in a piece, as lines for its fields.</summary>
-    public static IReadOnlyList<FieldProblem> Problems(Piece piece, string path = "") => [.. PieceCheck.Problems(piece)
+    /// <summary>What cannot be in a piece, or else what is asked about first, as lines for its fields.</summary>
+    /// <param name="sure">It has been asked about, and is so.</param>
+    public static IReadOnlyList<FieldProblem> Problems(Piece piece, bool sure, string path = "") => [.. (PieceCheck.Problems(piece).ToList() is { Count: > 0 } wrong ? wrong : sure ? [] : PieceCheck.Questions(piece))
         .Select(problem => new FieldProblem(path + problem.Path, JsonNamingPolicy.CamelCase.ConvertName(problem.Code.ToString()), problem.Limit, null))];
 
     private static async Task<IResult> Add(
-        Guid id, NewPiece request, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
+        Guid id, NewPiece request, bool? sure, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
     {
-        if (Problems(request.Piece) is { Count: > 0 } problems)
+        if (Problems(request.Piece, sure ?? false) is { Count: > 0 } problems)
             return Trouble.NotPossible(problems);
         var studioId = await studio.IdAsync(cancel);
         if (await commissions.FindFlowerAsync(studioId, id, cancel) is null)
@@ -51,11 +52,11 @@ public static class ChangePieces
         return await pieces.AddAsync(studioId, id, pieceId, request.Piece, plan, cancel) ? TypedResults.Ok(new Made(pieceId)) : Trouble.NotFound();
     }
 
-    private static async Task<IResult> Save(Guid id, Piece piece, HttpRequest request, HttpResponse response, CurrentStudio studio, PieceStore pieces, CancellationToken cancel)
+    private static async Task<IResult> Save(Guid id, Piece piece, bool? sure, HttpRequest request, HttpResponse response, CurrentStudio studio, PieceStore pieces, CancellationToken cancel)
     {
         if (IfMatch.VersionOf(request) is not { } madeFrom)
             return IfMatch.Missing();
-        if (Problems(piece) is { Count: > 0 } problems)
+        if (Problems(piece, sure ?? false) is { Count: > 0 } problems)
             return Trouble.NotPossible(problems);
         switch (await pieces.SavePieceAsync(await studio.IdAsync(cancel), id, madeFrom, piece, cancel))
         {

@@ -11,12 +11,14 @@ public static class GetFlowerLibrary
     private const double BoxMm = 40;
 
     /// <param name="Path">SVG path in a box of 40 by 40, tip up.</param>
-    public sealed record OutlineView(string Id, string Path, bool IsLeaf, bool IsTube, VeinPattern Veins);
+    /// <param name="Form">As a piece of this outline mostly stands: a leaf as a leaf.</param>
+    public sealed record OutlineView(string Id, string Path, bool IsLeaf, bool IsTube, VeinPattern Veins, PieceForm Form);
 
     /// <param name="OutlinePath">SVG path in a box of width by length millimetres, tip up.</param>
     /// <param name="Zones">Colours to begin from, by zone.</param>
     public sealed record LibraryPieceView(Piece Piece, string OutlinePath, IReadOnlyDictionary<Zone, string> Zones);
 
+    /// <param name="Bloom">As the flower is known by its picture: from above, from the front or from the side.</param>
     public sealed record LibraryFlowerView(string Id, string Name, bool IsFoliage, IReadOnlyList<LibraryPieceView> Pieces, IReadOnlyList<BloomPiece> Bloom);
 
     /// <param name="UsualForms">How a piece of each kind mostly stands.</param>
@@ -25,7 +27,8 @@ public static class GetFlowerLibrary
     public static void Map(RouteGroupBuilder api) => api.MapGet("/flower-library", () => TypedResults.Ok(Shipped.Value)).WithName("getFlowerLibrary").Produces<Answer>();
 
     private static readonly Lazy<Answer> Shipped = new(() => new Answer(
-            [.. OutlineLibrary.All.Select(outline => new OutlineView(outline.Id, new PieceShape(outline, BoxMm, BoxMm).SvgPath(), outline.IsLeaf, outline.IsTube, outline.Veins))],
+            [.. OutlineLibrary.All.Select(outline => new OutlineView(outline.Id, new PieceShape(outline, BoxMm, BoxMm).SvgPath(), outline.IsLeaf, outline.IsTube, outline.Veins,
+                PieceForm.Usual(PieceForm.RoleOf(outline.Id, PartOf.Flower, solid: false))))],
             [.. FlowerLibrary.All.Select(View)],
             [.. Enum.GetValues<PieceRole>().Select(PieceForm.Usual)]));
 
@@ -33,5 +36,5 @@ public static class GetFlowerLibrary
         flower.Id, flower.Name, flower.IsFoliage,
         [.. flower.Pieces.Select(piece => new LibraryPieceView(
             piece.Piece, piece.Piece.Shape().SvgPath(), NewPlan.TargetsFor(piece.Colouring).ToDictionary(target => target.Key, target => ColourView.From(target.Value.Colour).Hex)))],
-        Bloom.Of([.. flower.Pieces.Select(piece => piece.Piece)]));
+        Bloom.Of([.. flower.Pieces.Select(piece => piece.Piece)], flower.KnownFrom));
 }

@@ -32,7 +32,14 @@ export function drawBeside(context: CanvasRenderingContext2D, kind: BloomKind, p
   context.rotate((piece.turnDegrees * Math.PI) / 180)
   context.scale(stand.pxPerMm, stand.pxPerMm)
   context.translate(0, -piece.baseMm)
-  drawPiece(context, kind, { number: piece.number, lengthShare: 1, shade: 0, footShade: 0, endOn: false })
+  drawPiece(context, kind, {
+    number: piece.number,
+    lengthShare: 1,
+    widthShare: 1,
+    shade: 0,
+    footShade: 0,
+    endOn: false,
+  })
   context.restore()
 }
 
@@ -40,11 +47,18 @@ export function drawBeside(context: CanvasRenderingContext2D, kind: BloomKind, p
 function drawPiece(
   context: CanvasRenderingContext2D,
   kind: BloomKind,
-  { number, lengthShare, shade, footShade, endOn }: Omit<Bloom['bloom'][number], 'kind' | 'angleDegrees' | 'baseMm'>,
+  {
+    number,
+    lengthShare,
+    widthShare,
+    shade,
+    footShade,
+    endOn,
+  }: Omit<Bloom['bloom'][number], 'kind' | 'angleDegrees' | 'baseMm'>,
 ) {
   const field = kind.looks[number % kind.looks.length]
   if (!field) return
-  context.scale(1, lengthShare)
+  context.scale(widthShare, lengthShare)
   context.translate(-kind.widthMm / 2, -kind.lengthMm)
   const outline = new Path2D(endOn ? undefined : kind.outlinePath)
   if (endOn)

@@ -171,16 +171,16 @@ function LibraryDrawing({ flower }: { flower: LibraryFlower }) {
       </svg>
     )
   }
-  const reach = Math.max(...flower.bloom.map((one) => one.baseMm + pieces[one.kind]!.piece.lengthMm * one.lengthShare))
   return (
-    <svg aria-hidden className="size-24" viewBox={`${-reach} ${-reach} ${2 * reach} ${2 * reach}`}>
+    <svg aria-hidden className="size-24" viewBox={frameOf(flower)}>
       {flower.bloom.map((one, i) => {
         const { piece, outlinePath, zones } = pieces[one.kind]!
         const shape = {
           fill: zones.heart,
           stroke: zones.base,
-          strokeWidth: reach / 90,
-          transform: `rotate(${one.angleDegrees}) translate(0 ${-one.baseMm}) scale(1 ${one.lengthShare}) translate(${-piece.widthMm / 2} ${-piece.lengthMm})`,
+          strokeWidth: 0.8,
+          vectorEffect: 'non-scaling-stroke' as const,
+          transform: `rotate(${one.angleDegrees}) translate(0 ${-one.baseMm}) scale(${one.widthShare} ${one.lengthShare}) translate(${-piece.widthMm / 2} ${-piece.lengthMm})`,
         }
         const [halfWidth, halfLength] = [piece.widthMm / 2, piece.lengthMm / 2]
         return one.endOn ? (
@@ -191,4 +191,23 @@ function LibraryDrawing({ flower }: { flower: LibraryFlower }) {
       })}
     </svg>
   )
+}
+
+/** A square round all of the flower, corners of its pieces and all: nothing is cut off. */
+function frameOf(flower: LibraryFlower): string {
+  const corners = flower.bloom.flatMap((one) => {
+    const { piece } = flower.pieces[one.kind]!
+    const turn = (one.angleDegrees * Math.PI) / 180
+    const half = (piece.widthMm * one.widthShare) / 2
+    return [one.baseMm, one.baseMm + piece.lengthMm * one.lengthShare].flatMap((out) =>
+      [-half, half].map((aside) => ({
+        x: aside * Math.cos(turn) + out * Math.sin(turn),
+        y: aside * Math.sin(turn) - out * Math.cos(turn),
+      })),
+    )
+  })
+  const [left, right] = [Math.min(...corners.map(({ x }) => x)), Math.max(...corners.map(({ x }) => x))]
+  const [top, bottom] = [Math.min(...corners.map(({ y }) => y)), Math.max(...corners.map(({ y }) => y))]
+  const side = 1.04 * Math.max(right - left, bottom - top)
+  return `${(left + right - side) / 2} ${(top + bottom - side) / 2} ${side} ${side}`
 }

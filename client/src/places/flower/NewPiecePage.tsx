@@ -8,6 +8,7 @@ import { Failure, Reading, Unreadable } from '../../shared/Message'
 import { SelectField } from '../../shared/SelectField'
 import { hasFields } from '../../shared/stored'
 import { useKept } from '../../shared/useKept'
+import { ItIsSo } from './ItIsSo'
 import { PieceFields } from './PieceFields'
 import { useProblems } from '../../shared/useProblems'
 import { PageTitle } from '../../shared/PageTitle'
@@ -31,10 +32,10 @@ export function NewPiecePage() {
   const kept = useKept<Draft>(`new-piece/${flowerId}`, blank(t('make.firstName')), isDraft)
   const { piece, colouring } = kept.value
   const add = useMutation({
-    mutationFn: () =>
+    mutationFn: (sure: boolean) =>
       answer(
         api.POST('/api/flowers/{id}/pieces', {
-          params: { path: { id: flowerId } },
+          params: { path: { id: flowerId }, query: { sure } },
           body: { piece, colouring: colouring || null, planOf: null },
         }),
       ),
@@ -58,29 +59,37 @@ export function NewPiecePage() {
         </Link>
       </p>
       <PageTitle className="mb-3 text-2xl" title={t('make.addTitle', { flower: flower.data.name })} />
-      <PieceFields
-        piece={piece}
-        problemAt={problemAt}
-        onChange={(changed) => kept.set({ piece: changed, colouring })}
-      />
-      <div className="mt-3 flex flex-wrap items-end gap-3">
-        <SelectField
-          label={t('make.colouring')}
-          value={colouring}
-          options={[
-            { value: '', label: t('make.plain') },
-            ...starts.map((start) => ({
-              value: start.id,
-              label: [start.name, start.part, start.variant].filter(Boolean).join(', '),
-            })),
-          ]}
-          onChoose={(chosen) => kept.set({ piece, colouring: chosen })}
+      <form
+        onSubmit={(event) => {
+          event.preventDefault()
+          add.mutate(false)
+        }}
+      >
+        <PieceFields
+          piece={piece}
+          problemAt={problemAt}
+          onChange={(changed) => kept.set({ piece: changed, colouring })}
         />
-        <button className="btn btn-sm btn-primary" disabled={add.isPending} onClick={() => add.mutate()}>
-          {t('make.add')}
-        </button>
-      </div>
-      {failed && own.length === 0 && <Failure error={failed} nameOf={(id) => id} kept />}
+        <div className="mt-3 flex flex-wrap items-end gap-3">
+          <SelectField
+            label={t('make.colouring')}
+            value={colouring}
+            options={[
+              { value: '', label: t('make.plain') },
+              ...starts.map((start) => ({
+                value: start.id,
+                label: [start.name, start.part, start.variant].filter(Boolean).join(', '),
+              })),
+            ]}
+            onChoose={(chosen) => kept.set({ piece, colouring: chosen })}
+          />
+          <button className="btn btn-sm btn-primary" disabled={add.isPending}>
+            {t('make.add')}
+          </button>
+          <ItIsSo failed={failed} onYes={() => add.mutate(true)} />
+        </div>
+        {failed && own.length === 0 && <Failure error={failed} nameOf={(id) => id} kept />}
+      </form>
     </main>
   )
 }

@@ -11,6 +11,7 @@ import { Editor } from '../../shared/Editor'
 import { Failure } from '../../shared/Message'
 import { hasFields } from '../../shared/stored'
 import { useKept } from '../../shared/useKept'
+import { ItIsSo } from './ItIsSo'
 import { PieceFields } from './PieceFields'
 import { useProblems } from '../../shared/useProblems'
 
@@ -44,19 +45,19 @@ export function PieceEditor({
     void client.invalidateQueries({ queryKey: ['bloom', flowerId] })
   }
   const save = useMutation({
-    mutationFn: async (changed: Piece) => {
+    mutationFn: async ({ changed, sure }: { changed: Piece; sure: boolean }) => {
       // The plan may have been saved since the flower was read: the piece goes by its newest version.
       const { version, piece: now } = await answer(api.GET('/api/pieces/{id}', { params: { path: { id: piece.id } } }))
       if (JSON.stringify(now.piece) !== JSON.stringify(piece.piece)) throw new RequestFailed('changedElsewhere')
       return answer(
         api.PUT('/api/pieces/{id}', {
-          params: { path: { id: piece.id } },
+          params: { path: { id: piece.id }, query: { sure } },
           headers: { 'If-Match': `"${version}"` },
           body: changed,
         }),
       )
     },
-    onSuccess: async (_, changed) => {
+    onSuccess: async (_, { changed }) => {
       kept.drop(changed)
       setSaved(true)
       await readAgain()
@@ -66,7 +67,8 @@ export function PieceEditor({
     mutationFn: (made: Piece) =>
       answer(
         api.POST('/api/flowers/{id}/pieces', {
-          params: { path: { id: flowerId } },
+          // What is copied has been asked about before.
+          params: { path: { id: flowerId }, query: { sure: true } },
           body: { piece: made, planOf: piece.id, colouring: null },
         }),
       ),
@@ -135,31 +137,35 @@ export function PieceEditor({
         </>
       }
     >
-      <PieceFields
-        piece={draft}
-        problemAt={problemAt}
-        onChange={(changed) => {
-          setSaved(false)
-          kept.set(changed)
+      <form
+        onSubmit={(event) => {
+          event.preventDefault()
+          if (isChanged && isSaved) save.mutate({ changed: draft, sure: false })
         }}
-      />
-      <div className="mt-3 flex flex-wrap items-center gap-3">
-        <button
-          className="btn btn-sm btn-primary"
-          disabled={!isChanged || !isSaved || save.isPending}
-          onClick={() => save.mutate(draft)}
-        >
-          {t('make.save')}
-        </button>
-        {isChanged && (
-          <button className="btn btn-sm" onClick={() => kept.drop(piece.piece)}>
-            {t('make.back')}
+      >
+        <PieceFields
+          piece={draft}
+          problemAt={problemAt}
+          onChange={(changed) => {
+            setSaved(false)
+            kept.set(changed)
+          }}
+        />
+        <div className="mt-3 flex flex-wrap items-center gap-3">
+          <button className="btn btn-sm btn-primary" disabled={!isChanged || !isSaved || save.isPending}>
+            {t('make.save')}
           </button>
-        )}
-        <p role="status" className="quiet text-sm">
-          {saved && !isChanged && t('make.saved')}
-        </p>
-      </div>
+          <ItIsSo failed={failed} onYes={() => save.mutate({ changed: draft, sure: true })} />
+          {isChanged && (
+            <button type="button" className="btn btn-sm" onClick={() => kept.drop(piece.piece)}>
+              {t('make.back')}
+            </button>
+          )}
+          <p role="status" className="quiet text-sm">
+            {saved && !isChanged && !failed && t('make.saved')}
+          </p>
+        </div>
+      </form>
       {failed && failed.problems.length === 0 && <Failure error={failed} nameOf={(id) => id} kept />}
       <Failure error={copy.error ?? remove.error ?? move.error} nameOf={(id) => id} />
     </Editor>

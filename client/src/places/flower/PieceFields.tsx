@@ -86,7 +86,7 @@ export function PieceFields({
               onChange={(event) =>
                 set({
                   solid: event.target.checked,
-                  thicknessMm: event.target.checked ? Math.min(piece.lengthMm, piece.widthMm, 50) : 0.6,
+                  thicknessMm: event.target.checked ? Math.min(piece.lengthMm, piece.widthMm) : 0.6,
                 })
               }
             />
@@ -107,7 +107,10 @@ export function PieceFields({
               key={outline.id}
               outline={outline}
               isChosen={outline.id === piece.outlineId}
-              onChoose={() => set({ outlineId: outline.id })}
+              onChoose={() =>
+                // A leaf stands as a leaf; what is shaped by hand already stays where the kind is the same.
+                set({ outlineId: outline.id, ...(outline.form.role !== form.role && { form: outline.form }) })
+              }
             />
           ))}
         </div>
