@@ -10,8 +10,17 @@ public sealed class CommissionTests(DemoDatabase demo) : ApiTest(demo)
 {
     private static JsonObject Details(string name = "Heron Quay christening") => new()
     {
-        ["name"] = name, ["dueOn"] = "2027-03-14", ["place"] = "Boat house, big windows", ["roomHumidityPercent"] = 65, ["roomCelsius"] = 18.5, ["light"] = "daylight",
-        ["marginDays"] = 2, ["clientNote"] = "Nothing yellow.", ["ownNote"] = "Take the small van.", ["diets"] = new JsonArray("nutFree"), ["status"] = "asked",
+        ["name"] = name,
+        ["dueOn"] = "2027-03-14",
+        ["place"] = "Boat house, big windows",
+        ["roomHumidityPercent"] = 65,
+        ["roomCelsius"] = 18.5,
+        ["light"] = "daylight",
+        ["marginDays"] = 2,
+        ["clientNote"] = "Nothing yellow.",
+        ["ownNote"] = "Take the small van.",
+        ["diets"] = new JsonArray("nutFree"),
+        ["status"] = "asked",
     };
 
     private async Task<Guid> MadeAsync(string path, JsonNode body) => (Guid)(await PostAsync(path, body))["id"]!;
@@ -70,7 +79,9 @@ public sealed class CommissionTests(DemoDatabase demo) : ApiTest(demo)
 
         var flower = await MadeAsync($"/api/flowers/{(await FlowerAsync("Ivy"))["id"]}/copy", new JsonObject
         {
-            ["commissionId"] = (await CommissionAsync("Harbour school fete"))["id"]!.DeepClone(), ["name"] = "Ivy for the fete", ["withColours"] = true,
+            ["commissionId"] = (await CommissionAsync("Harbour school fete"))["id"]!.DeepClone(),
+            ["name"] = "Ivy for the fete",
+            ["withColours"] = true,
         });
         Assert.Equal("Harbour school fete", (string)(await GetAsync($"/api/flowers/{flower}"))["commission"]!["name"]!);
         Assert.Equal(HttpStatusCode.NotFound, (await Http.PostAsJsonAsync($"/api/commissions/{Guid.NewGuid()}/copy", new JsonObject { ["name"] = "x", ["dueOn"] = "2027-12-01", ["withColours"] = true })).StatusCode);

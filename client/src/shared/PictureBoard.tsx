@@ -13,6 +13,12 @@ export interface Spot {
   isLoose?: boolean
 }
 
+/** In shares of the picture's width and height. */
+export interface Point {
+  x: number
+  y: number
+}
+
 /** Of the picture's width: what a click without a drag takes in. */
 const clickShare = 0.045
 const leastShare = 0.012
@@ -29,6 +35,8 @@ export function PictureBoard({
   chosenId,
   onChoose,
   onMove,
+  onTap,
+  onLoop,
 }: {
   src: string
   alt: string
@@ -36,11 +44,16 @@ export function PictureBoard({
   chosenId: string
   onChoose: (id: string) => void
   onMove: (id: string, box: Box) => void
+  /** Something is to be pointed at: where it was. */
+  onTap?: (box: Box) => void
+  /** Or a line is to be drawn round it: its points. */
+  onLoop?: (points: Point[]) => void
 }) {
   const { t } = useTranslation()
   const board = useRef<HTMLDivElement>(null)
   const [ratio, setRatio] = useState(1)
   const [drag, setDrag] = useState<{ id: string; box: Box } | null>(null)
+  const [line, setLine] = useState<Point[]>([])
 
   const at = (event: { clientX: number; clientY: number }) => {
     const frame = board.current!.getBoundingClientRect()
@@ -51,7 +64,12 @@ export function PictureBoard({
   }
 
   /** Follows the pointer until it is let go, wherever that is. */
-  function follow(event: PointerEvent, id: string, boxAt: (x: number, y: number) => Box) {
+  function follow(
+    event: PointerEvent,
+    id: string,
+    boxAt: (x: number, y: number) => Box,
+    onEnd: (box: Box) => void = (box) => onMove(id, box),
+  ) {
     if (event.button !== 0) return
     event.preventDefault()
     event.stopPropagation()
@@ -66,7 +84,7 @@ export function PictureBoard({
     const end = () => {
       target.removeEventListener('pointermove', move as EventListener)
       setDrag(null)
-      onMove(id, box)
+      onEnd(box)
     }
     target.addEventListener('pointermove', move as EventListener)
     target.addEventListener('pointerup', end, { once: true })
@@ -75,6 +93,25 @@ export function PictureBoard({
 
   function draw(event: PointerEvent) {
     const [x0, y0] = at(event)
+    if (onTap && onLoop) {
+      const points: Point[] = [{ x: x0, y: y0 }]
+      follow(
+        event,
+        chosenId,
+        (x, y) => {
+          points.push({ x, y })
+          setLine([...points])
+          return around(x0, y0, clickShare, clickShare * ratio)
+        },
+        (box) => {
+          setLine([])
+          const far = Math.max(...points.map((point) => Math.hypot(point.x - x0, point.y - y0)))
+          if (far < 4 * leastShare) onTap(box)
+          else onLoop(thinned(points))
+        },
+      )
+      return
+    }
     follow(event, chosenId, (x, y) =>
       Math.abs(x - x0) < leastShare && Math.abs(y - y0) < leastShare
         ? around(x0, y0, clickShare, clickShare * ratio)
@@ -111,6 +148,25 @@ export function PictureBoard({
         className="block w-full"
         onLoad={(event) => setRatio(event.currentTarget.naturalWidth / event.currentTarget.naturalHeight)}
       />
+      {line.length > 1 && (
+        <svg
+          aria-hidden
+          className="pointer-events-none absolute inset-0 z-20 h-full w-full"
+          viewBox="0 0 1 1"
+          preserveAspectRatio="none"
+        >
+          {(['#000', '#fff'] as const).map((colour, i) => (
+            <polyline
+              key={colour}
+              points={line.map((point) => `${point.x},${point.y}`).join(' ')}
+              fill="none"
+              stroke={colour}
+              strokeWidth={i === 0 ? 4 : 2}
+              vectorEffect="non-scaling-stroke"
+            />
+          ))}
+        </svg>
+      )}
       {spots.map((spot) => {
         const box = drag?.id === spot.id ? drag.box : spot.box
         if (!box) return null
@@ -155,6 +211,13 @@ export function PictureBoard({
       })}
     </div>
   )
+}
+
+/** No more points than a line needs. */
+const mostPoints = 200
+const thinned = (points: Point[]) => {
+  const step = Math.ceil(points.length / mostPoints)
+  return points.filter((_, i) => i % step === 0)
 }
 
 const arrows: Record<string, [number, number]> = {

@@ -1,26 +1,32 @@
-/** What this browser keeps for the maker, each thing under a name of its own. */
+/** What this browser keeps for the maker, each thing under a name of its own: for good, or for as long as the tab is open. */
 const keyOf = (name: string) => `young-tinge/${name}`
 
 /** @param isOne What was kept may be from an older build, and is only taken if it is one of these. */
-export function readStored<T>(name: string, isOne: (value: unknown) => value is T): T | null {
+export function readStored<T>(
+  name: string,
+  isOne: (value: unknown) => value is T,
+  where: Storage = localStorage,
+): T | null {
   try {
-    const kept: unknown = JSON.parse(localStorage.getItem(keyOf(name)) ?? 'null')
+    const kept: unknown = JSON.parse(where.getItem(keyOf(name)) ?? 'null')
     return isOne(kept) ? kept : null
   } catch {
     return null
   }
 }
 
-export function store(name: string, value: unknown) {
+/** @returns False if storage is full or shut: the page still works, it is only not kept. */
+export function store(name: string, value: unknown, where: Storage = localStorage): boolean {
   try {
-    localStorage.setItem(keyOf(name), JSON.stringify(value))
+    where.setItem(keyOf(name), JSON.stringify(value))
+    return true
   } catch {
-    // Storage is full or shut: the page still works, it is only not kept.
+    return false
   }
 }
 
-export function forget(name: string) {
-  localStorage.removeItem(keyOf(name))
+export function forget(name: string, where: Storage = localStorage) {
+  where.removeItem(keyOf(name))
 }
 
 /** Whether a value has at least these fields. */

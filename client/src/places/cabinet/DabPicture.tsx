@@ -34,7 +34,7 @@ export function DabPicture({ dab, onRead }: { dab: DabToRead; onRead: (colour: C
       answer(
         api.POST('/api/dab-pictures/{id}/read', {
           params: { path: { id } },
-          body: { light: { mark: card, kind: 'whiteCard' }, boxes: [dab!] },
+          body: { light: { mark: card, kind: 'whiteCard', asIs: false }, boxes: [dab!] },
         }),
       ),
   })

@@ -162,14 +162,15 @@ function Head({
       aria-expanded={isOpen}
       onClick={onOpen}
     >
-      <span className="quiet text-xs">
+      <span className="quiet text-[0.8125rem]">
         {kind}
         {isTroubled && <span className="text-error font-semibold"> {t('buildUp.lookHere')}</span>}
       </span>
-      <span className={`leading-tight font-semibold ${isNarrow ? 'text-xs wrap-anywhere' : 'text-sm'}`}>{name}</span>
-      <span className={`mt-1 text-xs leading-snug ${isLow ? 'line-clamp-2' : 'line-clamp-4'}`} title={detail}>
-        {detail}
+      <span className={`leading-tight font-semibold wrap-anywhere ${isNarrow ? 'text-[0.8125rem]' : 'text-sm'}`}>
+        {name}
       </span>
+      {/* While something is opened below there is only room for what it is: how it is laid stands there. */}
+      <span className={`mt-1 text-[0.8125rem] leading-snug wrap-anywhere ${isLow ? 'sr-only' : ''}`}>{detail}</span>
     </button>
   )
 }

@@ -1,12 +1,13 @@
-import { ClipboardList, NotebookPen, Pipette, Redo2, Ruler, Undo2, WandSparkles } from 'lucide-react'
-import { useEffect, useState } from 'react'
+import { ClipboardList, NotebookPen, Pipette, Ruler, WandSparkles } from 'lucide-react'
+import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import { Link } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import type { Advice, Coat, Material, Plan, Zone } from '../../api/api'
 import { zones } from '../../api/api'
 import { offered } from '../../shared/cabinet'
 import { Problem, Reading } from '../../shared/Message'
 import { PageTitle } from '../../shared/PageTitle'
+import { useKeys } from '../../shared/useKeys'
 import { grams, problemWords, zoneName } from '../../shared/words'
 import { AdviceList } from './AdviceList'
 import { BuildUp, zonesThere } from './BuildUp'
@@ -26,6 +27,7 @@ import { addCoat, changeCoat, coatFrom, moveCoat, removeCoat, setGround, setPast
 import type { PlanSession, Session } from './PlanSession'
 import { TargetEditor } from './TargetEditor'
 import { Tray } from './Tray'
+import { UndoButtons } from './UndoButtons'
 
 /** The chosen piece: its ribbons, what is opened under them, its picture, and the tray. */
 export function PieceWorkplace({
@@ -42,11 +44,16 @@ export function PieceWorkplace({
   materials: Material[]
 }) {
   const { t } = useTranslation()
+  const go = useNavigate()
   const [opened, setOpened] = useState<Opened>(null)
   const [said, setSaid] = useState('')
   const { piece, plan, preview, problems } = state
   const nameOf = nameFinder(materials)
-  useUndoKeys(session)
+  useKeys({
+    r: () => void go(`/flowers/${flowerId}/${state.piece.id}/run-sheet`),
+    t: () => void go(`/flowers/${flowerId}/targets?piece=${state.piece.id}`),
+    p: () => setOpened({ kind: 'proposals' }),
+  })
   if (!preview) return problems.length > 0 || state.previewIsOld ? <NoPreview state={state} /> : <Reading />
 
   const edit = (change: (plan: Plan) => Plan) => session.edit(change)
@@ -100,26 +107,7 @@ export function PieceWorkplace({
               })}
             </p>
             <p className="ml-auto text-sm">{t('piece.there', { there, all })}</p>
-            <div className="flex self-center">
-              <button
-                className="btn btn-ghost btn-sm btn-square"
-                aria-label={t('piece.undo')}
-                title={`${t('piece.undo')} (Ctrl Z)`}
-                disabled={!state.canUndo}
-                onClick={() => session.undo()}
-              >
-                <Undo2 size={16} aria-hidden />
-              </button>
-              <button
-                className="btn btn-ghost btn-sm btn-square"
-                aria-label={t('piece.redo')}
-                title={`${t('piece.redo')} (Ctrl Shift Z)`}
-                disabled={!state.canRedo}
-                onClick={() => session.redo()}
-              >
-                <Redo2 size={16} aria-hidden />
-              </button>
-            </div>
+            <UndoButtons session={session} state={state} />
           </div>
           <SaveBanner session={session} state={state} />
           <RunsShort pieceId={piece.id} nameOf={nameOf} />
@@ -297,21 +285,4 @@ function NoPreview({ state }: { state: Session }) {
       <p>{t(state.previewIsOld ? 'trouble.offline' : 'piece.cannotShow')}</p>
     </div>
   )
-}
-
-/** Ctrl Z and Ctrl Shift Z (or Ctrl Y), but not while a text is being typed: there they belong to the text. */
-function useUndoKeys(session: PlanSession) {
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      const key = event.key.toLowerCase()
-      const isText = event.target instanceof HTMLInputElement && event.target.type === 'text'
-      if (!(event.ctrlKey || event.metaKey) || isText || event.target instanceof HTMLTextAreaElement) return
-      if (key === 'y' || (key === 'z' && event.shiftKey)) session.redo()
-      else if (key === 'z') session.undo()
-      else return
-      event.preventDefault()
-    }
-    window.addEventListener('keydown', press)
-    return () => window.removeEventListener('keydown', press)
-  }, [session])
 }

@@ -58,7 +58,7 @@ export class PlanSession {
   private state: Session
   private base: Base
   private theirs: Base | null = null
-  private readonly history = new PlanHistory()
+  private readonly history: PlanHistory
   private listeners = new Set<() => void>()
   private saveTimer: ReturnType<typeof setTimeout> | undefined
   private retryMs = firstRetryMs
@@ -72,12 +72,15 @@ export class PlanSession {
     const [found, draft] = await Promise.all([read(pieceId), findDraft(pieceId)])
     const session = new PlanSession(found.piece, found)
     if (draft) session.takeUp(draft.base, draft.plan)
+    session.history.takeUp(session.state.plan)
+    session.set({})
     void session.preview()
     return session
   }
 
   private constructor(piece: PieceView, base: Base) {
     this.base = { plan: base.plan, version: base.version }
+    this.history = new PlanHistory(`undo/${piece.id}`)
     this.state = {
       piece,
       plan: base.plan,

@@ -1,16 +1,48 @@
 import type { Plan } from '../../api/api'
+import { forget, hasFields, readStored, store } from '../../shared/stored'
 import { partsOfPlan, same } from './planEdits'
 
 /** A slide or a number being typed is one step, not one for each figure; another place in the plan is another step. */
 const oneStepMs = 700
 const mostSteps = 100
 
-/** What a plan was before each edit, and what it was before each step back. */
+interface Steps {
+  /** What the plan is with these steps behind and before it; of another plan they are not the history. */
+  now: Plan
+  past: Plan[]
+  future: Plan[]
+}
+
+const isSteps = (value: unknown): value is Steps =>
+  hasFields(value, 'now', 'past', 'future') &&
+  Array.isArray((value as Steps).past) &&
+  Array.isArray((value as Steps).future)
+
+/** What a plan was before each edit, and what it was before each step back. It outlives a reload of its tab. */
 export class PlanHistory {
   private past: Plan[] = []
   private future: Plan[] = []
   private lastEditAt = -Infinity
   private lastPlace: string | null = null
+
+  /** @param name Of the piece, among what this tab keeps. */
+  constructor(private readonly name: string) {}
+
+  /** Goes on from the steps of the page before a reload, if they led to this plan. */
+  takeUp(now: Plan) {
+    const kept = readStored(this.name, isSteps, sessionStorage)
+    if (!kept || !same(kept.now, now)) return
+    this.past = kept.past
+    this.future = kept.future
+  }
+
+  private store(now: Plan) {
+    // The oldest steps go first where the browser has no more room.
+    for (let most = mostSteps; most > 1; most = Math.floor(most / 2)) {
+      const steps: Steps = { now, past: this.past.slice(-most), future: this.future.slice(-most) }
+      if (store(this.name, steps, sessionStorage)) return
+    }
+  }
 
   /** @param was The plan before an edit. @param next The plan after it. @param now In ms, from any start. */
   keep(was: Plan, next: Plan, now: number) {
@@ -20,6 +52,7 @@ export class PlanHistory {
     this.lastEditAt = now
     this.lastPlace = place
     this.future = []
+    this.store(next)
   }
 
   back(now: Plan): Plan | null {
@@ -27,6 +60,7 @@ export class PlanHistory {
     if (!was) return null
     this.future.push(now)
     this.lastEditAt = -Infinity
+    this.store(was)
     return was
   }
 
@@ -34,6 +68,7 @@ export class PlanHistory {
     const next = this.future.pop()
     if (!next) return null
     this.past.push(now)
+    this.store(next)
     return next
   }
 
@@ -41,6 +76,7 @@ export class PlanHistory {
   forget() {
     this.past = []
     this.future = []
+    forget(this.name, sessionStorage)
   }
 
   get canGoBack() {

@@ -56,7 +56,7 @@ function OpenTable({ shelf, materials, first }: { shelf: MixingTable; materials:
   const { t } = useTranslation()
   const [table, setTable] = useState(first)
   const change = useCallback((part: Partial<Table>) => setTable((was) => ({ ...was, ...part })), [])
-  useEffect(() => storeTable(table), [table])
+  useEffect(() => void storeTable(table), [table])
 
   const nameOf = useMemo(() => nameFinder(materials), [materials])
   const search = useLongWork<FoundRecipes>('/api/recipes/find')

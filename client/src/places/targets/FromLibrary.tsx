@@ -11,6 +11,7 @@ import { SearchField } from '../../shared/SearchField'
 import { Swatch } from '../../shared/Swatch'
 import { colourName } from '../../shared/words'
 import type { ChangeTargets } from './changeTargets'
+import { StartCard } from './StartCard'
 
 const shelves = ['flowers', 'leaves', 'fantasy'] as const
 
@@ -55,51 +56,7 @@ export function FromLibrary({ piece, zone, onChange }: { piece: PieceView; zone:
       {found.length === 0 && <p>{t('library.none', { wanted })}</p>}
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(17rem,1fr))] gap-x-6 gap-y-5">
         {found.map((one) => (
-          <li key={one.id} className="text-sm">
-            <div className="surround flex items-start p-3">
-              {one.targets.map((target) => (
-                <button
-                  key={target.zone}
-                  type="button"
-                  className="flex min-w-0 flex-1 cursor-pointer flex-col text-left text-[0.68rem] leading-tight"
-                  onClick={() => {
-                    onChange({ [zone]: { colour: target.colour.lab, finish: target.finish } })
-                    setSaid(t('library.used', { name: one.name }))
-                  }}
-                >
-                  <Swatch colour={target.colour} label={t(`zone.${target.zone}`)} className="block h-14 w-full" />
-                  {t(`zone.${target.zone}`)}
-                  <span>{target.finish !== 'matt' && t(`finish.${target.finish}`)}</span>
-                </button>
-              ))}
-            </div>
-            <h2 className="pt-1 font-semibold">
-              {one.name}
-              {one.variant && `, ${one.variant}`}
-            </h2>
-            <p className="quiet">
-              {one.part && `${one.part}; `}
-              {one.seenIn}
-            </p>
-            <button
-              type="button"
-              className="act min-h-6"
-              aria-label={t('library.useAll', { name: `${one.name} ${one.variant}`.trim(), piece: piece.name })}
-              onClick={() => {
-                onChange(
-                  Object.fromEntries(
-                    one.targets.map(({ zone, colour, spread, finish }) => [
-                      zone,
-                      { colour: colour.lab, spread, finish },
-                    ]),
-                  ),
-                )
-                setSaid(t('library.used', { name: one.name }))
-              }}
-            >
-              {t('library.use', { piece: piece.name })}
-            </button>
-          </li>
+          <StartCard key={one.id} start={one} piece={piece} zone={zone} onChange={onChange} onUsed={setSaid} />
         ))}
       </ul>
     </div>

@@ -10,6 +10,7 @@ import { Failure, Reading } from '../../shared/Message'
 import { newId } from '../../shared/newId'
 import { fileOf, pictureTypes } from '../../shared/pictureFiles'
 import { SelectField } from '../../shared/SelectField'
+import { FirstTargets } from './FirstTargets'
 import { OpenPicture } from './OpenPicture'
 import type { ChangeTargets } from './changeTargets'
 
@@ -119,7 +120,7 @@ export function FromPicture({
           onRemove={() => remove.mutate(chosen.id)}
         />
       ) : (
-        <p className="max-w-prose px-4 text-sm lg:px-6">{t('pictures.none')}</p>
+        <FirstTargets flower={flower} piece={piece} zone={zone} onChange={onChange} />
       )}
     </DropZone>
   )

@@ -5,6 +5,7 @@ import type {
   Box,
   Division,
   FlowerAnswer,
+  MeantFlower,
   NeutralKind,
   Patch,
   Picture,
@@ -26,6 +27,8 @@ import { colourName } from '../../shared/words'
 import type { ChangeTargets } from './changeTargets'
 
 const mark = 'mark'
+const meantSpot = 'meant'
+const middle: Box = { left: 0.475, top: 0.475, width: 0.05, height: 0.05 }
 
 interface Kept {
   marks: PictureMarks
@@ -34,7 +37,7 @@ interface Kept {
 
 const isKept = (value: unknown): value is Kept => hasFields(value, 'marks', 'version')
 
-const lights = ['estimate', 'whiteCard', 'greyCard', 'somethingGrey'] as const
+const lights = ['asIs', 'estimate', 'whiteCard', 'greyCard', 'somethingGrey'] as const
 const shown = ['bloom', 'piece'] as const
 
 /** One picture: its light, the places where the piece's zones are sampled, and what is read there. */
@@ -67,6 +70,9 @@ export function OpenPicture({
   // Several changes may be on their way; each is made from the version that the one before came to.
   const version = useRef(kept.value.version)
   const [isMarking, setMarking] = useState(false)
+  // Several flowers, or no plain ground: it is asked which one is meant. By key the spot is moved and confirmed.
+  const [isAsking, setAsking] = useState(false)
+  const [pointed, setPointed] = useState<Box>(middle)
   // Chosen but not marked yet: until then the light is still estimated.
   const [neutral, setNeutral] = useState<NeutralKind | null>(picture.marks.light.mark ? picture.marks.light.kind : null)
   const save = useMutation({
@@ -122,24 +128,28 @@ export function OpenPicture({
     placeholderData: keepPreviousData,
   })
   const divide = useMutation({
-    mutationFn: () =>
+    mutationFn: (meant: MeantFlower | null) =>
       answer(
         api.POST('/api/pictures/{id}/divide', {
           params: { path: { id: picture.id } },
-          body: { light: marks.light, seenAs: marks.seenAs, within: null },
+          body: { light: marks.light, seenAs: marks.seenAs, meant },
         }),
       ),
-    onSuccess: (division) =>
+    onSuccess: (division) => {
+      setAsking(division.asksWhich)
       // Where nothing stands out, what was placed by hand stays.
-      division.zones.length > 0 &&
+      if (division.zones.length === 0) return
       change({
         ...marks,
         samples: [
           ...marks.samples.filter((sample) => sample.pieceId !== piece.id),
-          ...division.zones.map((one) => ({ pieceId: piece.id, zone: one.zone, box: one.box })),
+          ...division.zones.map((one) => ({ pieceId: piece.id, zone: one.zone, box: one.box, isUnsure: !one.isSure })),
         ],
-      }),
+      })
+    },
   })
+  const tap = (box: Box) =>
+    divide.mutate({ tap: { x: box.left + box.width / 2, y: box.top + box.height / 2 }, loop: [] })
 
   /** What was read for a zone, if the reading is of the place where it is now. */
   const patchOf = (zone: Zone): Patch | undefined =>
@@ -147,12 +157,16 @@ export function OpenPicture({
   const place = (id: string, box: Box) => {
     if (id === mark) {
       setMarking(false)
-      change({ ...marks, light: { mark: box, kind: neutral ?? 'whiteCard' } })
+      change({ ...marks, light: { mark: box, kind: neutral ?? 'whiteCard', asIs: false } })
+      return
+    }
+    if (id === meantSpot) {
+      setPointed(box)
       return
     }
     onZone(id as Zone)
     const rest = marks.samples.filter((sample) => !(sample.pieceId === piece.id && sample.zone === id))
-    change({ ...marks, samples: [...rest, { pieceId: piece.id, zone: id as Zone, box }] })
+    change({ ...marks, samples: [...rest, { pieceId: piece.id, zone: id as Zone, box, isUnsure: false }] })
   }
   const spots: Spot[] = [
     { id: mark, label: t('pictures.mark'), box: marks.light.mark, isLoose: true },
@@ -161,7 +175,19 @@ export function OpenPicture({
       label: t(`zone.${one}`),
       box: mine.find((sample) => sample.zone === one)?.box ?? null,
     })),
+    ...(isAsking ? [{ id: meantSpot, label: t('pictures.meant'), box: pointed, isLoose: true }] : []),
   ]
+  const looked = (sampled: Zone[]) =>
+    marks.samples.some((sample) => sample.pieceId === piece.id && sampled.includes(sample.zone) && sample.isUnsure) &&
+    change({
+      ...marks,
+      samples: marks.samples.map((sample) =>
+        sample.pieceId === piece.id && sampled.includes(sample.zone) ? { ...sample, isUnsure: false } : sample,
+      ),
+    })
+  const isSure = ({ zone: of, isUnsure }: PictureMarks['samples'][number]) =>
+    !isUnsure && patchOf(of) !== undefined && patchOf(of)!.doubts.length === 0
+  const sure = mine.filter(isSure).map((sample) => sample.zone)
   const use = (sampled: Zone[]) =>
     onChange(
       Object.fromEntries(
@@ -179,26 +205,45 @@ export function OpenPicture({
           src={`/api/pictures/${picture.id}/image`}
           alt={picture.name || t('pictures.alt', { flower: flower.name })}
           spots={spots}
-          chosenId={isMarking ? mark : zone}
+          chosenId={isAsking ? meantSpot : isMarking ? mark : zone}
           onChoose={(id) => {
+            if (id === meantSpot) return
+            setAsking(false)
             setMarking(id === mark)
             if (id !== mark) onZone(id as Zone)
           }}
           onMove={place}
+          onTap={isAsking ? tap : undefined}
+          onLoop={isAsking ? (loop) => divide.mutate({ tap: null, loop }) : undefined}
         />
       </div>
       <div className="space-y-4 px-4 text-sm lg:px-6 xl:pl-0">
-        <p>{t(isMarking ? 'pictures.nowMark' : 'pictures.nowZone', { zone: t(`zone.${zone}`).toLowerCase() })}</p>
+        {isAsking ? (
+          <div role="alert" className="border-primary border-l-4 pl-3">
+            <p className="font-semibold">{t('pictures.which')}</p>
+            <p>{t('pictures.whichHelp')}</p>
+            <p className="mt-1 flex flex-wrap gap-2">
+              <button className="btn btn-sm" disabled={divide.isPending} onClick={() => tap(pointed)}>
+                {t('pictures.thisOne')}
+              </button>
+              <button className="btn btn-sm" onClick={() => setAsking(false)}>
+                {t('pictures.byHand')}
+              </button>
+            </p>
+          </div>
+        ) : (
+          <p>{t(isMarking ? 'pictures.nowMark' : 'pictures.nowZone', { zone: t(`zone.${zone}`).toLowerCase() })}</p>
+        )}
         <div>
           <Choice
             legend={t('pictures.light')}
             options={lights.map((value) => ({ value, label: t(`pictures.lightFrom.${value}`) }))}
-            chosen={neutral ?? 'estimate'}
+            chosen={neutral ?? (marks.light.asIs ? 'asIs' : 'estimate')}
             onChoose={(chosen) => {
-              if (chosen === 'estimate') {
+              if (chosen === 'estimate' || chosen === 'asIs') {
                 setNeutral(null)
                 setMarking(false)
-                change({ ...marks, light: { mark: null, kind: 'somethingGrey' } })
+                change({ ...marks, light: { mark: null, kind: 'somethingGrey', asIs: chosen === 'asIs' } })
               } else {
                 setNeutral(chosen)
                 setMarking(marks.light.mark === null)
@@ -209,7 +254,11 @@ export function OpenPicture({
           {read.data && (
             <p className="surround mt-2 flex items-center gap-2 p-2 text-xs">
               <Swatch colour={read.data.lightColour} label={t('pictures.lightColour')} className="h-6 w-10" />
-              {t(read.data.hasCast ? 'pictures.cast' : 'pictures.noCast')}
+              <span>
+                {t(marks.light.asIs ? 'pictures.asIs' : read.data.hasCast ? 'pictures.cast' : 'pictures.noCast')}{' '}
+                {read.data.unsureDeltaE !== null &&
+                  t('pictures.unsureLight', { deltaE: read.data.unsureDeltaE.toFixed(0) })}
+              </span>
             </p>
           )}
           {read.data && <PictureDoubts light={read.data.doubts} patches={[]} />}
@@ -221,16 +270,16 @@ export function OpenPicture({
             chosen={marks.seenAs}
             onChoose={(seenAs) => change({ ...marks, seenAs })}
           />
-          <button className="btn btn-sm" disabled={divide.isPending} onClick={() => divide.mutate()}>
+          <button className="btn btn-sm" disabled={divide.isPending} onClick={() => divide.mutate(null)}>
             {t('pictures.suggest')}
           </button>
         </div>
-        {divide.data && <Parts division={divide.data} />}
+        {divide.data && !divide.data.asksWhich && <Parts division={divide.data} />}
         <ul className="space-y-2" aria-label={t('pictures.samples')}>
           {zones.map((one) => {
             const patch = patchOf(one)
             if (!patch) return null
-            const isUnsure = divide.data?.zones.some((other) => other.zone === one && !other.isSure)
+            const isUnsure = mine.find((sample) => sample.zone === one)?.isUnsure
             return (
               <li key={one} className="border-base-300 border-t pt-2">
                 <div className="flex items-center gap-3">
@@ -247,25 +296,44 @@ export function OpenPicture({
                   <button
                     className="btn btn-sm"
                     aria-label={t('pictures.useFor', { zone: t(`zone.${one}`).toLowerCase() })}
-                    onClick={() => use([one])}
+                    onClick={() => {
+                      use([one])
+                      looked([one])
+                    }}
                   >
                     {t('pictures.use')}
                   </button>
                 </div>
                 <PictureDoubts light={[]} patches={[patch]} />
-                {isUnsure && <p className="quiet text-xs">{t('pictures.unsure')}</p>}
+                {isUnsure && (
+                  <p className="quiet flex flex-wrap items-center gap-x-2 text-xs">
+                    {t('pictures.unsure')}
+                    <button
+                      className="act min-h-6"
+                      aria-label={t('pictures.liesRightOf', { zone: t(`zone.${one}`).toLowerCase() })}
+                      onClick={() => looked([one])}
+                    >
+                      {t('pictures.liesRight')}
+                    </button>
+                  </p>
+                )}
               </li>
             )
           })}
         </ul>
         {mine.length > 0 && (
-          <button
-            className="btn btn-primary btn-sm"
-            disabled={read.isPlaceholderData}
-            onClick={() => use(mine.map((s) => s.zone))}
-          >
-            {t('pictures.useAll', { piece: piece.name })}
-          </button>
+          <div>
+            <button
+              className="btn btn-primary btn-sm"
+              disabled={read.isPlaceholderData || sure.length === 0}
+              onClick={() => use(sure)}
+            >
+              {t('pictures.useAll', { piece: piece.name })}
+            </button>
+            {!read.isPlaceholderData && sure.length < mine.length && (
+              <p className="quiet mt-1 text-xs">{t('pictures.wait', { count: mine.length - sure.length })}</p>
+            )}
+          </div>
         )}
         <Failure error={read.error ?? divide.error ?? save.error} nameOf={(id) => id} />
         <ConfirmButton label={t('pictures.remove')} onYes={onRemove} />

@@ -13,6 +13,7 @@ import { setTarget } from '../flower/planEdits'
 import type { PlanSession, Session } from '../flower/PlanSession'
 import { SaveBanner } from '../flower/SaveBanner'
 import { SaveWords } from '../flower/SaveWords'
+import { UndoButtons } from '../flower/UndoButtons'
 import { usePlanSession } from '../flower/usePlanSession'
 import type { ChangeTargets } from './changeTargets'
 import { ByEye } from './ByEye'
@@ -36,7 +37,7 @@ export function TargetsPage() {
     data.pieces.find((one) => one.id === asked.get('piece')) ??
     data.pieces.find((one) => one.partOf === 'flower') ??
     data.pieces[0]
-  if (!piece) return <Reading />
+  if (!piece) return <NoPiece flower={data} />
   return (
     <Targets
       flower={data}
@@ -45,6 +46,20 @@ export function TargetsPage() {
       source={sources.find((one) => one === asked.get('from')) ?? 'picture'}
       onSource={(from) => setAsked((was) => ({ ...Object.fromEntries(was), from }), { replace: true })}
     />
+  )
+}
+
+/** Colours need something to lie on. */
+function NoPiece({ flower }: { flower: FlowerAnswer }) {
+  const { t } = useTranslation()
+  return (
+    <main className="p-6">
+      <PageTitle className="text-2xl" title={t('targets.title', { flower: flower.name })} />
+      <p className="mt-2 max-w-prose">{t('make.noPieces')}</p>
+      <Link className="btn btn-sm btn-primary mt-3" to={`/flowers/${flower.id}/new-piece`}>
+        {t('make.addPiece')}
+      </Link>
+    </main>
   )
 }
 
@@ -74,7 +89,10 @@ function Targets({
               {t('targets.back')}
             </Link>
           </p>
-          <PageTitle className="text-2xl" title={t('targets.title', { flower: flower.name })} />
+          <div className="flex items-start justify-between gap-2">
+            <PageTitle className="min-w-0 text-2xl" title={t('targets.title', { flower: flower.name })} />
+            {state && session && <UndoButtons session={session} state={state} />}
+          </div>
         </div>
         <div className="px-4 pb-3">
           <Choice
