@@ -1,4 +1,5 @@
 using System.Collections.ObjectModel;
+using System.Diagnostics;
 using OpenQA.Selenium;
 using OpenQA.Selenium.Chrome;
 using OpenQA.Selenium.Interactions;
@@ -10,7 +11,18 @@ namespace YoungTinge.Browser.Tests;
 /// <summary>Headless Chromium, in which things are found by role and name as a person does. It waits for what is looked for.</summary>
 public sealed class Browser : IDisposable
 {
+    // Counted only while the page waits for nobody: on a busy machine an answer that is on its way is not yet a failure.
     private static readonly TimeSpan Patience = TimeSpan.FromSeconds(15);
+    private static readonly TimeSpan Longest = TimeSpan.FromMinutes(3);
+
+    private const string CountRequestsScript = """
+        window.requestsUnderWay = 0
+        const send = window.fetch
+        window.fetch = async (...what) => {
+          window.requestsUnderWay++
+          try { return await send(...what) } finally { window.requestsUnderWay-- }
+        }
+        """;
 
     // A good part of the accessible name computation (W3C accname 1.2): enough for this application.
     private const string FindScript = """
@@ -47,11 +59,14 @@ public sealed class Browser : IDisposable
             ["deviceScaleFactor"] = 1,
             ["mobile"] = width < 600,
         });
+        CountRequests();
     }
 
     public Uri Address { get; }
 
     public string Url => driver.Url;
+
+    public string Title => driver.Title;
 
     public void Open(string path) => driver.Navigate().GoToUrl(new Uri(Address, path));
 
@@ -60,6 +75,7 @@ public sealed class Browser : IDisposable
     public void OpenTab(string url)
     {
         driver.SwitchTo().NewWindow(WindowType.Tab);
+        CountRequests();
         driver.Navigate().GoToUrl(url);
     }
 
@@ -116,12 +132,29 @@ public sealed class Browser : IDisposable
     public void WaitForText(string text) =>
         Until($"the text '{text}'", () => PageText().Contains(text, StringComparison.Ordinal) ? driver : null);
 
+    /// <summary>Waits until the page has a heading and asks for nothing more.</summary>
+    public void WaitUntilQuiet()
+    {
+        var quiet = Stopwatch.StartNew();
+        WaitUntil("a page that asks for nothing more", () =>
+        {
+            if (AwaitsAnAnswer() || driver.FindElements(By.TagName("h1")).Count == 0)
+                quiet.Restart();
+            return quiet.Elapsed > TimeSpan.FromMilliseconds(250);
+        });
+    }
+
     public string PageText() => driver.FindElement(By.TagName("body")).Text;
 
     /// <summary>Waits until something read from the page is as it should be.</summary>
     public void WaitUntil(string what, Func<bool> holds) => Until(what, () => holds() ? driver : null);
 
     public void Press(string keys) => driver.SwitchTo().ActiveElement().SendKeys(keys);
+
+    public bool HasFocus(string role, string name) =>
+        All(role, name, exact: false).FirstOrDefault() is { } one && driver.SwitchTo().ActiveElement().Equals(one);
+
+    public void FocusIsOn(string role, string name) => Until($"the focus on the {role} '{name}'", () => HasFocus(role, name) ? driver : null);
 
     /// <summary>Goes on with the Tab key until the named thing has the focus.</summary>
     public void TabTo(string role, string name)
@@ -177,11 +210,24 @@ public sealed class Browser : IDisposable
     private List<IWebElement> All(string role, string name, bool exact) =>
         [.. ((IReadOnlyCollection<object>)driver.ExecuteScript(FindScript, role, name, exact)!).Cast<IWebElement>()];
 
+    private void CountRequests() =>
+        driver.ExecuteCdpCommand("Page.addScriptToEvaluateOnNewDocument", new Dictionary<string, object?> { ["source"] = CountRequestsScript });
+
+    private bool AwaitsAnAnswer() => driver.ExecuteScript("return window.requestsUnderWay") is > 0L;
+
     private T Until<T>(string what, Func<T?> look) where T : class
     {
-        var wait = new WebDriverWait(new SystemClock(), driver, Patience, TimeSpan.FromMilliseconds(50)) { Message = $"Waited for {what}." };
+        var idle = Stopwatch.StartNew();
+        var wait = new WebDriverWait(new SystemClock(), driver, Longest, TimeSpan.FromMilliseconds(50)) { Message = $"Waited for {what}." };
         wait.IgnoreExceptionTypes(typeof(StaleElementReferenceException));
-        return wait.Until(_ => look())!;
+        return wait.Until(_ =>
+        {
+            if (look() is { } found)
+                return found;
+            if (AwaitsAnAnswer())
+                idle.Restart();
+            return idle.Elapsed < Patience ? null : throw new WebDriverTimeoutException($"Waited for {what}, with nothing more under way.");
+        })!;
     }
 
     /// <summary>Does something to an element again if the page was drawn anew in between.</summary>

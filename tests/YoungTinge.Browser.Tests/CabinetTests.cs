@@ -222,7 +222,7 @@ public class CabinetTests(Application application)
         browser.Open("/cabinet");
         browser.Find("heading", "Glue 2");
         browser.Open("/files");
-        browser.Click("button", "Bring back the studio from before");
+        browser.Click("button", "Bring it back");
         browser.WaitForText("This is now Saltmarsh Lane Sugar Room");
         browser.Open("/cabinet");
         browser.Find("heading", "Glue 1");

@@ -229,7 +229,7 @@ public partial class PasteDayTests(Application application)
     {
         browser.Open("/paste-day");
         browser.WaitForText("of 15 pastes made");
-        browser.Click("link", "How we measure");
+        browser.Click("link", "The studio");
         browser.Click("button", "Ounces and inches");
         browser.Fill("Smallest step of the scale", "0");
         browser.Click("button", "Keep", exact: true);
@@ -245,7 +245,7 @@ public partial class PasteDayTests(Application application)
         Assert.DoesNotMatch(Metric(), browser.PageText());
         browser.Reload();
         browser.WaitForText(" oz");
-        browser.Click("link", "How we measure");
+        browser.Click("link", "The studio");
         browser.Click("button", "Grams and millimetres");
         browser.Click("button", "Keep", exact: true);
         browser.Click("link", "Paste day", exact: true);

@@ -80,7 +80,7 @@ public class Screenshots(Application application)
         browser.Drag("hellebore", (flower.Left + 0.02, flower.Top + 0.03), (flower.Left + flower.Width - 0.02, flower.Top + flower.Height - 0.03));
         browser.WaitForText("This cast is taken out.");
         browser.Click("button", "Suggest the zones");
-        browser.Click("button", "Use all for Sepals");
+        browser.Click("button", "Use what is sure for Sepals");
         browser.WaitForSaved();
         browser.Run("window.scrollTo(0, 0)");
         Take(browser, "targets");

@@ -47,7 +47,7 @@ public class TargetsTests(Application application)
         browser.Click("button", "Suggest the zones");
         browser.Find("button", "Use for the heart");
         browser.WaitForText("main colours");
-        browser.Click("button", "Use all for Sepals");
+        browser.Click("button", "Use what is sure for Sepals");
         browser.WaitForSaved();
         browser.WaitUntil("the rim is blue", () => TargetOf(browser, "Rim").Contains("blue"));
     });

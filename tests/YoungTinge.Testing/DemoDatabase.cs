@@ -40,6 +40,13 @@ public sealed class DemoDatabase : IAsyncLifetime
         Schema.Migrate(ConnectionString);
     }
 
+    /// <summary>Begins a studio of one's own, with nothing in it.</summary>
+    public async Task BeginAsync()
+    {
+        await EmptyAsync();
+        await new StudioStore(DataSource).AddAsync(Studio.Empty(Guid.CreateVersion7(), "UTC"), CancellationToken.None);
+    }
+
     private async Task FillAsync()
     {
         Schema.Migrate(ConnectionString);

@@ -4755,6 +4755,15 @@ export interface operations {
                     "application/json": components["schemas"]["ShowBloomSprayView"];
                 };
             };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
             /** @description Service Unavailable */
             503: {
                 headers: {

@@ -5,7 +5,7 @@ export function Choice<T extends string>({
   chosen,
   onChoose,
 }: {
-  legend: string
+  legend: React.ReactNode
   options: { value: T; label: string }[]
   chosen: T | undefined
   onChoose: (value: T) => void

@@ -17,7 +17,7 @@ export function ColourEntry({
   colour,
   onChange,
 }: {
-  label: string
+  label: React.ReactNode
   colour: ColourView | null
   onChange: (colour: ColourView) => void
 }) {

@@ -125,10 +125,13 @@ function goalsOf(
   ]
 }
 
-/** What has all the words in it, in any order; what begins with them first. */
+/** What has all the words in it, in any order: first what begins with them, then what is called so, then what belongs to it. */
 function matches(goals: Goal[], text: string): Goal[] {
   const words = plain(text).split(/\s+/).filter(Boolean)
-  const rank = (goal: Goal) => (plain(goal.name).startsWith(words[0] ?? '') ? 0 : 1)
+  const rank = ({ name }: Goal) => {
+    const isCalledSo = words.every((word) => plain(name).includes(word))
+    return isCalledSo ? (plain(name).startsWith(words[0] ?? '') ? 0 : 1) : 2
+  }
   return goals
     .filter((goal) => words.every((word) => plain(`${goal.name} ${goal.kind}`).includes(word)))
     .sort((one, other) => rank(one) - rank(other))

@@ -9,7 +9,7 @@ export function RangeField({
   words,
   onChange,
 }: {
-  label: string
+  label: React.ReactNode
   value: number
   most: number
   step: number

@@ -38,6 +38,7 @@ export function RecipeCard({
         <span className="font-semibold">{differenceWords(t, recipe.difference)}</span>{' '}
         {deltaE(recipe.difference.deltaE)}
       </p>
+      {batch.colours.length === 0 && <p className="mt-1 text-sm">{t('finder.plain')}</p>}
       <table className="mt-1 w-full text-sm">
         <caption className="sr-only">{t('finder.doses', { paste: grams(t, batch.pasteG) })}</caption>
         <tbody>
@@ -53,7 +54,8 @@ export function RecipeCard({
         </tbody>
       </table>
       <p className="quiet mt-1 text-xs">
-        {t('finder.steady', { rounding: deltaE(batch.roundingDeltaE), unsteadiness: deltaE(recipe.unsteadiness) })}
+        {batch.colours.length > 0 &&
+          t('finder.steady', { rounding: deltaE(batch.roundingDeltaE), unsteadiness: deltaE(recipe.unsteadiness) })}
         {more && ` ${more}`}
       </p>
       <div className="mt-2 flex flex-wrap gap-2">{children}</div>

@@ -31,3 +31,5 @@ export const termNames = [
 ] as const
 
 export type TermName = (typeof termNames)[number]
+
+export const isTerm = (word: string): word is TermName => (termNames as readonly string[]).includes(word)

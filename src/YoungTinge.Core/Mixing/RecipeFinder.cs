@@ -30,6 +30,9 @@ public sealed class RecipeFinder
     /// <summary>A dose below this counts as none, g per 100 g.</summary>
     private const double NoDose = 1e-6;
 
+    /// <summary>A dose that moves the colour by less is left out.</summary>
+    private const double UnseenDeltaE = 0.005;
+
     private static readonly LightKind[] OtherLights = [LightKind.Lamp, LightKind.WarmLed];
 
     private readonly Materials materials;
@@ -187,7 +190,17 @@ public sealed class RecipeFinder
     private FoundRecipe Describe(Candidate candidate)
     {
         var (chosen, exact, _) = candidate.Set;
-        var doses = chosen.Select((colourant, i) => new Dose(colourants[colourant].Id, exact[i]))
+        var whole = candidate.Model.ColourOf(chosen, exact);
+        for (var i = 0; i < exact.Length; i++)
+        {
+            // What is too little to show is not kneaded in: a white is itself by itself.
+            var without = (double[])exact.Clone();
+            without[i] = 0;
+            if (!search.MustUse.Contains(colourants[chosen[i]].Id) && DeltaE2000.Between(whole, candidate.Model.ColourOf(chosen, without)) < UnseenDeltaE)
+                exact = without;
+        }
+
+        var doses = chosen.Select((colourant, i) => new Dose(colourants[colourant].Id, exact[i])).Where(dose => dose.GPer100g > 0)
             .OrderByDescending(dose => dose.GPer100g).ToList();
         var colour = candidate.Model.ColourOf(chosen, exact);
         return new FoundRecipe(new PasteRecipe(candidate.BaseId, doses), colour, Difference.Of(colour, search.Target), Unsteadiness(candidate));

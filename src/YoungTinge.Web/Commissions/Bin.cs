@@ -7,7 +7,7 @@ namespace YoungTinge.Web.Commissions;
 public static class Bin
 {
     /// <param name="Of">What it belongs to; empty for a commission.</param>
-    /// <param name="DaysLeft">Until it is gone for good, 0 on the last day.</param>
+    /// <param name="DaysLeft">Until it is gone for good, with the one that has begun: 1 on the last day.</param>
     public sealed record EntryView(BinKind Kind, Guid Id, string Name, string Of, DateTimeOffset DeletedAt, int DaysLeft);
 
     public static void Map(RouteGroupBuilder api)
@@ -26,7 +26,7 @@ public static class Bin
     {
         var now = clock.GetUtcNow();
         return TypedResults.Ok<IReadOnlyList<EntryView>>([.. (await bin.ListAsync(await studio.IdAsync(cancel), now, cancel)).Select(entry => new EntryView(
-            entry.Kind, entry.Id, entry.Name, entry.Of, entry.DeletedAt, BinStore.KeptDays - (int)Math.Ceiling((now - entry.DeletedAt).TotalDays)))]);
+            entry.Kind, entry.Id, entry.Name, entry.Of, entry.DeletedAt, (int)Math.Ceiling(BinStore.KeptDays - (now - entry.DeletedAt).TotalDays)))]);
     }
 
     private static async Task<IResult> GiveBack(Guid id, CurrentStudio studio, BinStore bin, TimeProvider clock, CancellationToken cancel)

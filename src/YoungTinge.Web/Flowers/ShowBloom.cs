@@ -31,7 +31,7 @@ public static class ShowBloom
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/flowers/{id:guid}/bloom", Flower).WithName("getBloom").Produces<FlowerView>().Fails(404, 503);
-        api.MapGet("/commissions/{id:guid}/spray", Spray).WithName("getSpray").Produces<SprayView>().Fails(503);
+        api.MapGet("/commissions/{id:guid}/spray", Spray).WithName("getSpray").Produces<SprayView>().Fails(404, 503);
     }
 
     private static async Task<IResult> Flower(
@@ -47,7 +47,9 @@ public static class ShowBloom
         Guid id, QueryWord<LightKind>? light, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
     {
         var studioId = await studio.IdAsync(cancel);
-        var (_, flowers) = await commissions.ListAsync(studioId, cancel);
+        var (all, flowers) = await commissions.ListAsync(studioId, cancel);
+        if (all.All(commission => commission.Id != id))
+            return Trouble.NotFound();
         var materials = await cabinet.LoadAsync(studioId, cancel);
         var piecesOf = (await pieces.ListAsync(studioId, null, cancel)).ToLookup(piece => piece.FlowerId);
         var own = flowers.Where(flower => flower.CommissionId == id).ToList();

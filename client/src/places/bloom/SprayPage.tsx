@@ -6,6 +6,7 @@ import type { LightKind, SprayAnswer } from '../../api/api'
 import { queries } from '../../api/queries'
 import { lightKinds } from '../../shared/lights'
 import { Reading, Unreadable } from '../../shared/Message'
+import { NothingHere } from '../../shared/NothingHere'
 import { Painting } from '../../shared/Painting'
 import { SelectField } from '../../shared/SelectField'
 import { drawBeside, drawBloom } from './drawBloom'
@@ -28,6 +29,7 @@ export function SprayPage() {
     placeholderData: keepPreviousData,
     enabled: commission !== undefined,
   })
+  if (commissions && !commission) return <NothingHere />
   if (!data || !commission) return error ? <Unreadable error={error} retry={() => void refetch()} /> : <Reading />
   return (
     <main className="flex w-full grow flex-col">

@@ -8,6 +8,7 @@ import { TextArea } from '../../shared/TextArea'
 import { TextField } from '../../shared/TextField'
 import { Weighing } from './Weighing'
 import { diets } from '../../shared/diets'
+import { Term } from '../../shared/Term'
 
 const foods: FoodStatus[] = ['edible', 'decorativeOnly', 'notFood']
 const ingredients: Ingredient[] = [
@@ -41,7 +42,7 @@ export function SheetFields({
   const { t } = useTranslation()
   const number = (name: NumberName, unit?: string) => (
     <NumberField
-      label={t(`material.field.${name}`)}
+      label={name === 'stockG' ? <Term name="stock">{t('material.field.stockG')}</Term> : t(`material.field.${name}`)}
       value={sheet[name] ?? null}
       unit={unit}
       problem={problemAt(name)}

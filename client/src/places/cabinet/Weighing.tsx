@@ -6,6 +6,7 @@ import { answer, api } from '../../api/api'
 import { Choice } from '../../shared/Choice'
 import { Failure } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
+import { Term } from '../../shared/Term'
 
 const units = { touch: 'touchG', drop: 'dropG', pea: 'peaG', knifeTip: 'knifeTipG', pinch: 'pinchG' } as const
 const kinds = Object.keys(units) as DoseUnitKind[]
@@ -31,7 +32,7 @@ export function Weighing({
   return (
     <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
       <Choice
-        legend={t('material.unit')}
+        legend={<Term name="touch">{t('material.unit')}</Term>}
         options={kinds.map((value) => ({ value, label: t(`dose.one.${value}`) }))}
         chosen={unit}
         onChoose={setUnit}

@@ -31,7 +31,7 @@ export function WhereUsed({ id }: { id: string }) {
           <ul className="mt-1 columns-2 text-sm">
             {need.uses.map((use) => (
               <li key={use.pieceId}>
-                <Link className="act" to={`/flowers/${use.flowerId}/${use.pieceId}`}>
+                <Link className="act inline-block min-h-6" to={`/flowers/${use.flowerId}/${use.pieceId}`}>
                   {use.flower}, {use.piece.toLowerCase()}
                 </Link>
               </li>

@@ -5,6 +5,7 @@ import type { LibraryFlower } from '../../api/api'
 import { answer, api, RequestFailed } from '../../api/api'
 import { queries } from '../../api/queries'
 import { Failure, Reading, Unreadable } from '../../shared/Message'
+import { NothingHere } from '../../shared/NothingHere'
 import { NumberField } from '../../shared/NumberField'
 import { PageTitle } from '../../shared/PageTitle'
 import { hasFields } from '../../shared/stored'
@@ -53,7 +54,9 @@ export function NewFlowerPage() {
     const named = draft.name.trim() === '' || library.data.flowers.some((one) => one.name === draft.name)
     set({ fromLibrary: flower?.id ?? null, ...(named && { name: flower?.name ?? '' }) })
   }
-  const name = commissions?.find((entry) => entry.commission.id === commissionId)?.commission.name ?? ''
+  const commission = commissions?.find((entry) => entry.commission.id === commissionId)?.commission
+  if (commissions && !commission) return <NothingHere />
+  const name = commission?.name ?? ''
   return (
     <main className="flex w-full grow flex-col">
       <div className="px-4 py-3 lg:px-6">

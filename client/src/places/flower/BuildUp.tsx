@@ -8,6 +8,9 @@ import { colourName, deltaE, differenceWords, dose, grams, zoneName } from '../.
 import { coatDetail, coatKind, coatName } from './coatWords'
 import type { Opened } from './opened'
 import { isOpen } from './opened'
+import { Term } from '../../shared/Term'
+import type { TermName } from '../../shared/terms'
+import { isTerm } from '../../shared/terms'
 
 /** More coats than this stand closer. */
 const mostWide = 5
@@ -104,7 +107,9 @@ export function BuildUp({
             >
               {t('buildUp.target')}
             </th>
-            <td className="bg-base-100 right-0 z-10 lg:sticky" />
+            <th scope="col" className="bg-base-100 right-0 z-10 p-2 align-bottom text-xs font-normal lg:sticky">
+              <Term name="deltaE">{t('buildUp.difference')}</Term>
+            </th>
           </tr>
         </thead>
         <tbody className="surround">
@@ -119,6 +124,7 @@ export function BuildUp({
                   key={zone}
                   view={view}
                   name={zoneName(t, zone, build)}
+                  term={build === 'solid' || !isTerm(zone) ? null : zone}
                   stages={[0, ...stages]}
                   isLow={opened !== null}
                   isOpen={isOpen(opened, { kind: 'target', zone })}
@@ -178,6 +184,7 @@ function Head({
 function Ribbon({
   view,
   name: zone,
+  term,
   stages,
   isLow,
   isOpen,
@@ -185,6 +192,8 @@ function Ribbon({
 }: {
   view: ZoneView
   name: string
+  /** The word of the trade that it is called by, if its meaning is told. */
+  term: TermName | null
   /** Which of the zone's colours each column shows; 0 for a coat without any yet, except in the first. */
   stages: number[]
   /** Less high, to leave room for what is opened under the ribbons. */
@@ -199,7 +208,7 @@ function Ribbon({
   return (
     <tr>
       <th scope="row" className="surround sticky left-0 z-20 pr-1 pl-4 text-sm font-semibold">
-        {zone}
+        {term ? <Term name={term}>{zone}</Term> : zone}
       </th>
       {stages.map((stage, column) => {
         const colour = column === 0 || stage > 0 ? view.colours[stage] : undefined
@@ -226,9 +235,7 @@ function Ribbon({
           {there && <Check size={14} aria-hidden />}
           {differenceWords(t, view.difference)}
         </span>
-        <span className="text-xs" title={t('buildUp.deltaEMeans')}>
-          {deltaE(view.difference.deltaE)}
-        </span>
+        <span className="text-xs">{deltaE(view.difference.deltaE)}</span>
       </td>
     </tr>
   )

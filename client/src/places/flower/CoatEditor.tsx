@@ -12,6 +12,7 @@ import { WashFields } from './WashFields'
 import { Editor } from '../../shared/Editor'
 import { SidesChoice } from './SidesChoice'
 import { isDust, offered } from '../../shared/cabinet'
+import { Term } from '../../shared/Term'
 
 /** One coat, opened: what it is made of, how much, where, and its place in the order. */
 export function CoatEditor({
@@ -69,7 +70,7 @@ export function CoatEditor({
       {coat.kind === 'steam' && (
         <div className="flex flex-wrap items-start gap-6">
           <NumberField
-            label={t('coat.steamSeconds')}
+            label={<Term name="steam">{t('coat.steamSeconds')}</Term>}
             unit="s"
             value={coat.seconds}
             problem={problemAt('seconds')}

@@ -7,6 +7,7 @@ import type { CoatFieldsProps } from './coatFields'
 import { mixAmounts } from './coatWords'
 import { MixFields } from './MixFields'
 import { WhereFields } from './WhereFields'
+import { Term } from '../../shared/Term'
 
 interface DustFieldsProps extends CoatFieldsProps<DustCoat> {
   /** What a hand calls light, medium and heavy. */
@@ -57,7 +58,7 @@ function Load({ coat, loads, problemAt, onChange }: DustFieldsProps) {
   return (
     <div>
       <Choice
-        legend={t('load.title')}
+        legend={<Term name="load">{t('load.title')}</Term>}
         options={loads.map(({ word }) => ({ value: word, label: t(`load.${word}`) }))}
         chosen={loads.find((load) => load.mgPerCm2 === coat.loadMgPerCm2)?.word}
         onChoose={(word) => setLoad(loads.find((load) => load.word === word)!.mgPerCm2)}

@@ -4,7 +4,7 @@ import { ColourEntry } from '../../shared/ColourEntry'
 import { Problem } from '../../shared/Message'
 import { Swatch } from '../../shared/Swatch'
 import type { NameOf } from '../../shared/words'
-import { deltaE, differenceWords, dose, grams } from '../../shared/words'
+import { deltaE, differenceWords, dose, grams, zoneName } from '../../shared/words'
 import { AddMaterial } from '../../shared/AddMaterial'
 import { Choice } from '../../shared/Choice'
 import { DoseRow } from '../../shared/DoseRow'
@@ -12,6 +12,7 @@ import type { ProblemAt } from '../../shared/Editor'
 import { Editor } from '../../shared/Editor'
 import { RecipeFinder } from './RecipeFinder'
 import { offered } from '../../shared/cabinet'
+import { Term } from '../../shared/Term'
 
 /** The paste of a piece: its ground colour, recipes for it, and the doses by hand. */
 export function PasteEditor({
@@ -68,13 +69,34 @@ export function PasteEditor({
           />
         </div>
         <div className="space-y-3">
-          <ColourEntry label={t('paste.ground')} colour={preview.ground} onChange={(colour) => onGround(colour.lab)} />
+          <ColourEntry
+            label={<Term name="ground">{t('paste.ground')}</Term>}
+            colour={preview.ground}
+            onChange={(colour) => onGround(colour.lab)}
+          />
+          <fieldset>
+            <legend className="quiet text-xs">{t('paste.groundLike')}</legend>
+            <div className="flex flex-wrap gap-2">
+              {preview.zones.map(({ zone, target }) => (
+                <button
+                  key={zone}
+                  type="button"
+                  className="btn btn-sm px-2 font-normal"
+                  aria-label={t('paste.groundLikeZone', { zone: zoneName(t, zone, piece.build).toLowerCase() })}
+                  onClick={() => onGround(target.lab)}
+                >
+                  <span aria-hidden className="size-5" style={{ backgroundColor: target.hex }} />
+                  {zoneName(t, zone, piece.build)}
+                </button>
+              ))}
+            </div>
+          </fieldset>
           <div className="surround flex items-center p-3">
             <Swatch colour={preview.paste} label={t('paste.now')} className="h-12 w-20" />
             <Swatch colour={preview.ground} label={t('paste.ground')} className="h-12 w-20" />
             <p className="pl-3 text-sm">
               <span className="font-semibold">{differenceWords(t, pasteDifference)}</span>{' '}
-              {deltaE(pasteDifference.deltaE)}
+              <Term name="deltaE">{deltaE(pasteDifference.deltaE)}</Term>
               <span className="block text-xs">{t('paste.order')}</span>
             </p>
           </div>

@@ -7,6 +7,7 @@ import { NumberField } from '../../shared/NumberField'
 import { RangeField } from '../../shared/RangeField'
 import { SelectField } from '../../shared/SelectField'
 import { TextField } from '../../shared/TextField'
+import { Term } from '../../shared/Term'
 
 const roles: PieceRole[] = ['petal', 'centre', 'stamen', 'calyx', 'bud', 'leaf', 'berry', 'stem']
 const arrangements = ['ring', 'spiral', 'oneSide'] as const
@@ -72,7 +73,7 @@ export function PieceFields({
             onChange={(perPart) => set({ perPart })}
           />
           <NumberField
-            label={t('make.spares')}
+            label={<Term name="spare">{t('make.spares')}</Term>}
             unit="%"
             value={100 * piece.spareShare}
             problem={problemAt('spareShare')}

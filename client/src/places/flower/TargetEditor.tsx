@@ -7,6 +7,7 @@ import { Swatch } from '../../shared/Swatch'
 import { Problem } from '../../shared/Message'
 import { deltaE, differenceWords } from '../../shared/words'
 import { Editor } from '../../shared/Editor'
+import { Term } from '../../shared/Term'
 
 export const finishes: Finish[] = ['matt', 'satin', 'gloss', 'pearl', 'metallic', 'frosted']
 
@@ -42,13 +43,13 @@ export function TargetEditor({
           <Swatch colour={view.target} label={t('target.target')} className="h-16 w-24" />
           <p className="pl-3 text-sm">
             <span className="font-semibold">{differenceWords(t, view.difference)}</span>{' '}
-            {deltaE(view.difference.deltaE)}
+            <Term name="deltaE">{deltaE(view.difference.deltaE)}</Term>
             <span className="block text-xs">{t('target.order')}</span>
           </p>
         </div>
         {problem && <Problem>{problem}</Problem>}
         <NumberField
-          label={t('target.spread')}
+          label={<Term name="spread">{t('target.spread')}</Term>}
           value={target.spread}
           unit={t('target.spreadUnit')}
           problem={spreadProblem}

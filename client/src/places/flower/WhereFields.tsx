@@ -8,6 +8,7 @@ import { SelectField } from '../../shared/SelectField'
 import { isInMm } from './coatWords'
 import { firstPlace } from './planEdits'
 import { SidesChoice } from './SidesChoice'
+import { Term } from '../../shared/Term'
 
 const placeKinds: PlaceKind[] = ['whole', 'base', 'rim', 'tip', 'heart', 'bar']
 const reliefs = ['everywhere', 'ridges', 'grooves'] as const
@@ -163,7 +164,7 @@ function Band({
       {(['start', 'end', 'feather'] as const).map((name) => (
         <NumberField
           key={name}
-          label={t(`place.${name}`)}
+          label={name === 'feather' ? <Term name="fade">{t('place.feather')}</Term> : t(`place.${name}`)}
           unit={unit}
           value={place[name] * factor}
           problem={problemAt(`${path}.${name}`)}

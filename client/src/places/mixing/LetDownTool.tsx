@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { Material } from '../../api/api'
 import { answer, api, RequestFailed } from '../../api/api'
+import { queries } from '../../api/queries'
 import { Choice } from '../../shared/Choice'
 import { LetDownSteps } from '../../shared/LetDownSteps'
 import { Problem } from '../../shared/Message'
@@ -13,6 +14,7 @@ import { grams } from '../../shared/words'
 import type { Table } from './tableState'
 import { offered } from '../../shared/cabinet'
 import { useProblems } from '../../shared/useProblems'
+import { Term } from '../../shared/Term'
 
 /** Part of a touch, made measurable by kneading whole touches into a weighed lump of white. */
 export function LetDownTool({ table, materials, nameOf }: { table: Table; materials: Material[]; nameOf: NameOf }) {
@@ -24,7 +26,10 @@ export function LetDownTool({ table, materials, nameOf }: { table: Table; materi
   const unit = (units.find((one) => one.kind === kind) ?? units[0])?.kind
   const [unitsWanted, setUnitsWanted] = useState(0.4)
   const [pasteG, setPasteG] = useState(table.pasteG)
-  const [scaleG, setScaleG] = useState(0.1)
+  // The studio's own scale, unless another one is at hand.
+  const studio = useQuery(queries.studio()).data
+  const [otherScaleG, setScaleG] = useState<number | null>(null)
+  const scaleG = otherScaleG ?? studio?.scaleG ?? 0.1
   const { data, error } = useQuery({
     queryKey: ['let-down', colourantId, unit, unitsWanted, pasteG, scaleG],
     queryFn: ({ signal }) =>
@@ -38,7 +43,9 @@ export function LetDownTool({ table, materials, nameOf }: { table: Table; materi
   return (
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,22rem)_minmax(0,1fr)]">
       <div className="space-y-3">
-        <p className="quiet max-w-prose text-sm">{t('mixing.letDown.help')}</p>
+        <p className="quiet max-w-prose text-sm">
+          <Term name="letDown" />: {t('mixing.letDown.help')}
+        </p>
         <SelectField
           label={t('mixing.letDown.colour')}
           value={colourantId}

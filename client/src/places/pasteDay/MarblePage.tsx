@@ -21,6 +21,7 @@ import { UsePicker } from './UsePicker'
 import type { PasteDraft } from './usePastePlan'
 import { usePasteDraft, usePlanLook } from './usePastePlan'
 import { useProblems } from '../../shared/useProblems'
+import { Term } from '../../shared/Term'
 
 const mostPastes = 4
 
@@ -62,7 +63,7 @@ function OpenMarble({ flowerId, kept, materials }: { flowerId: string; kept: Mar
 
   return (
     <main className="w-full pb-10">
-      <PlanHead flowerId={flowerId} kept={kept} title={t('marble.title', { flower: kept.flowerName })}>
+      <PlanHead term="marble" flowerId={flowerId} kept={kept} title={t('marble.title', { flower: kept.flowerName })}>
         <SaveRow
           draft={draft.value}
           isChanged={draft.isChanged}
@@ -86,7 +87,7 @@ function OpenMarble({ flowerId, kept, materials }: { flowerId: string; kept: Mar
         <div className="min-w-0 space-y-4">
           <div className="grid gap-x-8 gap-y-3 sm:grid-cols-2">
             <RangeField
-              label={t('marble.folds')}
+              label={<Term name="folds">{t('marble.folds')}</Term>}
               value={plan.folds}
               most={16}
               step={1}

@@ -64,7 +64,7 @@ function OpenOmbre({ flowerId, kept, materials }: { flowerId: string; kept: Ombr
 
   return (
     <main className="w-full pb-10">
-      <PlanHead flowerId={flowerId} kept={kept} title={t('ombre.title', { flower: kept.flowerName })}>
+      <PlanHead term="ombre" flowerId={flowerId} kept={kept} title={t('ombre.title', { flower: kept.flowerName })}>
         <SaveRow
           draft={draft.value}
           isChanged={draft.isChanged}

@@ -20,6 +20,7 @@ import { PasteBlock, titleOf } from './PasteBlock'
 import { Quantities } from './Quantities'
 import { ShoppingList } from './ShoppingList'
 import { PageTitle } from '../../shared/PageTitle'
+import { Term } from '../../shared/Term'
 
 const views = ['sheet', 'quantities', 'shopping', 'batches'] as const
 
@@ -199,7 +200,7 @@ function LetDowns({
   return (
     <section aria-labelledby="let-downs" className="mt-3">
       <h2 id="let-downs" className="font-semibold">
-        {t('pasteDay.letDowns')}
+        <Term name="letDown">{t('pasteDay.letDowns')}</Term>
       </h2>
       <ul>
         {day.letDowns.map((one) => {

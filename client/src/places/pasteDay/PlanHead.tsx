@@ -2,17 +2,22 @@ import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import type { MarbleAnswer, OmbreAnswer } from '../../api/api'
 import { PageTitle } from '../../shared/PageTitle'
+import { Term } from '../../shared/Term'
+import type { TermName } from '../../shared/terms'
 
 /** What a paste plan is for, its name, and what can be done with it. */
 export function PlanHead({
   flowerId,
   kept,
   title,
+  term,
   children,
 }: {
   flowerId: string
   kept: OmbreAnswer | MarbleAnswer
   title: string
+  /** The way that it gets its paste. */
+  term: TermName
   children: ReactNode
 }) {
   return (
@@ -21,7 +26,8 @@ export function PlanHead({
         <Link className="act" to={`/flowers/${flowerId}`}>
           {kept.flowerName}
         </Link>
-        <span className="quiet"> · {kept.commission.name}</span>
+        <span className="quiet"> · {kept.commission.name} · </span>
+        <Term name={term} />
       </p>
       <PageTitle title={title} />
       {children}

@@ -9,6 +9,7 @@ import { NumberField } from '../../shared/NumberField'
 import type { NameOf } from '../../shared/words'
 import { deltaE, grams, problemWords, scale } from '../../shared/words'
 import { useProblems } from '../../shared/useProblems'
+import { Term } from '../../shared/Term'
 
 type Flower = PasteDay['commissions'][number]['flowers'][number]
 
@@ -100,7 +101,9 @@ function FlowerQuantities({ flower, nameOf }: { flower: Flower; nameOf: NameOf }
             <tr className="quiet">
               <th>{t('pasteDay.column.piece')}</th>
               <th className="text-right">{t('pasteDay.column.needed')}</th>
-              <th>{t('pasteDay.column.spares')}</th>
+              <th>
+                <Term name="spare">{t('pasteDay.column.spares')}</Term>
+              </th>
               <th className="text-right">{t('pasteDay.column.each')}</th>
               <th className="text-right">{t('pasteDay.column.ball')}</th>
               <th className="text-right">{t('pasteDay.column.batch')}</th>

@@ -8,6 +8,7 @@ import { Swatch } from '../../shared/Swatch'
 import { colourName } from '../../shared/words'
 import { finishes } from '../flower/TargetEditor'
 import type { ChangeTargets } from './changeTargets'
+import { Term } from '../../shared/Term'
 
 const whorl = 7
 
@@ -64,7 +65,7 @@ export function ZoneList({
       <div className="flex flex-wrap items-end gap-4 px-4 pt-3">
         <NumberField
           key={zone}
-          label={t('target.spread')}
+          label={<Term name="spread">{t('target.spread')}</Term>}
           value={target.spread}
           unit={t('targets.spreadUnit')}
           onChange={(spread) => onChange({ [zone]: { spread } })}
