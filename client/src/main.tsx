@@ -1,4 +1,5 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { QueryClientProvider } from '@tanstack/react-query'
+import { FreshQueryClient } from './api/FreshQueryClient'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { RouterProvider } from 'react-router/dom'
@@ -9,7 +10,7 @@ import './styles.css'
 
 applyTheme()
 
-const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, staleTime: 5_000 } } })
+const queries = new FreshQueryClient({ defaultOptions: { queries: { retry: 1, staleTime: 5_000 } } })
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -120,7 +120,7 @@ public class BeginningTests(Application application)
         }
 
         // A word of the trade explains itself by key too.
-        browser.TabTo("button", "Heart");
+        browser.TabTo("term", "Heart");
         browser.Press(Keys.Enter);
         browser.WaitForText("The middle of a piece, away from its edge.");
         browser.Press(Keys.Escape);
@@ -165,7 +165,7 @@ public class BeginningTests(Application application)
         browser.Click("button", "Take this commission out");
         browser.Click("button", "Yes, remove", exact: true);
         browser.WaitForText("30 days left");
-        browser.Click("button", "Give Spring fair back");
+        browser.Click("button", "Give it back: Spring fair");
         browser.WaitForText("The bin is empty.");
         browser.Open("/");
         browser.Find("heading", "Spring fair");

@@ -28,7 +28,7 @@ public sealed class Browser : IDisposable
     private const string FindScript = """
         const [role, name, exact] = arguments
         const selectors = {
-          button: 'button', link: 'a[href]', checkbox: 'input[type=checkbox]', combobox: 'select', slider: 'input[type=range],[role=slider]',
+          button: 'button:not(dfn button)', term: 'dfn button', link: 'a[href]', checkbox: 'input[type=checkbox]', combobox: 'select', slider: 'input[type=range],[role=slider]',
           textbox: 'input:not([type]),input[type=text],input[type=search],textarea', heading: 'h1,h2,h3', img: '[role=img],img[alt]',
           file: 'input[type=file]', group: '[role=group],fieldset',
           region: 'section[aria-label],[role=region]', listitem: 'li', row: 'tr', alert: '[role=alert]', status: '[role=status]',

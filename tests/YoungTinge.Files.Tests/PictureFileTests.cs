@@ -34,6 +34,25 @@ public class PictureFileTests
     }
 
     [Fact]
+    public void Whether_a_file_says_what_its_numbers_mean_is_found_in_its_head()
+    {
+        var plain = PictureFile.WriteJpeg(Halves(60, 40));
+        Assert.False(SaysSo(WithExif(plain, orientation: 1)));
+        Assert.True(SaysSo(WithSegment(plain, 0xE2, [.. "ICC_PROFILE\0"u8, 1, 1, .. new byte[64]])));
+        Assert.False(SaysSo(WithSegment(plain, 0xE2, [.. "MPF\0"u8, .. new byte[64]])));
+        // Exif with its colour space in the directory that the first one points to: 1 is sRGB, 0xFFFF says nothing.
+        Assert.True(SaysSo(WithSegment(plain, 0xE1, ColourSpace(1))));
+        Assert.False(SaysSo(WithSegment(plain, 0xE1, ColourSpace(0xFFFF))));
+
+        static bool SaysSo(byte[] file) => Assert.IsType<PictureResult.Read>(PictureFile.Read(file)).SaysItsColours;
+        static byte[] ColourSpace(ushort space) =>
+        [
+            .. "Exif\0\0"u8, .. "MM\0*"u8, 0, 0, 0, 8, 0, 1, 0x87, 0x69, 0, 4, 0, 0, 0, 1, 0, 0, 0, 26, 0, 0, 0, 0,
+            0, 1, 0xA0, 0x01, 0, 3, 0, 0, 0, 1, (byte)(space >> 8), (byte)space, 0, 0, 0, 0, 0, 0,
+        ];
+    }
+
+    [Fact]
     public void A_large_picture_is_kept_small()
     {
         var photo = Assert.IsType<PictureResult.Read>(PictureFile.Read(PictureFile.WriteJpeg(Halves(3000, 1000)))).Photo;
@@ -100,8 +119,11 @@ public class PictureFileTests
             .. "Exif\0\0"u8, .. "MM\0*"u8, 0, 0, 0, 8, 0, 2, 0x01, 0x12, 0, 3, 0, 0, 0, 1, 0, orientation, 0, 0,
             0x01, 0x0F, 0, 2, 0, 0, 0, 7, 0, 0, 0, 38, 0, 0, 0, 0, .. "Canary\0"u8,
         ];
-        return [jpeg[0], jpeg[1], 0xFF, 0xE1, (byte)((exif.Length + 2) >> 8), (byte)(exif.Length + 2), .. exif, .. jpeg[2..]];
+        return WithSegment(jpeg, 0xE1, exif);
     }
+
+    private static byte[] WithSegment(byte[] jpeg, byte marker, byte[] body) =>
+        [jpeg[0], jpeg[1], 0xFF, marker, (byte)((body.Length + 2) >> 8), (byte)(body.Length + 2), .. body, .. jpeg[2..]];
 
     private static string Text(byte[] file) => System.Text.Encoding.Latin1.GetString(file);
 }

@@ -3,6 +3,8 @@ import { useTranslation } from 'react-i18next'
 import type { ColourView } from '../api/api'
 import { answer, api, RequestFailed } from '../api/api'
 import { Problem } from './Message'
+import { Term } from './Term'
+import type { TermName } from './terms'
 import { colourName, problemWords } from './words'
 
 /** A colour half typed is no mistake: what does not look whole yet is read only after this much quiet. */
@@ -14,10 +16,13 @@ const looksWhole = /^\s*(#?[0-9a-f]{6}|\D*\d+(\.\d+)?[^\d.]+\d+(\.\d+)?[^\d.]+\d
 /** A colour that is picked, or typed as #hex or as L, a, b. The server reads it and says what it is called. */
 export function ColourEntry({
   label,
+  term,
   colour,
   onChange,
 }: {
-  label: React.ReactNode
+  label: string
+  /** Word of the trade that the label is. */
+  term?: TermName
   colour: ColourView | null
   onChange: (colour: ColourView) => void
 }) {
@@ -55,7 +60,7 @@ export function ColourEntry({
   return (
     <div>
       <label htmlFor={id} className="quiet block text-xs">
-        {label}
+        {term ? <Term name={term}>{label}</Term> : label}
       </label>
       <span className="flex items-center gap-2">
         <input

@@ -12,13 +12,15 @@ export function PictureDoubts({ light, patches }: { light: LightDoubt[]; patches
   ]
   if (words.length === 0) return null
   return (
-    <ul role="status" className="space-y-1 text-sm">
-      {words.map((one) => (
-        <li key={one} className="flex items-start gap-1">
-          <TriangleAlert size={16} aria-hidden className="mt-0.5 shrink-0" />
-          {one}
-        </li>
-      ))}
-    </ul>
+    <div role="status">
+      <ul className="space-y-1 text-sm">
+        {words.map((one) => (
+          <li key={one} className="flex items-start gap-1">
+            <TriangleAlert size={16} aria-hidden className="mt-0.5 shrink-0" />
+            {one}
+          </li>
+        ))}
+      </ul>
+    </div>
   )
 }

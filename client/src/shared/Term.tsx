@@ -28,7 +28,7 @@ export function Term({ name, children }: { name: TermName; children?: React.Reac
     }
   }, [isOpen])
   return (
-    <>
+    <dfn className="not-italic">
       <button
         ref={word}
         type="button"
@@ -65,6 +65,6 @@ export function Term({ name, children }: { name: TermName; children?: React.Reac
           </span>,
           document.querySelector('main') ?? document.body,
         )}
-    </>
+    </dfn>
   )
 }

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react'
 import { useBlocker } from 'react-router'
+import { useUnsavedForm } from './unsavedForms'
 
 /**
  * For a form that is not kept by itself: before it is closed, or left for another page, with something typed in it, it asks.
@@ -7,6 +8,7 @@ import { useBlocker } from 'react-router'
  */
 export function useAsking(isChanged: boolean, onClose: () => void) {
   const [isAsking, setAsking] = useState(false)
+  useUnsavedForm(isChanged)
   const blocker = useBlocker(
     ({ currentLocation, nextLocation }) => isChanged && currentLocation.pathname !== nextLocation.pathname,
   )

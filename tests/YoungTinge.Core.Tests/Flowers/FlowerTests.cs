@@ -55,6 +55,39 @@ public class FlowerTests
     }
 
     [Fact]
+    public void From_the_side_a_flower_opens_upwards_and_a_hanging_one_downwards()
+    {
+        var random = Gen.Select(Gen.Int[1, 24], Gen.Double[5, 120], Gen.Double[0, 10]);
+        random.Sample((count, open, inset) =>
+        {
+            Piece[] kinds = [Petals(count, open: open, inset: inset)];
+            var (side, hanging, front) = (Bloom.Of(kinds, KnownFrom.Side), Bloom.Of(kinds, KnownFrom.SideHanging), Bloom.Of(kinds, KnownFrom.Front));
+            Assert.Equal(Bloom.Of(kinds), Bloom.Of(kinds, KnownFrom.Above));
+            Assert.Equal(count, side.Count);
+            // A petal that is not bent back stands in the upper half; hung, every tip is turned over.
+            Assert.All(side, piece => Assert.Equal(open <= 90, Math.Cos(piece.AngleDegrees * Math.PI / 180) >= -1e-9));
+            Assert.All(side.Zip(hanging), pair => Assert.Equal(180, pair.Second.AngleDegrees - pair.First.AngleDegrees, 1e-9));
+            Assert.All(side.Concat(front), piece => Assert.True(piece is { LengthShare: > 0 and <= 1 + 1e-9, WidthShare: > 0 and <= 1 + 1e-9 }));
+        }, iter: 300);
+        // Petals that look away lie behind those that face who looks.
+        var ring = Bloom.Of([Petals(8)], KnownFrom.Side);
+        Assert.True(Math.Abs(Math.Sin(ring[0].AngleDegrees * Math.PI / 180)) < Math.Abs(Math.Sin(ring[3].AngleDegrees * Math.PI / 180)));
+    }
+
+    [Fact]
+    public void A_foxglove_hangs_a_tulip_stands_and_no_size_of_the_library_is_odd()
+    {
+        KnownFrom Of(string id) => FlowerLibrary.All.Single(flower => flower.Id == id).KnownFrom;
+        Assert.Equal((KnownFrom.SideHanging, KnownFrom.Side, KnownFrom.Above), (Of("foxglove-bell"), Of("tulip"), Of("daisy")));
+        Assert.All(FlowerLibrary.All.SelectMany(flower => flower.Pieces), piece => Assert.Empty(PieceCheck.Questions(piece.Piece)));
+        var petal = Petals(5);
+        Assert.Equal(PieceProblemCode.ReallySoThick, Assert.Single(PieceCheck.Questions(petal with { ThicknessMm = 50 })).Code);
+        Assert.Equal(PieceProblemCode.ReallySoLarge, Assert.Single(PieceCheck.Questions(petal with { LengthMm = 400 })).Code);
+        Assert.Equal(PieceProblemCode.ReallySoMany, Assert.Single(PieceCheck.Questions(petal with { PerPart = 300 })).Code);
+        Assert.Empty(PieceCheck.Questions(petal with { Solid = true, ThicknessMm = 30 }));
+    }
+
+    [Fact]
     public void What_is_not_part_of_the_open_flower_is_not_seen_in_it()
     {
         var bud = Petals(3) with { PartOf = PartOf.Bud };

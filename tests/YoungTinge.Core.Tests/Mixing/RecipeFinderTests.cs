@@ -47,6 +47,15 @@ public class RecipeFinderTests
     }
 
     [Fact]
+    public void A_white_needs_no_colour()
+    {
+        var white = TestData.ColourOf(new PasteRecipe(TestData.White, []));
+        var best = RecipeFinder.Find(TestData.Cabinet, new RecipeSearch(TestData.White, white, 100))[0];
+        Assert.Empty(best.Recipe.Doses);
+        Assert.Equal(0, best.Difference.DeltaE, 1e-9);
+    }
+
+    [Fact]
     public void Offers_three_really_different_recipes()
     {
         var found = RecipeFinder.Find(TestData.Cabinet, new RecipeSearch("bright-white-paste", new Lab(88, -7, 19), 180));
@@ -101,7 +110,9 @@ public class RecipeFinderTests
     private static void AssertHonest(FoundRecipe found, RecipeSearch search)
     {
         Assert.All(found.Recipe.Doses, dose => Assert.InRange(dose.GPer100g, 0, TestData.Cabinet.Get<Colourant>(dose.ColourantId).LoadLimitGPer100g));
-        Assert.InRange(found.Recipe.Doses.Count, 1, search.MostColourants);
+        Assert.InRange(found.Recipe.Doses.Count, 0, search.MostColourants);
+        // Nobody kneads in nothing.
+        Assert.All(found.Recipe.Doses, dose => Assert.True(dose.GPer100g > 0));
         // The solver has its own fast colour model: it must say what the optics say.
         Assert.Equal(DeltaE2000.Between(search.Target, TestData.ColourOf(found.Recipe)), found.Difference.DeltaE, 1e-9);
     }

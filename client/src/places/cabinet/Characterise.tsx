@@ -123,6 +123,11 @@ export function Characterise({
         </FileButton>
       </div>
       <Failure error={fromTable.error} nameOf={(id) => id} />
+      {fromTable.data && fromTable.data.length > mostDabs && (
+        <p role="status" className="text-sm">
+          {t('dabs.firstOf', { most: mostDabs, count: fromTable.data.length })}
+        </p>
+      )}
       <ol className="mt-3 grid gap-4 sm:grid-cols-2 xl:grid-cols-4">
         {dabs.map((dab, place) => (
           <li key={place} aria-label={t('dabs.dab', { number: place + 1 })} className="flex flex-col gap-2">

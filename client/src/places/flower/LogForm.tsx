@@ -12,6 +12,7 @@ import { Choice } from '../../shared/Choice'
 import { Editor } from '../../shared/Editor'
 import { newId } from '../../shared/newId'
 import { hasFields } from '../../shared/stored'
+import { useUnsavedForm } from '../../shared/unsavedForms'
 import { useKept } from '../../shared/useKept'
 
 const subjects: LogSubject[] = ['paste', ...zones]
@@ -45,6 +46,7 @@ export function LogForm({
   const queryClient = useQueryClient()
   const kept = useKept<LogDraft>(`log/${piece.id}`, fresh(), isDraft)
   const draft = kept.value
+  useUnsavedForm(kept.isChanged)
   const [missing, setMissing] = useState(false)
   const save = useMutation({
     mutationFn: (entry: LogDraft & { actual: ColourView }) =>

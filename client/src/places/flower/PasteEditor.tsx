@@ -70,7 +70,8 @@ export function PasteEditor({
         </div>
         <div className="space-y-3">
           <ColourEntry
-            label={<Term name="ground">{t('paste.ground')}</Term>}
+            label={t('paste.ground')}
+            term="ground"
             colour={preview.ground}
             onChange={(colour) => onGround(colour.lab)}
           />

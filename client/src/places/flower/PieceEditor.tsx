@@ -10,6 +10,7 @@ import { ConfirmButton } from '../../shared/ConfirmButton'
 import { Editor } from '../../shared/Editor'
 import { Failure } from '../../shared/Message'
 import { hasFields } from '../../shared/stored'
+import { useUnsavedForm } from '../../shared/unsavedForms'
 import { useKept } from '../../shared/useKept'
 import { ItIsSo } from './ItIsSo'
 import { PieceFields } from './PieceFields'
@@ -101,6 +102,7 @@ export function PieceEditor({
   const problemAt = useProblems([save.error])
   const draft = kept.value
   const isChanged = JSON.stringify(draft) !== JSON.stringify(piece.piece)
+  useUnsavedForm(isChanged)
   return (
     <Editor
       title={t('make.title', { name: piece.name })}

@@ -1,9 +1,18 @@
 import { useTranslation } from 'react-i18next'
+import { useHasUnsavedForm } from '../../shared/unsavedForms'
 import type { SaveState } from './PlanSession'
 
 /** Whether what is on the page is kept, in two or three words; said aloud when it changes. */
 export function SaveWords({ save }: { save: SaveState }) {
   const { t } = useTranslation()
+  const hasUnsavedForm = useHasUnsavedForm()
+  if (save.kind === 'saved' && hasUnsavedForm) {
+    return (
+      <span role="status" className="font-semibold">
+        {t('save.formOpen')}
+      </span>
+    )
+  }
   const troubled = save.kind === 'waiting' || save.kind === 'refused' || save.kind === 'clash'
   return (
     <span role="status" className={troubled ? 'text-error font-semibold' : 'quiet'}>

@@ -202,7 +202,8 @@ function LetDowns({
       <h2 id="let-downs" className="font-semibold">
         <Term name="letDown">{t('pasteDay.letDowns')}</Term>
       </h2>
-      <ul>
+      <p className="quiet text-sm">{t('pasteDay.letDownsLeft')}</p>
+      <ul className="print:columns-2">
         {day.letDowns.map((one) => {
           const block = day.blocks.find((other) => other.key === one.blockKey)
           const title = t('pasteDay.letDown', { name: nameOf(one.colourantId), paste: block && titleOf(t, block, day) })

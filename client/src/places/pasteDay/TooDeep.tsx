@@ -27,6 +27,7 @@ export function TooDeep({ part, nameOf }: { part: BatchPart; nameOf: NameOf }) {
         )}
       </Problem>
       {look.data && <DepthWays ways={look.data.alternatives} nameOf={nameOf} />}
+      {look.data?.alternatives.length === 0 && <p role="status">{t('pasteDay.tooDeep.none')}</p>}
       <Failure error={look.error} nameOf={nameOf} />
     </div>
   )
