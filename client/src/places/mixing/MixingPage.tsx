@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import { useSearchParams } from 'react-router'
+import { Link, useSearchParams } from 'react-router'
 import type { FoundRecipes, Material, MixingTable, PasteRecipe } from '../../api/api'
 import { queries } from '../../api/queries'
 import { offered } from '../../shared/cabinet'
@@ -44,8 +44,9 @@ export function MixingPage() {
   }
   const piece = shelf.data.pieces.find((one) => one.id === asked.get('piece'))
   const white = offered(materials.data, 'paste')[0]
+  if (!white || offered(materials.data, 'colourant').length === 0) return <Bare />
   const batch = shelf.data.batches.find((one) => one.id === asked.get('batch'))
-  const empty = emptyTable(white?.id ?? '')
+  const empty = emptyTable(white.id)
   const table = batch
     ? { ...empty, ...fromBatch(batch, shelf.data) }
     : ((piece && fromPiece(piece, shelf.data)) ?? readTable() ?? empty)
@@ -131,6 +132,20 @@ function OpenTable({ shelf, materials, first }: { shelf: MixingTable; materials:
           onRecipe={(recipe) => setMix(0, recipe)}
         />
       </div>
+    </main>
+  )
+}
+
+/** Without a colour and a paste there is nothing to mix. */
+function Bare() {
+  const { t } = useTranslation()
+  return (
+    <main className="px-4 pt-5 lg:px-6">
+      <PageTitle className="text-3xl" title={t('mixing.title')} />
+      <p className="mt-2 max-w-prose">{t('mixing.bare')}</p>
+      <Link className="btn btn-sm mt-3" to="/cabinet">
+        {t('nothingHere.cabinet')}
+      </Link>
     </main>
   )
 }
