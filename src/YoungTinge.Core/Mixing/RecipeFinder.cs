@@ -30,6 +30,9 @@ public sealed class RecipeFinder
     /// <summary>A dose below this counts as none, g per 100 g.</summary>
     private const double NoDose = 1e-6;
 
+    /// <summary>The least of a colour that must be used though nothing calls for it.</summary>
+    private const double TraceGPer100g = 0.001;
+
     /// <summary>A dose that moves the colour by less is left out.</summary>
     private const double UnseenDeltaE = 0.005;
 
@@ -191,12 +194,20 @@ public sealed class RecipeFinder
     {
         var (chosen, exact, _) = candidate.Set;
         var whole = candidate.Model.ColourOf(chosen, exact);
+        exact = (double[])exact.Clone();
         for (var i = 0; i < exact.Length; i++)
         {
+            if (search.MustUse.Contains(colourants[chosen[i]].Id))
+            {
+                // What must be there is there, if only as a trace.
+                exact[i] = Math.Max(exact[i], TraceGPer100g);
+                continue;
+            }
+
             // What is too little to show is not kneaded in: a white is itself by itself.
             var without = (double[])exact.Clone();
             without[i] = 0;
-            if (!search.MustUse.Contains(colourants[chosen[i]].Id) && DeltaE2000.Between(whole, candidate.Model.ColourOf(chosen, without)) < UnseenDeltaE)
+            if (DeltaE2000.Between(whole, candidate.Model.ColourOf(chosen, without)) < UnseenDeltaE)
                 exact = without;
         }
 
