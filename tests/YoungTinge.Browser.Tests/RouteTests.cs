@@ -126,4 +126,28 @@ public class RouteTests(Application application)
 
         return Task.CompletedTask;
     });
+
+    [Fact]
+    public Task No_picture_of_the_library_and_no_head_of_the_build_up_is_cut_off() => application.InBrowserAsync(nameof(No_picture_of_the_library_and_no_head_of_the_build_up_is_cut_off), browser =>
+    {
+        browser.Open("/");
+        browser.Click("link", "Add a flower Harbour school fete");
+        browser.Find("button", "Foxglove bell");
+        Assert.Equal("", browser.Run("""
+            return [...document.querySelectorAll('button svg')].filter((picture) => {
+              const frame = picture.getBoundingClientRect()
+              return [...picture.querySelectorAll('path, ellipse')].some((part) => {
+                const { left, right, top, bottom } = part.getBoundingClientRect()
+                return left < frame.left - 1 || right > frame.right + 1 || top < frame.top - 1 || bottom > frame.bottom + 1
+              })
+            }).map((picture) => picture.closest('button').textContent).join(', ')
+            """));
+
+        browser.OpenSepals();
+        Assert.Equal("", browser.Run("""
+            return [...document.querySelectorAll('thead button')].filter((head) => head.scrollWidth > head.clientWidth + 1 || head.scrollHeight > head.clientHeight + 1
+              || [...head.querySelectorAll('span')].some((line) => parseFloat(getComputedStyle(line).fontSize) < 13)).map((head) => head.textContent).join(', ')
+            """));
+        return Task.CompletedTask;
+    });
 }

@@ -94,6 +94,19 @@ public class TargetsTests(Application application)
         var before = Hex(browser, "Base");
         browser.Click("button", "a touch warmer");
         browser.WaitUntil("another colour", () => Hex(browser, "Base") != before);
+        browser.WaitForSaved();
+
+        // What was done can be undone after a reload too.
+        var after = Hex(browser, "Base");
+        browser.Reload();
+        browser.WaitForSaved();
+        browser.Click("button", "Undo", exact: true);
+        browser.WaitUntil("as before", () => Hex(browser, "Base") == before);
+        browser.Click("button", "Redo", exact: true);
+        browser.WaitUntil("warmer again", () => Hex(browser, "Base") == after);
+        browser.WaitForSaved();
+        browser.Click("button", "By eye", exact: true);
+        browser.Click("button", "Base", exact: false);
         browser.Click("button", "dark soft yellow-green");
         browser.WaitUntil("a dark one", () => TargetOf(browser, "Base").Contains("dark"));
         browser.WaitForSaved();

@@ -3,6 +3,7 @@ import type { PasteRecipe, Rescue, RescuePlan } from '../../api/api'
 import { LetDownSteps } from '../../shared/LetDownSteps'
 import { RecipeCard } from '../../shared/RecipeCard'
 import { Swatch } from '../../shared/Swatch'
+import { useArrival } from '../../shared/useArrival'
 import type { NameOf } from '../../shared/words'
 import { deltaE, differenceWords, dose, grams, money } from '../../shared/words'
 
@@ -21,8 +22,9 @@ export function RescueAnswer({
   needG: number
 }) {
   const { t } = useTranslation()
+  const place = useArrival<HTMLElement>(rescue)
   return (
-    <div className="mt-4 text-sm">
+    <section ref={place} tabIndex={-1} aria-label={t('mixing.rescue.found')} className="mt-4 text-sm outline-none">
       <div className="surround flex items-center p-3">
         <Swatch colour={rescue.now} label={t('mixing.rescue.now')} className="h-14 w-28" />
         <Swatch colour={rescue.target} label={t('finder.target')} className="h-14 w-28" />
@@ -78,7 +80,7 @@ export function RescueAnswer({
           </RecipeCard>
         </ol>
       )}
-    </div>
+    </section>
   )
 }
 

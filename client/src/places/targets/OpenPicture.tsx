@@ -345,7 +345,7 @@ export function OpenPicture({
 /** The few main colours of the flower, most of it first. */
 function Parts({ division }: { division: Division }) {
   const { t } = useTranslation()
-  if (division.parts.length === 0) return <p>{t('pictures.nothing')}</p>
+  if (division.parts.length === 0) return <p role="status">{t('pictures.nothing')}</p>
   return (
     <figure className="surround p-3 text-xs">
       <div className="flex">
@@ -355,7 +355,9 @@ function Parts({ division }: { division: Division }) {
           </span>
         ))}
       </div>
-      <figcaption className="pt-1">{t('pictures.parts', { count: division.parts.length })}</figcaption>
+      <figcaption role="status" className="pt-1">
+        {t('pictures.parts', { count: division.parts.length })}
+      </figcaption>
     </figure>
   )
 }
