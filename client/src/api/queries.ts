@@ -1,3 +1,4 @@
+import type { QueryKey } from '@tanstack/react-query'
 import { queryOptions } from '@tanstack/react-query'
 import type { Dusting, LightKind, LookRequest } from './api'
 import { answer, api, RequestFailed } from './api'
@@ -151,3 +152,14 @@ export const queries = {
       queryFn: ({ signal }) => answer(api.GET('/api/log-entries', { params: { query: { pieceId } }, signal })),
     }),
 }
+
+/**
+ * Reads what is on the server now without putting it on the page: for saving over it knowingly. A page that showed it meanwhile would
+ * call somebody else's version saved while one's own is on its way.
+ */
+export const aside = <O extends { queryKey: QueryKey }>(options: O): O => ({
+  ...options,
+  queryKey: ['aside', ...options.queryKey],
+  staleTime: 0,
+  gcTime: 0,
+})

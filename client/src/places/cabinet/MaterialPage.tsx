@@ -3,7 +3,7 @@ import { useTranslation } from 'react-i18next'
 import { Link, useNavigate, useParams } from 'react-router'
 import type { Material, MaterialKind, MaterialSheet } from '../../api/api'
 import { answer, api, RequestFailed } from '../../api/api'
-import { queries } from '../../api/queries'
+import { aside, queries } from '../../api/queries'
 import { isCounted, kinds } from '../../shared/cabinet'
 import { ClashChoice } from '../../shared/ClashChoice'
 import { ConfirmButton } from '../../shared/ConfirmButton'
@@ -161,7 +161,7 @@ function Sheet({ id, sheet: saved, version }: { id: string | null; sheet: Materi
             }
             onMine={() =>
               void client
-                .fetchQuery({ ...queries.material(id ?? ''), staleTime: 0 })
+                .fetchQuery(aside(queries.material(id ?? '')))
                 .then((theirs) => save.mutate({ sheet, version: theirs.version }))
             }
           />

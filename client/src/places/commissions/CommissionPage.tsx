@@ -3,7 +3,7 @@ import { useTranslation } from 'react-i18next'
 import { Link, useNavigate, useParams } from 'react-router'
 import type { CommissionDetails, CommissionView } from '../../api/api'
 import { answer, api, RequestFailed } from '../../api/api'
-import { queries } from '../../api/queries'
+import { aside, queries } from '../../api/queries'
 import { ClashChoice } from '../../shared/ClashChoice'
 import { ConfirmButton } from '../../shared/ConfirmButton'
 import { Failure, Reading, Unreadable } from '../../shared/Message'
@@ -85,8 +85,8 @@ function Open({ kept }: { kept: CommissionView | null }) {
   const problemAt = useProblems([save.error])
   const failed = save.error instanceof RequestFailed ? save.error : null
   const title = kept ? kept.name : t('commission.new')
-  const theirs = async () =>
-    (await client.fetchQuery({ ...queries.commissions(), staleTime: 0 })).commissions.find(
+  const theirs = async (reading = queries.commissions()) =>
+    (await client.fetchQuery({ ...reading, staleTime: 0 })).commissions.find(
       (entry) => entry.commission.id === kept?.id,
     )?.commission
   return (
@@ -141,7 +141,9 @@ function Open({ kept }: { kept: CommissionView | null }) {
               })
             }
             onMine={() =>
-              void theirs().then((now) => now && save.mutate({ details: draft.value, version: now.version }))
+              void theirs(aside(queries.commissions())).then(
+                (now) => now && save.mutate({ details: draft.value, version: now.version }),
+              )
             }
           />
         ) : (

@@ -3,7 +3,7 @@ import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
 import type { KeptBatch } from '../../api/api'
 import { answer, api, RequestFailed } from '../../api/api'
-import { queries } from '../../api/queries'
+import { aside, queries } from '../../api/queries'
 import { ClashChoice } from '../../shared/ClashChoice'
 import { ColourEntry } from '../../shared/ColourEntry'
 import { keepBatch } from '../../shared/keepBatch'
@@ -54,7 +54,7 @@ export function BatchEditor({
   const change = (part: Partial<NonNullable<KeptBatch['made']>>) =>
     made && setDraft({ ...draft, made: { ...made, ...part } })
   const theirs = async () => {
-    const all = await client.fetchQuery({ ...queries.batches(), staleTime: 0 })
+    const all = await client.fetchQuery(aside(queries.batches()))
     return all.find((one) => one.id === batch.id) ?? batch
   }
   return (

@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next'
 import { useParams } from 'react-router'
 import type { ColourView, MarbleAnswer, MarblePlan, Material } from '../../api/api'
 import { answer, api } from '../../api/api'
-import { queries } from '../../api/queries'
+import { aside, queries } from '../../api/queries'
 import type { ProblemAt } from '../../shared/Editor'
 import { Failure, Problem, Reading, Unreadable } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
@@ -69,7 +69,7 @@ function OpenMarble({ flowerId, kept, materials }: { flowerId: string; kept: Mar
           isChanged={draft.isChanged}
           isKept={kept.version > 0}
           save={save}
-          theirs={() => client.fetchQuery({ ...queries.marble(flowerId), staleTime: 0 })}
+          theirs={() => client.fetchQuery(aside(queries.marble(flowerId)))}
           nameOf={nameOf}
           onDrop={(now) => draft.drop(now ?? saved)}
         />

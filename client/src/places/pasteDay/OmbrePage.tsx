@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next'
 import { useParams } from 'react-router'
 import type { Material, OmbreAnswer, OmbrePlan, OmbreView } from '../../api/api'
 import { answer, api } from '../../api/api'
-import { queries } from '../../api/queries'
+import { aside, queries } from '../../api/queries'
 import type { ProblemAt } from '../../shared/Editor'
 import { Failure, Problem, Reading, Unreadable } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
@@ -70,7 +70,7 @@ function OpenOmbre({ flowerId, kept, materials }: { flowerId: string; kept: Ombr
           isChanged={draft.isChanged}
           isKept={kept.version > 0}
           save={save}
-          theirs={() => client.fetchQuery({ ...queries.ombre(flowerId), staleTime: 0 })}
+          theirs={() => client.fetchQuery(aside(queries.ombre(flowerId)))}
           nameOf={nameOf}
           onDrop={(now) => draft.drop(now ?? saved)}
         />

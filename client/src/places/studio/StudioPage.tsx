@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useTranslation } from 'react-i18next'
 import type { Studio } from '../../api/api'
 import { answer, api, RequestFailed } from '../../api/api'
-import { queries } from '../../api/queries'
+import { aside, queries } from '../../api/queries'
 import { Choice } from '../../shared/Choice'
 import { ClashChoice } from '../../shared/ClashChoice'
 import { Failure, Reading, Unreadable } from '../../shared/Message'
@@ -150,7 +150,9 @@ function OpenStudio({ kept }: { kept: Studio }) {
                 .then(drop)
                 .then(() => save.reset())
             }
-            onMine={() => void theirs().then(({ version }) => save.mutate({ ...draft, version }))}
+            onMine={() =>
+              void client.fetchQuery(aside(queries.studio())).then(({ version }) => save.mutate({ ...draft, version }))
+            }
           />
         ) : (
           (failed === null || failed.problems.length === 0) && <Failure error={save.error} nameOf={(id) => id} kept />
