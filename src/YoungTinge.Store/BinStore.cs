@@ -63,11 +63,11 @@ public sealed class BinStore(NpgsqlDataSource dataSource)
     }
 
     /// <returns>False if it is no longer there, or what it was in is in the bin itself.</returns>
-    public async Task<bool> GiveBackAsync(Guid studioId, BinKind kind, Guid id, DateTimeOffset now, CancellationToken cancel)
+    public async Task<bool> GiveBackAsync(Guid studioId, Guid id, DateTimeOffset now, CancellationToken cancel)
     {
-        if ((await ListAsync(studioId, now, cancel)).All(entry => entry.Kind != kind || entry.Id != id))
+        if ((await ListAsync(studioId, now, cancel)).FirstOrDefault(entry => entry.Id == id) is not { } entry)
             return false;
-        await using var command = dataSource.CreateCommand($"update {TableOf(kind)} set deleted_at = null where studio_id = $1 and id = $2 and deleted_at is not null");
+        await using var command = dataSource.CreateCommand($"update {TableOf(entry.Kind)} set deleted_at = null where studio_id = $1 and id = $2 and deleted_at is not null");
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = id });
         return await command.ExecuteNonQueryAsync(cancel) > 0;

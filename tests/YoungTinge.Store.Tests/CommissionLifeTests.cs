@@ -54,8 +54,8 @@ public sealed class CommissionLifeTests(DemoDatabase demo) : IClassFixture<DemoD
 
         Assert.Equal((kind, id), Assert.Single((await Bin.ListAsync(studioId, now.AddDays(29), Cancel)).Select(entry => (entry.Kind, entry.Id))));
         Assert.Empty(await Bin.ListAsync(studioId, now.AddDays(31), Cancel));
-        Assert.False(await Bin.GiveBackAsync(studioId, kind, id, now.AddDays(31), Cancel));
-        Assert.True(await Bin.GiveBackAsync(studioId, kind, id, now.AddDays(29), Cancel));
+        Assert.False(await Bin.GiveBackAsync(studioId, id, now.AddDays(31), Cancel));
+        Assert.True(await Bin.GiveBackAsync(studioId, id, now.AddDays(29), Cancel));
         var (after, flowersAfter) = await Commissions.ListAsync(studioId, Cancel);
         Assert.Equal(commissions.Select(one => one.Id), after.Select(one => one.Id));
         Assert.Equal(flowers, flowersAfter);

@@ -14,7 +14,7 @@ export interface Spot {
 }
 
 /** In shares of the picture's width and height. */
-export interface Point {
+interface Point {
   x: number
   y: number
 }

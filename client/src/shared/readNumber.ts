@@ -1,5 +1,5 @@
 /** What a maker has typed where a number belongs. */
-export type ReadNumber =
+type ReadNumber =
   | { kind: 'number'; value: number }
   /** It means one thing here and another thing there: 1,200. */
   | { kind: 'ambiguous'; values: [number, number] }

@@ -75,8 +75,8 @@ public static class PlanFix
             foreach (var cure in first)
                 yield return cure;
             var spray = FirstOf<Glaze>(one => one.IsSprayed);
-            Coat[] steam = coats.Any(other => other is SteamCoat) ? [] : [new SteamCoat(newId, UsualSteamSeconds)];
-            foreach (Coat[] more in steam.Length == 0 ? [steam] : new[] { [], steam })
+            Coat[][] set = coats.Any(other => other is SteamCoat) ? [[]] : [[], [new SteamCoat(newId, UsualSteamSeconds)]];
+            foreach (var more in set)
             {
                 Coat[] inOrder = [.. coats.Concat(more).OrderBy(StageOf)];
                 yield return plan with { Coats = inOrder };

@@ -1,18 +1,18 @@
 namespace YoungTinge.Core.Flowers;
 
-/// <summary>One piece of an open flower as seen from above.</summary>
+/// <summary>One piece of an open flower as it is seen, from above or from the side.</summary>
 /// <param name="Kind">Place of its kind in the list that was asked about.</param>
 /// <param name="Number">Which one of its kind, from 0.</param>
 /// <param name="AngleDegrees">Which way its tip points, clockwise from up.</param>
 /// <param name="BaseMm">From the middle of the flower to its base.</param>
-/// <param name="LengthShare">How long it looks from above, as a share of its length; the steeper it stands, the shorter.</param>
+/// <param name="LengthShare">How long it looks, as a share of its length; the steeper it stands, the shorter.</param>
 /// <param name="WidthShare">How wide it looks, as a share of its width; from above always all of it.</param>
 /// <param name="EndOn">A ball or a tube that one looks down on: seen round, not in its outline.</param>
 /// <param name="Shade">Share of light that it loses by standing steep and by what stands over it, 0 to 1.</param>
 /// <param name="FootShade">The same at its foot, where a cupped piece is darker still.</param>
 public sealed record BloomPiece(int Kind, int Number, double AngleDegrees, double BaseMm, double LengthShare, double Shade, double FootShade, bool EndOn, double WidthShare = 1);
 
-/// <summary>An open flower from above, put together from its real pieces. A drawing of how they stand, not of how they bend.</summary>
+/// <summary>An open flower from above or from the side, put together from its real pieces. A drawing of how they stand, not of how they bend.</summary>
 public static class Bloom
 {
     /// <summary>Bigger flowers are shown with fewer of their smallest pieces.</summary>
@@ -27,6 +27,9 @@ public static class Bloom
 
     /// <summary>An upright piece is still seen a little: it leans, and it is cupped.</summary>
     private const double LeastLengthShare = 0.22;
+
+    /// <summary>A petal that is seen edge-on is still cupped.</summary>
+    private const double LeastWidthShare = 0.45;
 
     /// <summary>Steeper than this one looks into a tube, or down on a ball.</summary>
     private const double EndOnBelowDegrees = 45;
@@ -58,9 +61,6 @@ public static class Bloom
 
         return pieces;
     }
-
-    /// <summary>A petal that is seen edge-on is still cupped.</summary>
-    private const double LeastWidthShare = 0.45;
 
     /// <summary>As the flower is known by its picture: from above, or from the side.</summary>
     public static IReadOnlyList<BloomPiece> Of(IReadOnlyList<Piece> kinds, KnownFrom view)

@@ -43,6 +43,13 @@ public static class PieceCheck
     private const double LargeMm = 220;
     private const int ManyPerPart = 150;
 
+    /// <summary>What stands in the way of keeping a piece: what cannot be, or else, until the maker says that it is so, what is only asked about.</summary>
+    public static IEnumerable<PieceProblem> Problems(Piece piece, bool isSure)
+    {
+        var wrong = Problems(piece).ToList();
+        return wrong.Count > 0 || isSure ? wrong : Questions(piece);
+    }
+
     /// <summary>What can be, but what no flower reaches: to be asked about before it is kept.</summary>
     public static IEnumerable<PieceProblem> Questions(Piece piece)
     {

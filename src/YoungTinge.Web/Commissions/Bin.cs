@@ -29,10 +29,6 @@ public static class Bin
             entry.Kind, entry.Id, entry.Name, entry.Of, entry.DeletedAt, (int)Math.Ceiling(BinStore.KeptDays - (now - entry.DeletedAt).TotalDays)))]);
     }
 
-    private static async Task<IResult> GiveBack(Guid id, CurrentStudio studio, BinStore bin, TimeProvider clock, CancellationToken cancel)
-    {
-        var (studioId, now) = (await studio.IdAsync(cancel), clock.GetUtcNow());
-        return (await bin.ListAsync(studioId, now, cancel)).FirstOrDefault(entry => entry.Id == id) is { } entry
-            && await bin.GiveBackAsync(studioId, entry.Kind, id, now, cancel) ? TypedResults.NoContent() : Trouble.NotFound();
-    }
+    private static async Task<IResult> GiveBack(Guid id, CurrentStudio studio, BinStore bin, TimeProvider clock, CancellationToken cancel) =>
+        await bin.GiveBackAsync(await studio.IdAsync(cancel), id, clock.GetUtcNow(), cancel) ? TypedResults.NoContent() : Trouble.NotFound();
 }

@@ -28,15 +28,14 @@ public static class ChangePieces
         api.MapPut("/flowers/{id:guid}/pieces/order", Arrange).WithName("orderPieces").Produces(204).Fails(412, 422, 503);
     }
 
-    /// <summary>What cannot be in a piece, or else what is asked about first, as lines for its fields.</summary>
-    /// <param name="sure">It has been asked about, and is so.</param>
-    public static IReadOnlyList<FieldProblem> Problems(Piece piece, bool sure, string path = "") => [.. (PieceCheck.Problems(piece).ToList() is { Count: > 0 } wrong ? wrong : sure ? [] : PieceCheck.Questions(piece))
-        .Select(problem => new FieldProblem(path + problem.Path, JsonNamingPolicy.CamelCase.ConvertName(problem.Code.ToString()), problem.Limit, null))];
+    /// <param name="sure">What is asked about is so.</param>
+    private static IReadOnlyList<FieldProblem> Problems(Piece piece, bool? sure) => [.. PieceCheck.Problems(piece, sure ?? false)
+        .Select(problem => new FieldProblem(problem.Path, JsonNamingPolicy.CamelCase.ConvertName(problem.Code.ToString()), problem.Limit, null))];
 
     private static async Task<IResult> Add(
         Guid id, NewPiece request, bool? sure, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
     {
-        if (Problems(request.Piece, sure ?? false) is { Count: > 0 } problems)
+        if (Problems(request.Piece, sure) is { Count: > 0 } problems)
             return Trouble.NotPossible(problems);
         var studioId = await studio.IdAsync(cancel);
         if (await commissions.FindFlowerAsync(studioId, id, cancel) is null)
@@ -56,7 +55,7 @@ public static class ChangePieces
     {
         if (IfMatch.VersionOf(request) is not { } madeFrom)
             return IfMatch.Missing();
-        if (Problems(piece, sure ?? false) is { Count: > 0 } problems)
+        if (Problems(piece, sure) is { Count: > 0 } problems)
             return Trouble.NotPossible(problems);
         switch (await pieces.SavePieceAsync(await studio.IdAsync(cancel), id, madeFrom, piece, cancel))
         {

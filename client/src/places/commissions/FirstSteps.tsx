@@ -1,20 +1,14 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { Check } from 'lucide-react'
 import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
-import { answer, api } from '../../api/api'
 import { queries } from '../../api/queries'
-import { Failure } from '../../shared/Message'
+import { PutInStarterJars } from '../../shared/PutInStarterJars'
 
 /** A studio without work: what to do first, one thing after the other. */
 export function FirstSteps({ studioName, maker }: { studioName: string; maker: string }) {
   const { t } = useTranslation()
-  const client = useQueryClient()
   const materials = useQuery(queries.materials()).data
-  const fill = useMutation({
-    mutationFn: () => answer(api.POST('/api/materials/starter')),
-    onSuccess: () => client.invalidateQueries(),
-  })
   const jars = materials?.length ?? 0
   return (
     <section aria-labelledby="first-steps" className="max-w-2xl px-4 pb-10 lg:px-6">
@@ -39,15 +33,12 @@ export function FirstSteps({ studioName, maker }: { studioName: string; maker: s
             </Link>
           ) : (
             <>
-              <button className="btn btn-sm" disabled={fill.isPending} onClick={() => fill.mutate()}>
-                {t('starterJars.in')}
-              </button>
+              <PutInStarterJars />
               <Link className="btn btn-sm" to="/cabinet/new">
                 {t('firstSteps.own')}
               </Link>
             </>
           )}
-          <Failure error={fill.error} nameOf={(id) => id} />
         </Step>
         <Step number={3} isDone={false} title={t('firstSteps.commission')} help={t('firstSteps.commissionHelp')}>
           <Link className="btn btn-sm btn-primary" to="/commissions/new">
