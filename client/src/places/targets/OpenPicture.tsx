@@ -355,8 +355,8 @@ function Parts({ division }: { division: Division }) {
           </span>
         ))}
       </div>
-      <figcaption role="status" className="pt-1">
-        {t('pictures.parts', { count: division.parts.length })}
+      <figcaption className="pt-1">
+        <span role="status">{t('pictures.parts', { count: division.parts.length })}</span>
       </figcaption>
     </figure>
   )
