@@ -45,13 +45,13 @@ public abstract record SaveBatchResult
 
 public sealed class BatchStore(NpgsqlDataSource dataSource)
 {
-    private const string Columns = """
+    internal const string Columns = """
         b.id, b.commission_id, b.name, b.recipe::text, b.paste_g, b.target_l, b.target_a, b.target_b,
             b.measured_l, b.measured_a, b.measured_b, b.note, b.version,
             b.made_at, b.made_recipe::text, b.made_g, b.left_g, b.kept_in, b.block_key, b.place, coalesce(c.name, b.commission_name)
         """;
 
-    private const string From = "batch b left join commission c on c.id = b.commission_id";
+    internal const string From = "batch b left join commission c on c.id = b.commission_id";
 
     /// <summary>Newest first.</summary>
     public async Task<IReadOnlyList<Batch>> ListAsync(Guid studioId, int most, CancellationToken cancel)
@@ -139,24 +139,6 @@ public sealed class BatchStore(NpgsqlDataSource dataSource)
 
     private static NpgsqlParameter Json(PasteRecipe? recipe) => Maybe(NpgsqlDbType.Jsonb, recipe is null ? null : JsonSerializer.Serialize(recipe, PlanJson.Options));
 
-    /// <summary>Whether every batch of a studio has recipes that can be read.</summary>
-    internal static async Task<bool> CanReadAllAsync(NpgsqlConnection connection, Guid studioId, CancellationToken cancel)
-    {
-        await using var command = new NpgsqlCommand($"select {Columns} from {From} where b.studio_id = $1", connection);
-        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
-        await using var reader = await command.ExecuteReaderAsync(cancel);
-        try
-        {
-            while (await reader.ReadAsync(cancel))
-                Read(reader);
-            return true;
-        }
-        catch (Exception exception) when (exception is InvalidDataException or JsonException)
-        {
-            return false;
-        }
-    }
-
     public async Task<bool> RemoveAsync(Guid studioId, Guid batchId, CancellationToken cancel)
     {
         await using var command = dataSource.CreateCommand("delete from batch where studio_id = $1 and id = $2");
@@ -179,7 +161,7 @@ public sealed class BatchStore(NpgsqlDataSource dataSource)
         return kept.Version == batch.Version ? new SaveBatchResult.Missing() : new SaveBatchResult.Changed();
     }
 
-    private static Batch Read(NpgsqlDataReader reader) => new(
+    internal static Batch Read(NpgsqlDataReader reader) => new(
         reader.GetGuid(0),
         reader.IsDBNull(1) ? null : reader.GetGuid(1),
         reader.GetString(2),

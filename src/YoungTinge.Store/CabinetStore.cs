@@ -47,7 +47,11 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
         return await ListAsync(connection, studioId, cancel);
     }
 
-    internal static async Task<IReadOnlyList<KeptMaterial>> ListAsync(NpgsqlConnection connection, Guid studioId, CancellationToken cancel)
+    internal static async Task<IReadOnlyList<KeptMaterial>> ListAsync(NpgsqlConnection connection, Guid studioId, CancellationToken cancel) =>
+        [.. (await SheetsAsync(connection, studioId, cancel)).Select(kept => new KeptMaterial(MaterialFromSheet.Convert(kept.Sheet, kept.Sheet.Id!), kept.Version))];
+
+    /// <summary>As they are written, before they are made into materials.</summary>
+    internal static async Task<IReadOnlyList<(MaterialSheet Sheet, int Version)>> SheetsAsync(NpgsqlConnection connection, Guid studioId, CancellationToken cancel)
     {
         await using var batch = new NpgsqlBatch(connection);
         foreach (var sql in new[] { "select material_id, kind, mass_g from dose_unit where studio_id = $1", $"select {MaterialRow.Columns}, version from material where studio_id = $1 order by position, id" })
@@ -64,7 +68,7 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
 
         await reader.NextResultAsync(cancel);
         var version = reader.GetOrdinal("version");
-        var materials = new List<KeptMaterial>();
+        var sheets = new List<(MaterialSheet, int)>();
         while (await reader.ReadAsync(cancel))
         {
             var sheet = MaterialRow.Read(reader);
@@ -77,10 +81,10 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
                 KnifeTipG = Unit(DoseUnitKind.KnifeTip),
                 PinchG = Unit(DoseUnitKind.Pinch),
             };
-            materials.Add(new KeptMaterial(MaterialFromSheet.Convert(sheet, sheet.Id!), reader.GetInt32(version)));
+            sheets.Add((sheet, reader.GetInt32(version)));
         }
 
-        return materials;
+        return sheets;
     }
 
     /// <summary>Writes all of them, each over the version it was made from, or none. New ones come last on the shelf.</summary>

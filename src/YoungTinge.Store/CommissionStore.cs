@@ -54,11 +54,11 @@ public sealed record Flower(Guid Id, Guid CommissionId, string Name, int Flowers
 
 public sealed class CommissionStore(NpgsqlDataSource dataSource)
 {
-    private const string CommissionColumns = """
+    internal const string CommissionColumns = """
         c.id, c.version, c.name, c.due_on, c.place, c.room_humidity_percent, c.room_celsius, c.light, c.margin_days, c.client_note, c.own_note, c.diets, c.status
         """;
 
-    private const string FlowerColumns = "f.id, f.name, f.flowers, f.buds, f.must_be_edible";
+    internal const string FlowerColumns = "f.id, f.name, f.flowers, f.buds, f.must_be_edible";
     private const int FirstFlowerColumn = 13;
 
     /// <summary>All commissions, first due first, and all their flowers.</summary>
@@ -229,7 +229,7 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = Words.Status.WordFor(details.Status) });
     }
 
-    private static Commission ReadCommission(NpgsqlDataReader reader) => new(
+    internal static Commission ReadCommission(NpgsqlDataReader reader) => new(
         reader.GetGuid(0),
         new CommissionDetails(
             reader.GetString(2), reader.GetFieldValue<DateOnly>(3), reader.GetString(4), reader.IsDBNull(5) ? null : reader.GetInt32(5),
@@ -237,7 +237,7 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
             [.. reader.GetFieldValue<string[]>(11).Select(Words.Diets.ValueOf)], Words.Status.ValueOf(reader.GetString(12))),
         reader.GetInt32(1));
 
-    private static Flower ReadFlower(NpgsqlDataReader reader, Guid commissionId) => new(
+    internal static Flower ReadFlower(NpgsqlDataReader reader, Guid commissionId) => new(
         reader.GetGuid(FirstFlowerColumn), commissionId, reader.GetString(FirstFlowerColumn + 1), reader.GetInt32(FirstFlowerColumn + 2),
         reader.GetInt32(FirstFlowerColumn + 3), reader.GetBoolean(FirstFlowerColumn + 4));
 }

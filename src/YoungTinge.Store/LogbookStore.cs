@@ -25,6 +25,10 @@ public sealed record NamedLogEntry(LogEntry Entry, string PieceName, Guid? Flowe
 
 public sealed class LogbookStore(NpgsqlDataSource dataSource)
 {
+    internal const string Columns = """
+        e.id, e.piece_id, e.subject, e.predicted_l, e.predicted_a, e.predicted_b, e.actual_l, e.actual_a, e.actual_b, e.note, e.logged_at
+        """;
+
     /// <summary>Adds an entry. Sending the same entry again changes nothing: a retry after a lost answer is safe.</summary>
     public Task AddAsync(Guid studioId, LogEntry entry, CancellationToken cancel) => AddAllAsync(studioId, [entry], cancel);
 
@@ -65,9 +69,8 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
     /// <param name="pieceId">Only of this piece, or null for all.</param>
     public async Task<IReadOnlyList<NamedLogEntry>> ListAsync(Guid studioId, Guid? pieceId, int most, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand("""
-            select e.id, e.piece_id, e.subject, e.predicted_l, e.predicted_a, e.predicted_b, e.actual_l, e.actual_a, e.actual_b,
-                e.note, e.logged_at, coalesce(p.name, e.piece_name), f.id, coalesce(f.name, e.flower_name), coalesce(c.name, e.commission_name)
+        await using var command = dataSource.CreateCommand($"""
+            select {Columns}, coalesce(p.name, e.piece_name), f.id, coalesce(f.name, e.flower_name), coalesce(c.name, e.commission_name)
             from log_entry e
             left join live_piece p on p.id = e.piece_id
             left join flower f on f.id = p.flower_id
@@ -83,14 +86,15 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
         var entries = new List<NamedLogEntry>();
         while (await reader.ReadAsync(cancel))
         {
-            var entry = new LogEntry(
-                reader.GetGuid(0), reader.IsDBNull(1) ? null : reader.GetGuid(1), Words.Subject.ValueOf(reader.GetString(2)), LabAt(reader, 3), LabAt(reader, 6),
-                reader.GetString(9), reader.GetFieldValue<DateTimeOffset>(10));
-            entries.Add(new NamedLogEntry(entry, reader.GetString(11), reader.IsDBNull(12) ? null : reader.GetGuid(12), reader.GetString(13), reader.GetString(14)));
+            entries.Add(new NamedLogEntry(Read(reader), reader.GetString(11), reader.IsDBNull(12) ? null : reader.GetGuid(12), reader.GetString(13), reader.GetString(14)));
         }
 
         return entries;
     }
+
+    internal static LogEntry Read(NpgsqlDataReader reader) => new(
+        reader.GetGuid(0), reader.IsDBNull(1) ? null : reader.GetGuid(1), Words.Subject.ValueOf(reader.GetString(2)), LabAt(reader, 3), LabAt(reader, 6),
+        reader.GetString(9), reader.GetFieldValue<DateTimeOffset>(10));
 
     private static Lab LabAt(NpgsqlDataReader reader, int column) =>
         new(reader.GetDouble(column), reader.GetDouble(column + 1), reader.GetDouble(column + 2));

@@ -20,22 +20,28 @@ public sealed class PictureStore(NpgsqlDataSource dataSource)
     /// <returns>False if there is no such flower, or it has enough pictures.</returns>
     public async Task<bool> AddAsync(Guid studioId, KeptPicture picture, byte[] jpeg, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand("""
-            insert into picture (id, studio_id, flower_id, name, jpeg, marks)
+        await using var connection = await dataSource.OpenConnectionAsync(cancel);
+        await using var transaction = await connection.BeginTransactionAsync(cancel);
+        var sum = await PictureFiles.PutAsync(connection, jpeg, cancel);
+        await using var command = new NpgsqlCommand("""
+            insert into picture (id, studio_id, flower_id, name, file_sha256, marks)
             select $1, f.studio_id, f.id, $4, $5, $6
             from live_flower f
             where f.studio_id = $2 and f.id = $3
                 and (select count(*) from picture p where p.flower_id = f.id and p.id <> $1) < $7
             on conflict (id) do update set name = picture.name
-            """);
+            """, connection);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = picture.Id });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = picture.FlowerId });
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = picture.Name });
-        command.Parameters.Add(new NpgsqlParameter<byte[]> { TypedValue = jpeg });
+        command.Parameters.Add(new NpgsqlParameter<byte[]> { TypedValue = sum });
         command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = Write(picture.Marks) });
         command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = MostPerFlower });
-        return await command.ExecuteNonQueryAsync(cancel) > 0;
+        if (await command.ExecuteNonQueryAsync(cancel) == 0)
+            return false;
+        await transaction.CommitAsync(cancel);
+        return true;
     }
 
     /// <summary>Of one flower, oldest first.</summary>
@@ -53,8 +59,7 @@ public sealed class PictureStore(NpgsqlDataSource dataSource)
         var pictures = new List<KeptPicture>();
         while (await reader.ReadAsync(cancel))
         {
-            var marks = JsonSerializer.Deserialize<PictureMarks>(reader.GetString(3), PlanJson.Options) ?? throw new InvalidDataException("A picture has no marks.");
-            pictures.Add(new KeptPicture(reader.GetGuid(0), reader.GetGuid(1), reader.GetString(2), marks, reader.GetInt32(4)));
+            pictures.Add(new KeptPicture(reader.GetGuid(0), reader.GetGuid(1), reader.GetString(2), ReadMarks(reader.GetString(3)), reader.GetInt32(4)));
         }
 
         return pictures;
@@ -63,7 +68,11 @@ public sealed class PictureStore(NpgsqlDataSource dataSource)
     /// <summary>Null if there is none.</summary>
     public async Task<byte[]?> FindJpegAsync(Guid studioId, Guid id, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand("select jpeg from picture where studio_id = $1 and id = $2");
+        await using var command = dataSource.CreateCommand("""
+            select file.jpeg
+            from picture p join picture_file file on file.sha256 = p.file_sha256
+            where p.studio_id = $1 and p.id = $2
+            """);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = id });
         return await command.ExecuteScalarAsync(cancel) as byte[];
@@ -91,8 +100,14 @@ public sealed class PictureStore(NpgsqlDataSource dataSource)
         await using var command = dataSource.CreateCommand("delete from picture where studio_id = $1 and id = $2");
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = id });
-        return await command.ExecuteNonQueryAsync(cancel) > 0;
+        if (await command.ExecuteNonQueryAsync(cancel) == 0)
+            return false;
+        await PictureFiles.ForgetUnnamedAsync(dataSource, cancel);
+        return true;
     }
+
+    internal static PictureMarks ReadMarks(string json) =>
+        JsonSerializer.Deserialize<PictureMarks>(json, PlanJson.Options) ?? throw new InvalidDataException("A picture has no marks.");
 
     private static string Write(PictureMarks marks) => JsonSerializer.Serialize(marks, PlanJson.Options);
 }

@@ -25,7 +25,7 @@ public abstract record SavePlanResult
 
 public sealed class PieceStore(NpgsqlDataSource dataSource)
 {
-    private const string Columns = """
+    internal const string Columns = """
         p.id, p.flower_id, p.name, p.outline_id, p.length_mm, p.width_mm, p.thickness_mm, p.solid, p.part_of, p.per_part,
             p.spare_share, case p.part_of when 'bud' then f.buds else f.flowers end, p.plan::text, p.version, p.form::text,
             f.must_be_edible, c.diets
@@ -183,7 +183,7 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
     private static void AddForm(NpgsqlCommand command, Piece piece) =>
         command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = JsonSerializer.Serialize(piece.Form, PlanJson.Options) });
 
-    private static PlannedPiece Read(NpgsqlDataReader reader)
+    internal static PlannedPiece Read(NpgsqlDataReader reader)
     {
         var piece = new Piece(
             reader.GetString(2), reader.GetString(3), reader.GetDouble(4), reader.GetDouble(5), reader.GetDouble(6),

@@ -23,6 +23,17 @@ public static class Schema
             throw new InvalidOperationException($"The migration {result.ErrorScript?.Name} failed.", result.Error);
     }
 
+    /// <summary>The scripts in their order, each with the number that it begins with.</summary>
+    internal static IEnumerable<(int Number, string Sql)> Scripts()
+    {
+        var assembly = typeof(Schema).Assembly;
+        foreach (var name in assembly.GetManifestResourceNames().Where(name => name.EndsWith(".sql", StringComparison.Ordinal)).Order(StringComparer.Ordinal))
+        {
+            using var reader = new StreamReader(assembly.GetManifestResourceStream(name)!);
+            yield return (int.Parse(name.AsSpan(0, name.IndexOf('_', StringComparison.Ordinal)), System.Globalization.CultureInfo.InvariantCulture), reader.ReadToEnd());
+        }
+    }
+
     /// <summary>Throws away all tables of the product, to begin anew.</summary>
     public static async Task DropAsync(NpgsqlDataSource dataSource, CancellationToken cancel)
     {

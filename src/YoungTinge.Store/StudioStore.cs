@@ -16,6 +16,8 @@ public sealed record Studio(Guid Id, string Name, string Maker, string TimeZone,
 
 public sealed class StudioStore(NpgsqlDataSource dataSource)
 {
+    internal const string Columns = "id, name, maker, time_zone, currency, measures, scale_g, leftover_delta_e, version";
+
     /// <summary>Makes the studio that this server is to serve, with nothing in it.</summary>
     public async Task AddAsync(Studio studio, CancellationToken cancel)
     {
@@ -34,19 +36,19 @@ public sealed class StudioStore(NpgsqlDataSource dataSource)
     /// <summary>The studio that this server serves; null before one is set up.</summary>
     public async Task<Studio?> FindFirstAsync(CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand("""
-            select id, name, maker, time_zone, currency, measures, scale_g, leftover_delta_e, version
+        await using var command = dataSource.CreateCommand($"""
+            select {Columns}
             from studio
             order by name
             limit 1
             """);
         await using var reader = await command.ExecuteReaderAsync(cancel);
-        return await reader.ReadAsync(cancel)
-            ? new Studio(
-                reader.GetGuid(0), reader.GetString(1), reader.GetString(2), reader.GetString(3), reader.GetString(4),
-                new Measuring(Words.Measures.ValueOf(reader.GetString(5)), reader.GetDouble(6), reader.GetDouble(7)), reader.GetInt32(8))
-            : null;
+        return await reader.ReadAsync(cancel) ? Read(reader) : null;
     }
+
+    internal static Studio Read(NpgsqlDataReader reader) => new(
+        reader.GetGuid(0), reader.GetString(1), reader.GetString(2), reader.GetString(3), reader.GetString(4),
+        new Measuring(Words.Measures.ValueOf(reader.GetString(5)), reader.GetDouble(6), reader.GetDouble(7)), reader.GetInt32(8));
 
     /// <summary>Writes a studio over the version that the change was made from.</summary>
     /// <returns>False if someone else saved in the meantime; nothing was written then.</returns>

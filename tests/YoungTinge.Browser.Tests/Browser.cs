@@ -95,9 +95,10 @@ public sealed class Browser : IDisposable
     public void WaitUntilGone(string role, string name) =>
         Until($"no {role} named '{name}'", () => Has(role, name) ? null : driver);
 
+    /// <summary>Clicks once it can be clicked: nobody presses what is greyed out.</summary>
     public void Click(string role, string name, bool exact = false) => Act(() =>
     {
-        var element = Find(role, name, exact);
+        var element = Until($"a {role} named '{name}' that can be clicked", () => All(role, name, exact).FirstOrDefault(one => one.Enabled));
         driver.ExecuteScript("arguments[0].scrollIntoView({ block: 'center', inline: 'center' })", element);
         element.Click();
     });

@@ -29,8 +29,8 @@ internal static class TestFiles
     public static async Task<string> ArchiveAsync(Uri server)
     {
         using var http = new HttpClient { BaseAddress = server };
-        var path = PathOf("studio.json");
-        await File.WriteAllBytesAsync(path, await http.GetByteArrayAsync("/api/files/studio.json"));
+        var path = PathOf("studio.zip");
+        await File.WriteAllBytesAsync(path, await http.GetByteArrayAsync("/api/files/studio.zip"));
         return path;
     }
 

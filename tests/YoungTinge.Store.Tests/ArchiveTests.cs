@@ -2,6 +2,7 @@ using System.Text.Json.Nodes;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Pictures;
 using YoungTinge.Core.Planning;
+using YoungTinge.Store.Archives;
 using YoungTinge.Testing;
 
 namespace YoungTinge.Store.Tests;
@@ -27,7 +28,7 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
 
     public Task DisposeAsync() => Task.CompletedTask;
 
-    private ArchiveStore Archive => new(demo.DataSource);
+    private ArchiveStore Archive => new(demo.DataSource, picture => picture is [0xFF, 0xD8, .., 0]);
 
     private PictureStore Pictures => new(demo.DataSource);
 
@@ -36,11 +37,11 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
     [InlineData("batch", "made_recipe")]
     public async Task What_cannot_be_read_is_refused_and_nothing_changes(string table, string column)
     {
-        var archive = await Archive.WriteAsync(studioId, Cancel);
-        var damaged = JsonNode.Parse(archive)!;
+        var archive = await Archive.WriteAsync(studioId);
+        var damaged = ArchiveBytes.Read(archive);
         damaged["tables"]![table]!.AsArray().First(row => row![column] is not null)![column] = new JsonObject { ["folds"] = "many" };
-        Assert.Equal(new RestoreResult.Refused(ArchiveProblem.Damaged, table), await Archive.RestoreAsync(studioId, damaged.ToJsonString(), Cancel));
-        Assert.Equal(archive, await Archive.WriteAsync(studioId, Cancel));
+        Assert.Equal(new RestoreResult.Refused(ArchiveProblem.Damaged, table), await Archive.RestoreAsync(studioId, ArchiveBytes.With(archive, damaged)));
+        Assert.Equal(archive, await Archive.WriteAsync(studioId));
     }
 
     [Fact]
@@ -54,31 +55,31 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
         var materials = await new CabinetStore(demo.DataSource).LoadAsync(studioId, Cancel);
         var rest = new RestPaste("rest", 6);
         await new RunSheetStore(demo.DataSource).TickAsync(studioId, pieces[0].Id, rest, "f01", [new MaterialTake("nettle", 0.5)], materials, Cancel);
-        var before = await Archive.WriteAsync(studioId, Cancel);
+        var before = await Archive.WriteAsync(studioId);
         foreach (var table in ArchiveStore.TableNames)
-            Assert.True(JsonNode.Parse(before)!["tables"]![table]!.AsArray().Count > 0, table);
+            Assert.True(ArchiveBytes.Read(before)["tables"]![table]!.AsArray().Count > 0, table);
 
         Assert.Equal(RemoveMaterialResult.Removed, await new CabinetStore(demo.DataSource).RemoveAsync(studioId, "edible-glue", Cancel));
-        Assert.Equal(new RestoreResult.Restored("Saltmarsh Lane Sugar Room"), await Archive.RestoreAsync(studioId, before, Cancel));
-        Assert.Equal(before, await Archive.WriteAsync(studioId, Cancel));
+        Assert.Equal(new RestoreResult.Restored("Saltmarsh Lane Sugar Room"), await Archive.RestoreAsync(studioId, before));
+        Assert.Equal(before, await Archive.WriteAsync(studioId));
         // Into an empty database.
         await demo.EmptyAsync();
-        Assert.IsType<RestoreResult.Restored>(await Archive.RestoreAsync(null, before, Cancel));
-        Assert.Equal(before, await Archive.WriteAsync(studioId, Cancel));
+        Assert.IsType<RestoreResult.Restored>(await Archive.RestoreAsync(null, before));
+        Assert.Equal(before, await Archive.WriteAsync(studioId));
     }
 
     [Fact]
     public async Task Every_state_that_was_replaced_can_be_had_back_and_none_is_lost_by_trying()
     {
         var cabinet = new CabinetStore(demo.DataSource);
-        var states = new List<string> { await Archive.WriteAsync(studioId, Cancel) };
+        var states = new List<byte[]> { await Archive.WriteAsync(studioId) };
         foreach (var jar in new[] { "edible-glue", "fresh-egg-white" })
         {
             await cabinet.RemoveAsync(studioId, jar, Cancel);
-            states.Add(await Archive.WriteAsync(studioId, Cancel));
+            states.Add(await Archive.WriteAsync(studioId));
             // A wrong restore, and another one on top of it.
-            await Archive.RestoreAsync(studioId, states[0], Cancel);
-            await Archive.RestoreAsync(studioId, states[^1], Cancel);
+            await Archive.RestoreAsync(studioId, states[0]);
+            await Archive.RestoreAsync(studioId, states[^1]);
         }
 
         // Its own work of before the wrong restores lies further back than the last of them.
@@ -90,16 +91,16 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
             foreach (var state in kept)
             {
                 await Archive.BringBackAsync(studioId, state.Id, Cancel);
-                if (found = await Archive.WriteAsync(studioId, Cancel) == wanted)
+                if (found = (await Archive.WriteAsync(studioId)).SequenceEqual(wanted))
                     break;
             }
 
-            Assert.True(found || await Archive.WriteAsync(studioId, Cancel) == wanted);
+            Assert.True(found || (await Archive.WriteAsync(studioId)).SequenceEqual(wanted));
         }
 
         Assert.Null(await Archive.BringBackAsync(studioId, 999_999, Cancel));
         for (var i = 0; i < ArchiveStore.MostReplaced + 3; i++)
-            await Archive.RestoreAsync(studioId, states[0], Cancel);
+            await Archive.RestoreAsync(studioId, states[0]);
         Assert.Equal(ArchiveStore.MostReplaced, (await Archive.ListReplacedAsync(Cancel)).Count);
     }
 
@@ -107,7 +108,7 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
     {
         { "format=\"else\"", ArchiveProblem.NotAnArchive },
         { "version=99", ArchiveProblem.OtherVersion },
-        { "tables/piece=\"none\"", ArchiveProblem.NotAnArchive },
+        { "tables/piece=\"none\"", ArchiveProblem.Damaged },
         { "studio/name=null", ArchiveProblem.Damaged },
         { "tables/material/0/kind=\"soup\"", ArchiveProblem.Damaged },
         { "tables/material/5/absorption=[1,2,3]", ArchiveProblem.Damaged },
@@ -125,13 +126,13 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
     [MemberData(nameof(Broken))]
     public async Task A_broken_archive_is_refused_and_nothing_changes(string change, ArchiveProblem problem)
     {
-        var before = await Archive.WriteAsync(studioId, Cancel);
-        var archive = JsonNode.Parse(before)!;
+        var before = await Archive.WriteAsync(studioId);
+        var archive = ArchiveBytes.Read(before);
         var (path, value) = (change.Split('=', 2)[0].Split('/'), change.Split('=', 2)[1]);
         var at = path[..^1].Aggregate(archive, (node, step) => int.TryParse(step, out var index) ? node[index]! : node[step]!);
         at[path[^1]] = JsonNode.Parse(value);
-        Assert.Equal(problem, Assert.IsType<RestoreResult.Refused>(await Archive.RestoreAsync(studioId, archive.ToJsonString(), Cancel)).Problem);
-        Assert.Equal(before, await Archive.WriteAsync(studioId, Cancel));
+        Assert.Equal(problem, Assert.IsType<RestoreResult.Refused>(await Archive.RestoreAsync(studioId, ArchiveBytes.With(before, archive))).Problem);
+        Assert.Equal(before, await Archive.WriteAsync(studioId));
         Assert.Empty(await Archive.ListReplacedAsync(Cancel));
     }
 

@@ -2,6 +2,7 @@ using Npgsql;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats;
 using YoungTinge.Core.Flowers;
+using YoungTinge.Store.Archives;
 using YoungTinge.Testing;
 
 namespace YoungTinge.Store.Tests;
@@ -64,6 +65,7 @@ public sealed class MigrationTests(DemoDatabase demo) : IClassFixture<DemoDataba
             """);
         await RunAsync(Script("0010_commissions_of_ones_own.sql"));
         await RunAsync("insert into replaced_studio (archive) values ('{}')");
+        await RunAsync(Script("0011_pictures_stand_apart.sql"));
 
         var studio = (await new StudioStore(demo.DataSource).FindFirstAsync(Cancel))!;
         Assert.Equal(new Measuring(Measures.Metric, 0.1, 2), studio.Measuring);
@@ -93,7 +95,7 @@ public sealed class MigrationTests(DemoDatabase demo) : IClassFixture<DemoDataba
         var logged = Assert.Single(await new LogbookStore(demo.DataSource).ListAsync(studio.Id, null, 10, Cancel));
         Assert.Equal(("Petals", "Rose", "Supper"), (logged.PieceName, logged.FlowerName, logged.CommissionName));
         Assert.Equal("Supper", Assert.Single(await new BatchStore(demo.DataSource).ListAsync(studio.Id, 10, Cancel)).CommissionName);
-        Assert.Equal(2, (await new ArchiveStore(demo.DataSource).ListReplacedAsync(Cancel)).Count);
+        Assert.Equal(2, (await new ArchiveStore(demo.DataSource, _ => true).ListReplacedAsync(Cancel)).Count);
     }
 
     [Theory]

@@ -149,7 +149,7 @@ public sealed class UploadTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
     [InlineData("/api/files/logbook.json", "application/json")]
     [InlineData("/api/files/logbook.schema.json", "application/json")]
     [InlineData("/api/files/spectra.txt", "text/plain")]
-    [InlineData("/api/files/studio.json", "application/json")]
+    [InlineData("/api/files/studio.zip", "application/zip")]
     public async Task What_goes_out_is_a_file_with_a_name(string path, string type)
     {
         using var response = await http.GetAsync(path);

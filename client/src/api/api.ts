@@ -148,7 +148,7 @@ export class RequestFailed extends Error {
 
   /** Nothing was wrong with the request itself: the same one may succeed later. */
   get isPassing() {
-    return this.code === 'offline' || this.code === 'databaseAway' || this.code === 'unexpected'
+    return this.code === 'offline' || this.code === 'databaseAway' || this.code === 'busy' || this.code === 'unexpected'
   }
 }
 
@@ -174,8 +174,45 @@ async function failureOf(response: Response): Promise<RequestFailed> {
   return new RequestFailed(trouble?.code ?? 'unexpected', trouble?.problems ?? [])
 }
 
-/** What a long computation says: how far it is, and at last its answer. */
-type Line<T> = { progress: number } | { answer: T }
+/** What long work says: how far it is, and at last its answer, or what went wrong. */
+type Line<T> = { progress: number } | { answer: T } | { trouble: Trouble }
+
+/**
+ * Sends a file of any size, and then waits for what is made of it; tells how far it is, sending being the first half. Only the older
+ * way of asking tells how much of a file has gone out.
+ */
+export function uploadLarge<T>(path: string, file: Blob, onProgress: (share: number) => void): Promise<T> {
+  return new Promise((resolve, reject) => {
+    const request = new XMLHttpRequest()
+    let seen = 0
+    const read = () => {
+      const end = request.responseText.lastIndexOf('\n') + 1
+      const lines = request.responseText.slice(seen, end).split('\n').filter(Boolean)
+      seen = end
+      for (const line of lines) {
+        const said = JSON.parse(line) as Line<T>
+        if ('answer' in said) resolve(said.answer)
+        else if ('trouble' in said) reject(new RequestFailed(said.trouble.code, said.trouble.problems))
+        else onProgress(0.5 + said.progress / 2)
+      }
+    }
+    const isLines = () => request.getResponseHeader('Content-Type')?.startsWith(ndjson) ?? false
+    request.upload.onprogress = (sent) => onProgress(sent.loaded / sent.total / 2)
+    request.onprogress = () => isLines() && read()
+    request.onerror = () => reject(new RequestFailed('offline'))
+    request.onload = () => {
+      if (isLines()) read()
+      else if (request.status === 200) resolve(JSON.parse(request.responseText) as T)
+      else void failureOf(new Response(request.responseText)).then(reject)
+    }
+    request.open('POST', path)
+    request.setRequestHeader('Content-Type', 'application/octet-stream')
+    request.setRequestHeader('Accept', ndjson)
+    request.send(file)
+  })
+}
+
+const ndjson = 'application/x-ndjson'
 
 /**
  * Posts to an endpoint that may take longer than a breath and tells how far it is meanwhile. Aborting the signal stops the
@@ -190,7 +227,7 @@ export async function longWork<T>(
   const response = await reach(
     fetch(path, {
       method: 'POST',
-      headers: { 'Content-Type': 'application/json', Accept: 'application/x-ndjson' },
+      headers: { 'Content-Type': 'application/json', Accept: ndjson },
       body: JSON.stringify(body),
       signal,
     }),
@@ -206,6 +243,7 @@ export async function longWork<T>(
     for (const line of lines) {
       const said = JSON.parse(line) as Line<T>
       if ('answer' in said) return said.answer
+      if ('trouble' in said) throw new RequestFailed(said.trouble.code, said.trouble.problems)
       onProgress(said.progress)
     }
   }

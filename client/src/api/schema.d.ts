@@ -1300,22 +1300,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/files/studio.json": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["getStudioArchive"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/files/cabinet/preview": {
         parameters: {
             query?: never;
@@ -1390,6 +1374,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["readSpectra"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/studio.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getStudioArchive"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -3616,7 +3616,7 @@ export interface components {
             problems?: components["schemas"]["FieldProblem"][];
         };
         /** @enum {unknown} */
-        TroubleCode: "notFound" | "unreadable" | "tooLarge" | "notPossible" | "versionMissing" | "changedElsewhere" | "otherSite" | "inUse" | "pictureGone" | "databaseAway" | "unexpected";
+        TroubleCode: "notFound" | "unreadable" | "tooLarge" | "notPossible" | "versionMissing" | "changedElsewhere" | "otherSite" | "inUse" | "pictureGone" | "databaseAway" | "busy" | "unexpected";
         UnitChoice: {
             unit: components["schemas"]["DoseUnit"];
             /** Format: double */
@@ -7811,33 +7811,6 @@ export interface operations {
             };
         };
     };
-    getStudioArchive: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Service Unavailable */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
-                };
-            };
-        };
-    };
     previewCabinet: {
         parameters: {
             query?: never;
@@ -8057,6 +8030,33 @@ export interface operations {
             };
         };
     };
+    getStudioArchive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Trouble"];
+                };
+            };
+        };
+    };
     restoreStudio: {
         parameters: {
             query?: never;
@@ -8073,15 +8073,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ArchiveAnswer"];
-                };
-            };
-            /** @description Payload Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
                 };
             };
             /** @description Unprocessable Entity */

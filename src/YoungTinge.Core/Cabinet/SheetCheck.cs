@@ -41,6 +41,9 @@ public static class SheetCheck
 
     private const double MostUnitG = 50;
 
+    /// <summary>No dust holds on more of itself.</summary>
+    public const double MostLoadMgPerCm2 = 10;
+
     /// <summary>In any of the units of absorption and scattering.</summary>
     public const double MostOptics = 1000;
 
@@ -74,7 +77,7 @@ public static class SheetCheck
         {
             ("stockG", sheet.StockG, 0, MostStock), ("stockPieces", sheet.StockPieces, 0, MostStock), ("stockMl", sheet.StockMl, 0, MostStock),
             ("pricePerG", sheet.PricePerG, 0, MostPrice), ("pricePerPiece", sheet.PricePerPiece, 0, MostPrice), ("pricePerMl", sheet.PricePerMl, 0, MostPrice),
-            ("loadLimit", sheet.LoadLimit, dust ? 0.01 : 0.001, dust ? 10 : 100),
+            ("loadLimit", sheet.LoadLimit, dust ? 0.01 : 0.001, dust ? MostLoadMgPerCm2 : 100),
             ("touchG", sheet.TouchG, 1e-6, MostUnitG), ("dropG", sheet.DropG, 1e-6, MostUnitG),
             ("peaG", sheet.PeaG, 1e-6, MostUnitG), ("knifeTipG", sheet.KnifeTipG, 1e-6, MostUnitG),
             ("pinchG", sheet.PinchG, 1e-6, MostUnitG), ("packSize", sheet.PackSize, 0.001, MostStock),

@@ -46,7 +46,7 @@ public sealed record PiecePicture(SidePicture Face, SidePicture Back)
         {
             var columnMm = shape.WidthMm / columns;
             var points = new PiecePoint[rows][];
-            Parallel.For(0, rows, row =>
+            SideBySide.Do(rows, row =>
             {
                 var across = shape.RowAtMm(shape.LengthMm * (1 - (row + 0.5) / rows));
                 var end = Math.Min(columns / 2, (int)Math.Ceiling(across.HalfWidthMm / columnMm) + Margin);
@@ -60,7 +60,7 @@ public sealed record PiecePicture(SidePicture Face, SidePicture Back)
         {
             var rgb = new byte[3 * Columns * Rows];
             double columnMm = Shape.WidthMm / Columns, rowMm = Shape.LengthMm / Rows;
-            Parallel.For(0, Rows, row =>
+            SideBySide.Do(Rows, row =>
             {
                 for (var column = 0; column < points[row].Length; column++)
                 {

@@ -226,7 +226,7 @@ public sealed class MarbleSheet
     private MarblePicture Paint(int columns, int rows, Func<double, double, (double X, double Y)> placeAt, double seenMm)
     {
         var rgb = new byte[3 * columns * rows];
-        Parallel.For(0, rows, row =>
+        SideBySide.Do(rows, row =>
         {
             Span<double> mix = stackalloc double[pastes.Length];
             for (var column = 0; column < columns; column++)

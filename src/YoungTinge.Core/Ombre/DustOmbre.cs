@@ -18,7 +18,7 @@ public sealed record DustedShade(BeyondPaste? Beyond, Lab Colour, double DeltaE)
     {
         var palest = run.Shades.MaxBy(shade => shade.Colour.L)!;
         var paste = palest == run.Shades[0] ? run.Stops[0] : run.Stops[^1];
-        return [.. run.Shades.AsParallel().AsOrdered().WithCancellation(cancel).Select(shade => Of(shade.Colour, paste, materials, cancel))];
+        return SideBySide.Select(run.Shades, (shade, _) => Of(shade.Colour, paste, materials, cancel), cancel);
     }
 
     private static DustedShade Of(Lab target, PasteRecipe paste, Materials materials, CancellationToken cancel)

@@ -25,7 +25,7 @@ internal sealed class Thumbnail
         var scale = Math.Min(1.0, (double)longest / Math.Max(photo.Width, photo.Height));
         int columns = Math.Max(1, (int)(photo.Width * scale)), rows = Math.Max(1, (int)(photo.Height * scale));
         var cells = new LinearRgb[columns * rows];
-        Parallel.For(0, rows, row =>
+        SideBySide.Do(rows, row =>
         {
             int top = row * photo.Height / rows, bottom = Math.Max(top + 1, (row + 1) * photo.Height / rows);
             for (var column = 0; column < columns; column++)

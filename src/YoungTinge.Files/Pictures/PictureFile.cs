@@ -46,7 +46,7 @@ public static class PictureFile
     /// <summary>Pixels along one side that are looked at at all.</summary>
     public const int LongestRead = 16_000;
 
-    /// <summary>64 million pixels: above the largest usual cameras, 256 MB while it is read.</summary>
+    /// <summary>64 million pixels: above the largest usual cameras.</summary>
     public const int MostPixels = 64_000_000;
 
     public const int ShortestSide = 32;
@@ -56,10 +56,29 @@ public static class PictureFile
     public static PictureResult Read(byte[] file)
     {
         if (file.Length > LargestBytes)
-            return new PictureResult.Refused(PictureProblem.TooLarge, LargestBytes / (1024.0 * 1024));
-        // Only the head is read here: size and kind are known before a pixel is decoded.
+            return TooLarge;
         using var data = SKData.CreateCopy(file);
-        using var codec = SKCodec.Create(data);
+        return Read(data);
+    }
+
+    /// <summary>Whether it can be read as a picture, to its end.</summary>
+    public static bool IsPicture(byte[] file) => Read(file) is PictureResult.Read;
+
+    /// <summary>Reads a file from disk, of which only what is needed at a time is in memory.</summary>
+    public static PictureResult ReadFrom(string path)
+    {
+        if (new FileInfo(path).Length > LargestBytes)
+            return TooLarge;
+        using SKData? data = SKData.Create(path);
+        return data is null ? new PictureResult.Refused(PictureProblem.NotAPicture) : Read(data);
+    }
+
+    private static PictureResult.Refused TooLarge => new(PictureProblem.TooLarge, LargestBytes / (1024.0 * 1024));
+
+    private static PictureResult Read(SKData file)
+    {
+        // Only the head is read here: size and kind are known before a pixel is decoded.
+        using SKCodec? codec = SKCodec.Create(file);
         if (codec is null || codec.EncodedFormat is not (SKEncodedImageFormat.Jpeg or SKEncodedImageFormat.Png or SKEncodedImageFormat.Webp))
             return new PictureResult.Refused(PictureProblem.NotAPicture);
         var size = codec.Info;
@@ -69,12 +88,9 @@ public static class PictureFile
             return new PictureResult.Refused(PictureProblem.TooManyPixels, MostPixels);
         if (Math.Min(size.Width, size.Height) < ShortestSide)
             return new PictureResult.Refused(PictureProblem.TooSmall, ShortestSide);
-
-        using var srgb = SKColorSpace.CreateSrgb();
-        using var decoded = new SKBitmap(new SKImageInfo(size.Width, size.Height, SKColorType.Rgba8888, SKAlphaType.Unpremul, srgb));
-        if (codec.GetPixels(decoded.Info, decoded.GetPixels()) is not SKCodecResult.Success)
-            return new PictureResult.Refused(PictureProblem.Damaged);
-        return new PictureResult.Read(PhotographOf(Small(decoded), codec.EncodedOrigin), ColourProfile.IsIn(file));
+        return PictureRows.Read(codec, LongestKept) is { } photo
+            ? new PictureResult.Read(photo, ColourProfile.IsIn(file.AsSpan()))
+            : new PictureResult.Refused(PictureProblem.Damaged);
     }
 
     /// <summary>As a JPEG without any notes in it.</summary>
@@ -94,52 +110,4 @@ public static class PictureFile
         using SKData? data = pixmap.Encode(new SKJpegEncoderOptions(Quality, SKJpegEncoderDownsample.Downsample444, SKJpegEncoderAlphaOption.Ignore));
         return data?.ToArray() ?? throw new InvalidOperationException($"A picture of {photo.Width} by {photo.Height} pixels could not be written.");
     }
-
-    private static SKBitmap Small(SKBitmap bitmap)
-    {
-        var scale = Math.Min(1.0, (double)LongestKept / Math.Max(bitmap.Width, bitmap.Height));
-        if (scale == 1)
-            return bitmap;
-        var info = bitmap.Info.WithSize(Math.Max(1, (int)(bitmap.Width * scale)), Math.Max(1, (int)(bitmap.Height * scale)));
-        return bitmap.Resize(info, new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
-    }
-
-    /// <summary>Upright, and on white where it is clear.</summary>
-    private static Photograph PhotographOf(SKBitmap bitmap, SKEncodedOrigin origin)
-    {
-        int width = bitmap.Width, height = bitmap.Height;
-        var (across, down) = Turned(origin) ? (height, width) : (width, height);
-        var rgb = new byte[3 * width * height];
-        var pixels = bitmap.GetPixelSpan();
-        for (var y = 0; y < down; y++)
-        {
-            for (var x = 0; x < across; x++)
-            {
-                var (column, row) = Source(origin, x, y, width, height);
-                var from = 4 * (row * width + column);
-                var to = 3 * (y * across + x);
-                var alpha = pixels[from + 3];
-                for (var channel = 0; channel < 3; channel++)
-                    rgb[to + channel] = (byte)((pixels[from + channel] * alpha + 255 * (255 - alpha) + 127) / 255);
-            }
-        }
-
-        return new Photograph(across, down, rgb);
-    }
-
-    private static bool Turned(SKEncodedOrigin origin) =>
-        origin is SKEncodedOrigin.LeftTop or SKEncodedOrigin.RightTop or SKEncodedOrigin.RightBottom or SKEncodedOrigin.LeftBottom;
-
-    /// <summary>Where a pixel of the upright picture lies in the file (Exif orientation 1 to 8).</summary>
-    private static (int Column, int Row) Source(SKEncodedOrigin origin, int x, int y, int width, int height) => origin switch
-    {
-        SKEncodedOrigin.TopRight => (width - 1 - x, y),
-        SKEncodedOrigin.BottomRight => (width - 1 - x, height - 1 - y),
-        SKEncodedOrigin.BottomLeft => (x, height - 1 - y),
-        SKEncodedOrigin.LeftTop => (y, x),
-        SKEncodedOrigin.RightTop => (y, height - 1 - x),
-        SKEncodedOrigin.RightBottom => (width - 1 - y, height - 1 - x),
-        SKEncodedOrigin.LeftBottom => (width - 1 - y, x),
-        _ => (x, y),
-    };
 }

@@ -1,6 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Optics;
 using YoungTinge.Store;
+using YoungTinge.Web.Computing;
 using YoungTinge.Web.Hosting;
 
 namespace YoungTinge.Web.Cabinet;
@@ -9,7 +10,7 @@ namespace YoungTinge.Web.Cabinet;
 public static class FindDuplicates
 {
     public static void Map(RouteGroupBuilder api) => api.MapGet("/materials/duplicates", Handle)
-        .WithName("findDuplicates").Produces<IReadOnlyList<Duplicate>>().Fails(503);
+        .KeepsAnswer().WithName("findDuplicates").Produces<IReadOnlyList<Duplicate>>().Fails(503);
 
     private static async Task<IResult> Handle(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {

@@ -1,6 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Optics;
 using YoungTinge.Store;
+using YoungTinge.Web.Computing;
 using YoungTinge.Web.Hosting;
 using YoungTinge.Web.Mixing;
 
@@ -18,7 +19,7 @@ public static class GetCabinet
         bool IsRetired, int? Gauge, OpticsOrigin Origin, double? WorstDeltaE);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/materials", Handle)
-        .WithName("getCabinet").Produces<IReadOnlyList<MaterialView>>().Fails(503);
+        .KeepsAnswer().WithName("getCabinet").Produces<IReadOnlyList<MaterialView>>().Fails(503);
 
     private static async Task<IResult> Handle(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {

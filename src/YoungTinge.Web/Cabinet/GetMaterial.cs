@@ -1,5 +1,6 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Store;
+using YoungTinge.Web.Computing;
 using YoungTinge.Web.Hosting;
 using YoungTinge.Web.Mixing;
 
@@ -14,7 +15,7 @@ public static class GetMaterial
     public sealed record Answer(MaterialSheet Sheet, int Version, IReadOnlyList<DabView> Dabs);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/materials/{id}", Handle)
-        .WithName("getMaterial").Produces<Answer>().Fails(404, 503);
+        .KeepsAnswer().WithName("getMaterial").Produces<Answer>().Fails(404, 503);
 
     private static async Task<IResult> Handle(string id, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
         (await cabinet.ListAsync(await studio.IdAsync(cancel), cancel)).FirstOrDefault(kept => kept.Material.Id == id) is { } found

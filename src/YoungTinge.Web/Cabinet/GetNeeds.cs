@@ -1,6 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Planning;
 using YoungTinge.Store;
+using YoungTinge.Web.Computing;
 using YoungTinge.Web.Hosting;
 
 namespace YoungTinge.Web.Cabinet;
@@ -15,7 +16,7 @@ public static class GetNeeds
     public sealed record NeedView(string MaterialId, Measure Measure, double Amount, double? Short, IReadOnlyList<UseView> Uses);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/materials/needs", Handle)
-        .WithName("getNeeds").Produces<IReadOnlyList<NeedView>>().Fails(503);
+        .KeepsAnswer().WithName("getNeeds").Produces<IReadOnlyList<NeedView>>().Fails(503);
 
     private static async Task<IResult> Handle(
         Guid? commissionId, Guid? flowerId, CurrentStudio studio, CabinetStore cabinet, CommissionStore commissions, PieceStore pieces, CancellationToken cancel)

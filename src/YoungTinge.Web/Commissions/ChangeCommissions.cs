@@ -1,4 +1,3 @@
-using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats;
 using YoungTinge.Store;
 using YoungTinge.Web.Hosting;
@@ -8,16 +7,6 @@ namespace YoungTinge.Web.Commissions;
 /// <summary>Makes, changes and copies commissions.</summary>
 public static class ChangeCommissions
 {
-    private const int LongestName = 120;
-    private const int LongestPlace = 300;
-    private const int LongestNote = 2000;
-    private const int MostMarginDays = 60;
-    private const double ColdestCelsius = -10;
-    private const double WarmestCelsius = 50;
-
-    private static readonly DateOnly Earliest = new(2000, 1, 1);
-    private static readonly DateOnly Latest = new(2100, 1, 1);
-
     public sealed record Made(Guid Id);
 
     /// <param name="Version">To send with the next change.</param>
@@ -39,7 +28,7 @@ public static class ChangeCommissions
 
     private static async Task<IResult> Add(CommissionDetails request, CurrentStudio studio, CommissionStore commissions, CancellationToken cancel)
     {
-        if (Problems(request).ToList() is { Count: > 0 } problems)
+        if (StudioRules.Of(request).Lines() is { Count: > 0 } problems)
             return Trouble.NotPossible(problems);
         var id = Guid.CreateVersion7();
         await commissions.AddAsync(await studio.IdAsync(cancel), id, Trimmed(request), cancel);
@@ -51,7 +40,7 @@ public static class ChangeCommissions
     {
         if (IfMatch.VersionOf(request) is not { } madeFrom)
             return IfMatch.Missing();
-        if (Problems(details).ToList() is { Count: > 0 } problems)
+        if (StudioRules.Of(details).Lines() is { Count: > 0 } problems)
             return Trouble.NotPossible(problems);
         var studioId = await studio.IdAsync(cancel);
         if (await commissions.SaveAsync(studioId, id, madeFrom, Trimmed(details), cancel) is not { } version)
@@ -67,7 +56,7 @@ public static class ChangeCommissions
         if (await commissions.FindAsync(studioId, id, cancel) is not { } commission)
             return Trouble.NotFound();
         var details = Trimmed(commission.Details with { Name = request.Name, DueOn = request.DueOn, Status = CommissionStatus.Planned });
-        if (Problems(details).ToList() is { Count: > 0 } problems)
+        if (StudioRules.Of(details).Lines() is { Count: > 0 } problems)
             return Trouble.NotPossible(problems);
         var newId = Guid.CreateVersion7();
         var copied = new List<FlowerCopy>();
@@ -86,7 +75,7 @@ public static class ChangeCommissions
         Guid id, FlowerCopyRequest request, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, CopyStore copies,
         CancellationToken cancel)
     {
-        if (NameProblems(request.Name).ToList() is { Count: > 0 } problems)
+        if (StudioRules.OfName(request.Name).Lines() is { Count: > 0 } problems)
             return Trouble.NotPossible(problems);
         var studioId = await studio.IdAsync(cancel);
         if (await commissions.FindFlowerAsync(studioId, id, cancel) is not var (_, flower))
@@ -116,38 +105,4 @@ public static class ChangeCommissions
         ClientNote = details.ClientNote.Trim(),
         OwnNote = details.OwnNote.Trim(),
     };
-
-    internal static IEnumerable<FieldProblem> NameProblems(string name)
-    {
-        if (string.IsNullOrWhiteSpace(name))
-            yield return new FieldProblem("name", "nameMissing", null, null);
-        else if (name.Trim().Length > LongestName)
-            yield return new FieldProblem("name", "nameTooLong", LongestName, null);
-    }
-
-    private static IEnumerable<FieldProblem> Problems(CommissionDetails details)
-    {
-        foreach (var problem in NameProblems(details.Name))
-            yield return problem;
-        if (details.DueOn < Earliest || details.DueOn >= Latest)
-            yield return new FieldProblem("dueOn", "dateOutOfRange", null, null);
-        foreach (var (path, text, most) in new[] { ("place", details.Place, LongestPlace), ("clientNote", details.ClientNote, LongestNote), ("ownNote", details.OwnNote, LongestNote) })
-        {
-            if (text.Length > most)
-                yield return new FieldProblem(path, "tooLong", most, null);
-        }
-
-        if (details.RoomHumidityPercent is < 0 or > 100)
-            yield return new FieldProblem("roomHumidityPercent", "humidityOutOfRange", 100, null);
-        if (details.RoomCelsius is { } celsius && celsius is not (>= ColdestCelsius and <= WarmestCelsius))
-            yield return new FieldProblem("roomCelsius", "temperatureOutOfRange", WarmestCelsius, null);
-        if (details.MarginDays is < 0 or > MostMarginDays)
-            yield return new FieldProblem("marginDays", "marginOutOfRange", MostMarginDays, null);
-        if (!Enum.IsDefined(details.Light))
-            yield return new FieldProblem("light", "unknownWord", null, null);
-        if (!Enum.IsDefined(details.Status))
-            yield return new FieldProblem("status", "unknownWord", null, null);
-        if (!details.Diets.All(Enum.IsDefined<Diet>))
-            yield return new FieldProblem("diets", "unknownWord", null, null);
-    }
 }

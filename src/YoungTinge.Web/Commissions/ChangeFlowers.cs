@@ -24,8 +24,7 @@ public static class ChangeFlowers
 
     private static async Task<IResult> Add(Guid id, NewFlower request, CurrentStudio studio, CommissionStore commissions, CabinetStore cabinet, CancellationToken cancel)
     {
-        FieldProblem[] problems = [.. ChangeCommissions.NameProblems(request.Name), .. SaveCounts.Problems(request.Flowers, request.Buds)];
-        if (problems.Length > 0)
+        if (StudioRules.OfName(request.Name).Concat(StudioRules.OfCounts(request.Flowers, request.Buds)).Lines() is { Count: > 0 } problems)
             return Trouble.NotPossible(problems);
         var studioId = await studio.IdAsync(cancel);
         var materials = await cabinet.LoadAsync(studioId, cancel);
@@ -43,8 +42,7 @@ public static class ChangeFlowers
 
     private static async Task<IResult> Save(Guid id, Change change, CurrentStudio studio, CommissionStore commissions, CancellationToken cancel)
     {
-        FieldProblem[] problems = [.. ChangeCommissions.NameProblems(change.Name)];
-        if (problems.Length > 0)
+        if (StudioRules.OfName(change.Name).Lines() is { Count: > 0 } problems)
             return Trouble.NotPossible(problems);
         var studioId = await studio.IdAsync(cancel);
         if (await commissions.FindFlowerAsync(studioId, id, cancel) is not var (_, flower))

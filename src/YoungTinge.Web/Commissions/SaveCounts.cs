@@ -6,8 +6,6 @@ namespace YoungTinge.Web.Commissions;
 /// <summary>Changes how many of a flower are wanted; all amounts follow.</summary>
 public static class SaveCounts
 {
-    private const int Most = 5000;
-
     /// <param name="WasFlowers">That the change was made from.</param>
     public sealed record Request(int Flowers, int Buds, int WasFlowers, int WasBuds);
 
@@ -16,8 +14,7 @@ public static class SaveCounts
 
     private static async Task<IResult> Handle(Guid id, Request request, CurrentStudio studio, CommissionStore commissions, CancellationToken cancel)
     {
-        FieldProblem[] problems = [.. Problems(request.Flowers, request.Buds)];
-        if (problems.Length > 0)
+        if (StudioRules.OfCounts(request.Flowers, request.Buds).Lines() is { Count: > 0 } problems)
             return Trouble.NotPossible(problems);
         var studioId = await studio.IdAsync(cancel);
         if (await commissions.FindFlowerAsync(studioId, id, cancel) is not var (_, flower))
@@ -26,15 +23,5 @@ public static class SaveCounts
         return await commissions.SaveCountsAsync(studioId, was, request.Flowers, request.Buds, cancel)
             ? TypedResults.NoContent()
             : IfMatch.Changed();
-    }
-
-    internal static IEnumerable<FieldProblem> Problems(int flowers, int buds)
-    {
-        if (flowers is < 0 or > Most)
-            yield return new FieldProblem("flowers", "flowersOutOfRange", Most, null);
-        if (buds is < 0 or > Most)
-            yield return new FieldProblem("buds", "flowersOutOfRange", Most, null);
-        if (flowers == 0 && buds == 0)
-            yield return new FieldProblem("flowers", "noFlowers", null, null);
     }
 }

@@ -4,6 +4,7 @@ using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Planning;
 using YoungTinge.Store;
 using YoungTinge.Web.Commissions;
+using YoungTinge.Web.Computing;
 using YoungTinge.Web.Flowers;
 using YoungTinge.Web.Hosting;
 using YoungTinge.Web.Mixing;
@@ -27,7 +28,7 @@ public static class GetDustDay
     public sealed record Answer(CommissionView Commission, IReadOnlyList<PassView> Passes, double Minutes, int BrushChanges);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/commissions/{id:guid}/dust-day", Handle)
-        .WithName("getDustDay").Produces<Answer>().Fails(404, 503);
+        .KeepsAnswer().WithName("getDustDay").Produces<Answer>().Fails(404, 503);
 
     private static async Task<IResult> Handle(
         Guid id, QueryWord<Dusting>? dusting, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, RunSheetStore ticks, TimeProvider clock, CancellationToken cancel)

@@ -1,38 +1,54 @@
-using System.Text;
 using System.Text.Json;
 using YoungTinge.Store;
+using YoungTinge.Store.Archives;
+using YoungTinge.Web.Computing;
 using YoungTinge.Web.Hosting;
 
 namespace YoungTinge.Web.Files;
 
-/// <summary>Puts an archived studio in place of this one, and takes that back.</summary>
+/// <summary>Writes a studio as an archive, puts an archived one in place of this one, and takes that back.</summary>
 public static class Archive
 {
-    /// <summary>A studio of many years, with its pictures.</summary>
-    private const long LargestArchive = 512L * 1024 * 1024;
-
     public sealed record Answer(string StudioName);
 
     public static void Map(RouteGroupBuilder api)
     {
-        var files = api.MapGroup("/files/studio");
-        files.MapPost("/", Restore).TakesFile(LargestArchive).WithName("restoreStudio").Produces<Answer>().Fails(413, 422, 503);
-        files.MapPost("/preview", Preview).TakesFile(LargestArchive).WithName("previewStudio").Produces<Answer>().Fails(413, 422);
-        files.MapGet("/replaced", async (ArchiveStore archive, CancellationToken cancel) => TypedResults.Ok(await archive.ListReplacedAsync(cancel)))
+        var files = api.MapGroup("/files");
+        files.MapGet("/studio.zip", Write).WithName("getStudioArchive").Produces(200, contentType: "application/zip").Fails(503);
+        files.MapPost("/studio", Restore).TakesAnyFile().WithName("restoreStudio").Produces<Answer>().Fails(422, 503);
+        files.MapPost("/studio/preview", Preview).TakesFile(ArchiveHead.Bytes).WithName("previewStudio").Produces<Answer>().Fails(413, 422);
+        files.MapGet("/studio/replaced", async (ArchiveStore archive, CancellationToken cancel) => TypedResults.Ok(await archive.ListReplacedAsync(cancel)))
             .WithName("listReplacedStudios").Produces<IReadOnlyList<ReplacedStudio>>().Fails(503);
-        files.MapPost("/replaced/{state:int}", BringBack).WithName("bringBackStudio").Produces<Answer>().Fails(404, 422, 503);
+        files.MapPost("/studio/replaced/{state:int}", BringBack).WithName("bringBackStudio").Produces<Answer>().Fails(404, 422, 503);
     }
 
-    private static async Task<IResult> Restore(HttpRequest request, StudioStore studios, ArchiveStore archive, CancellationToken cancel)
+    private static async Task<IResult> Write(CurrentStudio studio, ArchiveStore archive, CancellationToken cancel)
     {
-        var text = Encoding.UTF8.GetString(await request.ReadFileAsync(cancel));
-        return Answered(await archive.RestoreAsync((await studios.FindFirstAsync(cancel))?.Id, text.TrimStart('\uFEFF'), cancel));
+        // Onto the disk first: the studio is read in one go however slow the line is, and its size is known, so a browser shows how far it is.
+        var file = Uploads.NewSpool();
+        try
+        {
+            await archive.WriteAsync(await studio.IdAsync(cancel), file, cancel);
+            file.Position = 0;
+            return TypedResults.File(file, "application/zip", "studio.zip");
+        }
+        catch
+        {
+            await file.DisposeAsync();
+            throw;
+        }
     }
 
-    /// <summary>Whose studio it is, so that nobody is asked whether a holiday picture shall take the place of hers.</summary>
+    private static Task<IResult> Restore(HttpContext context, StudioStore studios, ArchiveStore archive) => LongWork.TellAsync(context, async (progress, cancel) =>
+    {
+        await using var file = await context.Request.SpoolAsync(cancel);
+        return Answered(await archive.RestoreAsync((await studios.FindFirstAsync(cancel))?.Id, file, cancel, progress));
+    });
+
+    /// <summary>Whose studio it is, so that nobody is asked whether a holiday picture shall take the place of hers. The beginning of the file is enough.</summary>
     private static async Task<IResult> Preview(HttpRequest request, CancellationToken cancel)
     {
-        var (name, problem) = ArchiveStore.Look(Encoding.UTF8.GetString(await request.ReadFileAsync(cancel)).TrimStart('\uFEFF'));
+        var (name, problem) = ArchiveHead.Look(await request.ReadFileAsync(cancel));
         return problem is { } why ? Answered(new RestoreResult.Refused(why)) : TypedResults.Ok(new Answer(name!));
     }
 

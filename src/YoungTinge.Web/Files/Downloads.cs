@@ -34,8 +34,6 @@ public static class Downloads
         files.MapGet("/logbook.schema.json", () => File(OpenJson.SchemaOf<LogFile>("Young Tinge logbook"), Json, "logbook.schema.json")).Named("getLogbookSchema", Json);
         files.MapGet("/spectra.txt", async (CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
             File(SpectralReadings.Write(Readings(await LoadAsync(studio, cabinet, cancel))), "text/plain", "spectra.txt")).Named("getSpectra", "text/plain");
-        files.MapGet("/studio.json", async (CurrentStudio studio, ArchiveStore archive, CancellationToken cancel) =>
-            File(await archive.WriteAsync(await studio.IdAsync(cancel), cancel), Json, "studio.json")).Named("getStudioArchive", Json);
     }
 
     private static void Named(this RouteHandlerBuilder route, string name, string type) => route.WithName(name).Produces(200, contentType: type).Fails(503);

@@ -1,5 +1,6 @@
 using YoungTinge.Store;
 using YoungTinge.Web.Commissions;
+using YoungTinge.Web.Computing;
 using YoungTinge.Web.Hosting;
 
 namespace YoungTinge.Web.Flowers;
@@ -10,7 +11,7 @@ public static class GetFlower
     public sealed record Answer(Guid Id, string Name, int Flowers, int Buds, bool MustBeEdible, CommissionView Commission, IReadOnlyList<PieceView> Pieces);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/flowers/{id:guid}", Handle)
-        .WithName("getFlower").Produces<Answer>().Fails(404, 503);
+        .KeepsAnswer().WithName("getFlower").Produces<Answer>().Fails(404, 503);
 
     private static async Task<IResult> Handle(
         Guid id, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, TimeProvider clock, CancellationToken cancel)

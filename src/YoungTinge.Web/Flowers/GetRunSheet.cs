@@ -1,6 +1,7 @@
 using YoungTinge.Core.Planning;
 using YoungTinge.Store;
 using YoungTinge.Web.Commissions;
+using YoungTinge.Web.Computing;
 using YoungTinge.Web.Hosting;
 
 namespace YoungTinge.Web.Flowers;
@@ -17,7 +18,7 @@ public static class GetRunSheet
         Guid FlowerId, string FlowerName, CommissionView Commission, PieceView Piece, int PlanVersion, IReadOnlyList<StepView> Steps);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/pieces/{id:guid}/run-sheet", Handle)
-        .WithName("getRunSheet").Produces<Answer>().Fails(404, 503);
+        .KeepsAnswer().WithName("getRunSheet").Produces<Answer>().Fails(404, 503);
 
     private static async Task<IResult> Handle(
         Guid id, CurrentStudio studio, PieceStore pieces, CommissionStore commissions, CabinetStore cabinet, RunSheetStore ticks, TimeProvider clock, CancellationToken cancel)

@@ -1,9 +1,11 @@
+using YoungTinge.Core;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Schedule;
 using YoungTinge.Store;
+using YoungTinge.Web.Computing;
 using YoungTinge.Web.Hosting;
 using YoungTinge.Web.Mixing;
 
@@ -43,12 +45,12 @@ public static class ProposePlans
         {
             var approaches = Enum.GetValues<Approach>();
             var shares = new double[approaches.Length];
-            var found = approaches.AsParallel().AsOrdered().WithCancellation(stop).Select((approach, i) =>
+            var found = SideBySide.Select(approaches, (approach, i) =>
             {
                 var proposal = planner.Propose(approach, request.KeepPaste, stop, share => Tell(i, share));
                 Tell(i, 1);
                 return proposal;
-            }).OfType<Proposal>().ToList();
+            }, stop).OfType<Proposal>();
 
             void Tell(int i, double share)
             {

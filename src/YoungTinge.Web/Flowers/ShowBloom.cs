@@ -1,8 +1,10 @@
+using YoungTinge.Core;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Store;
+using YoungTinge.Web.Computing;
 using YoungTinge.Web.Hosting;
 
 namespace YoungTinge.Web.Flowers;
@@ -30,8 +32,8 @@ public static class ShowBloom
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/flowers/{id:guid}/bloom", Flower).WithName("getBloom").Produces<FlowerView>().Fails(404, 503);
-        api.MapGet("/commissions/{id:guid}/spray", Spray).WithName("getSpray").Produces<SprayView>().Fails(404, 503);
+        api.MapGet("/flowers/{id:guid}/bloom", Flower).KeepsAnswer().WithName("getBloom").Produces<FlowerView>().Fails(404, 503);
+        api.MapGet("/commissions/{id:guid}/spray", Spray).KeepsAnswer().WithName("getSpray").Produces<SprayView>().Fails(404, 503);
     }
 
     private static async Task<IResult> Flower(
@@ -62,7 +64,7 @@ public static class ShowBloom
     {
         var kinds = planned.Select(piece => piece.Piece).ToList();
         return new FlowerView(
-            flower.Id, flower.Name, flower.Flowers, flower.Buds, [.. planned.AsParallel().AsOrdered().Select(piece => View(piece, light, materials))],
+            flower.Id, flower.Name, flower.Flowers, flower.Buds, SideBySide.Select(planned, (piece, _) => View(piece, light, materials)),
             Bloom.Of(kinds), Bloom.LeavesOf(kinds), Bloom.ReachMm(kinds));
     }
 

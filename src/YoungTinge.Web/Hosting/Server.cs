@@ -1,12 +1,15 @@
 using System.IO.Compression;
-using FluentValidation;
 using Microsoft.AspNetCore.ResponseCompression;
 using Microsoft.Extensions.FileProviders;
+using Npgsql;
 using Serilog;
+using YoungTinge.Files.Pictures;
 using YoungTinge.Store;
+using YoungTinge.Store.Archives;
 using YoungTinge.Web.Bench;
 using YoungTinge.Web.Cabinet;
 using YoungTinge.Web.Commissions;
+using YoungTinge.Web.Computing;
 using YoungTinge.Web.DustDay;
 using YoungTinge.Web.Files;
 using YoungTinge.Web.Flowers;
@@ -50,6 +53,7 @@ public static class Server
         app.UseMiddleware<SafeHeaders>();
         app.UseMiddleware<SameOriginOnly>();
         app.UseStaticFiles(new StaticFileOptions { OnPrepareResponse = CacheFiles.Prepare });
+        app.UseMiddleware<OnWorkers>();
         MapPlaces(app);
         return app;
     }
@@ -59,18 +63,19 @@ public static class Server
         var services = builder.Services;
         services.AddNpgsqlDataSource(builder.Configuration.GetConnectionString(ConnectionName) ?? "");
         services.AddSingleton<StudioStore>().AddSingleton<CabinetStore>().AddSingleton<CommissionStore>().AddSingleton<PieceStore>()
-            .AddSingleton<RunSheetStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>().AddSingleton<PictureStore>().AddSingleton<PastePlanStore>().AddSingleton<PasteWorks>().AddScoped<PasteDays>().AddSingleton<PasteDayStore>().AddSingleton<ArchiveStore>()
-            .AddSingleton<BinStore>().AddSingleton<CopyStore>();
+            .AddSingleton<RunSheetStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>().AddSingleton<PictureStore>().AddSingleton<PastePlanStore>().AddSingleton<PasteWorks>().AddScoped<PasteDays>().AddSingleton<PasteDayStore>().AddSingleton(provider => new ArchiveStore(provider.GetRequiredService<NpgsqlDataSource>(), PictureFile.IsPicture))
+            .AddSingleton<BinStore>().AddSingleton<CopyStore>().AddSingleton<StateStore>().AddSingleton<LaidPictureStore>();
+        services.AddSingleton<Workers>().AddSingleton<KeptAnswers>();
         services.AddSingleton<PictureDesk>().AddSingleton<Reach>();
         services.AddScoped<CurrentStudio>().AddScoped<PastePlans>();
         services.AddSingleton(TimeProvider.System);
         services.ConfigureHttpJsonOptions(json => PlanJson.Configure(json.SerializerOptions));
         services.Configure<RouteHandlerOptions>(routes => routes.ThrowOnBadRequest = true);
-        services.AddValidatorsFromAssemblyContaining<Program>(ServiceLifetime.Singleton);
         services.AddProblemDetails();
         services.AddExceptionHandler<TroubleHandler>();
         services.AddOpenApi(OpenApiDocument.Configure);
-        services.AddHealthChecks().AddCheck<DatabaseCheck>("database", tags: ["ready"]);
+        services.AddSingleton<DatabaseWatch>().AddHostedService(provider => provider.GetRequiredService<DatabaseWatch>());
+        services.AddHealthChecks().AddCheck<DatabaseWatch>("database", tags: ["ready"]);
         services.AddResponseCompression(compression => compression.EnableForHttps = false);
         services.Configure<GzipCompressionProviderOptions>(gzip => gzip.Level = CompressionLevel.Fastest);
         services.Configure<BrotliCompressionProviderOptions>(brotli => brotli.Level = CompressionLevel.Fastest);

@@ -9,12 +9,8 @@ public static class Setup
 {
     public static async Task<int> RunAsync(string[] options)
     {
-        var configuration = new ConfigurationBuilder().AddEnvironmentVariables().Build();
-        if (configuration.GetConnectionString(Server.ConnectionName) is not { Length: > 0 } connection)
-        {
-            await Console.Error.WriteLineAsync($"Set ConnectionStrings__{Server.ConnectionName} to the database.");
+        if (Connection() is not { } connection)
             return 2;
-        }
 
         await using var dataSource = NpgsqlDataSource.Create(connection);
         if (options.Contains("--fresh"))
@@ -30,5 +26,14 @@ public static class Setup
         else if (await DemoStudio.SeedAsync(dataSource, TimeProvider.System.GetUtcNow(), CancellationToken.None))
             Console.WriteLine("The demo studio is ready.");
         return 0;
+    }
+
+    /// <summary>The database that a command is to work on; null, and said, if it was not told.</summary>
+    internal static string? Connection()
+    {
+        if (new ConfigurationBuilder().AddEnvironmentVariables().Build().GetConnectionString(Server.ConnectionName) is { Length: > 0 } connection)
+            return connection;
+        Console.Error.WriteLine($"Set ConnectionStrings__{Server.ConnectionName} to the database.");
+        return null;
     }
 }

@@ -20,6 +20,9 @@ public enum TroubleCode
     /// <summary>A picture that was only at hand is no longer there.</summary>
     PictureGone,
     DatabaseAway,
+
+    /// <summary>More is asked than can be computed at once.</summary>
+    Busy,
     Unexpected,
 }
 
@@ -68,6 +71,7 @@ public sealed class Trouble : ProblemDetails
         TroubleCode.InUse => "Something that is kept names it.",
         TroubleCode.PictureGone => "The picture is no longer at hand.",
         TroubleCode.DatabaseAway => "The database does not answer.",
+        TroubleCode.Busy => "Much is being computed just now. Try again in a moment.",
         _ => "Something went wrong here.",
     };
 }

@@ -1,23 +1,29 @@
 using Microsoft.AspNetCore.Diagnostics;
 using Npgsql;
+using YoungTinge.Web.Computing;
 
 namespace YoungTinge.Web.Hosting;
 
 /// <summary>Turns what was thrown into an answer: by kind of exception, never by its text.</summary>
 internal sealed class TroubleHandler(ILogger<TroubleHandler> log) : IExceptionHandler
 {
+    private const string RetryAfterSeconds = "2";
+
     public async ValueTask<bool> TryHandleAsync(HttpContext context, Exception exception, CancellationToken cancel)
     {
         if (exception is OperationCanceledException && context.RequestAborted.IsCancellationRequested)
             return true;
         var trouble = exception switch
         {
+            BusyException => Trouble.Result(StatusCodes.Status503ServiceUnavailable, TroubleCode.Busy),
             BadHttpRequestException bad => Trouble.ForStatus(bad.StatusCode),
             // A server error with its own SQLSTATE is our mistake, unless the server is on its way up or down.
             PostgresException { IsTransient: false } => Trouble.ForStatus(StatusCodes.Status500InternalServerError),
             NpgsqlException or NoStudioException => Trouble.Result(StatusCodes.Status503ServiceUnavailable, TroubleCode.DatabaseAway),
             _ => Trouble.ForStatus(StatusCodes.Status500InternalServerError),
         };
+        if (trouble.StatusCode == StatusCodes.Status503ServiceUnavailable)
+            context.Response.Headers.RetryAfter = RetryAfterSeconds;
         if (trouble.StatusCode >= StatusCodes.Status500InternalServerError)
             log.LogError(exception, "{Method} {Path} failed", context.Request.Method, context.Request.Path);
         await trouble.ExecuteAsync(context);

@@ -9,10 +9,37 @@ internal static class Uploads
     public static RouteHandlerBuilder TakesFile(this RouteHandlerBuilder route, long largestBytes) =>
         route.WithMetadata(new RequestSizeLimitAttribute(largestBytes));
 
+    /// <summary>Lets one route take whatever there is room for on the disk.</summary>
+    public static RouteHandlerBuilder TakesAnyFile(this RouteHandlerBuilder route) => route.WithMetadata(new DisableRequestSizeLimitAttribute());
+
+    /// <summary>For small files, into memory.</summary>
     public static async Task<byte[]> ReadFileAsync(this HttpRequest request, CancellationToken cancel)
     {
         using var file = new MemoryStream();
         await request.Body.CopyToAsync(file, cancel);
         return file.ToArray();
     }
+
+    /// <summary>For large ones, onto the disk; stands at its beginning.</summary>
+    public static async Task<FileStream> SpoolAsync(this HttpRequest request, CancellationToken cancel)
+    {
+        var file = NewSpool();
+        try
+        {
+            await request.Body.CopyToAsync(file, cancel);
+            await file.FlushAsync(cancel);
+            file.Position = 0;
+            return file;
+        }
+        catch
+        {
+            await file.DisposeAsync();
+            throw;
+        }
+    }
+
+    /// <summary>A file for as long as a request lasts: it is gone when it is closed.</summary>
+    public static FileStream NewSpool() => new(
+        Path.Combine(Path.GetTempPath(), $"young-tinge-{Guid.NewGuid():N}"),
+        new FileStreamOptions { Mode = FileMode.CreateNew, Access = FileAccess.ReadWrite, Options = FileOptions.Asynchronous | FileOptions.DeleteOnClose, Share = FileShare.Read | FileShare.Delete });
 }

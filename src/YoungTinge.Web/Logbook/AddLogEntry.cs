@@ -1,4 +1,3 @@
-using FluentValidation;
 using YoungTinge.Core.Coats;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -15,33 +14,23 @@ public static class AddLogEntry
 {
     public sealed record Request(Guid PieceId, LogSubject Subject, Lab Actual, string Note);
 
-    public sealed class Rules : AbstractValidator<Request>
-    {
-        public const int LongestNote = 2000;
-
-        public Rules()
-        {
-            RuleFor(r => r.Actual).Must(PlanCheck.IsColour).WithErrorCode("notAColour");
-            RuleFor(r => r.Note).MaximumLength(LongestNote).WithErrorCode("tooLong");
-        }
-    }
-
     public static void Map(RouteGroupBuilder api) => api.MapPut("/log-entries/{id:guid}", Handle)
         .WithName("addLogEntry").Produces(204).Fails(404, 422, 503);
 
     private static async Task<IResult> Handle(
-        Guid id, Request request, IValidator<Request> rules, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, LogbookStore logbook,
+        Guid id, Request request, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, LogbookStore logbook,
         TimeProvider clock, CancellationToken cancel)
     {
-        if (rules.Problems(request) is { Count: > 0 } problems)
-            return Trouble.NotPossible(problems);
         var studioId = await studio.IdAsync(cancel);
         if (await pieces.FindAsync(studioId, request.PieceId, cancel) is not { } piece)
             return Trouble.NotFound();
         var materials = await cabinet.LoadAsync(studioId, cancel);
         var zones = BuildUp.Of(piece.Plan, piece.Piece.Shape(), materials);
         var predicted = request.Subject == LogSubject.Paste ? zones[0].Colours[0] : zones.First(zone => zone.Zone == ZoneOf(request.Subject)).Finished;
-        await logbook.AddAsync(studioId, new LogEntry(id, request.PieceId, request.Subject, predicted, request.Actual, request.Note.Trim(), clock.GetUtcNow()), cancel);
+        var entry = new LogEntry(id, request.PieceId, request.Subject, predicted, request.Actual, request.Note.Trim(), clock.GetUtcNow());
+        if (StudioRules.Of(entry).Lines() is { Count: > 0 } problems)
+            return Trouble.NotPossible(problems);
+        await logbook.AddAsync(studioId, entry, cancel);
         return TypedResults.NoContent();
     }
 

@@ -1,6 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Store;
+using YoungTinge.Web.Computing;
 using YoungTinge.Web.Hosting;
 
 namespace YoungTinge.Web.Mixing;
@@ -15,7 +16,7 @@ public static class GetDoseLadder
     public sealed record Answer(ColourView Paste, double LimitGPer100g, IReadOnlyList<RungView> Rungs);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/materials/{id}/dose-ladder", Handle)
-        .WithName("getDoseLadder").Produces<Answer>().Fails(404, 503);
+        .KeepsAnswer().WithName("getDoseLadder").Produces<Answer>().Fails(404, 503);
 
     private static async Task<IResult> Handle(string id, string baseId, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {

@@ -1,6 +1,4 @@
-using FluentValidation;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Store;
@@ -21,49 +19,21 @@ public static class KeepBatch
 
     public sealed record Answer(int Version);
 
-    public sealed class Rules : AbstractValidator<Request>
-    {
-        public const int LongestName = 120;
-        public const int LongestNote = 2000;
-        public const int LongestPlace = 120;
-
-        public Rules()
-        {
-            RuleFor(r => r.Name).Must(name => !string.IsNullOrWhiteSpace(name)).WithErrorCode("nameMissing").MaximumLength(LongestName).WithErrorCode("tooLong");
-            RuleFor(r => r.Target).Must(PlanCheck.IsColour).WithErrorCode("notAColour");
-            RuleFor(r => r.Measured).Must(lab => lab is not { } measured || PlanCheck.IsColour(measured)).WithErrorCode("notAColour");
-            RuleFor(r => r.Note).MaximumLength(LongestNote).WithErrorCode("tooLong");
-            When(r => r.Made is not null, () =>
-            {
-                RuleFor(r => r.Made!.KeptIn).MaximumLength(LongestPlace).WithErrorCode("tooLong").OverridePropertyName("made.keptIn");
-                RuleFor(r => r.Made!.LeftG).Must((r, left) => left >= 0 && left <= r.Made!.Grams).WithErrorCode("leftOutOfRange").OverridePropertyName("made.leftG");
-            });
-        }
-    }
-
     public static void Map(RouteGroupBuilder api) => api.MapPut("/batches/{id:guid}", Handle)
         .WithName("keepBatch").Produces<Answer>().Fails(404, 412, 422, 503);
 
     private static async Task<IResult> Handle(
-        Guid id, Request request, IValidator<Request> rules, CurrentStudio studio, BatchStore batches, CabinetStore cabinet, CancellationToken cancel)
+        Guid id, Request request, CurrentStudio studio, BatchStore batches, CabinetStore cabinet, CancellationToken cancel)
     {
         var studioId = await studio.IdAsync(cancel);
         var materials = await cabinet.LoadAsync(studioId, cancel);
-        FieldProblem[] problems =
-        [
-            .. rules.Problems(request), .. SearchProblems.OfMass(request.PasteG, "pasteG"),
-            .. SearchProblems.OfRecipe(request.Recipe, "recipe", materials),
-            .. request.Made is { } mixed
-                ? SearchProblems.OfMass(mixed.Grams, "made.grams").Concat(SearchProblems.OfRecipe(mixed.Recipe, "made.recipe", materials))
-                : [],
-        ];
-        if (problems.Length > 0)
-            return Trouble.NotPossible(problems);
         var batch = new Batch(
             id, request.CommissionId, request.Name.Trim(), request.Recipe, request.PasteG, request.Target, request.Measured, request.Note.Trim(), request.Version)
         {
             Made = request.Made is { } made ? made with { Recipe = made.Recipe.WithoutNothing(), KeptIn = made.KeptIn.Trim() } : null,
         };
+        if (StudioRules.Of(batch, materials).Lines() is { Count: > 0 } problems)
+            return Trouble.NotPossible(problems);
         return await batches.SaveAsync(studioId, batch, cancel) switch
         {
             SaveBatchResult.Saved saved => TypedResults.Ok(new Answer(saved.Version)),

@@ -35,8 +35,8 @@ public static class LookAtRecipe
         var materials = await cabinet.LoadAsync(await studio.IdAsync(cancel), cancel);
         FieldProblem[] problems =
         [
-            .. SearchProblems.OfRecipe(request.Recipe, "recipe", materials), .. SearchProblems.OfTarget(request.Target),
-            .. SearchProblems.OfMass(request.PasteG, "pasteG"),
+            .. StudioRules.OfRecipe(request.Recipe, "recipe", materials).Lines(), .. SearchProblems.OfTarget(request.Target),
+            .. StudioRules.OfMass(request.PasteG, "pasteG").Lines(),
         ];
         return problems.Length > 0 ? Trouble.NotPossible(problems) : TypedResults.Ok(Look(request, materials, cancel));
     }

@@ -42,7 +42,7 @@ public static class PlanLetDown
             yield return new FieldProblem("unitsWanted", "unitsOutOfRange", MostUnits, null);
         if (!BenchScale.IsPossible(request.ScaleG))
             yield return new FieldProblem("scaleG", "scaleOutOfRange", BenchScale.CoarsestG, null);
-        foreach (var problem in SearchProblems.OfMass(request.PasteG, "pasteG"))
+        foreach (var problem in StudioRules.OfMass(request.PasteG, "pasteG").Lines())
             yield return problem;
     }
 }

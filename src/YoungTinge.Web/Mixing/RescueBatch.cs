@@ -2,6 +2,7 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Store;
+using YoungTinge.Web.Computing;
 using YoungTinge.Web.Hosting;
 
 namespace YoungTinge.Web.Mixing;
@@ -44,8 +45,8 @@ public static class RescueBatch
         var search = (request.Filters ?? FiltersView.None).Apply(new RecipeSearch(request.Recipe.BaseId, request.Target, request.NeedG));
         FieldProblem[] problems =
         [
-            .. SearchProblems.OfRecipe(request.Recipe, "recipe", materials), .. SearchProblems.OfMass(request.HaveG, "haveG"),
-            .. SearchProblems.OfMass(request.NeedG, "needG"),
+            .. StudioRules.OfRecipe(request.Recipe, "recipe", materials).Lines(), .. StudioRules.OfMass(request.HaveG, "haveG").Lines(),
+            .. StudioRules.OfMass(request.NeedG, "needG").Lines(),
             .. request.Measured is { } measured ? SearchProblems.OfTarget(measured, "measured") : [],
         ];
         if (problems.Length == 0)

@@ -5,6 +5,7 @@ using YoungTinge.Core.Planning;
 using YoungTinge.Files.Tables;
 using YoungTinge.Store;
 using YoungTinge.Web.Commissions;
+using YoungTinge.Web.Computing;
 using YoungTinge.Web.Files;
 using YoungTinge.Web.Hosting;
 
@@ -43,7 +44,7 @@ public static class GetPasteDay
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/paste-day", Handle).WithName("getPasteDay").Produces<Answer>().Fails(503);
+        api.MapGet("/paste-day", Handle).KeepsAnswer().WithName("getPasteDay").Produces<Answer>().Fails(503);
         api.MapGet("/paste-day/shopping.csv", ShoppingCsv).WithName("getShoppingCsv").Produces(200, contentType: "text/csv").Fails(503);
     }
 

@@ -1,10 +1,12 @@
 using System.Text.Json;
+using YoungTinge.Core;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Marble;
 using YoungTinge.Core.Optics;
 using YoungTinge.Core.Planning;
 using YoungTinge.Store;
 using YoungTinge.Web.Commissions;
+using YoungTinge.Web.Computing;
 using YoungTinge.Web.Flowers;
 using YoungTinge.Web.Hosting;
 using YoungTinge.Web.Mixing;
@@ -61,7 +63,7 @@ public static class PlanMarble
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/flowers/{id:guid}/marble", Get).WithName("getMarble").Produces<Answer>().Fails(404, 503);
+        api.MapGet("/flowers/{id:guid}/marble", Get).KeepsAnswer().WithName("getMarble").Produces<Answer>().Fails(404, 503);
         api.MapPost("/flowers/{id:guid}/marble/look", Look).WithName("lookAtMarble").Produces<LookView>().Fails(404, 422, 503);
         api.MapPost("/flowers/{id:guid}/marble/folds", Folds).WithName("foldMarble").Produces<FoldsView>().Fails(404, 422, 503);
         api.MapPut("/flowers/{id:guid}/marble", Save).WithName("saveMarble").Produces<KeptAnswer>().Fails(404, 412, 422, 503);
@@ -109,12 +111,12 @@ public static class PlanMarble
         {
             var grams = plan.Grams(flower.All);
             var thicknessMm = plan.ThicknessMm(flower.All);
-            var folds = Enumerable.Range(0, MarblePlan.MostFolds + 1).AsParallel().AsOrdered().WithCancellation(cancel).Select(number =>
+            var folds = SideBySide.Select([.. Enumerable.Range(0, MarblePlan.MostFolds + 1)], (number, _) =>
             {
                 var sheet = MarbleSheet.Of(plan, number, grams, thicknessMm, materials);
                 return new FoldView(MarbleSeenView.From(sheet.Seen()), PictureView.From(sheet.Picture(Math.Min(FoldMm, MostOfSheet * sheet.SideMm), Math.Min(FoldMm, MostOfSheet * sheet.SideMm) * 3 / 4, FoldColumns)));
-            }).ToList();
-            var flat = folds.FindIndex(fold => fold.Seen.Look == MarbleLook.Flat);
+            }, cancel);
+            var flat = Array.FindIndex(folds, fold => fold.Seen.Look == MarbleLook.Flat);
             return TypedResults.Ok(new FoldsView(flat < 0 ? folds : folds[..(flat + 1)], flat < 0 ? null : flat));
         }, cancel);
 
@@ -127,6 +129,6 @@ public static class PlanMarble
     [
         .. MarbleCheck.Problems(plan, works)
             .Select(problem => new FieldProblem(problem.Path, JsonNamingPolicy.CamelCase.ConvertName(problem.Code.ToString()), problem.Limit, null)),
-        .. plan.Stripes.Take(MarblePlan.MostPastes).SelectMany((stripe, i) => SearchProblems.OfRecipe(stripe.Recipe, $"stripes[{i}].recipe", materials)),
+        .. plan.Stripes.Take(MarblePlan.MostPastes).SelectMany((stripe, i) => StudioRules.OfRecipe(stripe.Recipe, $"stripes[{i}].recipe", materials).Lines()),
     ];
 }

@@ -4,8 +4,8 @@ using YoungTinge.Core.Ombre;
 using YoungTinge.Core.Planning;
 using YoungTinge.Store;
 using YoungTinge.Web.Commissions;
+using YoungTinge.Web.Computing;
 using YoungTinge.Web.Hosting;
-using YoungTinge.Web.Mixing;
 
 namespace YoungTinge.Web.PasteDay;
 
@@ -20,7 +20,7 @@ public static class PlanOmbre
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/flowers/{id:guid}/ombre", Get).WithName("getOmbre").Produces<Answer>().Fails(404, 503);
+        api.MapGet("/flowers/{id:guid}/ombre", Get).KeepsAnswer().WithName("getOmbre").Produces<Answer>().Fails(404, 503);
         api.MapPost("/flowers/{id:guid}/ombre/look", Look).WithName("lookAtOmbre").Produces<OmbreView>().Fails(404, 422, 503);
         api.MapPost("/flowers/{id:guid}/ombre/dusted", Dusted).WithName("dustOmbre").Produces<IReadOnlyList<DustedShadeView>>().Fails(404, 422, 503);
         api.MapPut("/flowers/{id:guid}/ombre", Save).WithName("saveOmbre").Produces<KeptAnswer>().Fails(404, 412, 422, 503);
@@ -63,8 +63,8 @@ public static class PlanOmbre
         List<FieldProblem> problems =
         [
             .. OmbreCheck.Problems(plan, works).Select(Line),
-            .. SearchProblems.OfRecipe(plan.First, "first", materials), .. SearchProblems.OfRecipe(plan.Last, "last", materials),
-            .. plan.Middle is { } middle ? SearchProblems.OfRecipe(middle.Recipe, "middle.recipe", materials) : [],
+            .. StudioRules.OfRecipe(plan.First, "first", materials).Lines(), .. StudioRules.OfRecipe(plan.Last, "last", materials).Lines(),
+            .. plan.Middle is { } middle ? StudioRules.OfRecipe(middle.Recipe, "middle.recipe", materials).Lines() : [],
         ];
         return problems.Count > 0 ? problems : [.. OmbreCheck.Colours(plan, materials).Select(Line)];
     }

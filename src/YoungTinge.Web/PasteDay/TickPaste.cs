@@ -55,5 +55,5 @@ public static class TickPaste
         })];
     }
 
-    private static string Short(string name) => name.Length <= Mixing.KeepBatch.Rules.LongestName ? name : name[..Mixing.KeepBatch.Rules.LongestName];
+    private static string Short(string name) => name.Length <= StudioRules.LongestName ? name : name[..StudioRules.LongestName];
 }

@@ -24,13 +24,13 @@ public static class AddPicture
     private static async Task<IResult> Keep(
         Guid flowerId, Guid id, string? name, HttpRequest request, CurrentStudio studio, PictureStore pictures, PictureDesk desk, CancellationToken cancel)
     {
-        switch (PictureFile.Read(await request.ReadFileAsync(cancel)))
+        switch (await desk.TakeInAsync(request, cancel))
         {
             case PictureResult.Read read:
                 var kept = new KeptPicture(id, flowerId, Shortened(name), read.SaysItsColours ? PictureMarks.AsItIs : PictureMarks.None, 1);
                 if (!await pictures.AddAsync(await studio.IdAsync(cancel), kept, PictureFile.WriteJpeg(read.Photo), cancel))
                     return await TooManyOrMissing(flowerId, studio, pictures, cancel);
-                return TypedResults.Ok(Laid(id, read.Photo, desk));
+                return TypedResults.Ok(new Answer(id, read.Photo.Width, read.Photo.Height));
             case PictureResult.Refused refused:
                 return PictureProblems.Of(refused);
             default:
@@ -38,17 +38,18 @@ public static class AddPicture
         }
     }
 
-    private static async Task<IResult> LayOut(Guid id, HttpRequest request, PictureDesk desk, CancellationToken cancel) =>
-        PictureFile.Read(await request.ReadFileAsync(cancel)) switch
-        {
-            PictureResult.Read read => TypedResults.Ok(Laid(id, read.Photo, desk)),
-            var refused => PictureProblems.Of((PictureResult.Refused)refused),
-        };
-
-    private static Answer Laid(Guid id, Photograph photo, PictureDesk desk)
+    private static async Task<IResult> LayOut(Guid id, HttpRequest request, CurrentStudio studio, PictureDesk desk, CancellationToken cancel)
     {
-        desk.Lay(id, photo);
-        return new Answer(id, photo.Width, photo.Height);
+        switch (await desk.TakeInAsync(request, cancel))
+        {
+            case PictureResult.Read { Photo: var photo }:
+                await desk.LayAsync(await studio.IdAsync(cancel), id, photo, cancel);
+                return TypedResults.Ok(new Answer(id, photo.Width, photo.Height));
+            case PictureResult.Refused refused:
+                return PictureProblems.Of(refused);
+            default:
+                throw new InvalidOperationException("A picture is read or refused.");
+        }
     }
 
     private static async Task<IResult> TooManyOrMissing(Guid flowerId, CurrentStudio studio, PictureStore pictures, CancellationToken cancel) =>

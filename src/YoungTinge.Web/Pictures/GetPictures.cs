@@ -1,5 +1,4 @@
 using YoungTinge.Core.Pictures;
-using YoungTinge.Files.Pictures;
 using YoungTinge.Store;
 using YoungTinge.Web.Hosting;
 
@@ -24,6 +23,6 @@ public static class GetPictures
     private static async Task<IResult> Image(Guid id, CurrentStudio studio, PictureStore pictures, CancellationToken cancel) =>
         await pictures.FindJpegAsync(await studio.IdAsync(cancel), id, cancel) is { } jpeg ? TypedResults.File(jpeg, "image/jpeg") : Trouble.NotFound();
 
-    private static IResult DabImage(Guid id, PictureDesk desk) =>
-        desk.Find(id) is { } photo ? TypedResults.File(PictureFile.WriteJpeg(photo), "image/jpeg") : Trouble.Result(StatusCodes.Status404NotFound, TroubleCode.PictureGone);
+    private static async Task<IResult> DabImage(Guid id, CurrentStudio studio, LaidPictureStore laid, CancellationToken cancel) =>
+        await laid.FindJpegAsync(await studio.IdAsync(cancel), id, cancel) is { } jpeg ? TypedResults.File(jpeg, "image/jpeg") : Trouble.Result(StatusCodes.Status404NotFound, TroubleCode.PictureGone);
 }

@@ -1,26 +1,55 @@
 using Microsoft.Extensions.Caching.Memory;
 using YoungTinge.Core.Pictures;
+using YoungTinge.Files.Pictures;
+using YoungTinge.Store;
+using YoungTinge.Web.Computing;
+using YoungTinge.Web.Hosting;
 
 namespace YoungTinge.Web.Pictures;
 
 /// <summary>
-/// Pictures that are being looked at, unpacked: a drag over a zone must not unpack a file each time. Also holds those that are only
-/// read and not kept, such as dabs. A few at a time; what has not been looked at for a while goes.
+/// Pictures that are being looked at, unpacked: a drag over a zone must not unpack a file each time. What is kept is in the database;
+/// here are only a few of them, and what has not been looked at for a while goes.
 /// </summary>
-public sealed class PictureDesk : IDisposable
+public sealed class PictureDesk(PictureStore pictures, LaidPictureStore laid, Workers workers, TimeProvider clock) : IDisposable
 {
-    private const long MostBytes = 160_000_000;
+    private const long MostBytes = 96_000_000;
     private static readonly TimeSpan Kept = TimeSpan.FromMinutes(30);
 
-    private readonly MemoryCache pictures = new(new MemoryCacheOptions { SizeLimit = MostBytes });
+    private readonly MemoryCache unpacked = new(new MemoryCacheOptions { SizeLimit = MostBytes, CompactionPercentage = 0.25 });
 
-    /// <summary>Null if it is not there.</summary>
-    public Photograph? Find(Guid id) => pictures.Get<Photograph>(id);
+    /// <summary>A file that is sent, made small and upright. One at a time: unpacking takes memory.</summary>
+    public async Task<PictureResult> TakeInAsync(HttpRequest request, CancellationToken cancel)
+    {
+        await using var file = await request.SpoolAsync(cancel);
+        return await workers.UnpackAsync(() => PictureFile.ReadFrom(file.Name), cancel);
+    }
 
-    public Photograph Lay(Guid id, Photograph photo) =>
-        pictures.Set(id, photo, new MemoryCacheEntryOptions { Size = photo.Rgb.Length, SlidingExpiration = Kept });
+    /// <summary>Lays out a picture that is only to be read.</summary>
+    public Task LayAsync(Guid studioId, Guid id, Photograph photo, CancellationToken cancel)
+    {
+        TakeAway(studioId, id);
+        return laid.LayAsync(studioId, id, PictureFile.WriteJpeg(photo), clock.GetUtcNow(), cancel);
+    }
 
-    public void TakeAway(Guid id) => pictures.Remove(id);
+    /// <summary>A picture of a flower; null if there is no such picture.</summary>
+    public async Task<Photograph?> FindAsync(Guid studioId, Guid id, CancellationToken cancel) =>
+        Unpacked(studioId, id) ?? await UnpackAsync(studioId, id, await pictures.FindJpegAsync(studioId, id, cancel), cancel);
 
-    public void Dispose() => pictures.Dispose();
+    /// <summary>A picture that was laid out; null if it is no longer there.</summary>
+    public async Task<Photograph?> FindLaidAsync(Guid studioId, Guid id, CancellationToken cancel) =>
+        Unpacked(studioId, id) ?? await UnpackAsync(studioId, id, await laid.FindJpegAsync(studioId, id, cancel), cancel);
+
+    public void TakeAway(Guid studioId, Guid id) => unpacked.Remove((studioId, id));
+
+    public void Dispose() => unpacked.Dispose();
+
+    private Photograph? Unpacked(Guid studioId, Guid id) => unpacked.Get<Photograph>((studioId, id));
+
+    private async Task<Photograph?> UnpackAsync(Guid studioId, Guid id, byte[]? jpeg, CancellationToken cancel)
+    {
+        if (jpeg is null || await workers.UnpackAsync(() => PictureFile.Read(jpeg), cancel) is not PictureResult.Read { Photo: var photo })
+            return null;
+        return unpacked.Set((studioId, id), photo, new MemoryCacheEntryOptions { Size = photo.Rgb.Length, SlidingExpiration = Kept });
+    }
 }

@@ -1,6 +1,5 @@
 using YoungTinge.Core.Pictures;
 using YoungTinge.Files.Pictures;
-using YoungTinge.Store;
 using YoungTinge.Web.Hosting;
 using YoungTinge.Web.Mixing;
 
@@ -30,13 +29,5 @@ internal static class PictureProblems
         if (boxes.Count > MostBoxes)
             problems.Add(new FieldProblem("boxes", "tooManyBoxes", MostBoxes, null));
         return problems;
-    }
-
-    /// <summary>Off the desk, or unpacked from what was kept; null if there is no such picture.</summary>
-    public static async Task<Photograph?> FindAsync(this PictureDesk desk, Guid id, Guid studioId, PictureStore pictures, CancellationToken cancel)
-    {
-        if (desk.Find(id) is { } photo)
-            return photo;
-        return await pictures.FindJpegAsync(studioId, id, cancel) is { } jpeg && PictureFile.Read(jpeg) is PictureResult.Read read ? desk.Lay(id, read.Photo) : null;
     }
 }

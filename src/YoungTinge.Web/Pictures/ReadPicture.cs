@@ -1,6 +1,5 @@
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Pictures;
-using YoungTinge.Store;
 using YoungTinge.Web.Hosting;
 using YoungTinge.Web.Mixing;
 
@@ -34,11 +33,11 @@ public static class ReadPicture
         api.MapPost("/pictures/{id:guid}/divide", Divide).WithName("dividePicture").Produces<Division>().Fails(404, 422, 503);
     }
 
-    private static async Task<IResult> Read(Guid id, Request request, CurrentStudio studio, PictureStore pictures, PictureDesk desk, CancellationToken cancel) =>
-        await desk.FindAsync(id, await studio.IdAsync(cancel), pictures, cancel) is { } photo ? ColoursOf(photo, request) : Trouble.NotFound();
+    private static async Task<IResult> Read(Guid id, Request request, CurrentStudio studio, PictureDesk desk, CancellationToken cancel) =>
+        await desk.FindAsync(await studio.IdAsync(cancel), id, cancel) is { } photo ? ColoursOf(photo, request) : Trouble.NotFound();
 
-    private static IResult ReadDab(Guid id, Request request, PictureDesk desk) =>
-        desk.Find(id) is { } photo ? ColoursOf(photo, request) : Trouble.Result(StatusCodes.Status404NotFound, TroubleCode.PictureGone);
+    private static async Task<IResult> ReadDab(Guid id, Request request, CurrentStudio studio, PictureDesk desk, CancellationToken cancel) =>
+        await desk.FindLaidAsync(await studio.IdAsync(cancel), id, cancel) is { } photo ? ColoursOf(photo, request) : Trouble.Result(StatusCodes.Status404NotFound, TroubleCode.PictureGone);
 
     private static IResult ColoursOf(Photograph photo, Request request)
     {
@@ -49,13 +48,13 @@ public static class ReadPicture
             light.HasCast, ColourView.From(light.Cast.Look), light.UnsureDeltaE, light.Doubts, [.. request.Boxes.Select(box => PatchView.From(light.Read(photo, box)))]));
     }
 
-    private static async Task<IResult> Divide(Guid id, DivideRequest request, CurrentStudio studio, PictureStore pictures, PictureDesk desk, CancellationToken cancel)
+    private static async Task<IResult> Divide(Guid id, DivideRequest request, CurrentStudio studio, PictureDesk desk, CancellationToken cancel)
     {
         if (PictureProblems.OfBoxes(request.Light, []) is { Count: > 0 } problems)
             return Trouble.NotPossible(problems);
         if (request.Meant is { IsPossible: false })
             return Trouble.NotPossible([new FieldProblem("meant", "loopNotPossible", MeantFlower.MostPoints, null)]);
-        if (await desk.FindAsync(id, await studio.IdAsync(cancel), pictures, cancel) is not { } photo)
+        if (await desk.FindAsync(await studio.IdAsync(cancel), id, cancel) is not { } photo)
             return Trouble.NotFound();
         var division = FlowerDivision.Of(photo, LightReading.Of(photo, request.Light), request.SeenAs, request.Meant, request.Light.Mark);
         if (!division.IsClear)

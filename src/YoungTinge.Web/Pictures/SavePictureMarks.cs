@@ -31,9 +31,10 @@ public static class SavePictureMarks
 
     private static async Task<IResult> Remove(Guid id, CurrentStudio studio, PictureStore pictures, PictureDesk desk, CancellationToken cancel)
     {
-        if (!await pictures.RemoveAsync(await studio.IdAsync(cancel), id, cancel))
+        var studioId = await studio.IdAsync(cancel);
+        if (!await pictures.RemoveAsync(studioId, id, cancel))
             return Trouble.NotFound();
-        desk.TakeAway(id);
+        desk.TakeAway(studioId, id);
         return TypedResults.NoContent();
     }
 }

@@ -1,6 +1,7 @@
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Targets;
 using YoungTinge.Store;
+using YoungTinge.Web.Computing;
 using YoungTinge.Web.Hosting;
 using YoungTinge.Web.Mixing;
 
@@ -27,8 +28,8 @@ public static class CheckCohesion
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/flowers/{id:guid}/cohesion", OfFlower).WithName("getFlowerCohesion").Produces<IReadOnlyList<PairView>>().Fails(404, 503);
-        api.MapGet("/commissions/{id:guid}/cohesion", OfCommission).WithName("getCommissionCohesion").Produces<IReadOnlyList<PairView>>().Fails(404, 503);
+        api.MapGet("/flowers/{id:guid}/cohesion", OfFlower).KeepsAnswer().WithName("getFlowerCohesion").Produces<IReadOnlyList<PairView>>().Fails(404, 503);
+        api.MapGet("/commissions/{id:guid}/cohesion", OfCommission).KeepsAnswer().WithName("getCommissionCohesion").Produces<IReadOnlyList<PairView>>().Fails(404, 503);
     }
 
     private static async Task<IResult> OfFlower(Guid id, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CancellationToken cancel)

@@ -48,7 +48,9 @@ export function Characterise({
   const sort = sheet.kind === 'colourant' ? 'paste' : 'dust'
   const amounts = firstAmounts[sort]
   const pastes = offered(materials, 'paste')
-  const [baseId, setBaseId] = useState(pastes[0]?.id ?? '')
+  const [chosenBase, setBaseId] = useState<string | null>(null)
+  // The cabinet may come after the page; until it does there is no paste to learn on.
+  const baseId = chosenBase ?? pastes[0]?.id ?? ''
   const begin = amounts.map((amount): Dab => ({ amount, colour: null, reflectance: null }))
   // Reading dabs takes a while: a reload must not cost them.
   const kept = useKept<Dab[]>(`dabs/${sheet.id ?? 'new'}/${sort}`, begin, isDabs)
@@ -215,7 +217,7 @@ export function Characterise({
         <button
           type="button"
           className="btn btn-primary btn-sm"
-          disabled={read.length === 0 || learn.isPending}
+          disabled={read.length === 0 || baseId === '' || learn.isPending}
           onClick={() => learn.mutate()}
         >
           {t('dabs.learn', { count: read.length })}

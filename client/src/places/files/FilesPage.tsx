@@ -30,7 +30,7 @@ export function FilesPage() {
       </Part>
       <Part title={t('files.studio.title')} help={t('files.studio.help')}>
         <ul className="text-sm">
-          <Out href="/api/files/studio.json">{t('files.studio.out')}</Out>
+          <Out href="/api/files/studio.zip">{t('files.studio.out')}</Out>
         </ul>
         <StudioArchive />
       </Part>

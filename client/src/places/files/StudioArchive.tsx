@@ -1,10 +1,13 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import { answer, api, upload } from '../../api/api'
+import { answer, api, upload, uploadLarge } from '../../api/api'
 import { queries } from '../../api/queries'
 import { FileButton } from '../../shared/FileButton'
 import { Failure } from '../../shared/Message'
+
+/** So much of an archive tells whose it is; the rest may be gigabytes. */
+const headBytes = 256 * 1024
 
 /** Puts an archive in place of the whole studio, after asking; and takes it back. */
 export function StudioArchive() {
@@ -12,12 +15,13 @@ export function StudioArchive() {
   const client = useQueryClient()
   const [file, setFile] = useState<File | null>(null)
   const replaced = useQuery(queries.replacedStudio())
+  const [share, setShare] = useState(0)
   const readAll = () => {
     setFile(null)
     void client.invalidateQueries()
   }
   const restore = useMutation({
-    mutationFn: (file: File) => upload<{ studioName: string }>('/api/files/studio', file),
+    mutationFn: (file: File) => uploadLarge<{ studioName: string }>('/api/files/studio', file, setShare),
     onSuccess: readAll,
   })
   const bringBack = useMutation({
@@ -27,14 +31,15 @@ export function StudioArchive() {
   })
   // What it is comes first: a holiday picture is not offered in place of a studio.
   const look = useMutation({
-    mutationFn: (chosen: File) => upload<{ studioName: string }>('/api/files/studio/preview', chosen),
+    mutationFn: (chosen: File) =>
+      upload<{ studioName: string }>('/api/files/studio/preview', chosen.slice(0, headBytes)),
     onSuccess: (_, chosen) => setFile(chosen),
   })
   return (
     <div className="mt-3 text-sm">
       <FileButton
         label={t('files.studio.file')}
-        accept=".json,application/json"
+        accept=".zip,.json,application/zip,application/json"
         onFile={(chosen) => {
           restore.reset()
           bringBack.reset()
@@ -49,13 +54,33 @@ export function StudioArchive() {
           <p className="font-semibold">{t('files.studio.ask', { file: file.name, name: look.data?.studioName })}</p>
           <p>{t('files.studio.askHelp')}</p>
           <div className="mt-2 flex gap-2">
-            <button className="btn btn-sm" disabled={restore.isPending} onClick={() => restore.mutate(file)}>
+            <button
+              className="btn btn-sm"
+              disabled={restore.isPending}
+              onClick={() => {
+                setShare(0)
+                restore.mutate(file)
+              }}
+            >
               {t('files.studio.yes')}
             </button>
-            <button className="btn btn-sm" onClick={() => setFile(null)}>
+            <button className="btn btn-sm" disabled={restore.isPending} onClick={() => setFile(null)}>
               {t('files.preview.leave')}
             </button>
           </div>
+          {restore.isPending && (
+            <p className="mt-2 flex flex-wrap items-center gap-3">
+              <progress
+                className="progress progress-primary w-40"
+                aria-label={t('files.studio.progress')}
+                max={1}
+                value={share}
+              />
+              <span className="quiet">
+                {t(share < 0.5 ? 'files.studio.sending' : 'files.studio.reading', { percent: Math.round(share * 100) })}
+              </span>
+            </p>
+          )}
         </div>
       )}
       {(restore.data ?? bringBack.data) && (

@@ -1,0 +1,152 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats;
+using YoungTinge.Core.Mixing;
+
+namespace YoungTinge.Store;
+
+/// <summary>Something in what is to be kept that cannot be.</summary>
+/// <param name="Path">The field, as in its JSON.</param>
+/// <param name="Limit">The limit that was passed, if it is one.</param>
+/// <param name="Material">The material that it is about, by id.</param>
+public sealed record Fault(string Path, string Code, double? Limit = null, string? Material = null);
+
+/// <summary>What a studio, its commissions, flowers, batches and log entries may be: asked before they are kept, and of an archive before it is taken in.</summary>
+public static class StudioRules
+{
+    public const int LongestName = 120;
+    public const int LongestNote = 2000;
+    public const int MostFlowers = 5000;
+
+    private const int LongestPlace = 300;
+    private const int LongestKeptIn = 120;
+    private const int LongestTimeZone = 60;
+    private const int MostMarginDays = 60;
+    private const int MostDoses = 8;
+    private const double ColdestCelsius = -10;
+    private const double WarmestCelsius = 50;
+
+    /// <summary>No day or moment in a studio lies before it.</summary>
+    public static readonly DateOnly Earliest = new(2000, 1, 1);
+
+    /// <summary>None lies on it or after it.</summary>
+    public static readonly DateOnly Latest = new(2100, 1, 1);
+
+    public static IEnumerable<Fault> Of(Studio studio)
+    {
+        foreach (var fault in OfName(studio.Name))
+            yield return fault;
+        if (studio.Maker.Trim().Length > LongestName)
+            yield return new Fault("maker", "nameTooLong", LongestName);
+        if (studio.TimeZone.Length > LongestTimeZone || !TimeZoneInfo.TryFindSystemTimeZoneById(studio.TimeZone, out _))
+            yield return new Fault("timeZone", "unknownTimeZone");
+        // Three letters, as ISO 4217 writes them; whether they name a currency is for the browser, which knows them.
+        if (studio.Currency.Length != 3 || !studio.Currency.All(char.IsAsciiLetterUpper))
+            yield return new Fault("currency", "unknownCurrency");
+        if (!Enum.IsDefined(studio.Measuring.Measures))
+            yield return new Fault("measures", "unknownWord");
+        if (!BenchScale.IsPossible(studio.Measuring.ScaleG))
+            yield return new Fault("scaleG", "scaleOutOfRange", BenchScale.CoarsestG);
+        if (studio.Measuring.LeftoverDeltaE is not (>= Measuring.LeastDeltaE and <= Measuring.MostDeltaE))
+            yield return new Fault("leftoverDeltaE", "leftoverDeltaEOutOfRange", Measuring.MostDeltaE);
+    }
+
+    public static IEnumerable<Fault> OfName(string name)
+    {
+        if (string.IsNullOrWhiteSpace(name))
+            yield return new Fault("name", "nameMissing");
+        else if (name.Trim().Length > LongestName)
+            yield return new Fault("name", "nameTooLong", LongestName);
+    }
+
+    public static IEnumerable<Fault> Of(CommissionDetails details)
+    {
+        foreach (var fault in OfName(details.Name))
+            yield return fault;
+        if (details.DueOn < Earliest || details.DueOn >= Latest)
+            yield return new Fault("dueOn", "dateOutOfRange");
+        foreach (var (path, text, most) in new[] { ("place", details.Place, LongestPlace), ("clientNote", details.ClientNote, LongestNote), ("ownNote", details.OwnNote, LongestNote) })
+        {
+            if (text.Length > most)
+                yield return new Fault(path, "tooLong", most);
+        }
+
+        if (details.RoomHumidityPercent is < 0 or > 100)
+            yield return new Fault("roomHumidityPercent", "humidityOutOfRange", 100);
+        if (details.RoomCelsius is { } celsius && celsius is not (>= ColdestCelsius and <= WarmestCelsius))
+            yield return new Fault("roomCelsius", "temperatureOutOfRange", WarmestCelsius);
+        if (details.MarginDays is < 0 or > MostMarginDays)
+            yield return new Fault("marginDays", "marginOutOfRange", MostMarginDays);
+        if (!Enum.IsDefined(details.Light))
+            yield return new Fault("light", "unknownWord");
+        if (!Enum.IsDefined(details.Status))
+            yield return new Fault("status", "unknownWord");
+        if (!details.Diets.All(Enum.IsDefined<Diet>))
+            yield return new Fault("diets", "unknownWord");
+    }
+
+    public static IEnumerable<Fault> OfCounts(int flowers, int buds)
+    {
+        if (flowers is < 0 or > MostFlowers)
+            yield return new Fault("flowers", "flowersOutOfRange", MostFlowers);
+        if (buds is < 0 or > MostFlowers)
+            yield return new Fault("buds", "flowersOutOfRange", MostFlowers);
+        if (flowers == 0 && buds == 0)
+            yield return new Fault("flowers", "noFlowers");
+    }
+
+    public static IEnumerable<Fault> Of(Batch batch, Materials materials)
+    {
+        if (string.IsNullOrWhiteSpace(batch.Name))
+            yield return new Fault("name", "nameMissing");
+        else if (batch.Name.Length > LongestName)
+            yield return new Fault("name", "tooLong", LongestName);
+        if (!PlanCheck.IsColour(batch.Target))
+            yield return new Fault("target", "notAColour");
+        if (batch.Measured is { } measured && !PlanCheck.IsColour(measured))
+            yield return new Fault("measured", "notAColour");
+        if (batch.Note.Length > LongestNote)
+            yield return new Fault("note", "tooLong", LongestNote);
+        foreach (var fault in OfMass(batch.PasteG, "pasteG").Concat(OfRecipe(batch.Recipe, "recipe", materials)))
+            yield return fault;
+        if (batch.Made is not { } made)
+            yield break;
+        if (made.KeptIn.Length > LongestKeptIn)
+            yield return new Fault("made.keptIn", "tooLong", LongestKeptIn);
+        if (!(made.LeftG >= 0 && made.LeftG <= made.Grams))
+            yield return new Fault("made.leftG", "leftOutOfRange", made.Grams);
+        foreach (var fault in OfMass(made.Grams, "made.grams").Concat(OfRecipe(made.Recipe, "made.recipe", materials)))
+            yield return fault;
+    }
+
+    public static IEnumerable<Fault> OfMass(double grams, string path)
+    {
+        if (grams is not (> 0 and <= SearchCheck.MostPasteG))
+            yield return new Fault(path, "massOutOfRange", SearchCheck.MostPasteG);
+    }
+
+    /// <summary>A recipe as a hand may try it: doses over their load limit are shown, not refused.</summary>
+    public static IEnumerable<Fault> OfRecipe(PasteRecipe recipe, string path, Materials materials)
+    {
+        if (!materials.Has<PasteBase>(recipe.BaseId))
+            yield return new Fault($"{path}.baseId", "unknownMaterial");
+        if (recipe.Doses.Count > MostDoses)
+            yield return new Fault($"{path}.doses", "tooManyInMix", MostDoses);
+        foreach (var (i, dose) in recipe.Doses.Index())
+        {
+            if (!materials.Has<Colourant>(dose.ColourantId))
+                yield return new Fault($"{path}.doses[{i}].colourantId", "unknownMaterial");
+            if (recipe.Doses.Take(i).Any(other => other.ColourantId == dose.ColourantId))
+                yield return new Fault($"{path}.doses[{i}].colourantId", "sameColourTwice", null, dose.ColourantId);
+            if (dose.GPer100g is not (>= 0 and <= MadeBatch.MostGPer100g))
+                yield return new Fault($"{path}.doses[{i}].gPer100g", "doseEnormous", MadeBatch.MostGPer100g, dose.ColourantId);
+        }
+    }
+
+    public static IEnumerable<Fault> Of(LogEntry entry)
+    {
+        if (!PlanCheck.IsColour(entry.Actual) || !PlanCheck.IsColour(entry.Predicted))
+            yield return new Fault("actual", "notAColour");
+        if (entry.Note.Length > LongestNote)
+            yield return new Fault("note", "tooLong", LongestNote);
+    }
+}

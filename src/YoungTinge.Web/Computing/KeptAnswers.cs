@@ -1,0 +1,71 @@
+using System.Collections.Concurrent;
+using System.Text.Json;
+using Microsoft.AspNetCore.Http.Json;
+using Microsoft.Extensions.Caching.Memory;
+using Microsoft.Extensions.Options;
+using YoungTinge.Store;
+using YoungTinge.Web.Hosting;
+
+namespace YoungTinge.Web.Computing;
+
+/// <summary>
+/// Views that are computed from what is kept: computed once for each state of the studio, and once for all who ask at the same time.
+/// A view is only as old as the last change, so nobody sees another answer than she would have got without this.
+/// </summary>
+public sealed class KeptAnswers(StateStore states, TimeProvider clock, IOptions<JsonOptions> json) : IDisposable
+{
+    private const long MostBytes = 64_000_000;
+
+    /// <summary>Days begin at a full quarter of an hour in every time zone, so what counts days is never told a day late.</summary>
+    private static readonly TimeSpan SameDay = TimeSpan.FromMinutes(15);
+
+    private readonly MemoryCache kept = new(new MemoryCacheOptions { SizeLimit = MostBytes });
+    private readonly ConcurrentDictionary<string, Task<byte[]?>> underWay = new();
+
+    /// <summary>Answers a request from what is kept, or computes it.</summary>
+    public async ValueTask<object?> AnswerAsync(HttpContext context, Guid studioId, Func<ValueTask<object?>> compute)
+    {
+        var cancel = context.RequestAborted;
+        // Before anything is read: an answer may be newer than the state it is kept under, never older.
+        var state = await states.OfAsync(studioId, cancel);
+        var question = $"{studioId} {clock.GetUtcNow().Ticks / SameDay.Ticks} {state} {context.Request.Path}{context.Request.QueryString}";
+        if (kept.Get<byte[]>(question) is { } known)
+            return Json(known);
+
+        var first = new TaskCompletionSource<byte[]?>(TaskCreationOptions.RunContinuationsAsynchronously);
+        if (underWay.GetOrAdd(question, first.Task) is var asked && asked != first.Task)
+            // Whoever asked first may have failed or hung up; then each finds out for herself.
+            return await asked.WaitAsync(cancel) is { } theirs ? Json(theirs) : await compute();
+
+        byte[]? answer = null;
+        try
+        {
+            var result = await compute();
+            if (result is not IValueHttpResult { Value: { } value } || (result as IStatusCodeHttpResult)?.StatusCode != StatusCodes.Status200OK)
+                return result;
+            answer = JsonSerializer.SerializeToUtf8Bytes(value, value.GetType(), json.Value.SerializerOptions);
+            kept.Set(question, answer, new MemoryCacheEntryOptions { Size = answer.Length, SlidingExpiration = SameDay });
+            return Json(answer);
+        }
+        finally
+        {
+            underWay.TryRemove(question, out _);
+            first.SetResult(answer);
+        }
+    }
+
+    public void Dispose() => kept.Dispose();
+
+    private static IResult Json(byte[] answer) => TypedResults.Bytes(answer, "application/json; charset=utf-8");
+}
+
+internal static class KeptAnswerRules
+{
+    /// <summary>For a view that depends on nothing but the studio, its address and the day.</summary>
+    public static RouteHandlerBuilder KeepsAnswer(this RouteHandlerBuilder route) => route.AddEndpointFilter(async (invocation, next) =>
+    {
+        var context = invocation.HttpContext;
+        var studio = await context.RequestServices.GetRequiredService<CurrentStudio>().IdAsync(context.RequestAborted);
+        return await context.RequestServices.GetRequiredService<KeptAnswers>().AnswerAsync(context, studio, () => next(invocation));
+    });
+}

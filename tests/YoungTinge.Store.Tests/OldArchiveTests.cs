@@ -1,0 +1,72 @@
+using System.IO.Compression;
+using System.Text.Json.Nodes;
+using YoungTinge.Files.Pictures;
+using YoungTinge.Store.Archives;
+using YoungTinge.Testing;
+
+namespace YoungTinge.Store.Tests;
+
+/// <summary>Archives as each earlier build wrote them, of the demo of its time with a picture.</summary>
+public sealed class OldArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
+{
+    private static readonly CancellationToken Cancel = CancellationToken.None;
+
+    private static byte[] Archived(int version)
+    {
+        using var packed = File.OpenRead(Path.Combine(AppContext.BaseDirectory, "OldArchives", $"studio-{version}.json.gz"));
+        using var unpacked = new GZipStream(packed, CompressionMode.Decompress);
+        using var bytes = new MemoryStream();
+        unpacked.CopyTo(bytes);
+        return bytes.ToArray();
+    }
+
+    [Theory]
+    [InlineData(5)]
+    [InlineData(6)]
+    [InlineData(8)]
+    [InlineData(9)]
+    [InlineData(10)]
+    public async Task An_archive_of_an_earlier_build_comes_in_whole(int version)
+    {
+        await demo.ResetAsync();
+        var studios = new StudioStore(demo.DataSource);
+        var archive = new ArchiveStore(demo.DataSource, PictureFile.IsPicture);
+        var own = await archive.WriteAsync((await studios.FindFirstAsync(Cancel))!.Id);
+        var old = Archived(version);
+        var rows = JsonNode.Parse(old)!["tables"]!.AsObject();
+        Assert.Equal(("Saltmarsh Lane Sugar Room", null), ArchiveHead.Look(old.AsSpan(0, ArchiveHead.Bytes < old.Length ? ArchiveHead.Bytes : old.Length)));
+
+        var current = (await studios.FindFirstAsync(Cancel))!.Id;
+        Assert.Equal(new RestoreResult.Restored("Saltmarsh Lane Sugar Room"), await archive.RestoreAsync(current, old));
+        var studioId = (await studios.FindFirstAsync(Cancel))!.Id;
+        var restored = await archive.WriteAsync(studioId);
+        foreach (var (table, kept) in rows)
+            Assert.True(kept!.AsArray().Count == ArchiveBytes.Read(restored)["tables"]![table]!.AsArray().Count, table);
+        var flower = (await new CommissionStore(demo.DataSource).ListAsync(studioId, Cancel)).Flowers[0];
+        var picture = Assert.Single(await new PictureStore(demo.DataSource).ListAsync(studioId, flower.Id, Cancel));
+        Assert.True(PictureFile.IsPicture((await new PictureStore(demo.DataSource).FindJpegAsync(studioId, picture.Id, Cancel))!));
+
+        // Written anew it is one of this build, and comes in the same; what was there before can be had back.
+        Assert.IsType<RestoreResult.Restored>(await archive.RestoreAsync(studioId, restored));
+        Assert.Equal(restored, await archive.WriteAsync(studioId));
+        var first = (await archive.ListReplacedAsync(Cancel))[^1];
+        Assert.IsType<RestoreResult.Restored>(await archive.BringBackAsync(studioId, first.Id, Cancel));
+        Assert.Equal(own, await archive.WriteAsync(current));
+    }
+
+    [Theory]
+    [InlineData("""{"format": "young-tinge-studio", "version": 12, "studio": {"name": "Later"}, "tables": {}}""", ArchiveProblem.OtherVersion)]
+    [InlineData("""{"format": "young-tinge-studio", "version": 4, "studio": {"name": "Too early"}, "tables": {}}""", ArchiveProblem.OtherVersion)]
+    [InlineData("""{"format": "young-tinge-studio", "version": 9, "studio": {"name": "Empty"}, "tables": {}}""", ArchiveProblem.Damaged)]
+    [InlineData("PK, but no zip", ArchiveProblem.NotAnArchive)]
+    [InlineData("", ArchiveProblem.NotAnArchive)]
+    public async Task What_this_build_cannot_read_is_said_and_nothing_changes(string file, ArchiveProblem problem)
+    {
+        await demo.ResetAsync();
+        var archive = new ArchiveStore(demo.DataSource, PictureFile.IsPicture);
+        var current = (await new StudioStore(demo.DataSource).FindFirstAsync(Cancel))!.Id;
+        var before = await archive.WriteAsync(current);
+        Assert.Equal(problem, Assert.IsType<RestoreResult.Refused>(await archive.RestoreAsync(current, System.Text.Encoding.UTF8.GetBytes(file))).Problem);
+        Assert.Equal(before, await archive.WriteAsync(current));
+    }
+}
