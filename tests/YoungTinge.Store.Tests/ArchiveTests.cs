@@ -114,6 +114,18 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
         { "tables/material/5/absorption=[1,2,3]", ArchiveProblem.Damaged },
         { "tables/commission/0/studio_id=\"7c9e6679-7425-40de-944b-e07fc1f90ae7\"", ArchiveProblem.Damaged },
         { "tables/piece/0/plan={}", ArchiveProblem.Damaged },
+        { "tables/piece/0/plan/coats=[{\"loadMgPerCm2\": 1}]", ArchiveProblem.Damaged },
+        { "tables/piece/0/plan/coats=[null]", ArchiveProblem.Damaged },
+        { "tables/piece/0/length_mm=\"NaN\"", ArchiveProblem.Damaged },
+        { "tables/commission/0/due_on=\"0044-03-15 BC\"", ArchiveProblem.Damaged },
+        { "tables/log_entry/0/logged_at=\"infinity\"", ArchiveProblem.Damaged },
+        { "tables/log_entry/0/note=\"a\\u0000b\"", ArchiveProblem.Damaged },
+        { "studio/time_zone=\"Mars/Olympus\"", ArchiveProblem.Damaged },
+        { "tables/commission/0/diets=[null]", ArchiveProblem.Damaged },
+        { "tables/material/5/scattering/3=-1", ArchiveProblem.Damaged },
+        { "tables/material/5/scattering/3=null", ArchiveProblem.Damaged },
+        { "tables/flower/0/flowers=-3", ArchiveProblem.Damaged },
+        { "tables/picture/0/marks/samples=[null]", ArchiveProblem.Damaged },
         { "tables/piece/0/outline_id=\"hexagon\"", ArchiveProblem.Damaged },
         { "tables/piece/0/form={\"role\":\"petal\"}", ArchiveProblem.Damaged },
         { "tables/commission/0/diets=[\"breatharian\"]", ArchiveProblem.Damaged },
@@ -130,7 +142,10 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
         var archive = ArchiveBytes.Read(before);
         var (path, value) = (change.Split('=', 2)[0].Split('/'), change.Split('=', 2)[1]);
         var at = path[..^1].Aggregate(archive, (node, step) => int.TryParse(step, out var index) ? node[index]! : node[step]!);
-        at[path[^1]] = JsonNode.Parse(value);
+        if (at is JsonArray list)
+            list[int.Parse(path[^1])] = JsonNode.Parse(value);
+        else
+            at[path[^1]] = JsonNode.Parse(value);
         Assert.Equal(problem, Assert.IsType<RestoreResult.Refused>(await Archive.RestoreAsync(studioId, ArchiveBytes.With(before, archive))).Problem);
         Assert.Equal(before, await Archive.WriteAsync(studioId));
         Assert.Empty(await Archive.ListReplacedAsync(Cancel));

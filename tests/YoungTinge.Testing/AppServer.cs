@@ -10,6 +10,7 @@ public sealed class AppServer(string connectionString) : IAsyncDisposable
     private static readonly TimeSpan LongestStart = TimeSpan.FromSeconds(60);
 
     private readonly int port = FreePort();
+    private readonly List<string> errors = [];
     private Process? process;
 
     public Uri Address => new($"http://127.0.0.1:{port}");
@@ -23,9 +24,15 @@ public sealed class AppServer(string connectionString) : IAsyncDisposable
             Environment = { ["ConnectionStrings__Studio"] = connectionString },
             RedirectStandardOutput = true,
         });
-        process!.OutputDataReceived += (_, _) => { };
+        process!.OutputDataReceived += (_, line) => Keep(line.Data);
         process.BeginOutputReadLine();
 
+        await UntilReadyAsync();
+    }
+
+    /// <summary>Waits until it says that it is ready.</summary>
+    public async Task UntilReadyAsync()
+    {
         using var http = new HttpClient();
         var waited = Stopwatch.StartNew();
         while (true)
@@ -40,9 +47,34 @@ public sealed class AppServer(string connectionString) : IAsyncDisposable
                 // Not listening yet.
             }
 
-            if (process.HasExited || waited.Elapsed > LongestStart)
+            if (process!.HasExited || waited.Elapsed > LongestStart)
                 throw new InvalidOperationException("The server did not start.");
             await Task.Delay(50);
+        }
+    }
+
+    /// <summary>What it logged as its own failures, newest last, with where they came from.</summary>
+    public IReadOnlyList<string> Errors
+    {
+        get
+        {
+            lock (errors)
+                return [.. errors];
+        }
+    }
+
+    public int ProcessId => process?.Id ?? 0;
+
+    private void Keep(string? line)
+    {
+        if (line is null)
+            return;
+        lock (errors)
+        {
+            if (line.Contains(" ERR]", StringComparison.Ordinal))
+                errors.Add(line);
+            else if (errors.Count is > 0 and < 500 && !line.StartsWith('['))
+                errors[^1] += "\n" + line;
         }
     }
 

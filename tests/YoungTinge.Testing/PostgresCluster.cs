@@ -1,3 +1,4 @@
+using System.Diagnostics;
 using Npgsql;
 
 namespace YoungTinge.Testing;
@@ -18,6 +19,39 @@ public sealed class PostgresCluster : IAsyncDisposable
     {
         var port = new NpgsqlConnectionStringBuilder(ConnectionString).Port;
         return Repository.RunAsync("scripts/postgres", "start", folder, $"{port}");
+    }
+
+    /// <summary>Kills the database as a power cut would, and waits until all of it is gone.</summary>
+    public async Task KillAsync()
+    {
+        var pid = int.Parse((await File.ReadAllLinesAsync(Path.Combine(folder, "data", "postmaster.pid")))[0]);
+        var all = Process.GetProcessesByName("postgres").Where(process => process.Id == pid || ParentOf(process.Id) == pid).ToList();
+        // The first of them first: it would otherwise bring the others back.
+        foreach (var process in all.OrderBy(process => process.Id != pid))
+        {
+            process.Kill();
+            await process.WaitForExitAsync();
+        }
+    }
+
+    private static int? ParentOf(int pid)
+    {
+        try
+        {
+            return int.Parse(File.ReadAllText($"/proc/{pid}/stat").Split(") ")[^1].Split(' ')[1]);
+        }
+        catch (IOException)
+        {
+            return null;
+        }
+    }
+
+    /// <summary>Holds the whole database still, as a disk that does not answer does; false lets it go on.</summary>
+    public async Task FreezeAsync(bool frozen)
+    {
+        var pid = int.Parse((await File.ReadAllLinesAsync(Path.Combine(folder, "data", "postmaster.pid")))[0]);
+        foreach (var process in Process.GetProcessesByName("postgres").Where(process => process.Id == pid || ParentOf(process.Id) == pid))
+            await Process.Start("kill", [frozen ? "-STOP" : "-CONT", $"{process.Id}"]).WaitForExitAsync();
     }
 
     public Task StopAsync() => Repository.RunAsync("scripts/postgres", "stop", folder);

@@ -90,6 +90,15 @@ public sealed class UploadTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
             using var response = await http.SendAsync(request);
             Assert.Equal(HttpStatusCode.Forbidden, response.StatusCode);
         }
+
+        // A browser that does not say it in one word names the page's origin.
+        foreach (var (origin, status) in new[] { ("https://elsewhere.example", HttpStatusCode.Forbidden), ("null", HttpStatusCode.Forbidden), ($"http://127.0.0.1:{http.BaseAddress!.Port + 1}", HttpStatusCode.Forbidden), ($"http://127.0.0.1:{http.BaseAddress!.Port}", HttpStatusCode.UnprocessableEntity) })
+        {
+            using var request = new HttpRequestMessage(HttpMethod.Post, "/api/palettes/read") { Content = new ByteArrayContent([1, 2, 3]) };
+            request.Headers.Add("Origin", origin);
+            using var response = await http.SendAsync(request);
+            Assert.Equal((origin, status), (origin, response.StatusCode));
+        }
     }
 
     [Fact]

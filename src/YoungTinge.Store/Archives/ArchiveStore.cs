@@ -149,7 +149,7 @@ public sealed class ArchiveStore(NpgsqlDataSource dataSource, Func<byte[], bool>
     /// <summary>Rows that break a rule of the database or of the job, or a file of another shape; not a full disk, for which the archive can do nothing.</summary>
     private static bool IsDamage(Exception exception) => exception switch
     {
-        DamagedArchiveException or InvalidDataException or JsonException or ArgumentException or FormatException or InvalidOperationException { InnerException: null } => true,
+        DamagedArchiveException or InvalidDataException or JsonException or NotSupportedException or ArgumentException or FormatException or InvalidOperationException { InnerException: null } => true,
         PostgresException postgres => postgres.SqlState[..2] is "21" or "22" or "23" or "42" or "54",
         _ => false,
     };

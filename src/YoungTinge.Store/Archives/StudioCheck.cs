@@ -27,7 +27,8 @@ internal static class StudioCheck
         await EachAsync(connection, "studio", $"select {StudioStore.Columns} from studio where id = $1", reader => Check(StudioRules.Of(StudioStore.Read(reader))));
         at("material");
         var sheets = (await CabinetStore.SheetsAsync(connection, studioId, cancel)).Select(kept => kept.Sheet).ToList();
-        Check(sheets.SelectMany(SheetCheck.Problems));
+        if (!Check(sheets.SelectMany(SheetCheck.Problems)))
+            throw new DamagedArchiveException("material");
         var materials = new Materials(sheets.Select(sheet => MaterialFromSheet.Convert(sheet, sheet.Id!)));
         await EachAsync(connection, "commission", $"select {CommissionStore.CommissionColumns} from commission c where c.studio_id = $1",
             reader => Check(StudioRules.Of(CommissionStore.ReadCommission(reader).Details)));

@@ -1,18 +1,30 @@
 namespace YoungTinge.Web.Hosting;
 
-/// <summary>Another site open in the same browser must not be able to change anything here.</summary>
+/// <summary>
+/// Another site open in the same browser must not be able to change anything here. Browsers say where a request comes from; those that
+/// do not say it in one word (<c>Sec-Fetch-Site</c>) name the page's origin. A program that says neither is no browser.
+/// </summary>
 internal sealed class SameOriginOnly(RequestDelegate next)
 {
     public async Task InvokeAsync(HttpContext context)
     {
-        var from = context.Request.Headers["Sec-Fetch-Site"].ToString();
-        var reads = HttpMethods.IsGet(context.Request.Method) || HttpMethods.IsHead(context.Request.Method);
-        if (!reads && from is not ("" or "same-origin" or "none"))
+        if (IsChange(context.Request) && !IsOwn(context.Request))
         {
             await Trouble.Result(StatusCodes.Status403Forbidden, TroubleCode.OtherSite).ExecuteAsync(context);
             return;
         }
 
         await next(context);
+    }
+
+    private static bool IsChange(HttpRequest request) => !HttpMethods.IsGet(request.Method) && !HttpMethods.IsHead(request.Method);
+
+    private static bool IsOwn(HttpRequest request)
+    {
+        if (request.Headers["Sec-Fetch-Site"].ToString() is { Length: > 0 } from)
+            return from is "same-origin" or "none";
+        // "null" is a page without an origin: a file, a frame that was locked in.
+        return request.Headers.Origin.ToString() is not { Length: > 0 } origin
+            || Uri.TryCreate(origin, UriKind.Absolute, out var page) && string.Equals(page.Authority, request.Host.Value, StringComparison.OrdinalIgnoreCase);
     }
 }

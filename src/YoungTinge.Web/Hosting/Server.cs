@@ -51,6 +51,7 @@ public static class Server
         app.UseStatusCodePages(context => Trouble.ForStatus(context.HttpContext.Response.StatusCode).ExecuteAsync(context.HttpContext));
         app.UseResponseCompression();
         app.UseMiddleware<SafeHeaders>();
+        app.UseMiddleware<ReadableOnly>();
         app.UseMiddleware<SameOriginOnly>();
         app.UseStaticFiles(new StaticFileOptions { OnPrepareResponse = CacheFiles.Prepare });
         app.UseMiddleware<OnWorkers>();
@@ -147,7 +148,7 @@ public static class Server
         SaveCounts.Map(api);
         ListLogEntries.Map(api);
         AddLogEntry.Map(api);
-        api.MapFallback(() => Trouble.Result(StatusCodes.Status404NotFound, TroubleCode.NotFound));
+        api.MapFallback(NoSuchAddress.Answer);
 
         // Every other address is a page of the client, which finds its own way.
         if (app.Environment.WebRootFileProvider is not NullFileProvider)

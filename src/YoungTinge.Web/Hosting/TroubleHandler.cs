@@ -16,7 +16,15 @@ internal sealed class TroubleHandler(ILogger<TroubleHandler> log) : IExceptionHa
         var trouble = exception switch
         {
             BusyException => Trouble.Result(StatusCodes.Status503ServiceUnavailable, TroubleCode.Busy),
+            // One of several kinds of a thing, without a word which.
+            NotSupportedException { Source: "System.Text.Json" } => Trouble.ForStatus(StatusCodes.Status400BadRequest),
             BadHttpRequestException bad => Trouble.ForStatus(bad.StatusCode),
+            // A text that PostgreSQL cannot keep.
+            PostgresException { SqlState: PostgresErrorCodes.CharacterNotInRepertoire or PostgresErrorCodes.UntranslatableCharacter } =>
+                Trouble.ForStatus(StatusCodes.Status400BadRequest),
+            // Two changes that met: the one that gave way was not made.
+            PostgresException { SqlState: PostgresErrorCodes.DeadlockDetected or PostgresErrorCodes.SerializationFailure or PostgresErrorCodes.ForeignKeyViolation } =>
+                Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere),
             // A server error with its own SQLSTATE is our mistake, unless the server is on its way up or down.
             PostgresException { IsTransient: false } => Trouble.ForStatus(StatusCodes.Status500InternalServerError),
             NpgsqlException or NoStudioException => Trouble.Result(StatusCodes.Status503ServiceUnavailable, TroubleCode.DatabaseAway),

@@ -1,0 +1,109 @@
+using System.Collections.Concurrent;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+using YoungTinge.Testing;
+
+namespace YoungTinge.Force;
+
+/// <param name="Acknowledged">Changes that were answered with success.</param>
+/// <param name="Lost">Those of them that are not there any more, or only half.</param>
+public sealed record FaultReport(int Kills, int Acknowledged, IReadOnlyList<string> Lost);
+
+/// <summary>Kills the server or the database while changes are made; what was acknowledged must be there afterwards, and nothing half.</summary>
+public sealed class Faults(DemoServer demo, int seed)
+{
+    private const int Writers = 3;
+
+    /// <summary>One kill in so many is of the database.</summary>
+    private const int DatabaseOneIn = 5;
+
+    private const string LibraryFlower = "hellebore";
+
+    private readonly ConcurrentDictionary<string, string> acknowledged = new();
+    private readonly Random random = new(seed);
+
+    public async Task<FaultReport> RunAsync(int kills, Action<int>? tell = null)
+    {
+        for (var kill = 1; kill <= kills; kill++)
+        {
+            using var stop = new CancellationTokenSource();
+            var piece = (await StudioIds.ReadAsync(demo.Http)).Pieces[0];
+            var writing = Enumerable.Range(0, Writers).Select(_ => WriteAsync(piece, stop.Token)).ToArray();
+            await Task.Delay(random.Next(60, 400));
+            if (kill % DatabaseOneIn == 0)
+            {
+                await demo.Demo.Cluster.KillAsync();
+                await stop.CancelAsync();
+                await Task.WhenAll(writing);
+                await demo.Demo.Cluster.RestartAsync();
+                await demo.Server.UntilReadyAsync();
+            }
+            else
+            {
+                await demo.Server.StopAsync();
+                await stop.CancelAsync();
+                await Task.WhenAll(writing);
+                await demo.Server.StartAsync();
+            }
+
+            tell?.Invoke(kill);
+        }
+
+        return new FaultReport(kills, acknowledged.Count, await LostAsync());
+    }
+
+    private async Task WriteAsync(string piece, CancellationToken stop)
+    {
+        while (!stop.IsCancellationRequested)
+        {
+            try
+            {
+                var commission = new { name = $"Kept {Guid.NewGuid():N}", dueOn = "2026-12-24", place = "", roomHumidityPercent = (int?)null, roomCelsius = (double?)null, light = "daylight", marginDays = 1, clientNote = "", ownNote = "", diets = Array.Empty<string>(), status = "asked" };
+                if (await MadeAsync("/api/commissions", commission) is not { } id)
+                    continue;
+                acknowledged[id] = "commission";
+                if (await MadeAsync($"/api/commissions/{id}/flowers", new { name = "Hellebore", flowers = 3, buds = 1, mustBeEdible = false, fromLibrary = LibraryFlower }) is { } flower)
+                    acknowledged[flower] = "flower";
+                var entry = Guid.NewGuid();
+                using var logged = await demo.Http.PutAsJsonAsync($"/api/log-entries/{entry}", new { pieceId = piece, subject = "paste", actual = new { l = 80, a = 1, b = 2 }, note = "" }, CancellationToken.None);
+                if (logged.IsSuccessStatusCode)
+                    acknowledged[$"{entry}"] = "log entry";
+            }
+            catch (Exception exception) when (exception is HttpRequestException or OperationCanceledException or IOException)
+            {
+                // Killed in the middle: nobody was told that it was kept.
+                await Task.Delay(20, CancellationToken.None);
+            }
+        }
+    }
+
+    private async Task<string?> MadeAsync(string path, object body)
+    {
+        using var answer = await demo.Http.PostAsJsonAsync(path, body);
+        return answer.IsSuccessStatusCode ? (string)(await answer.Content.ReadFromJsonAsync<JsonNode>())!["id"]! : null;
+    }
+
+    private async Task<IReadOnlyList<string>> LostAsync()
+    {
+        var there = new HashSet<string>();
+        var lost = new List<string>();
+        var pieces = new HashSet<int>();
+        foreach (var entry in (await demo.Http.GetFromJsonAsync<JsonNode>("/api/commissions"))!["commissions"]!.AsArray())
+        {
+            there.Add((string)entry!["commission"]!["id"]!);
+            foreach (var flower in entry["flowers"]!.AsArray())
+            {
+                there.Add((string)flower!["id"]!);
+                if (((string)entry["commission"]!["name"]!).StartsWith("Kept ", StringComparison.Ordinal))
+                    pieces.Add((await demo.Http.GetFromJsonAsync<JsonNode>($"/api/flowers/{flower["id"]}"))!["pieces"]!.AsArray().Count);
+            }
+        }
+
+        foreach (var logged in (await demo.Http.GetFromJsonAsync<JsonNode>("/api/files/logbook.json"))!["entries"]!.AsArray())
+            there.Add((string)logged!["id"]!);
+        if (pieces.Count > 1)
+            lost.Add($"flowers with only some of their pieces: {string.Join(", ", pieces)}");
+        lost.AddRange(acknowledged.Where(one => !there.Contains(one.Key)).Select(one => $"{one.Value} {one.Key}"));
+        return lost;
+    }
+}

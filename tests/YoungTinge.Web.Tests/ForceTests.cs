@@ -1,0 +1,26 @@
+using YoungTinge.Force;
+
+namespace YoungTinge.Web.Tests;
+
+/// <summary>The real server under hostile requests and sudden ends; <c>./test fuzz</c> and <c>./test faults</c> do more of it.</summary>
+public class ForceTests
+{
+    [Fact]
+    public async Task Hostile_requests_are_turned_away_in_words_and_in_time()
+    {
+        await using var demo = await DemoServer.StartAsync();
+        var report = await new Fuzzer(demo.Http, seed: 1).RunAsync(5000);
+        Assert.True(report.Faults.Count == 0, string.Join('\n', report.Faults.Take(10)) + string.Join('\n', demo.Server.Errors.Take(3)));
+        // They got through to the rules, and some were fine.
+        Assert.True(report.ByStatus[200] > 500 && report.ByStatus[422] > 100 && report.ByStatus[405] > 10 && report.ByStatus[415] > 10, string.Join(", ", report.ByStatus));
+    }
+
+    [Fact]
+    public async Task What_was_acknowledged_outlives_the_server_and_the_database()
+    {
+        await using var demo = await DemoServer.StartAsync();
+        var report = await new Faults(demo, seed: 1).RunAsync(kills: 30);
+        Assert.Empty(report.Lost);
+        Assert.True(report.Acknowledged > 60, $"only {report.Acknowledged} changes were made");
+    }
+}
