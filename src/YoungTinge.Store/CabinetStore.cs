@@ -93,6 +93,7 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
         await using var transaction = await connection.BeginTransactionAsync(cancel);
         var name = "";
+        await StockLedger.HoldAsync(connection, studioId, [], changes.Select(change => change.Material.Id), cancel);
         try
         {
             foreach (var change in changes)

@@ -25,6 +25,7 @@ public sealed class PasteDayStore(NpgsqlDataSource dataSource) : TickStore(dataS
     {
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
         await using var transaction = await connection.BeginTransactionAsync(cancel);
+        await StockLedger.HoldAsync(connection, studioId, [mixed.Key], mixed.Takes.Select(take => take.MaterialId), cancel);
         var isNew = await TickAsync(connection, studioId, mixed.Key, fingerprint, cancel);
         if (isNew)
         {
@@ -56,6 +57,7 @@ public sealed class PasteDayStore(NpgsqlDataSource dataSource) : TickStore(dataS
     {
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
         await using var transaction = await connection.BeginTransactionAsync(cancel);
+        await StockLedger.HoldAsync(connection, studioId, [key], [], cancel);
         if (await UntickAsync(connection, studioId, key, cancel))
         {
             await RunAsync(connection, "delete from batch where studio_id = $1 and block_key = $2 and version = 1", cancel, Of(studioId), Of(key));

@@ -22,6 +22,8 @@ public sealed class PictureStore(NpgsqlDataSource dataSource)
     {
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
         await using var transaction = await connection.BeginTransactionAsync(cancel);
+        if (!await FlowerHold.TakeAsync(connection, studioId, picture.FlowerId, cancel))
+            return false;
         var sum = await PictureFiles.PutAsync(connection, jpeg, cancel);
         await using var command = new NpgsqlCommand("""
             insert into picture (id, studio_id, flower_id, name, file_sha256, marks)

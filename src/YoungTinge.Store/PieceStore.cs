@@ -23,6 +23,15 @@ public abstract record SavePlanResult
     public sealed record Missing : SavePlanResult;
 }
 
+public enum AddPieceResult
+{
+    Added,
+    NoFlower,
+
+    /// <summary>A flower has only so many kinds of piece.</summary>
+    TooMany,
+}
+
 public sealed class PieceStore(NpgsqlDataSource dataSource)
 {
     internal const string Columns = """
@@ -55,7 +64,7 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
             join flower f on f.id = p.flower_id
             join commission c on c.id = f.commission_id
             where p.studio_id = $1 and ($2 is null or p.flower_id = $2)
-            order by p.flower_id, p.position
+            order by p.flower_id, p.position, p.id
             """);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Uuid, Value = flowerId is { } id ? id : DBNull.Value });
@@ -98,10 +107,18 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
 
     /// <summary>Puts a piece at the end of a flower's stem.</summary>
     /// <returns>False if there is no such flower.</returns>
-    public async Task<bool> AddAsync(Guid studioId, Guid flowerId, Guid id, Piece piece, PiecePlan plan, CancellationToken cancel)
+    public async Task<AddPieceResult> AddAsync(Guid studioId, Guid flowerId, Guid id, Piece piece, PiecePlan plan, CancellationToken cancel)
     {
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
-        return await InsertAsync(connection, studioId, flowerId, id, piece, plan, cancel);
+        await using var transaction = await connection.BeginTransactionAsync(cancel);
+        if (!await FlowerHold.TakeAsync(connection, studioId, flowerId, cancel))
+            return AddPieceResult.NoFlower;
+        if ((await IdsAsync(connection, studioId, flowerId, cancel)).Count >= PieceCheck.MostKinds)
+            return AddPieceResult.TooMany;
+        if (!await InsertAsync(connection, studioId, flowerId, id, piece, plan, cancel))
+            return AddPieceResult.NoFlower;
+        await transaction.CommitAsync(cancel);
+        return AddPieceResult.Added;
     }
 
     internal static async Task<bool> InsertAsync(NpgsqlConnection connection, Guid studioId, Guid flowerId, Guid id, Piece piece, PiecePlan plan, CancellationToken cancel)
@@ -142,29 +159,39 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
 
     /// <summary>Puts a flower's pieces into another order along the stem.</summary>
     /// <param name="pieceIds">All of them, each once.</param>
-    /// <returns>False if they are no longer the pieces of this flower.</returns>
-    public async Task<bool> OrderAsync(Guid studioId, Guid flowerId, IReadOnlyList<Guid> pieceIds, CancellationToken cancel)
+    /// <param name="was">The order that the change was made from.</param>
+    /// <returns>False if they stand otherwise by now.</returns>
+    public async Task<bool> OrderAsync(Guid studioId, Guid flowerId, IReadOnlyList<Guid> pieceIds, IReadOnlyList<Guid> was, CancellationToken cancel)
     {
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
         await using var transaction = await connection.BeginTransactionAsync(cancel);
-        await using var count = new NpgsqlCommand("select count(*) from live_piece where studio_id = $1 and flower_id = $2", connection);
-        count.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
-        count.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = flowerId });
-        if ((long)(await count.ExecuteScalarAsync(cancel))! != pieceIds.Count)
+        if (!await FlowerHold.TakeAsync(connection, studioId, flowerId, cancel) || !was.SequenceEqual(await IdsAsync(connection, studioId, flowerId, cancel)) || !was.ToHashSet().SetEquals(pieceIds))
             return false;
         await using var command = new NpgsqlCommand("""
             update piece p
             set position = wanted.position
             from unnest($3) with ordinality as wanted (id, position)
-            where p.studio_id = $1 and p.flower_id = $2 and p.deleted_at is null and p.id = wanted.id
+            where p.studio_id = $1 and p.flower_id = $2 and p.id = wanted.id
             """, connection);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = flowerId });
         command.Parameters.Add(new NpgsqlParameter<Guid[]> { TypedValue = [.. pieceIds] });
-        if (await command.ExecuteNonQueryAsync(cancel) != pieceIds.Count)
-            return false;
+        await command.ExecuteNonQueryAsync(cancel);
         await transaction.CommitAsync(cancel);
         return true;
+    }
+
+    /// <summary>Of a flower, in order.</summary>
+    private static async Task<IReadOnlyList<Guid>> IdsAsync(NpgsqlConnection connection, Guid studioId, Guid flowerId, CancellationToken cancel)
+    {
+        await using var command = new NpgsqlCommand("select id from live_piece where studio_id = $1 and flower_id = $2 order by position, id", connection);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = flowerId });
+        await using var reader = await command.ExecuteReaderAsync(cancel);
+        var ids = new List<Guid>();
+        while (await reader.ReadAsync(cancel))
+            ids.Add(reader.GetGuid(0));
+        return ids;
     }
 
     private static void AddShape(NpgsqlCommand command, Piece piece)

@@ -34,6 +34,35 @@ public static class Schema
         }
     }
 
+    /// <summary>
+    /// Makes the role that the server works under, and lets it read and write rows. It owns nothing, can make no table that lasts and no
+    /// role, and is no superuser: what goes wrong in the server cannot change what the tables are.
+    /// </summary>
+    /// <param name="server">Names the role and its password.</param>
+    public static async Task AllowAsync(NpgsqlDataSource owner, NpgsqlConnectionStringBuilder server, CancellationToken cancel)
+    {
+        await using var connection = await owner.OpenConnectionAsync(cancel);
+        // Words of ours, quoted by the database itself: neither can be a parameter here.
+        await using var quote = new NpgsqlCommand("""
+            select format('%s role %I login nosuperuser nocreatedb nocreaterole noinherit password %L', case when exists (select from pg_roles where rolname = $1) then 'alter' else 'create' end, $1, $2),
+                format('grant usage on schema public to %1$I; grant select, insert, update, delete on all tables in schema public to %1$I; grant usage on all sequences in schema public to %1$I', $1)
+            """, connection);
+        quote.Parameters.Add(new NpgsqlParameter<string> { TypedValue = server.Username! });
+        quote.Parameters.Add(new NpgsqlParameter<string> { TypedValue = server.Password! });
+        var statements = new List<string>();
+        await using (var reader = await quote.ExecuteReaderAsync(cancel))
+        {
+            await reader.ReadAsync(cancel);
+            statements.AddRange([reader.GetString(0), reader.GetString(1)]);
+        }
+
+        foreach (var statement in statements)
+        {
+            await using var command = new NpgsqlCommand(statement, connection);
+            await command.ExecuteNonQueryAsync(cancel);
+        }
+    }
+
     /// <summary>Throws away all tables of the product, to begin anew.</summary>
     public static async Task DropAsync(NpgsqlDataSource dataSource, CancellationToken cancel)
     {

@@ -9,13 +9,32 @@ internal static class StockLedger
 {
     public static string PieceKey(Guid pieceId, string stepKey) => $"piece:{pieceId}:{stepKey}";
 
+    /// <summary>
+    /// Holds the jars that ticks will move, all in one order, so that two who tick at once wait for each other rather than block each
+    /// other. First thing in a transaction.
+    /// </summary>
+    /// <param name="tickKeys">Whose takes may be given back.</param>
+    /// <param name="materialIds">That may be taken.</param>
+    public static async Task HoldAsync(NpgsqlConnection connection, Guid studioId, IReadOnlyList<string> tickKeys, IEnumerable<string> materialIds, CancellationToken cancel)
+    {
+        await using var command = new NpgsqlCommand("""
+            select from material
+            where studio_id = $1 and (id = any ($2) or id in (select material_id from stock_use where studio_id = $1 and tick_key = any ($3)))
+            order by id
+            for no key update
+            """, connection);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        command.Parameters.Add(new NpgsqlParameter<string[]> { TypedValue = [.. materialIds.Distinct()] });
+        command.Parameters.Add(new NpgsqlParameter<string[]> { TypedValue = [.. tickKeys] });
+        await command.ExecuteNonQueryAsync(cancel);
+    }
+
     /// <summary>Takes as much as there is, within the caller's transaction. A stock never goes below nothing.</summary>
     public static async Task TakeAsync(
         NpgsqlConnection connection, Guid studioId, string tickKey, IEnumerable<MaterialTake> takes, Materials materials, CancellationToken cancel)
     {
-        // In one order for all, so that two ticks at once wait for each other rather than block each other.
         var sums = takes.GroupBy(take => take.MaterialId).Select(group => (Id: group.Key, Amount: group.Sum(take => take.Amount)))
-            .Where(sum => sum.Amount > 0).OrderBy(sum => sum.Id, StringComparer.Ordinal);
+            .Where(sum => sum.Amount > 0);
         foreach (var (id, amount) in sums)
         {
             if (materials.Find(id) is not { } material)

@@ -60,34 +60,49 @@ public abstract class TickStore(NpgsqlDataSource dataSource, string table, strin
     }
 }
 
+/// <summary>A step that is being ticked.</summary>
+/// <param name="Takes">Out of the cabinet.</param>
+public sealed record TickedStep(RunStep Step, string Fingerprint, IReadOnlyList<MaterialTake> Takes);
+
 /// <summary>Of the run sheet of a piece.</summary>
 public sealed class RunSheetStore(NpgsqlDataSource dataSource) : TickStore(dataSource, "run_sheet_tick", "piece_id")
 {
     private readonly NpgsqlDataSource dataSource = dataSource;
 
     /// <summary>
-    /// Ticks a step, and takes out of the cabinet what it takes; ticked again, what it takes now. A paste that has been made on paste
+    /// Ticks steps, and takes out of the cabinet what they take; ticked again, what they take now. A paste that has been made on paste
     /// day is not taken twice.
     /// </summary>
-    public async Task TickAsync(Guid studioId, Guid pieceId, RunStep step, string fingerprint, IEnumerable<MaterialTake> takes, Materials materials, CancellationToken cancel)
+    public async Task TickAsync(Guid studioId, Guid pieceId, IReadOnlyList<TickedStep> steps, Materials materials, CancellationToken cancel)
     {
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
         await using var transaction = await connection.BeginTransactionAsync(cancel);
-        await TickAsync(connection, pieceId, step.Key, fingerprint, cancel);
-        var key = StockLedger.PieceKey(pieceId, step.Key);
-        await StockLedger.GiveBackAsync(connection, studioId, key, cancel);
-        if (step is not (WeighPaste or AddColour) || !await IsMixedAsync(connection, studioId, pieceId, cancel))
-            await StockLedger.TakeAsync(connection, studioId, key, takes, materials, cancel);
+        var keys = steps.ToDictionary(one => one, one => StockLedger.PieceKey(pieceId, one.Step.Key));
+        await StockLedger.HoldAsync(connection, studioId, [.. keys.Values], steps.SelectMany(one => one.Takes).Select(take => take.MaterialId), cancel);
+        var isMixed = await IsMixedAsync(connection, studioId, pieceId, cancel);
+        foreach (var one in steps.OrderBy(one => one.Step.Key, StringComparer.Ordinal))
+        {
+            await TickAsync(connection, pieceId, one.Step.Key, one.Fingerprint, cancel);
+            await StockLedger.GiveBackAsync(connection, studioId, keys[one], cancel);
+            if (one.Step is not (WeighPaste or AddColour) || !isMixed)
+                await StockLedger.TakeAsync(connection, studioId, keys[one], one.Takes, materials, cancel);
+        }
+
         await transaction.CommitAsync(cancel);
     }
 
-    /// <summary>Takes a tick back, and puts back what it took.</summary>
-    public async Task UntickAsync(Guid studioId, Guid pieceId, string stepKey, CancellationToken cancel)
+    /// <summary>Takes ticks back, and puts back what they took.</summary>
+    public async Task UntickAsync(Guid studioId, Guid pieceId, IReadOnlyList<string> stepKeys, CancellationToken cancel)
     {
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
         await using var transaction = await connection.BeginTransactionAsync(cancel);
-        await UntickAsync(connection, pieceId, stepKey, cancel);
-        await StockLedger.GiveBackAsync(connection, studioId, StockLedger.PieceKey(pieceId, stepKey), cancel);
+        await StockLedger.HoldAsync(connection, studioId, [.. stepKeys.Select(key => StockLedger.PieceKey(pieceId, key))], [], cancel);
+        foreach (var key in stepKeys.Order(StringComparer.Ordinal))
+        {
+            await UntickAsync(connection, pieceId, key, cancel);
+            await StockLedger.GiveBackAsync(connection, studioId, StockLedger.PieceKey(pieceId, key), cancel);
+        }
+
         await transaction.CommitAsync(cancel);
     }
 

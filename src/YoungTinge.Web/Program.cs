@@ -3,8 +3,8 @@ using YoungTinge.Web.Hosting;
 // "setup" prepares the database and ends, "backup" and "restore" keep a studio and put it back; else the server runs.
 if (args is ["setup", .. var options])
     return await Setup.RunAsync(options);
-if (args is ["backup" or "restore", var file])
-    return await Keeping.RunAsync(args[0], file);
+if (args is ["backup" or "restore"])
+    return await Keeping.RunAsync(args[0]);
 
 var app = Server.Build(args);
 await app.RunAsync();

@@ -54,7 +54,7 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
         await new PasteDayStore(demo.DataSource).UseLeftoverAsync(studioId, $"paste:{pieces[0].Id}", batches.First(batch => batch.Made is not null).Id, Cancel);
         var materials = await new CabinetStore(demo.DataSource).LoadAsync(studioId, Cancel);
         var rest = new RestPaste("rest", 6);
-        await new RunSheetStore(demo.DataSource).TickAsync(studioId, pieces[0].Id, rest, "f01", [new MaterialTake("nettle", 0.5)], materials, Cancel);
+        await new RunSheetStore(demo.DataSource).TickAsync(studioId, pieces[0].Id, [new(rest, "f01", [new MaterialTake("nettle", 0.5)])], materials, Cancel);
         var before = await Archive.WriteAsync(studioId);
         foreach (var table in ArchiveStore.TableNames)
             Assert.True(ArchiveBytes.Read(before)["tables"]![table]!.AsArray().Count > 0, table);

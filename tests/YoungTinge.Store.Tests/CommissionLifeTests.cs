@@ -118,15 +118,15 @@ public sealed class CommissionLifeTests(DemoDatabase demo) : IClassFixture<DemoD
         var ticks = new RunSheetStore(demo.DataSource);
         var step = new RestPaste("some-step", 1);
         MaterialTake[] takes = [new("nettle", 1.5), new("satin-veil", 2), new("harts-tongue", 50), new("gone", 3)];
-        await ticks.TickAsync(studioId, piece.Id, step, "one", takes, materials, Cancel);
+        await ticks.TickAsync(studioId, piece.Id, [new(step, "one", takes)], materials, Cancel);
         Assert.Equal((dust - 1.5, glaze - 2, 0), (await StockAsync("nettle"), await StockAsync("satin-veil"), await StockAsync("harts-tongue")));
         // Its answer was lost and it is sent again; then the plan has changed, and it takes what it takes now.
-        await ticks.TickAsync(studioId, piece.Id, step, "one", takes, materials, Cancel);
+        await ticks.TickAsync(studioId, piece.Id, [new(step, "one", takes)], materials, Cancel);
         Assert.Equal(dust - 1.5, await StockAsync("nettle"));
-        await ticks.TickAsync(studioId, piece.Id, step, "two", [new("nettle", 0.5)], materials, Cancel);
+        await ticks.TickAsync(studioId, piece.Id, [new(step, "two", [new("nettle", 0.5)])], materials, Cancel);
         Assert.Equal((dust - 0.5, glaze, runsShort), (await StockAsync("nettle"), await StockAsync("satin-veil"), await StockAsync("harts-tongue")));
-        await ticks.UntickAsync(studioId, piece.Id, step.Key, Cancel);
-        await ticks.UntickAsync(studioId, piece.Id, step.Key, Cancel);
+        await ticks.UntickAsync(studioId, piece.Id, [step.Key], Cancel);
+        await ticks.UntickAsync(studioId, piece.Id, [step.Key], Cancel);
         Assert.Equal((dust, glaze, runsShort), (await StockAsync("nettle"), await StockAsync("satin-veil"), await StockAsync("harts-tongue")));
     }
 
@@ -144,18 +144,18 @@ public sealed class CommissionLifeTests(DemoDatabase demo) : IClassFixture<DemoD
         var (ticks, days) = (new RunSheetStore(demo.DataSource), new PasteDayStore(demo.DataSource));
         var block = new MixedBlock("paste:x", [], 0, [piece.Id], [new("bright-white-paste", 85)]);
 
-        await ticks.TickAsync(studioId, piece.Id, weigh, "f", takes, materials, Cancel);
+        await ticks.TickAsync(studioId, piece.Id, [new(weigh, "f", takes)], materials, Cancel);
         await days.MixedAsync(studioId, block, "f", materials, Cancel);
         Assert.Equal(before - 85, await WhiteAsync(), 1e-9);
         await days.NotMixedAsync(studioId, "paste:x", Cancel);
         Assert.Equal(before - 80, await WhiteAsync(), 1e-9);
-        await ticks.UntickAsync(studioId, piece.Id, "paste", Cancel);
+        await ticks.UntickAsync(studioId, piece.Id, ["paste"], Cancel);
         Assert.Equal(before, await WhiteAsync(), 1e-9);
 
         await days.MixedAsync(studioId, block, "f", materials, Cancel);
-        await ticks.TickAsync(studioId, piece.Id, weigh, "f", takes, materials, Cancel);
+        await ticks.TickAsync(studioId, piece.Id, [new(weigh, "f", takes)], materials, Cancel);
         Assert.Equal(before - 85, await WhiteAsync(), 1e-9);
-        await ticks.UntickAsync(studioId, piece.Id, "paste", Cancel);
+        await ticks.UntickAsync(studioId, piece.Id, ["paste"], Cancel);
         Assert.Equal(before - 85, await WhiteAsync(), 1e-9);
         await days.NotMixedAsync(studioId, "paste:x", Cancel);
         Assert.Equal(before, await WhiteAsync(), 1e-9);

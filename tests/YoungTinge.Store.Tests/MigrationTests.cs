@@ -14,7 +14,7 @@ public sealed class MigrationTests(DemoDatabase demo) : IClassFixture<DemoDataba
 
     private async Task RunAsync(string sql)
     {
-        await using var command = demo.DataSource.CreateCommand(sql);
+        await using var command = demo.Owner.CreateCommand(sql);
         await command.ExecuteNonQueryAsync(Cancel);
     }
 
@@ -27,8 +27,8 @@ public sealed class MigrationTests(DemoDatabase demo) : IClassFixture<DemoDataba
     [Fact]
     public async Task Targets_that_were_colours_alone_become_whole_and_carmine_is_said_once()
     {
-        await Schema.DropAsync(demo.DataSource, Cancel);
-        demo.DataSource.Clear();
+        await Schema.DropAsync(demo.Owner, Cancel);
+        demo.Owner.Clear();
         foreach (var script in new[] { "0001_studio_and_cabinet.sql", "0002_commissions_and_plans.sql", "0003_run_sheet_and_logbook.sql", "0004_supplies_lights_and_batches.sql" })
             await RunAsync(Script(script));
         // As the build before this one wrote it.
@@ -67,9 +67,9 @@ public sealed class MigrationTests(DemoDatabase demo) : IClassFixture<DemoDataba
         await RunAsync("insert into replaced_studio (archive) values ('{}')");
         await RunAsync(Script("0011_pictures_stand_apart.sql"));
 
-        var studio = (await new StudioStore(demo.DataSource).FindFirstAsync(Cancel))!;
+        var studio = (await new StudioStore(demo.Owner).FindFirstAsync(Cancel))!;
         Assert.Equal(new Measuring(Measures.Metric, 0.1, 2), studio.Measuring);
-        var materials = await new CabinetStore(demo.DataSource).LoadAsync(studio.Id, Cancel);
+        var materials = await new CabinetStore(demo.Owner).LoadAsync(studio.Id, Cancel);
         Assert.Equal(2, materials.All.Count);
         var red = materials.Get<Colourant>("beetle-red");
         var spirit = materials.Get<Thinner>("spirit").Supply;
@@ -80,7 +80,7 @@ public sealed class MigrationTests(DemoDatabase demo) : IClassFixture<DemoDataba
         Assert.False(red.Label.Suits(Diet.Vegan));
         Assert.Equal(OpticsSource.Nominal with { Dabs = red.Source.Dabs }, red.Source);
 
-        var piece = Assert.Single(await new PieceStore(demo.DataSource).ListAsync(studio.Id, null, Cancel));
+        var piece = Assert.Single(await new PieceStore(demo.Owner).ListAsync(studio.Id, null, Cancel));
         Assert.Equal(4, piece.Version);
         Assert.Equal(new Target(new(70, 20, 5), 2, Finish.Matt), piece.Plan.Targets[Zone.Rim]);
         Assert.Equal(5, piece.Plan.Targets.Count);
@@ -90,12 +90,12 @@ public sealed class MigrationTests(DemoDatabase demo) : IClassFixture<DemoDataba
         Assert.Equal(PieceForm.Usual(PieceRole.Petal), piece.Piece.Form);
         Assert.False(piece.Guests.EatIt);
         Assert.Empty(piece.Guests.Diets);
-        var supper = Assert.Single((await new CommissionStore(demo.DataSource).ListAsync(studio.Id, Cancel)).Commissions);
+        var supper = Assert.Single((await new CommissionStore(demo.Owner).ListAsync(studio.Id, Cancel)).Commissions);
         Assert.Equal((CommissionStatus.Planned, 1, "", null), (supper.Details.Status, supper.Details.MarginDays, supper.Details.OwnNote, supper.Details.RoomCelsius));
-        var logged = Assert.Single(await new LogbookStore(demo.DataSource).ListAsync(studio.Id, null, 10, Cancel));
+        var logged = Assert.Single(await new LogbookStore(demo.Owner).ListAsync(studio.Id, null, 10, Cancel));
         Assert.Equal(("Petals", "Rose", "Supper"), (logged.PieceName, logged.FlowerName, logged.CommissionName));
-        Assert.Equal("Supper", Assert.Single(await new BatchStore(demo.DataSource).ListAsync(studio.Id, 10, Cancel)).CommissionName);
-        Assert.Equal(2, (await new ArchiveStore(demo.DataSource, _ => true).ListReplacedAsync(Cancel)).Count);
+        Assert.Equal("Supper", Assert.Single(await new BatchStore(demo.Owner).ListAsync(studio.Id, 10, Cancel)).CommissionName);
+        Assert.Equal(2, (await new ArchiveStore(demo.Owner, _ => true).ListReplacedAsync(Cancel)).Count);
     }
 
     [Theory]

@@ -1,3 +1,4 @@
+using System.Diagnostics;
 using Npgsql;
 using YoungTinge.Testing;
 
@@ -34,6 +35,37 @@ public class PostgresScriptTests
         await using var dataSource = NpgsqlDataSource.Create(cluster.ConnectionString);
         await using var listens = dataSource.CreateCommand("show listen_addresses");
         Assert.Equal("127.0.0.1", await listens.ExecuteScalarAsync());
+    }
+
+    [Fact]
+    public async Task A_number_left_behind_that_another_process_has_by_now_is_recognised_and_that_process_left_alone()
+    {
+        await using var cluster = new PostgresCluster();
+        await cluster.StartAsync();
+        await cluster.StopAsync();
+        using var other = Process.Start("sleep", "600");
+        await cluster.LeaveBehindAsync(other.Id);
+        await cluster.StopAsync();
+        Assert.False(other.HasExited);
+        await cluster.StartAsync();
+        await AssertOpensAsync(cluster.ConnectionString);
+        await cluster.StopAsync();
+        Assert.False(other.HasExited);
+        other.Kill();
+    }
+
+    [Fact]
+    public async Task A_killed_database_comes_back_on_its_port_with_sums_over_its_pages()
+    {
+        await using var cluster = new PostgresCluster();
+        await cluster.StartAsync();
+        var before = cluster.ConnectionString;
+        await cluster.KillAsync();
+        await cluster.StartAsync();
+        Assert.Equal(before, cluster.ConnectionString);
+        await using var dataSource = NpgsqlDataSource.Create(cluster.ConnectionString);
+        await using var sums = dataSource.CreateCommand("show data_checksums");
+        Assert.Equal("on", await sums.ExecuteScalarAsync());
     }
 
     [Theory]

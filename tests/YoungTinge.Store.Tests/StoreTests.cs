@@ -32,7 +32,7 @@ public sealed class StoreTests(DemoDatabase demo) : IClassFixture<DemoDatabase>,
     [Fact]
     public async Task Migrating_and_seeding_again_changes_nothing()
     {
-        Schema.Migrate(demo.ConnectionString);
+        Schema.Migrate(demo.OwnerConnection);
         Assert.False(await DemoStudio.SeedAsync(demo.DataSource, DateTimeOffset.UtcNow, Cancel));
         var (commissions, flowers) = await new CommissionStore(demo.DataSource).ListAsync(studioId, Cancel);
         Assert.Equal(["Lantern Pier winter supper", "Tidewrack moon wedding", "Harbour school fete"], commissions.Select(c => c.Name));
@@ -242,10 +242,10 @@ public sealed class StoreTests(DemoDatabase demo) : IClassFixture<DemoDatabase>,
         Assert.IsType<SavePlanResult.Changed>(await Pieces.SavePlanAsync(studioId, sepals.Id, sepals.Version, sepals.Plan, Cancel));
 
         Guid[] ids = [.. (await Pieces.ListAsync(studioId, sepals.FlowerId, Cancel)).Select(piece => piece.Id)];
-        Assert.True(await Pieces.OrderAsync(studioId, sepals.FlowerId, [.. ids.Reverse()], Cancel));
+        Assert.True(await Pieces.OrderAsync(studioId, sepals.FlowerId, [.. ids.Reverse()], ids, Cancel));
         Assert.Equal(ids.Reverse(), (await Pieces.ListAsync(studioId, sepals.FlowerId, Cancel)).Select(piece => piece.Id));
-        Assert.False(await Pieces.OrderAsync(studioId, sepals.FlowerId, ids[1..], Cancel));
-        Assert.False(await Pieces.OrderAsync(studioId, sepals.FlowerId, [Guid.NewGuid(), .. ids[1..]], Cancel));
+        Assert.False(await Pieces.OrderAsync(studioId, sepals.FlowerId, ids[1..], [.. ids.Reverse()], Cancel));
+        Assert.False(await Pieces.OrderAsync(studioId, sepals.FlowerId, [Guid.NewGuid(), .. ids[1..]], [.. ids.Reverse()], Cancel));
     }
 
     [Fact]
@@ -256,8 +256,8 @@ public sealed class StoreTests(DemoDatabase demo) : IClassFixture<DemoDatabase>,
         await ticks.TickAsync(piece.Id, "paste", "one", Cancel);
         await ticks.TickAsync(piece.Id, "paste", "two", Cancel);
         Assert.Equal("two", Assert.Single(await ticks.ListAsync(piece.Id, Cancel)).Fingerprint);
-        await ticks.UntickAsync(studioId, piece.Id, "paste", Cancel);
-        await ticks.UntickAsync(studioId, piece.Id, "paste", Cancel);
+        await ticks.UntickAsync(studioId, piece.Id, ["paste"], Cancel);
+        await ticks.UntickAsync(studioId, piece.Id, ["paste"], Cancel);
         Assert.Empty(await ticks.ListAsync(piece.Id, Cancel));
     }
 

@@ -8,17 +8,27 @@ namespace YoungTinge.Testing;
 /// <summary>A database with the demo studio in a cluster of its own, for a class of tests.</summary>
 public sealed class DemoDatabase : IAsyncLifetime
 {
+    /// <summary>As migrations reach it.</summary>
+    public string OwnerConnection { get; private set; } = "";
+
+    /// <summary>As migrations reach it.</summary>
+    public NpgsqlDataSource Owner { get; private set; } = null!;
+
     public PostgresCluster Cluster { get; } = new();
 
+    /// <summary>As the server reaches it: under a role that owns nothing.</summary>
     public string ConnectionString { get; private set; } = "";
 
+    /// <summary>As the server reaches it.</summary>
     public NpgsqlDataSource DataSource { get; private set; } = null!;
 
     public async Task InitializeAsync()
     {
         await Cluster.StartAsync();
-        ConnectionString = await Cluster.CreateDatabaseAsync();
+        OwnerConnection = await Cluster.CreateDatabaseAsync();
+        ConnectionString = new NpgsqlConnectionStringBuilder(OwnerConnection) { Username = "studio_app", Password = "not-the-owner" }.ConnectionString;
         DataSource = NpgsqlDataSource.Create(ConnectionString);
+        Owner = NpgsqlDataSource.Create(OwnerConnection);
         await FillAsync();
     }
 
@@ -27,17 +37,24 @@ public sealed class DemoDatabase : IAsyncLifetime
     {
         // Connections from before a restart of the cluster are dead, and those from before a drop know old types.
         DataSource.Clear();
-        await Schema.DropAsync(DataSource, CancellationToken.None);
-        DataSource.Clear();
+        Owner.Clear();
+        await Schema.DropAsync(Owner, CancellationToken.None);
+        Owner.Clear();
         await FillAsync();
     }
 
     /// <summary>Leaves the tables without a studio, as on a new machine.</summary>
     public async Task EmptyAsync()
     {
-        await Schema.DropAsync(DataSource, CancellationToken.None);
+        await Schema.DropAsync(Owner, CancellationToken.None);
         DataSource.Clear();
-        Schema.Migrate(ConnectionString);
+        await MigrateAsync();
+    }
+
+    private async Task MigrateAsync()
+    {
+        Schema.Migrate(OwnerConnection);
+        await Schema.AllowAsync(Owner, new NpgsqlConnectionStringBuilder(ConnectionString), CancellationToken.None);
     }
 
     /// <summary>Begins a studio of one's own, with nothing in it.</summary>
@@ -49,13 +66,14 @@ public sealed class DemoDatabase : IAsyncLifetime
 
     private async Task FillAsync()
     {
-        Schema.Migrate(ConnectionString);
+        await MigrateAsync();
         await DemoStudio.SeedAsync(DataSource, TimeProvider.System.GetUtcNow(), CancellationToken.None);
     }
 
     public async Task DisposeAsync()
     {
         await DataSource.DisposeAsync();
+        await Owner.DisposeAsync();
         await Cluster.DisposeAsync();
     }
 }

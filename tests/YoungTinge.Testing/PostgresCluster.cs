@@ -34,6 +34,9 @@ public sealed class PostgresCluster : IAsyncDisposable
         }
     }
 
+    /// <summary>Puts the file that says which process the database is where a sudden end leaves it.</summary>
+    public Task LeaveBehindAsync(int pid) => File.WriteAllTextAsync(Path.Combine(folder, "data", "postmaster.pid"), $"{pid}\n{folder}/data\n1\n20000\n\n127.0.0.1\n");
+
     private static int? ParentOf(int pid)
     {
         try

@@ -204,8 +204,10 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
     {
         var (id, plan, version) = await SepalsAsync();
         var first = (await GetAsync($"/api/pieces/{id}/run-sheet"))["steps"]!.AsArray()[1]!;
-        var step = $"/api/pieces/{id}/run-sheet/{first["step"]!["key"]}/tick";
-        Assert.Equal(HttpStatusCode.NoContent, (await http.PutAsJsonAsync(step, new { fingerprint = (string)first["fingerprint"]! })).StatusCode);
+        Task<HttpResponseMessage> TickAsync(string key, bool isDone) => http.PutAsJsonAsync(
+            $"/api/pieces/{id}/run-sheet/ticks", new { steps = new[] { new { key, fingerprint = (string)first["fingerprint"]! } }, isDone });
+        var key = (string)first["step"]!["key"]!;
+        Assert.Equal(HttpStatusCode.NoContent, (await TickAsync(key, true)).StatusCode);
 
         plan["paste"]!["doses"]![0]!["gPer100g"] = 0.3;
         await SaveAsync(id, plan, version);
@@ -213,9 +215,9 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
         Assert.NotNull(after["tickedAt"]);
         Assert.True((bool)after["changedSince"]!);
 
-        await http.DeleteAsync(step);
+        Assert.Equal(HttpStatusCode.NoContent, (await TickAsync(key, false)).StatusCode);
         Assert.Null((await GetAsync($"/api/pieces/{id}/run-sheet"))["steps"]!.AsArray()[1]!["tickedAt"]);
-        Assert.Equal((HttpStatusCode.NotFound, "notFound"), await StatusAndCode(http.PutAsJsonAsync($"/api/pieces/{id}/run-sheet/dance/tick", new { fingerprint = "x" })));
+        Assert.Equal((HttpStatusCode.NotFound, "notFound"), await StatusAndCode(TickAsync("dance", true)));
     }
 
     [Fact]

@@ -141,12 +141,13 @@ public sealed class CommissionTests(DemoDatabase demo) : ApiTest(demo)
         var piece = (await FlowerAsync("Hellebore"))["pieces"]!.AsArray().First(one => (string)one!["name"]! == "Bud")!;
         var mix = (await GetAsync($"/api/pieces/{piece["id"]}/run-sheet"))["steps"]!.AsArray().First(step => step!.ToJsonString().Contains("\"nettle\""))!;
         var grams = (double)mix["step"]!["portions"]!.AsArray().Single(portion => (string)portion!["materialId"]! == "nettle")!["grams"]!;
-        var tick = $"/api/pieces/{piece["id"]}/run-sheet/{mix["step"]!["key"]}/tick";
-        Assert.Equal(HttpStatusCode.NoContent, (await Http.PutAsJsonAsync(tick, new { fingerprint = (string)mix["fingerprint"]! })).StatusCode);
+        Task<HttpResponseMessage> TickAsync(bool isDone) => Http.PutAsJsonAsync(
+            $"/api/pieces/{piece["id"]}/run-sheet/ticks", new { steps = new[] { new { key = (string)mix["step"]!["key"]!, fingerprint = (string)mix["fingerprint"]! } }, isDone });
+        Assert.Equal(HttpStatusCode.NoContent, (await TickAsync(true)).StatusCode);
         var ticked = await NettleAsync();
         Assert.Equal(before.Stock - grams, ticked.Stock, 1e-9);
         Assert.Equal(before.Need - grams, ticked.Need, 1e-9);
-        Assert.Equal(HttpStatusCode.NoContent, (await Http.DeleteAsync(tick)).StatusCode);
+        Assert.Equal(HttpStatusCode.NoContent, (await TickAsync(false)).StatusCode);
         var back = await NettleAsync();
         Assert.Equal(before.Stock, back.Stock, 1e-9);
         Assert.Equal(before.Need, back.Need, 1e-9);

@@ -67,7 +67,7 @@ public sealed class FlowerTests(DemoDatabase demo) : ApiTest(demo)
         Assert.Equal(HttpStatusCode.PreconditionFailed, (await Http.SendAsync(again)).StatusCode);
         Assert.Equal(HttpStatusCode.PreconditionRequired, (await Http.PutAsJsonAsync($"/api/pieces/{copy}", Petals())).StatusCode);
 
-        Assert.Equal(HttpStatusCode.NoContent, (await Http.PutAsJsonAsync($"/api/flowers/{flower}/pieces/order", new JsonObject { ["pieceIds"] = new JsonArray(copy, petals) })).StatusCode);
+        Assert.Equal(HttpStatusCode.NoContent, (await Http.PutAsJsonAsync($"/api/flowers/{flower}/pieces/order", new JsonObject { ["pieceIds"] = new JsonArray(copy, petals), ["wasPieceIds"] = new JsonArray(petals, copy) })).StatusCode);
         Assert.Equal(["Heart petals", "Petals"], (await GetAsync($"/api/flowers/{flower}"))["pieces"]!.AsArray().Select(one => (string)one!["name"]!));
         Assert.Equal(14, (await GetAsync($"/api/flowers/{flower}/bloom"))["bloom"]!.AsArray().Count);
 
@@ -186,8 +186,8 @@ public sealed class FlowerTests(DemoDatabase demo) : ApiTest(demo)
         Assert.Equal(HttpStatusCode.BadRequest, (await Http.GetAsync($"/api/flowers/{flower["id"]}/bloom?light=moon")).StatusCode);
         Assert.Equal(HttpStatusCode.NotFound, (await Http.GetAsync($"/api/commissions/{Guid.NewGuid()}/spray")).StatusCode);
         var ids = flower["pieces"]!.AsArray().Select(piece => (string)piece!["id"]!).ToList();
-        Assert.Equal(HttpStatusCode.PreconditionFailed, (await Http.PutAsJsonAsync($"/api/flowers/{flower["id"]}/pieces/order", new JsonObject { ["pieceIds"] = new JsonArray(ids[0]) })).StatusCode);
-        Assert.Equal(["pieceIds tooManyPieces"], await ProblemsOf(await Http.PutAsJsonAsync($"/api/flowers/{flower["id"]}/pieces/order", new JsonObject { ["pieceIds"] = new JsonArray(ids[0], ids[0]) })));
+        Assert.Equal(HttpStatusCode.PreconditionFailed, (await Http.PutAsJsonAsync($"/api/flowers/{flower["id"]}/pieces/order", new JsonObject { ["pieceIds"] = new JsonArray(ids[0]), ["wasPieceIds"] = new JsonArray(ids[0]) })).StatusCode);
+        Assert.Equal(["pieceIds tooManyPieces"], await ProblemsOf(await Http.PutAsJsonAsync($"/api/flowers/{flower["id"]}/pieces/order", new JsonObject { ["pieceIds"] = new JsonArray(ids[0], ids[0]), ["wasPieceIds"] = new JsonArray() })));
     }
 
     [Fact]
@@ -253,8 +253,9 @@ public sealed class FlowerTests(DemoDatabase demo) : ApiTest(demo)
         async Task<JsonNode> FirstUse() => (await GetAsync($"/api/commissions/{commission}/dust-day"))["passes"]![0]!["uses"]![0]!;
         var use = await FirstUse();
         Assert.False((bool)use["isDone"]!);
-        foreach (var (step, fingerprint) in use["stepKeys"]!.AsObject())
-            Assert.Equal(HttpStatusCode.NoContent, (await Http.PutAsJsonAsync($"/api/pieces/{use["pieceId"]}/run-sheet/{step}/tick", new JsonObject { ["fingerprint"] = (string)fingerprint! })).StatusCode);
+        // One tick of the day is one request, for as many steps of the piece's own sheet as it is.
+        var ticked = use["stepKeys"]!.AsObject().Select(step => new { key = step.Key, fingerprint = (string)step.Value! }).ToList();
+        Assert.Equal(HttpStatusCode.NoContent, (await Http.PutAsJsonAsync($"/api/pieces/{use["pieceId"]}/run-sheet/ticks", new { steps = ticked, isDone = true })).StatusCode);
         Assert.True((bool)(await FirstUse())["isDone"]!);
         var steps = (await GetAsync($"/api/pieces/{use["pieceId"]}/run-sheet"))["steps"]!.AsArray();
         Assert.Equal(use["stepKeys"]!.AsObject().Count, steps.Count(step => step!["tickedAt"] is not null));

@@ -308,7 +308,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/pieces/{id}/run-sheet/{step}/tick": {
+    "/api/pieces/{id}/run-sheet/ticks": {
         parameters: {
             query?: never;
             header?: never;
@@ -316,9 +316,9 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["tickStep"];
+        put: operations["tickSteps"];
         post?: never;
-        delete: operations["untickStep"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1647,6 +1647,7 @@ export interface components {
         };
         ChangePiecesOrder: {
             pieceIds: string[];
+            wasPieceIds: string[];
         };
         ChangePiecesSaved: {
             /** Format: int32 */
@@ -3598,6 +3599,11 @@ export interface components {
             fingerprint: string;
         };
         TickStepRequest: {
+            steps: components["schemas"]["TickStepStep"][];
+            isDone: boolean;
+        };
+        TickStepStep: {
+            key: string;
             fingerprint: string;
         };
         TintMix: {
@@ -4857,13 +4863,12 @@ export interface operations {
             };
         };
     };
-    tickStep: {
+    tickSteps: {
         parameters: {
             query?: never;
             header?: never;
             path: {
                 id: string;
-                step: string;
             };
             cookie?: never;
         };
@@ -4891,45 +4896,6 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
-                };
-            };
-            /** @description Service Unavailable */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
-                };
-            };
-        };
-    };
-    untickStep: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-                step: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Not Found */
-            404: {
                 headers: {
                     [name: string]: unknown;
                 };

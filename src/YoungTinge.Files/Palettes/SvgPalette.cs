@@ -14,6 +14,10 @@ public static partial class SvgPalette
     private const int LineHeight = 22;
     private const int PerRow = 5;
 
+    private const int MostDepth = 64;
+    private const int MostElements = 20_000;
+    private const int LongestStyle = 2000;
+
     private static readonly XNamespace Svg = "http://www.w3.org/2000/svg";
     private static readonly string[] Shapes = ["rect", "circle", "ellipse", "path", "polygon"];
 
@@ -37,20 +41,14 @@ public static partial class SvgPalette
         return new XDocument(root).ToString();
     }
 
+    /// <returns>Null if it is no SVG, or one that nobody has drawn: nested deeper or with more in it than any drawing.</returns>
     internal static Palette? Read(string text)
     {
         try
         {
             // No outside parts, no entities that grow.
             using var reader = XmlReader.Create(new StringReader(text), new XmlReaderSettings { DtdProcessing = DtdProcessing.Prohibit, XmlResolver = null });
-            var root = XDocument.Load(reader).Root;
-            if (root?.Name.LocalName != "svg")
-                return null;
-            var colours = root.Descendants().Where(element => Shapes.Contains(element.Name.LocalName))
-                .Select(element => (Name: TitleOf(element), Fill: FillOf(element)))
-                .Where(one => one.Fill is not null).Take(Palette.MostColours)
-                .Select(one => new PaletteColour(Palette.Short(one.Name), one.Fill!.Value)).ToList();
-            return new Palette(Palette.Short(TitleOf(root)), colours);
+            return Read(reader);
         }
         catch (XmlException)
         {
@@ -58,11 +56,50 @@ public static partial class SvgPalette
         }
     }
 
-    private static string TitleOf(XElement element) => element.Elements().FirstOrDefault(child => child.Name.LocalName == "title")?.Value ?? "";
-
-    private static Srgb? FillOf(XElement element)
+    /// <summary>Once through from the beginning to the end, whatever stands in it.</summary>
+    private static Palette? Read(XmlReader reader)
     {
-        var fill = element.Attribute("fill")?.Value ?? (element.Attribute("style") is { } style && FillInStyle().Match(style.Value) is { Success: true } match ? match.Groups[1].Value : "");
+        var (name, colours, elements) = ("", new List<PaletteColour>(), 0);
+        // By depth: which colour the element there is, or none.
+        var shapeAt = new int?[MostDepth + 1];
+        (int Depth, string Text)? title = null;
+        while (reader.Read())
+        {
+            if (reader.NodeType is XmlNodeType.Element)
+            {
+                if (reader.Depth >= MostDepth || ++elements > MostElements || (reader.Depth == 0 && reader.LocalName != "svg"))
+                    return null;
+                if (reader.LocalName == "title" && title is null && !reader.IsEmptyElement)
+                    title = (reader.Depth, "");
+                shapeAt[reader.Depth] = null;
+                if (Shapes.Contains(reader.LocalName) && colours.Count < Palette.MostColours && FillOf(reader) is { } fill)
+                {
+                    shapeAt[reader.Depth] = colours.Count;
+                    colours.Add(new PaletteColour("", fill));
+                }
+            }
+            else if (reader.NodeType is XmlNodeType.Text or XmlNodeType.CDATA or XmlNodeType.SignificantWhitespace && title is { Text.Length: < Palette.LongestName } open)
+            {
+                title = (open.Depth, open.Text + reader.Value[..Math.Min(reader.Value.Length, Palette.LongestName)]);
+            }
+            else if (reader.NodeType is XmlNodeType.EndElement && title is { } ended && ended.Depth == reader.Depth)
+            {
+                title = null;
+                if (ended.Depth == 1 && name == "")
+                    name = Palette.Short(ended.Text);
+                else if (ended.Depth > 1 && shapeAt[ended.Depth - 1] is { } shape && colours[shape].Name == "")
+                    colours[shape] = colours[shape] with { Name = Palette.Short(ended.Text) };
+            }
+        }
+
+        return new Palette(name, colours);
+    }
+
+    private static Srgb? FillOf(XmlReader element)
+    {
+        var fill = element.GetAttribute("fill") ?? (element.GetAttribute("style") is { Length: < LongestStyle } style && FillInStyle().Match(style) is { Success: true } match ? match.Groups[1].Value : "");
+        if (fill.Length > LongestStyle)
+            return null;
         if (ThreeParts().Match(fill) is { Success: true } parts)
         {
             var numbers = Enumerable.Range(1, 3).Select(i => Math.Min(255, int.Parse(parts.Groups[i].Value, CultureInfo.InvariantCulture)) / 255.0).ToArray();

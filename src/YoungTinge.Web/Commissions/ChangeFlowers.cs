@@ -29,7 +29,10 @@ public static class ChangeFlowers
         var studioId = await studio.IdAsync(cancel);
         var materials = await cabinet.LoadAsync(studioId, cancel);
         var pieces = new List<(Guid, Piece, PiecePlan)>();
-        foreach (var piece in request.FromLibrary is null ? [] : FlowerLibrary.Find(request.FromLibrary)?.Pieces ?? [])
+        var begin = request.FromLibrary is { } fromLibrary ? FlowerLibrary.Find(fromLibrary) : null;
+        if (request.FromLibrary is not null && begin is null)
+            return Trouble.NotPossible([new FieldProblem("fromLibrary", "unknownWord", null, null)]);
+        foreach (var piece in begin?.Pieces ?? [])
         {
             if (NewPlan.For(piece.Colouring, materials) is not { } plan)
                 return Trouble.NotPossible([new FieldProblem("fromLibrary", "noPaste", null, null)]);

@@ -19,7 +19,8 @@ public static class ChangePieces
     public sealed record Saved(int Version);
 
     /// <param name="PieceIds">All pieces of the flower, from the top of the stem.</param>
-    public sealed record Order(IReadOnlyList<Guid> PieceIds);
+    /// <param name="WasPieceIds">The order that the change was made from.</param>
+    public sealed record Order(IReadOnlyList<Guid> PieceIds, IReadOnlyList<Guid> WasPieceIds);
 
     public static void Map(RouteGroupBuilder api)
     {
@@ -40,15 +41,18 @@ public static class ChangePieces
         var studioId = await studio.IdAsync(cancel);
         if (await commissions.FindFlowerAsync(studioId, id, cancel) is null)
             return Trouble.NotFound();
-        if ((await pieces.ListAsync(studioId, id, cancel)).Count >= PieceCheck.MostKinds)
-            return Trouble.NotPossible([new FieldProblem("piece", "tooManyPieces", PieceCheck.MostKinds, null)]);
         var plan = request.PlanOf is { } other
             ? (await pieces.FindAsync(studioId, other, cancel))?.Plan
             : NewPlan.For(request.Colouring, await cabinet.LoadAsync(studioId, cancel));
         if (plan is null)
             return request.PlanOf is null ? Trouble.NotPossible([new FieldProblem("piece", "noPaste", null, null)]) : Trouble.NotFound();
         var pieceId = Guid.CreateVersion7();
-        return await pieces.AddAsync(studioId, id, pieceId, request.Piece, plan, cancel) ? TypedResults.Ok(new Made(pieceId)) : Trouble.NotFound();
+        return await pieces.AddAsync(studioId, id, pieceId, request.Piece, plan, cancel) switch
+        {
+            AddPieceResult.Added => TypedResults.Ok(new Made(pieceId)),
+            AddPieceResult.TooMany => Trouble.NotPossible([new FieldProblem("piece", "tooManyPieces", PieceCheck.MostKinds, null)]),
+            _ => Trouble.NotFound(),
+        };
     }
 
     private static async Task<IResult> Save(Guid id, Piece piece, bool? sure, HttpRequest request, HttpResponse response, CurrentStudio studio, PieceStore pieces, CancellationToken cancel)
@@ -73,7 +77,7 @@ public static class ChangePieces
     {
         if (order.PieceIds.Count > PieceCheck.MostKinds || order.PieceIds.Distinct().Count() != order.PieceIds.Count)
             return Trouble.NotPossible([new FieldProblem("pieceIds", "tooManyPieces", PieceCheck.MostKinds, null)]);
-        return await pieces.OrderAsync(await studio.IdAsync(cancel), id, order.PieceIds, cancel)
+        return await pieces.OrderAsync(await studio.IdAsync(cancel), id, order.PieceIds, order.WasPieceIds, cancel)
             ? TypedResults.NoContent()
             : IfMatch.Changed();
     }

@@ -4,39 +4,55 @@ using YoungTinge.Web.Hosting;
 
 namespace YoungTinge.Web.Flowers;
 
-/// <summary>Ticks a step of a run sheet, or takes the tick back. Doing either twice is the same as once.</summary>
+/// <summary>
+/// Ticks steps of a run sheet, or takes the ticks back: all of them or none. What is one tick to the maker, such as a coat of the dust
+/// day, may be several steps. Doing either twice is the same as once.
+/// </summary>
 public static class TickStep
 {
-    /// <param name="Fingerprint">Of the step as the maker saw it.</param>
-    public sealed record Request(string Fingerprint);
+    private const int MostSteps = 20;
 
-    public static void Map(RouteGroupBuilder api)
-    {
-        api.MapPut("/pieces/{id:guid}/run-sheet/{step}/tick", Tick).WithName("tickStep").Produces(204).Fails(404, 422, 503);
-        api.MapDelete("/pieces/{id:guid}/run-sheet/{step}/tick", Untick).WithName("untickStep").Produces(204).Fails(404, 503);
-    }
+    /// <param name="Key">Of the step.</param>
+    /// <param name="Fingerprint">Of the step as the maker saw it.</param>
+    public sealed record Step(string Key, string Fingerprint);
+
+    public sealed record Request(IReadOnlyList<Step> Steps, bool IsDone);
+
+    public static void Map(RouteGroupBuilder api) =>
+        api.MapPut("/pieces/{id:guid}/run-sheet/ticks", Tick).WithName("tickSteps").Produces(204).Fails(404, 422, 503);
 
     private static async Task<IResult> Tick(
-        Guid id, string step, Request request, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, RunSheetStore ticks, CancellationToken cancel)
+        Guid id, Request request, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, RunSheetStore ticks, CancellationToken cancel)
     {
         var studioId = await studio.IdAsync(cancel);
         if (await pieces.FindAsync(studioId, id, cancel) is not { } planned)
             return Trouble.NotFound();
-        if (request.Fingerprint.Length is < 1 or > Fingerprint.Longest)
-            return Trouble.NotPossible([new FieldProblem("fingerprint", "lengthOutOfRange", Fingerprint.Longest, null)]);
+        if (Problems(request).ToList() is { Count: > 0 } problems)
+            return Trouble.NotPossible(problems);
+        if (!request.IsDone)
+        {
+            await ticks.UntickAsync(studioId, id, [.. request.Steps.Select(step => step.Key)], cancel);
+            return TypedResults.NoContent();
+        }
+
         var materials = await cabinet.LoadAsync(studioId, cancel);
-        if (RunSheet.For(planned.Plan, planned.Piece, planned.Parts, materials).FirstOrDefault(known => known.Key == step) is not { } known)
+        var sheet = RunSheet.For(planned.Plan, planned.Piece, planned.Parts, materials).ToDictionary(step => step.Key);
+        if (!request.Steps.All(step => sheet.ContainsKey(step.Key)))
             return Trouble.NotFound();
-        await ticks.TickAsync(studioId, id, known, request.Fingerprint, StepTakes.Of(known, PasteDay.PasteWorks.Of(planned), materials), materials, cancel);
+        var works = PasteDay.PasteWorks.Of(planned);
+        await ticks.TickAsync(
+            studioId, id, [.. request.Steps.Select(step => new TickedStep(sheet[step.Key], step.Fingerprint, [.. StepTakes.Of(sheet[step.Key], works, materials)]))], materials, cancel);
         return TypedResults.NoContent();
     }
 
-    private static async Task<IResult> Untick(Guid id, string step, CurrentStudio studio, PieceStore pieces, RunSheetStore ticks, CancellationToken cancel)
+    private static IEnumerable<FieldProblem> Problems(Request request)
     {
-        var studioId = await studio.IdAsync(cancel);
-        if (await pieces.FindAsync(studioId, id, cancel) is null)
-            return Trouble.NotFound();
-        await ticks.UntickAsync(studioId, id, step, cancel);
-        return TypedResults.NoContent();
+        if (request.Steps.Count is < 1 or > MostSteps || request.Steps.DistinctBy(step => step.Key).Count() < request.Steps.Count)
+            yield return new FieldProblem("steps", "countOutOfRange", MostSteps, null);
+        foreach (var (i, step) in request.Steps.Index())
+        {
+            if (step.Fingerprint.Length is < 1 or > Fingerprint.Longest)
+                yield return new FieldProblem($"steps[{i}].fingerprint", "lengthOutOfRange", Fingerprint.Longest, null);
+        }
     }
 }

@@ -6,13 +6,10 @@ using YoungTinge.Store.Archives;
 
 namespace YoungTinge.Web.Hosting;
 
-/// <summary>Backups without a browser: <c>backup FILE</c> and <c>restore FILE</c>, while the server runs or not.</summary>
+/// <summary>Backups without a browser: <c>backup</c> writes an archive to its output, <c>restore</c> reads one from its input. While the server runs or not.</summary>
 public static class Keeping
 {
-    /// <summary>A backup that is being written has this ending; only a whole one gets its name.</summary>
-    private const string Unfinished = ".part";
-
-    public static async Task<int> RunAsync(string what, string path)
+    public static async Task<int> RunAsync(string what)
     {
         if (Setup.Connection() is not { } connection)
             return 2;
@@ -20,7 +17,7 @@ public static class Keeping
         var archive = new ArchiveStore(dataSource, PictureFile.IsPicture);
         try
         {
-            return what == "backup" ? await BackupAsync(dataSource, archive, path) : await RestoreAsync(dataSource, archive, path);
+            return what == "backup" ? await BackupAsync(dataSource, archive) : await RestoreAsync(dataSource, archive);
         }
         catch (Exception exception) when (exception is IOException or UnauthorizedAccessException or NpgsqlException)
         {
@@ -29,7 +26,7 @@ public static class Keeping
         }
     }
 
-    private static async Task<int> BackupAsync(NpgsqlDataSource dataSource, ArchiveStore archive, string path)
+    private static async Task<int> BackupAsync(NpgsqlDataSource dataSource, ArchiveStore archive)
     {
         if (await new StudioStore(dataSource).FindFirstAsync(CancellationToken.None) is not { } studio)
         {
@@ -37,23 +34,24 @@ public static class Keeping
             return 1;
         }
 
-        await using (var file = new FileStream(path + Unfinished, FileMode.Create, FileAccess.ReadWrite))
-        {
-            await archive.WriteAsync(studio.Id, file, CancellationToken.None);
-            file.Flush(flushToDisk: true);
-            file.Position = 0;
-            if (await ArchiveStore.CountAsync(file, CancellationToken.None) is not var (rows, pictures))
-                throw new IOException("What was written cannot be read back.");
-            File.Move(path + Unfinished, path, overwrite: true);
-            Console.WriteLine($"{studio.Name} is kept in {path}: {rows} rows and {pictures} pictures, {Size(file.Length)}. It was read back.");
-        }
-
+        await using var file = Uploads.NewSpool();
+        await archive.WriteAsync(studio.Id, file, CancellationToken.None);
+        file.Position = 0;
+        if (await ArchiveStore.CountAsync(file, CancellationToken.None) is not var (rows, pictures))
+            throw new IOException("What was written cannot be read back.");
+        file.Position = 0;
+        await using var output = Console.OpenStandardOutput();
+        await file.CopyToAsync(output);
+        await Console.Error.WriteLineAsync($"{studio.Name} is kept: {rows} rows and {pictures} pictures, {Size(file.Length)}. It was read back.");
         return 0;
     }
 
-    private static async Task<int> RestoreAsync(NpgsqlDataSource dataSource, ArchiveStore archive, string path)
+    private static async Task<int> RestoreAsync(NpgsqlDataSource dataSource, ArchiveStore archive)
     {
-        await using var file = File.OpenRead(path);
+        await using var file = Uploads.NewSpool();
+        await using (var input = Console.OpenStandardInput())
+            await input.CopyToAsync(file);
+        file.Position = 0;
         var current = await new StudioStore(dataSource).FindFirstAsync(CancellationToken.None);
         var told = 0;
         switch (await archive.RestoreAsync(current?.Id, file, CancellationToken.None, Tell))
@@ -64,9 +62,9 @@ public static class Keeping
             case RestoreResult.Refused refused:
                 await Console.Error.WriteLineAsync(refused.Problem switch
                 {
-                    ArchiveProblem.NotAnArchive => $"{path} is no archive of a studio.",
-                    ArchiveProblem.OtherVersion => $"{path} was written by a newer version than this one.",
-                    _ => $"{path} is damaged ({refused.Table}). Nothing was changed.",
+                    ArchiveProblem.NotAnArchive => "This is no archive of a studio.",
+                    ArchiveProblem.OtherVersion => "It was written by a newer version than this one.",
+                    _ => $"It is damaged ({refused.Table}). Nothing was changed.",
                 });
                 return 1;
             default:

@@ -9,13 +9,17 @@ public static class Setup
 {
     public static async Task<int> RunAsync(string[] options)
     {
-        if (Connection() is not { } connection)
+        if (Connection() is not { } used)
             return 2;
+        // The owner makes and changes the tables; the server only reads and writes what is in them.
+        var connection = Environment.GetEnvironmentVariable("ConnectionStrings__Owner") is { Length: > 0 } owner ? owner : used;
 
         await using var dataSource = NpgsqlDataSource.Create(connection);
         if (options.Contains("--fresh"))
             await Schema.DropAsync(dataSource, CancellationToken.None);
         Schema.Migrate(connection);
+        if (connection != used)
+            await Schema.AllowAsync(dataSource, new NpgsqlConnectionStringBuilder(used), CancellationToken.None);
         if (options.Contains("--empty"))
         {
             if (await new StudioStore(dataSource).FindFirstAsync(CancellationToken.None) is { } there)

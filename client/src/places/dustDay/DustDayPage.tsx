@@ -9,7 +9,7 @@ import { Reading, Unreadable } from '../../shared/Message'
 import { minutesWords } from '../../shared/minutesWords'
 import { SheetHead } from '../../shared/SheetHead'
 import { Swatch } from '../../shared/Swatch'
-import { cabinetHangsOnTicks, tickStep } from '../../shared/tickStep'
+import { cabinetHangsOnTicks, tickSteps } from '../../shared/tickStep'
 import { useKept } from '../../shared/useKept'
 import { useTicks } from '../../shared/useTicks'
 import type { NameOf } from '../../shared/words'
@@ -59,9 +59,7 @@ function Sheet({
     `dust-day/${commission.id}`,
     async (key, { ticked, fingerprint }) => {
       // A coat on a kind of piece is a few steps of that piece's own run sheet: mixing, and brushing.
-      const steps = JSON.parse(fingerprint) as Record<string, string>
-      for (const [step, one] of Object.entries(steps))
-        await tickStep(key.split(' ')[0]!, step, { ticked, fingerprint: one })
+      await tickSteps(key.split(' ')[0]!, JSON.parse(fingerprint) as Record<string, string>, ticked)
     },
     () =>
       client.invalidateQueries({

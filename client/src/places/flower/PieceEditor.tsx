@@ -91,7 +91,10 @@ export function PieceEditor({
       const at = ids.indexOf(piece.id)
       const pieceIds = ids.toSpliced(at, 1).toSpliced(at + by, 0, piece.id)
       return answer(
-        api.PUT('/api/flowers/{id}/pieces/order', { params: { path: { id: flowerId } }, body: { pieceIds } }),
+        api.PUT('/api/flowers/{id}/pieces/order', {
+          params: { path: { id: flowerId } },
+          body: { pieceIds, wasPieceIds: ids },
+        }),
       )
     },
     onSuccess: readAgain,

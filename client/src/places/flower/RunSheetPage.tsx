@@ -5,7 +5,7 @@ import type { Material, RunSheet, RunStepView } from '../../api/api'
 import { queries } from '../../api/queries'
 import { Reading, Unreadable } from '../../shared/Message'
 import { SheetHead } from '../../shared/SheetHead'
-import { cabinetHangsOnTicks, tickStep } from '../../shared/tickStep'
+import { cabinetHangsOnTicks, tickSteps } from '../../shared/tickStep'
 import { useTicks } from '../../shared/useTicks'
 import { dayWords, nameFinder } from '../../shared/words'
 import { cautionsOf, stepWords } from './stepWords'
@@ -37,7 +37,7 @@ function Sheet({ sheet, flowerId, materials }: { sheet: RunSheet; flowerId: stri
   const client = useQueryClient()
   const ticks = useTicks(
     sheet.piece.id,
-    (step, wish) => tickStep(sheet.piece.id, step, wish),
+    (step, { ticked, fingerprint }) => tickSteps(sheet.piece.id, { [step]: fingerprint }, ticked),
     () =>
       client.invalidateQueries({
         predicate: ({ queryKey }) => ['run-sheet', ...cabinetHangsOnTicks].includes(String(queryKey[0])),

@@ -1,0 +1,83 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Store;
+using YoungTinge.Testing;
+
+namespace YoungTinge.Web.Tests;
+
+/// <summary>Many who change the same thing in the same moment.</summary>
+public sealed class RaceTests(DemoDatabase demo) : ApiTest(demo)
+{
+    private const int AtOnce = 16;
+
+    private static Task<HttpStatusCode[]> AllAtOnceAsync(int count, Func<int, Task<HttpResponseMessage>> change) => Task.WhenAll(Enumerable.Range(0, count).Select(async i =>
+    {
+        await Task.Yield();
+        using var answer = await change(i);
+        return answer.StatusCode;
+    }));
+
+    [Fact]
+    public async Task Of_many_orders_of_one_flower_one_wins_and_none_blocks_another()
+    {
+        var flower = await FlowerAsync("Hellebore");
+        for (var round = 0; round < 5; round++)
+        {
+            var ids = (await GetAsync($"/api/flowers/{flower["id"]}"))["pieces"]!.AsArray().Select(piece => (string)piece!["id"]!).ToArray();
+            var random = new Random(round);
+            var orders = Enumerable.Range(0, AtOnce).Select(_ => ids.OrderBy(_ => random.Next()).ToArray()).ToList();
+            var statuses = await AllAtOnceAsync(AtOnce, i => Http.PutAsJsonAsync($"/api/flowers/{flower["id"]}/pieces/order", new { pieceIds = orders[i], wasPieceIds = ids }));
+            Assert.All(statuses, status => Assert.Contains(status, new[] { HttpStatusCode.NoContent, HttpStatusCode.PreconditionFailed }));
+            var now = (await GetAsync($"/api/flowers/{flower["id"]}"))["pieces"]!.AsArray().Select(piece => (string)piece!["id"]!).ToArray();
+            // The one who won had this order; the same order twice is no change, so that may be more than one.
+            Assert.Contains(orders.Where((_, i) => statuses[i] == HttpStatusCode.NoContent), order => order.SequenceEqual(now));
+            Assert.Contains(HttpStatusCode.PreconditionFailed, statuses);
+        }
+    }
+
+    [Fact]
+    public async Task Limits_hold_however_many_are_added_at_once()
+    {
+        var flower = (string)(await FlowerAsync("Hellebore"))["id"]!;
+        var shot = Convert.FromBase64String((string)(await PostAsync("/api/bench/light-box/flowers", new JsonObject { ["startingPointId"] = "crocus-petal-gold", ["seed"] = 3 }))["jpeg"]!);
+        var pictures = await AllAtOnceAsync(PictureStore.MostPerFlower + 8, _ => Http.PostAsync($"/api/flowers/{flower}/pictures/{Guid.NewGuid()}", new ByteArrayContent(shot)));
+        Assert.Equal(PictureStore.MostPerFlower, pictures.Count(status => status == HttpStatusCode.OK));
+        Assert.Equal(PictureStore.MostPerFlower, (await GetAsync($"/api/flowers/{flower}/pictures")).AsArray().Count);
+
+        var piece = (await GetAsync("/api/flower-library"))["flowers"]![0]!["pieces"]![0]!["piece"]!;
+        var before = (await GetAsync($"/api/flowers/{flower}"))["pieces"]!.AsArray().Count;
+        var pieces = await AllAtOnceAsync(PieceCheck.MostKinds + 4, _ => Http.PostAsJsonAsync($"/api/flowers/{flower}/pieces?sure=true", new JsonObject { ["piece"] = piece.DeepClone() }));
+        Assert.Equal(PieceCheck.MostKinds - before, pieces.Count(status => status == HttpStatusCode.OK));
+        Assert.Equal(PieceCheck.MostKinds, (await GetAsync($"/api/flowers/{flower}"))["pieces"]!.AsArray().Count);
+    }
+
+    [Fact]
+    public async Task Ticks_of_many_pieces_and_an_import_at_once_leave_the_stock_right()
+    {
+        var flower = await FlowerAsync("Hellebore");
+        async Task<string> StockAsync() => string.Join(' ', (await GetAsync("/api/materials")).AsArray().OrderBy(jar => (string)jar!["id"]!, StringComparer.Ordinal)
+            .Select(jar => $"{Math.Round((double?)jar!["supply"]!["stockG"] ?? 0, 6)}"));
+        var before = await StockAsync();
+        var sheets = new List<(string Piece, JsonArray Steps)>();
+        foreach (var piece in flower["pieces"]!.AsArray())
+        {
+            var steps = (await GetAsync($"/api/pieces/{piece!["id"]}/run-sheet"))["steps"]!.AsArray();
+            sheets.Add(((string)piece["id"]!, [.. steps.Take(20).Select(step => new JsonObject { ["key"] = (string)step!["step"]!["key"]!, ["fingerprint"] = (string)step["fingerprint"]! })]));
+        }
+
+        var cabinet = await Http.GetByteArrayAsync("/api/files/cabinet.json");
+        foreach (var isDone in new[] { true, false, true, false })
+        {
+            var statuses = await AllAtOnceAsync(4 * sheets.Count, i => i % 7 == 6
+                ? Http.PostAsync("/api/files/cabinet/preview", new ByteArrayContent(cabinet))
+                : Http.PutAsJsonAsync($"/api/pieces/{sheets[i % sheets.Count].Piece}/run-sheet/ticks", new JsonObject { ["steps"] = sheets[i % sheets.Count].Steps.DeepClone(), ["isDone"] = isDone }));
+            Assert.All(statuses, status => Assert.True((int)status < 300, $"{status}"));
+            if (isDone)
+                Assert.NotEqual(before, await StockAsync());
+        }
+
+        Assert.Equal(before, await StockAsync());
+    }
+}
