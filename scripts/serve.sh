@@ -26,7 +26,11 @@ make_home() {
 
   rm -rf "$home/app"
   mkdir -p "$home/app"
-  cp -r "$app/." "$content/wwwroot" "$content/appsettings.json" "$home/app/"
+  # Of what is built for every system only what can run here: that is a twentieth of it.
+  find "$app" -mindepth 1 -maxdepth 1 ! -name runtimes -exec cp -r -t "$home/app/" {} +
+  mkdir "$home/app/runtimes"
+  cp -r "$app"/runtimes/linux-x64 "$app"/runtimes/linux-arm64 "$home/app/runtimes/"
+  cp -r "$content/wwwroot" "$content/appsettings.json" "$home/app/"
   chmod -R go+rX "$home/app"
   app="$home/app"
   content="$home/app"

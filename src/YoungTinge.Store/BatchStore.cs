@@ -87,7 +87,7 @@ public sealed class BatchStore(NpgsqlDataSource dataSource)
     /// <returns>Its new version; null if nothing was written. A block that was mixed already is not mixed again.</returns>
     internal static async Task<int?> WriteAsync(NpgsqlConnection connection, Guid studioId, Batch batch, CancellationToken cancel)
     {
-        await using var command = new NpgsqlCommand(batch.Version == 0
+        await using var command = new NpgsqlCommand(batch.Version <= 0
             ? """
                 insert into batch (id, studio_id, commission_id, commission_name, name, recipe, paste_g, target_l, target_a, target_b,
                     measured_l, measured_a, measured_b, note, made_at, made_recipe, made_g, left_g, kept_in, block_key, place)

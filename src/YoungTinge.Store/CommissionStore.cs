@@ -69,7 +69,7 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
             from live_commission c
             left join live_flower f on f.commission_id = c.id
             where c.studio_id = $1
-            order by c.due_on, c.name, f.position
+            order by c.due_on, c.name, c.id, f.position, f.id
             """);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         await using var reader = await command.ExecuteReaderAsync(cancel);

@@ -41,7 +41,7 @@ public sealed class PastePlanStore(NpgsqlDataSource dataSource)
     /// <returns>The new version; null if it was changed in the meantime, or there is no such flower.</returns>
     public async Task<int?> SaveAsync<T>(Guid studioId, KeptPastePlan<T> kept, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand(kept.Version == 0
+        await using var command = dataSource.CreateCommand(kept.Version <= 0
             ? """
                 insert into paste_plan (studio_id, flower_id, kind, plan)
                 select f.studio_id, f.id, $3, $4

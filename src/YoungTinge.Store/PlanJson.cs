@@ -1,4 +1,5 @@
 using System.Collections;
+using System.Reflection;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
@@ -25,34 +26,37 @@ public static class PlanJson
     }
 
     /// <summary>
-    /// Nullable annotations are not known for what is within a list, and no annotation says what PostgreSQL cannot keep in a text: a
-    /// gap in a list, and the character 0, are found when the thing that they stand in has been read.
+    /// What annotations do not catch is found when a thing has been read: nothing where something must stand, in a list or in a field
+    /// that is set after its constructor; and the character 0, which PostgreSQL cannot keep in a text.
     /// </summary>
     private static void NoGaps(JsonTypeInfo type)
     {
         if (type.Kind != JsonTypeInfoKind.Object)
             return;
-        var texts = type.Properties.Where(property => property.PropertyType == typeof(string) && property.Get is not null).ToArray();
-        var lists = type.Properties.Where(property => property.PropertyType != typeof(string) && property.Get is not null && property.PropertyType.IsAssignableTo(typeof(IEnumerable))).ToArray();
-        if (texts.Length + lists.Length == 0)
+        var nullability = new NullabilityInfoContext();
+        var checks = type.Properties.Where(property => property.Get is not null && !property.PropertyType.IsValueType)
+            .Select(property => (property.Name, Get: property.Get!, MayBeNull: property.AttributeProvider is not PropertyInfo info || nullability.Create(info).ReadState != NullabilityState.NotNull)).ToArray();
+        if (checks.Length == 0)
             return;
         var before = type.OnDeserialized;
         type.OnDeserialized = read =>
         {
             before?.Invoke(read);
-            foreach (var property in texts)
+            foreach (var (name, get, mayBeNull) in checks)
             {
-                if (property.Get!(read) is string text && text.Contains('\0', StringComparison.Ordinal))
-                    throw new JsonException($"{property.Name} has a character in it that is none.");
-            }
-
-            foreach (var property in lists)
-            {
-                if (property.Get!(read) is IEnumerable list && list.Cast<object?>().Any(one => one is null || one is string text && text.Contains('\0', StringComparison.Ordinal)))
-                    throw new JsonException($"{property.Name} has nothing where something must stand.");
+                if (!IsWhole(get(read), mayBeNull))
+                    throw new JsonException($"{name} has nothing where something must stand, or a character that is none.");
             }
         };
     }
+
+    private static bool IsWhole(object? value, bool mayBeNull) => value switch
+    {
+        null => mayBeNull,
+        string text => !text.Contains('\0', StringComparison.Ordinal),
+        IEnumerable list => list.Cast<object?>().All(one => one is not null && (one is not string text || !text.Contains('\0', StringComparison.Ordinal))),
+        _ => true,
+    };
 
     internal static string Write(PiecePlan plan) => JsonSerializer.Serialize(plan, Options);
 

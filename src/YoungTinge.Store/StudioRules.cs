@@ -120,7 +120,7 @@ public static class StudioRules
 
     public static IEnumerable<Fault> OfMass(double grams, string path)
     {
-        if (grams is not (> 0 and <= SearchCheck.MostPasteG))
+        if (grams is not (>= SearchCheck.LeastPasteG and <= SearchCheck.MostPasteG))
             yield return new Fault(path, "massOutOfRange", SearchCheck.MostPasteG);
     }
 

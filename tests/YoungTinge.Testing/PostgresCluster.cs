@@ -24,14 +24,26 @@ public sealed class PostgresCluster : IAsyncDisposable
     /// <summary>Kills the database as a power cut would, and waits until all of it is gone.</summary>
     public async Task KillAsync()
     {
-        var pid = int.Parse((await File.ReadAllLinesAsync(Path.Combine(folder, "data", "postmaster.pid")))[0]);
-        var all = Process.GetProcessesByName("postgres").Where(process => process.Id == pid || ParentOf(process.Id) == pid).ToList();
         // The first of them first: it would otherwise bring the others back.
-        foreach (var process in all.OrderBy(process => process.Id != pid))
+        foreach (var process in await ProcessesAsync())
         {
             process.Kill();
             await process.WaitForExitAsync();
         }
+    }
+
+    /// <summary>Holds the whole database still, as a disk that does not answer does; false lets it go on.</summary>
+    public async Task FreezeAsync(bool frozen)
+    {
+        foreach (var process in await ProcessesAsync())
+            await Process.Start("kill", [frozen ? "-STOP" : "-CONT", $"{process.Id}"]).WaitForExitAsync();
+    }
+
+    /// <summary>The server, and then those that it has started.</summary>
+    private async Task<IReadOnlyList<Process>> ProcessesAsync()
+    {
+        var pid = int.Parse((await File.ReadAllLinesAsync(Path.Combine(folder, "data", "postmaster.pid")))[0]);
+        return [Process.GetProcessById(pid), .. Process.GetProcesses().Where(process => ParentOf(process.Id) == pid)];
     }
 
     /// <summary>Puts the file that says which process the database is where a sudden end leaves it.</summary>
@@ -47,14 +59,6 @@ public sealed class PostgresCluster : IAsyncDisposable
         {
             return null;
         }
-    }
-
-    /// <summary>Holds the whole database still, as a disk that does not answer does; false lets it go on.</summary>
-    public async Task FreezeAsync(bool frozen)
-    {
-        var pid = int.Parse((await File.ReadAllLinesAsync(Path.Combine(folder, "data", "postmaster.pid")))[0]);
-        foreach (var process in Process.GetProcessesByName("postgres").Where(process => process.Id == pid || ParentOf(process.Id) == pid))
-            await Process.Start("kill", [frozen ? "-STOP" : "-CONT", $"{process.Id}"]).WaitForExitAsync();
     }
 
     public Task StopAsync() => Repository.RunAsync("scripts/postgres", "stop", folder);

@@ -15,6 +15,9 @@ public abstract class ApiTest(DemoDatabase demo) : IClassFixture<DemoDatabase>, 
 
     protected DemoDatabase Demo => demo;
 
+    /// <summary>Of the application that is asked.</summary>
+    protected IServiceProvider Services => factory.Services;
+
     public virtual async Task InitializeAsync()
     {
         await demo.ResetAsync();

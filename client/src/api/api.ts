@@ -148,7 +148,13 @@ export class RequestFailed extends Error {
 
   /** Nothing was wrong with the request itself: the same one may succeed later. */
   get isPassing() {
-    return this.code === 'offline' || this.code === 'databaseAway' || this.code === 'busy' || this.code === 'unexpected'
+    return (
+      this.code === 'offline' ||
+      this.code === 'databaseAway' ||
+      this.code === 'busy' ||
+      this.code === 'diskFull' ||
+      this.code === 'unexpected'
+    )
   }
 }
 

@@ -3622,7 +3622,7 @@ export interface components {
             problems?: components["schemas"]["FieldProblem"][];
         };
         /** @enum {unknown} */
-        TroubleCode: "notFound" | "unreadable" | "tooLarge" | "notPossible" | "versionMissing" | "changedElsewhere" | "otherSite" | "inUse" | "pictureGone" | "databaseAway" | "busy" | "unexpected";
+        TroubleCode: "notFound" | "unreadable" | "tooLarge" | "notPossible" | "versionMissing" | "changedElsewhere" | "otherSite" | "inUse" | "pictureGone" | "databaseAway" | "busy" | "diskFull" | "unexpected";
         UnitChoice: {
             unit: components["schemas"]["DoseUnit"];
             /** Format: double */

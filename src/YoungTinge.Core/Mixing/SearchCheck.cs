@@ -47,6 +47,9 @@ public static class SearchCheck
 {
     public const double MostPasteG = 100_000;
 
+    /// <summary>Less is weighed on no bench, in g.</summary>
+    public const double LeastPasteG = 0.001;
+
     public static IReadOnlyList<SearchProblem> Problems(RecipeSearch search, Materials materials) =>
         [.. Target(search.Target, "target"), .. Figures(search), .. Bases(search, materials), .. Colours(search, materials)];
 
@@ -61,7 +64,7 @@ public static class SearchCheck
 
     private static IEnumerable<SearchProblem> Figures(RecipeSearch search)
     {
-        if (search.PasteG is not (> 0 and <= MostPasteG))
+        if (search.PasteG is not (>= LeastPasteG and <= MostPasteG))
             yield return new SearchProblem("pasteG", SearchProblemCode.MassOutOfRange, MostPasteG);
         if (search.MostColourants is < RecipeSearch.FewestColourants or > RecipeSearch.MostColourantsEver)
             yield return new SearchProblem("mostColourants", SearchProblemCode.CountOutOfRange, RecipeSearch.MostColourantsEver);

@@ -97,7 +97,8 @@ public static class Imports
         var (all, flowers) = await commissions.ListAsync(studioId, cancel);
         var commissionOf = all.ToDictionary(commission => commission.Id, commission => commission.Name);
         var flowerOf = flowers.ToDictionary(flower => flower.Id);
-        var names = (await pieces.ListAsync(studioId, null, cancel))
+        // A flower may come between the two readings.
+        var names = (await pieces.ListAsync(studioId, null, cancel)).Where(piece => flowerOf.ContainsKey(piece.FlowerId))
             .Select(piece => new PieceName(piece.Id, commissionOf[flowerOf[piece.FlowerId].CommissionId], flowerOf[piece.FlowerId].Name, piece.Piece.Name)).ToList();
         var known = (await logbook.ListAsync(studioId, null, int.MaxValue, cancel)).Select(named => named.Entry.Id).ToHashSet();
         return IsJson(file) ? LogTable.ReadJson(file, names, known) : LogTable.ReadCsv(file, names, known);

@@ -23,6 +23,9 @@ public enum TroubleCode
 
     /// <summary>More is asked than can be computed at once.</summary>
     Busy,
+
+    /// <summary>There is no room left to keep anything.</summary>
+    DiskFull,
     Unexpected,
 }
 
@@ -71,6 +74,7 @@ public sealed class Trouble : ProblemDetails
         TroubleCode.InUse => "Something that is kept names it.",
         TroubleCode.PictureGone => "The picture is no longer at hand.",
         TroubleCode.DatabaseAway => "The database does not answer.",
+        TroubleCode.DiskFull => "The disk is full. Nothing was kept; make room and do it again.",
         TroubleCode.Busy => "Much is being computed just now. Try again in a moment.",
         _ => "Something went wrong here.",
     };

@@ -9,6 +9,9 @@ internal sealed class TroubleHandler(ILogger<TroubleHandler> log) : IExceptionHa
 {
     private const string RetryAfterSeconds = "2";
 
+    /// <summary>ENOSPC.</summary>
+    private const int NoSpaceLeft = 28;
+
     public async ValueTask<bool> TryHandleAsync(HttpContext context, Exception exception, CancellationToken cancel)
     {
         if (exception is OperationCanceledException && context.RequestAborted.IsCancellationRequested)
@@ -25,6 +28,8 @@ internal sealed class TroubleHandler(ILogger<TroubleHandler> log) : IExceptionHa
             // Two changes that met: the one that gave way was not made.
             PostgresException { SqlState: PostgresErrorCodes.DeadlockDetected or PostgresErrorCodes.SerializationFailure or PostgresErrorCodes.ForeignKeyViolation } =>
                 Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere),
+            PostgresException { SqlState: PostgresErrorCodes.DiskFull } or IOException { HResult: NoSpaceLeft } =>
+                Trouble.Result(StatusCodes.Status507InsufficientStorage, TroubleCode.DiskFull),
             // A server error with its own SQLSTATE is our mistake, unless the server is on its way up or down.
             PostgresException { IsTransient: false } => Trouble.ForStatus(StatusCodes.Status500InternalServerError),
             NpgsqlException or NoStudioException => Trouble.Result(StatusCodes.Status503ServiceUnavailable, TroubleCode.DatabaseAway),

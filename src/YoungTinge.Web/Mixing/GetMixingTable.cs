@@ -42,7 +42,8 @@ public static class GetMixingTable
         var materials = await cabinet.LoadAsync(current.Id, cancel);
         var (all, flowers) = await commissions.ListAsync(current.Id, cancel);
         var flowerOf = flowers.Index().ToDictionary(flower => flower.Item.Id);
-        var planned = await pieces.ListAsync(current.Id, null, cancel);
+        // A flower may come between the two readings.
+        var planned = (await pieces.ListAsync(current.Id, null, cancel)).Where(piece => flowerOf.ContainsKey(piece.FlowerId));
         var log = await logbook.ListAsync(current.Id, null, MostBatches, cancel);
         return TypedResults.Ok(new Answer(
             [.. all.Select(commission => new CommissionView(commission.Id, commission.Name, commission.Light))],

@@ -19,6 +19,8 @@ public static class PlanLetDown
 
     private const double MostUnits = 100;
 
+    private const double LeastUnits = 0.001;
+
     public static void Map(RouteGroupBuilder api) => api.MapPost("/let-downs", Handle)
         .WithName("planLetDown").Produces<Answer>().Fails(422, 503);
 
@@ -38,7 +40,7 @@ public static class PlanLetDown
     {
         if (unit is null)
             yield return new FieldProblem("colourantId", "unknownMaterial", null, null);
-        if (request.UnitsWanted is not (> 0 and <= MostUnits))
+        if (request.UnitsWanted is not (>= LeastUnits and <= MostUnits))
             yield return new FieldProblem("unitsWanted", "unitsOutOfRange", MostUnits, null);
         if (!BenchScale.IsPossible(request.ScaleG))
             yield return new FieldProblem("scaleG", "scaleOutOfRange", BenchScale.CoarsestG, null);
