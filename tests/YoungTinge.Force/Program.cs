@@ -1,16 +1,17 @@
 using YoungTinge.Force;
 
-// Tries the real server by force: fuzz N hostile requests, faults N kills. Ends with how many were right and how many were not.
+// Tries the real server by force: fuzz N hostile requests, faults N kills, archive N pictures. Ends with how many were right and how many were not.
 return args switch
 {
     ["fuzz", var requests] => await FuzzAsync(int.Parse(requests)),
     ["faults", var kills] => await FaultsAsync(int.Parse(kills)),
+    ["archive", var pictures] => await ArchiveAsync(int.Parse(pictures)),
     _ => Usage(),
 };
 
 static int Usage()
 {
-    Console.Error.WriteLine("fuzz N | faults N");
+    Console.Error.WriteLine("fuzz N | faults N | archive PICTURES");
     return 2;
 }
 
@@ -58,4 +59,15 @@ static async Task<int> FaultsAsync(int kills)
     Console.WriteLine($"{report.Kills} kills, {report.Acknowledged} acknowledged changes");
     Console.WriteLine($"{report.Acknowledged - report.Lost.Count} passed, {report.Lost.Count} failed");
     return report.Lost.Count == 0 ? 0 : 1;
+}
+
+static async Task<int> ArchiveAsync(int pictures)
+{
+    const double mostMegabytes = 600;
+    await using var demo = await DemoServer.StartAsync();
+    var report = await new LargeArchive(demo).RunAsync(pictures);
+    Console.WriteLine($"{report.Bytes / 1e6:0} MB out in {report.OutSeconds:0.0} s, in in {report.InSeconds:0.0} s with {report.ProgressLines} words of progress; the server took {report.PeakMegabytes:0} MB at most");
+    var isRight = report.IsSame && report.PeakMegabytes < mostMegabytes;
+    Console.WriteLine(isRight ? "1 passed, 0 failed" : "0 passed, 1 failed");
+    return isRight ? 0 : 1;
 }
