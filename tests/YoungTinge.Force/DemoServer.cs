@@ -8,7 +8,7 @@ public sealed class DemoServer : IAsyncDisposable
     private DemoServer(DemoDatabase demo, AppServer server)
     {
         (Demo, Server) = (demo, server);
-        Http = new HttpClient { BaseAddress = server.Address, Timeout = TimeSpan.FromSeconds(60) };
+        Http = new HttpClient { BaseAddress = server.Address, Timeout = TimeSpan.FromSeconds(120) };
     }
 
     public DemoDatabase Demo { get; }
