@@ -44,6 +44,8 @@ build_client() { (cd client && npm run --silent build -- --logLevel=error); }
 build_server() { dotnet build src/YoungTinge.Web -c Release --nologo -v quiet -clp:ErrorsOnly; }
 
 build_application() {
+  # Among tests all is built, and must not be built under their feet.
+  [ -z "${YOUNG_TINGE_BUILT:-}" ] || return 0
   [ -d client/node_modules ] || rm -f "$local_folder/client-packages.done"
   [ -f src/YoungTinge.Web/wwwroot/index.html ] || rm -f "$local_folder/client.done"
   [ -f src/YoungTinge.Web/bin/Release/net10.0/YoungTinge.Web.dll ] || rm -f "$local_folder/server.done"

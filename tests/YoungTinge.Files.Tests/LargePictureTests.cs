@@ -1,6 +1,4 @@
-using System.Buffers.Binary;
 using System.IO.Compression;
-using System.IO.Hashing;
 using YoungTinge.Core.Pictures;
 using YoungTinge.Files.Pictures;
 
@@ -94,7 +92,7 @@ public class LargePictureTests
 
     /// <summary>A PNG (8 bits, RGB) written by hand; interlaced ones of one colour only, whose passes are all alike.</summary>
     /// <param name="rgb">Null for black.</param>
-    internal static byte[] Png(int width, int height, byte[]? rgb, bool interlaced)
+    private static byte[] Png(int width, int height, byte[]? rgb, bool interlaced)
     {
         using var packed = new MemoryStream();
         using (var zlib = new ZLibStream(packed, CompressionLevel.Fastest))
@@ -113,26 +111,6 @@ public class LargePictureTests
             }
         }
 
-        using var file = new MemoryStream();
-        file.Write([0x89, 0x50, 0x4E, 0x47, 0x0D, 0x0A, 0x1A, 0x0A]);
-        var head = new byte[13];
-        BinaryPrimitives.WriteInt32BigEndian(head, width);
-        BinaryPrimitives.WriteInt32BigEndian(head.AsSpan(4), height);
-        (head[8], head[9], head[12]) = (8, 2, (byte)(interlaced ? 1 : 0));
-        Chunk("IHDR"u8, head);
-        Chunk("IDAT"u8, packed.ToArray());
-        Chunk("IEND"u8, []);
-        return file.ToArray();
-
-        void Chunk(ReadOnlySpan<byte> name, byte[] data)
-        {
-            var number = new byte[4];
-            BinaryPrimitives.WriteInt32BigEndian(number, data.Length);
-            file.Write(number);
-            byte[] body = [.. name, .. data];
-            file.Write(body);
-            BinaryPrimitives.WriteUInt32BigEndian(number, Crc32.HashToUInt32(body));
-            file.Write(number);
-        }
+        return PngFile.Write(width, height, packed.ToArray(), interlaced);
     }
 }

@@ -1,6 +1,4 @@
-using System.Buffers.Binary;
 using System.IO.Compression;
-using System.IO.Hashing;
 using YoungTinge.Core.Pictures;
 using YoungTinge.Files.Pictures;
 
@@ -85,30 +83,10 @@ public class PictureFileTests
     /// <summary>A PNG whose head promises so many pixels, of a few kilobytes.</summary>
     private static byte[] EmptyPng(int width, int height)
     {
-        using var file = new MemoryStream();
-        file.Write([0x89, 0x50, 0x4E, 0x47, 0x0D, 0x0A, 0x1A, 0x0A]);
-        var head = new byte[13];
-        BinaryPrimitives.WriteInt32BigEndian(head, width);
-        BinaryPrimitives.WriteInt32BigEndian(head.AsSpan(4), height);
-        (head[8], head[9]) = (8, 2);
-        Chunk(file, "IHDR"u8, head);
         using var packed = new MemoryStream();
         using (var zlib = new ZLibStream(packed, CompressionLevel.SmallestSize))
             zlib.Write(new byte[1_000_000]);
-        Chunk(file, "IDAT"u8, packed.ToArray());
-        Chunk(file, "IEND"u8, []);
-        return file.ToArray();
-    }
-
-    private static void Chunk(MemoryStream file, ReadOnlySpan<byte> name, byte[] data)
-    {
-        var number = new byte[4];
-        BinaryPrimitives.WriteInt32BigEndian(number, data.Length);
-        file.Write(number);
-        byte[] body = [.. name, .. data];
-        file.Write(body);
-        BinaryPrimitives.WriteUInt32BigEndian(number, Crc32.HashToUInt32(body));
-        file.Write(number);
+        return PngFile.Write(width, height, packed.ToArray(), interlaced: false);
     }
 
     /// <summary>Puts an Exif block with an orientation and a maker's name behind the head of a JPEG.</summary>

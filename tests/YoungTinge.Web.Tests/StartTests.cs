@@ -77,7 +77,7 @@ public sealed class StartTests : IAsyncLifetime
 
     private ProcessStartInfo Info(string[] options) => new(Path.Combine(Repository.Folder, "start"), options)
     {
-        Environment = { ["YOUNG_TINGE_HOME"] = home },
+        Environment = { ["YOUNG_TINGE_HOME"] = home, ["YOUNG_TINGE_BUILT"] = "yes" },
         RedirectStandardOutput = true,
         RedirectStandardError = true,
     };

@@ -1,4 +1,5 @@
 using Microsoft.AspNetCore.Diagnostics;
+using Microsoft.AspNetCore.Http.HttpResults;
 using Npgsql;
 using YoungTinge.Web.Computing;
 
@@ -16,25 +17,7 @@ internal sealed class TroubleHandler(ILogger<TroubleHandler> log) : IExceptionHa
     {
         if (exception is OperationCanceledException && context.RequestAborted.IsCancellationRequested)
             return true;
-        var trouble = exception switch
-        {
-            BusyException => Trouble.Result(StatusCodes.Status503ServiceUnavailable, TroubleCode.Busy),
-            // One of several kinds of a thing, without a word which.
-            NotSupportedException { Source: "System.Text.Json" } => Trouble.ForStatus(StatusCodes.Status400BadRequest),
-            BadHttpRequestException bad => Trouble.ForStatus(bad.StatusCode),
-            // A text that PostgreSQL cannot keep.
-            PostgresException { SqlState: PostgresErrorCodes.CharacterNotInRepertoire or PostgresErrorCodes.UntranslatableCharacter } =>
-                Trouble.ForStatus(StatusCodes.Status400BadRequest),
-            // Two changes that met: the one that gave way was not made.
-            PostgresException { SqlState: PostgresErrorCodes.DeadlockDetected or PostgresErrorCodes.SerializationFailure or PostgresErrorCodes.ForeignKeyViolation } =>
-                Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere),
-            PostgresException { SqlState: PostgresErrorCodes.DiskFull } or IOException { HResult: NoSpaceLeft } =>
-                Trouble.Result(StatusCodes.Status507InsufficientStorage, TroubleCode.DiskFull),
-            // A server error with its own SQLSTATE is our mistake, unless the server is on its way up or down.
-            PostgresException { IsTransient: false } => Trouble.ForStatus(StatusCodes.Status500InternalServerError),
-            NpgsqlException or NoStudioException => Trouble.Result(StatusCodes.Status503ServiceUnavailable, TroubleCode.DatabaseAway),
-            _ => Trouble.ForStatus(StatusCodes.Status500InternalServerError),
-        };
+        var trouble = Of(exception);
         if (trouble.StatusCode == StatusCodes.Status503ServiceUnavailable)
             context.Response.Headers.RetryAfter = RetryAfterSeconds;
         if (trouble.StatusCode >= StatusCodes.Status500InternalServerError)
@@ -42,4 +25,25 @@ internal sealed class TroubleHandler(ILogger<TroubleHandler> log) : IExceptionHa
         await trouble.ExecuteAsync(context);
         return true;
     }
+
+    /// <summary>What a failure is to whoever asked.</summary>
+    internal static JsonHttpResult<Trouble> Of(Exception exception) => exception switch
+    {
+        BusyException => Trouble.Result(StatusCodes.Status503ServiceUnavailable, TroubleCode.Busy),
+        // One of several kinds of a thing, without a word which.
+        NotSupportedException { Source: "System.Text.Json" } => Trouble.ForStatus(StatusCodes.Status400BadRequest),
+        BadHttpRequestException bad => Trouble.ForStatus(bad.StatusCode),
+        // A text that PostgreSQL cannot keep.
+        PostgresException { SqlState: PostgresErrorCodes.CharacterNotInRepertoire or PostgresErrorCodes.UntranslatableCharacter } =>
+            Trouble.ForStatus(StatusCodes.Status400BadRequest),
+        // Two changes that met: the one that gave way was not made.
+        PostgresException { SqlState: PostgresErrorCodes.DeadlockDetected or PostgresErrorCodes.SerializationFailure or PostgresErrorCodes.ForeignKeyViolation } =>
+            Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere),
+        PostgresException { SqlState: PostgresErrorCodes.DiskFull } or IOException { HResult: NoSpaceLeft } =>
+            Trouble.Result(StatusCodes.Status507InsufficientStorage, TroubleCode.DiskFull),
+        // A server error with its own SQLSTATE is our mistake, unless the server is on its way up or down.
+        PostgresException { IsTransient: false } => Trouble.ForStatus(StatusCodes.Status500InternalServerError),
+        NpgsqlException or NoStudioException => Trouble.Result(StatusCodes.Status503ServiceUnavailable, TroubleCode.DatabaseAway),
+        _ => Trouble.ForStatus(StatusCodes.Status500InternalServerError),
+    };
 }

@@ -21,9 +21,10 @@ internal static class Uploads
     }
 
     /// <summary>For large ones, onto the disk; stands at its beginning.</summary>
-    public static async Task<FileStream> SpoolAsync(this HttpRequest request, CancellationToken cancel)
+    /// <param name="named">It is to be read by its name too.</param>
+    public static async Task<FileStream> SpoolAsync(this HttpRequest request, CancellationToken cancel, bool named = false)
     {
-        var file = NewSpool();
+        var file = NewSpool(named);
         try
         {
             await request.Body.CopyToAsync(file, cancel);
@@ -38,8 +39,19 @@ internal static class Uploads
         }
     }
 
-    /// <summary>A file for as long as a request lasts: it is gone when it is closed.</summary>
-    public static FileStream NewSpool() => new(
-        Path.Combine(Path.GetTempPath(), $"young-tinge-{Guid.NewGuid():N}"),
-        new FileStreamOptions { Mode = FileMode.CreateNew, Access = FileAccess.ReadWrite, Options = FileOptions.Asynchronous | FileOptions.DeleteOnClose, Share = FileShare.Read | FileShare.Delete });
+    /// <summary>A file for as long as a request lasts. Without a name it is gone even if the server is killed.</summary>
+    public static FileStream NewSpool(bool named = false)
+    {
+        var file = new FileStream(Path.Combine(Path.GetTempPath(), $"young-tinge-{Guid.NewGuid():N}"), new FileStreamOptions
+        {
+            Mode = FileMode.CreateNew,
+            Access = FileAccess.ReadWrite,
+            Share = FileShare.Read | FileShare.Delete,
+            Options = FileOptions.Asynchronous | (named ? FileOptions.DeleteOnClose : FileOptions.None),
+        });
+        // What is open stays readable on Linux until it is closed.
+        if (!named)
+            File.Delete(file.Name);
+        return file;
+    }
 }

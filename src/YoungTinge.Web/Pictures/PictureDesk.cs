@@ -21,7 +21,7 @@ public sealed class PictureDesk(PictureStore pictures, LaidPictureStore laid, Wo
     /// <summary>A file that is sent, made small and upright. One at a time: unpacking takes memory.</summary>
     public async Task<PictureResult> TakeInAsync(HttpRequest request, CancellationToken cancel)
     {
-        await using var file = await request.SpoolAsync(cancel);
+        await using var file = await request.SpoolAsync(cancel, named: true);
         return await workers.UnpackAsync(() => PictureFile.ReadFrom(file.Name), cancel);
     }
 
