@@ -25,7 +25,7 @@ public sealed class Application : IAsyncLifetime
     /// <summary>Runs a test in a new browser on the fresh demo; leaves a picture if it fails.</summary>
     public async Task InBrowserAsync(string test, Func<Browser, Task> steps, int width = 1280, int height = 800)
     {
-        await Demo.ResetAsync();
+        await Demo.RefillAsync();
         using var browser = new Browser(Server.Address, width, height);
         try
         {

@@ -19,7 +19,7 @@ public static class PlanLetDown
 
     private const double MostUnits = 100;
 
-    private const double LeastUnits = 0.001;
+    private const double LeastUnits = 1e-9;
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/let-downs", Handle)
         .WithName("planLetDown").Produces<Answer>().Fails(422, 503);
