@@ -3,44 +3,50 @@
 # The user that the server runs as when ./start is run by root: nothing that a stranger's picture is read by should be root.
 server_user=young-tinge
 
-# Sets "home" (YOUNG_TINGE_HOME if that is set): where the data lies, and, for root, what the server is run from, as its user may not be allowed into this folder.
-make_home() {
+# Sets "home", where the data lies (YOUNG_TINGE_HOME if that is set), and what the server is run from. For root both lie where the
+# server's user may go, as that user may not be allowed into this folder.
+find_home() {
   home=${YOUNG_TINGE_HOME:-$local_folder}
-  mkdir -p "$home"
   app="$PWD/src/YoungTinge.Web/bin/Release/net10.0"
   content="$PWD/src/YoungTinge.Web"
   as_server=()
-  [ "$(id -u)" = 0 ] || return 0
-
-  home=${YOUNG_TINGE_HOME:-/var/lib/young-tinge/$(pwd | sha256sum | cut -c1-12)}
+  if [ "$(id -u)" = 0 ]; then
+    home=${YOUNG_TINGE_HOME:-/var/lib/young-tinge/$(pwd | sha256sum | cut -c1-12)}
+    id "$server_user" >/dev/null 2>&1 || useradd --system --no-create-home --shell /usr/sbin/nologin "$server_user"
+    as_server=(setpriv --reuid "$server_user" --regid "$server_user" --clear-groups env "HOME=/nonexistent" "DOTNET_CLI_HOME=/tmp")
+    if "${as_server[@]}" dotnet --list-runtimes >/dev/null 2>&1; then
+      app="$home/app"
+      content="$home/app"
+    else
+      say "Note: the user $server_user cannot run dotnet here, so the server runs as root."
+      as_server=()
+    fi
+  fi
   mkdir -p "$home"
+}
+
+# Puts a copy of what is built where the server's user may read it, if it runs as one of its own.
+put_in_place() {
+  [ "$(id -u)" = 0 ] || return 0
   # The database's folder once stood for itself.
   if [ -d "$home/data" ]; then mkdir -p "$home/postgres" && chown postgres: "$home/postgres" && mv "$home"/{data,password,log} "$home/postgres/"; fi
   chown root: "$home"
   chmod 711 "$home"
-  id "$server_user" >/dev/null 2>&1 || useradd --system --no-create-home --shell /usr/sbin/nologin "$server_user"
-  if ! setpriv --reuid "$server_user" --regid "$server_user" --clear-groups dotnet --list-runtimes >/dev/null 2>&1; then
-    say "Note: the user $server_user cannot run dotnet here, so the server runs as root."
-    return 0
-  fi
-
-  rm -rf "$home/app"
-  mkdir -p "$home/app"
+  [ ${#as_server[@]} != 0 ] || return 0
+  local built="$PWD/src/YoungTinge.Web"
+  rm -rf "$app"
+  mkdir -p "$app/runtimes"
   # Of what is built for every system only what can run here: that is a twentieth of it.
-  find "$app" -mindepth 1 -maxdepth 1 ! -name runtimes -exec cp -r -t "$home/app/" {} +
-  mkdir "$home/app/runtimes"
-  cp -r "$app"/runtimes/linux-x64 "$app"/runtimes/linux-arm64 "$home/app/runtimes/"
-  cp -r "$content/wwwroot" "$content/appsettings.json" "$home/app/"
-  chmod -R go+rX "$home/app"
-  app="$home/app"
-  content="$home/app"
-  as_server=(setpriv --reuid "$server_user" --regid "$server_user" --clear-groups env "HOME=/nonexistent" "DOTNET_CLI_HOME=/tmp")
+  find "$built/bin/Release/net10.0" -mindepth 1 -maxdepth 1 ! -name runtimes -exec cp -r -t "$app/" {} +
+  cp -r "$built"/bin/Release/net10.0/runtimes/linux-{x64,arm64} "$app/runtimes/"
+  cp -r "$built/wwwroot" "$built/appsettings.json" "$app/"
+  chmod -R go+rX "$app"
 }
 
 # Starts the database if it does not run, and says how to reach it: as its owner, for migrations, and as the server does.
 connect() {
   local name password
-  owner=$(scripts/postgres start "$home/postgres" 9>&-)
+  owner=$(scripts/postgres start "$home/postgres" 9>&-) || return 1
   [ -s "$home/app-password" ] || (umask 077 && od -An -N24 -tx1 /dev/urandom | tr -d ' \n' >"$home/app-password")
   password=$(cat "$home/app-password")
   name=$(sed -E "s/Username=[^;]*;Password=[^;]*/Username=studio_app;Password=$password/" <<<"$owner")

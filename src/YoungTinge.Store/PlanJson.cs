@@ -54,6 +54,7 @@ public static class PlanJson
     {
         null => mayBeNull,
         string text => !text.Contains('\0', StringComparison.Ordinal),
+        IDictionary dictionary => IsWhole(dictionary.Values, mayBeNull),
         IEnumerable list => list.Cast<object?>().All(one => one is not null && (one is not string text || !text.Contains('\0', StringComparison.Ordinal))),
         _ => true,
     };

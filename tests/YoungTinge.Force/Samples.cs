@@ -23,7 +23,7 @@ internal sealed class Samples
         {
             var piece = await Get($"/api/pieces/{id}");
             samples.Learn("PiecePlan", Find(piece, "plan"));
-            samples.Learn("Piece", Find(piece, "shape") ?? Find(piece, "piece"));
+            samples.Learn("Piece", Find(piece["piece"]!, "piece"));
         }
 
         foreach (var id in samples.ids.Materials)

@@ -116,6 +116,8 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
         { "tables/piece/0/plan={}", ArchiveProblem.Damaged },
         { "tables/piece/0/plan/coats=[{\"loadMgPerCm2\": 1}]", ArchiveProblem.Damaged },
         { "tables/piece/0/plan/coats=[null]", ArchiveProblem.Damaged },
+        { "tables/piece/0/plan/targets/rim=null", ArchiveProblem.Damaged },
+        { "tables/piece/0/plan/onPurpose=null", ArchiveProblem.Damaged },
         { "tables/piece/0/length_mm=\"NaN\"", ArchiveProblem.Damaged },
         { "tables/commission/0/due_on=\"0044-03-15 BC\"", ArchiveProblem.Damaged },
         { "tables/log_entry/0/logged_at=\"infinity\"", ArchiveProblem.Damaged },

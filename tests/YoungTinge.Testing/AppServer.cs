@@ -90,7 +90,8 @@ public sealed class AppServer(string connectionString) : IAsyncDisposable
 
     public async ValueTask DisposeAsync() => await StopAsync();
 
-    private static int FreePort()
+    /// <summary>A port that nobody listens on.</summary>
+    public static int FreePort()
     {
         using var listener = new TcpListener(IPAddress.Loopback, 0);
         listener.Start();

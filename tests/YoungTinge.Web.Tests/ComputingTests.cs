@@ -68,11 +68,11 @@ public sealed class ComputingTests(DemoDatabase demo) : ApiTest(demo)
         var plan = (await GetAsync($"/api/pieces/{piece}"))["plan"]!;
         using var gone = new CancellationTokenSource();
         var asked = Enumerable.Range(0, 8).Select(_ => Http.PostAsJsonAsync($"/api/pieces/{piece}/proposals", new JsonObject { ["plan"] = plan.DeepClone(), ["keepPaste"] = false }, gone.Token)).ToList();
-        await UntilAsync(() => Workers.Running > 0);
+        await Patience.UntilAsync("searches run", () => Workers.Running > 0);
         await gone.CancelAsync();
         foreach (var one in asked)
             await Assert.ThrowsAnyAsync<OperationCanceledException>(() => one);
-        await UntilAsync(() => Workers.Running == 0);
+        await Patience.UntilAsync("no search runs", () => Workers.Running == 0);
     }
 
     [Fact]
@@ -91,7 +91,7 @@ public sealed class ComputingTests(DemoDatabase demo) : ApiTest(demo)
 
         // The first fails: the others find out for themselves, and nothing wrong is kept.
         var failing = AskAsync(fails: true).AsTask();
-        await UntilAsync(() => Volatile.Read(ref computed) == 1);
+        await Patience.UntilAsync("one computes", () => Volatile.Read(ref computed) == 1);
         var others = Enumerable.Range(0, 3).Select(_ => AskAsync().AsTask()).ToList();
         await Task.Delay(50);
         Assert.Equal(1, Volatile.Read(ref computed));
@@ -144,15 +144,6 @@ public sealed class ComputingTests(DemoDatabase demo) : ApiTest(demo)
         // The same picture, read the same each time.
         Assert.Single(answers);
     }
-
-    private static async Task UntilAsync(Func<bool> isSo)
-    {
-        for (var turn = 0; !isSo(); turn++)
-        {
-            Assert.True(turn < 3000, "Waited in vain.");
-            await Task.Delay(10);
-        }
-    }
 }
 
 /// <summary>Health, told at once whatever the database does.</summary>
@@ -174,16 +165,8 @@ public sealed class HealthTests
         Assert.Equal(HttpStatusCode.OK, (await http.GetAsync("/api/commissions")).StatusCode);
     }
 
-    private static async Task UntilAsync(HttpClient http, HttpStatusCode wanted)
-    {
-        for (var turn = 0; ; turn++)
-        {
-            if ((await http.GetAsync("/health/ready")).StatusCode == wanted)
-                return;
-            Assert.True(turn < 300, $"Waited in vain for {wanted}.");
-            await Task.Delay(50);
-        }
-    }
+    private static Task UntilAsync(HttpClient http, HttpStatusCode wanted) =>
+        Patience.UntilAsync($"ready is {wanted}", async () => (await http.GetAsync("/health/ready")).StatusCode == wanted);
 
     private sealed class DatabaseOfItsOwn : IAsyncDisposable
     {

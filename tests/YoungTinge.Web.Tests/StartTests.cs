@@ -1,6 +1,4 @@
 using System.Diagnostics;
-using System.Net;
-using System.Net.Sockets;
 using Npgsql;
 using YoungTinge.Testing;
 
@@ -10,7 +8,7 @@ namespace YoungTinge.Web.Tests;
 public sealed class StartTests : IAsyncLifetime
 {
     private readonly string home = Directory.CreateTempSubdirectory("young-tinge-home-").FullName;
-    private readonly int port = FreePort();
+    private readonly int port = AppServer.FreePort();
     private readonly List<Process> started = [];
 
     public Task InitializeAsync() => Task.CompletedTask;
@@ -33,18 +31,22 @@ public sealed class StartTests : IAsyncLifetime
         if (Repository.Configuration != "Release")
             return;
         var start = Start();
-        await UntilAsync("it serves", IsReadyAsync);
+        await Patience.UntilAsync("it serves", IsReadyAsync);
         var server = ServerProcess();
         Kill(server);
-        await UntilAsync("another server serves", async () => await IsReadyAsync() && ServerProcess() != server);
+        await Patience.UntilAsync("another server serves", async () => await IsReadyAsync() && ServerProcess() != server);
         var database = DatabaseProcess();
         Kill(database);
-        await UntilAsync("another database serves", async () => DatabaseProcess() is var now && now != 0 && now != database && await IsReadyAsync());
+        await Patience.UntilAsync("another database serves", async () => DatabaseProcess() is var now && now != 0 && now != database && await IsReadyAsync());
 
-        // A second one on the same data says so, and leaves the first alone.
-        var (code, words) = await RunAsync(["--port", $"{FreePort()}"]);
+        // A second one on the same data says so, and leaves the first and what it is served from alone.
+        var served = new FileInfo(Path.Combine(home, "app", "YoungTinge.Web.dll"));
+        var since = served.Exists ? served.LastWriteTimeUtc : default;
+        var (code, words) = await RunAsync(["--port", $"{AppServer.FreePort()}"]);
         Assert.Equal((1, true), (code, words.Contains("already running with this data", StringComparison.Ordinal)));
         Assert.True(await IsReadyAsync());
+        served.Refresh();
+        Assert.Equal(since, served.Exists ? served.LastWriteTimeUtc : default);
 
         // Kept and put back while it serves.
         var file = Path.Combine(home, "kept.zip");
@@ -53,7 +55,7 @@ public sealed class StartTests : IAsyncLifetime
         Assert.Equal(1, (await RunAsync(["restore", Path.Combine(Repository.Folder, "README.md")])).Code);
 
         Kill(start.Id);
-        await UntilAsync("all has ended", () => Task.FromResult(!IsAlive(ServerProcess()) && DatabaseProcess() == 0));
+        await Patience.UntilAsync("all has ended", () => !IsAlive(ServerProcess()) && DatabaseProcess() == 0);
     }
 
     private Process Start()
@@ -104,23 +106,6 @@ public sealed class StartTests : IAsyncLifetime
     private static bool IsAlive(int pid) => File.Exists($"/proc/{pid}/cmdline") && File.ReadAllText($"/proc/{pid}/cmdline") != "";
 
     private static void Kill(int pid) => Process.GetProcessById(pid).Kill();
-
-    private static async Task UntilAsync(string what, Func<Task<bool>> isSo)
-    {
-        var waited = Stopwatch.StartNew();
-        while (!await isSo())
-        {
-            Assert.True(waited.Elapsed < TimeSpan.FromMinutes(2), $"Waited until {what}.");
-            await Task.Delay(200);
-        }
-    }
-
-    private static int FreePort()
-    {
-        using var listener = new TcpListener(IPAddress.Loopback, 0);
-        listener.Start();
-        return ((IPEndPoint)listener.LocalEndpoint).Port;
-    }
 }
 
 /// <summary>What the server may do in its database.</summary>

@@ -180,8 +180,20 @@ async function failureOf(response: Response): Promise<RequestFailed> {
   return new RequestFailed(trouble?.code ?? 'unexpected', trouble?.problems ?? [])
 }
 
+const ndjson = 'application/x-ndjson'
+
 /** What long work says: how far it is, and at last its answer, or what went wrong. */
 type Line<T> = { progress: number } | { answer: T } | { trouble: Trouble }
+
+/** Hears the whole lines of a text that is still growing: tells progress on, and returns the answer when it comes. */
+function hear<T>(lines: string[], onProgress: (share: number) => void): { answer: T } | undefined {
+  for (const line of lines.filter(Boolean)) {
+    const said = JSON.parse(line) as Line<T>
+    if ('answer' in said) return said
+    if ('trouble' in said) throw new RequestFailed(said.trouble.code, said.trouble.problems)
+    onProgress(said.progress)
+  }
+}
 
 /**
  * Sends a file of any size, and then waits for what is made of it; tells how far it is, sending being the first half. Only the older
@@ -191,24 +203,27 @@ export function uploadLarge<T>(path: string, file: Blob, onProgress: (share: num
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest()
     let seen = 0
+    const isLines = () => request.getResponseHeader('Content-Type')?.startsWith(ndjson) ?? false
     const read = () => {
+      if (!isLines()) return
       const end = request.responseText.lastIndexOf('\n') + 1
-      const lines = request.responseText.slice(seen, end).split('\n').filter(Boolean)
+      const lines = request.responseText.slice(seen, end).split('\n')
       seen = end
-      for (const line of lines) {
-        const said = JSON.parse(line) as Line<T>
-        if ('answer' in said) resolve(said.answer)
-        else if ('trouble' in said) reject(new RequestFailed(said.trouble.code, said.trouble.problems))
-        else onProgress(0.5 + said.progress / 2)
+      try {
+        const heard = hear<T>(lines, (share) => onProgress(0.5 + share / 2))
+        if (heard) resolve(heard.answer)
+      } catch (failure) {
+        reject(failure as Error)
       }
     }
-    const isLines = () => request.getResponseHeader('Content-Type')?.startsWith(ndjson) ?? false
     request.upload.onprogress = (sent) => onProgress(sent.loaded / sent.total / 2)
-    request.onprogress = () => isLines() && read()
+    request.onprogress = read
     request.onerror = () => reject(new RequestFailed('offline'))
     request.onload = () => {
-      if (isLines()) read()
-      else if (request.status === 200) resolve(JSON.parse(request.responseText) as T)
+      read()
+      if (request.status === 200 && !isLines()) resolve(JSON.parse(request.responseText) as T)
+      // Lines that end without an answer; nothing if there was one.
+      else if (isLines()) reject(new RequestFailed('unexpected'))
       else void failureOf(new Response(request.responseText)).then(reject)
     }
     request.open('POST', path)
@@ -217,8 +232,6 @@ export function uploadLarge<T>(path: string, file: Blob, onProgress: (share: num
     request.send(file)
   })
 }
-
-const ndjson = 'application/x-ndjson'
 
 /**
  * Posts to an endpoint that may take longer than a breath and tells how far it is meanwhile. Aborting the signal stops the
@@ -246,12 +259,8 @@ export async function longWork<T>(
     if (done) throw new RequestFailed('unexpected')
     const lines = (rest + value).split('\n')
     rest = lines.pop() ?? ''
-    for (const line of lines) {
-      const said = JSON.parse(line) as Line<T>
-      if ('answer' in said) return said.answer
-      if ('trouble' in said) throw new RequestFailed(said.trouble.code, said.trouble.problems)
-      onProgress(said.progress)
-    }
+    const heard = hear<T>(lines, onProgress)
+    if (heard) return heard.answer
   }
 }
 

@@ -38,7 +38,7 @@ public sealed class ArchiveStore(NpgsqlDataSource dataSource, Func<byte[], bool>
     public const string Format = "young-tinge-studio";
 
     /// <summary>Of the archive: the number of the last migration.</summary>
-    public const int Version = 11;
+    public static int Version { get; } = Schema.Scripts().Max(script => script.Number);
 
     public static IReadOnlyList<string> TableNames => [.. ArchiveTables.All.Select(table => table.Name)];
 
@@ -120,7 +120,7 @@ public sealed class ArchiveStore(NpgsqlDataSource dataSource, Func<byte[], bool>
         await using var file = await ArchiveFile.OpenAsync(archive, cancel);
         if (file is null)
             return new RestoreResult.Refused(ArchiveProblem.NotAnArchive);
-        if (file.Version is < ArchiveLift.Oldest or > Version)
+        if (file.Version < ArchiveLift.Oldest || file.Version > Version)
             return new RestoreResult.Refused(ArchiveProblem.OtherVersion);
 
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
