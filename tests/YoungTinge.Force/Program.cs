@@ -1,17 +1,18 @@
 using YoungTinge.Force;
 
-// Tries the real server by force: fuzz N hostile requests, faults N kills, archive N pictures. Ends with how many were right and how many were not.
+// Tries the real server by force: fuzz N hostile requests, faults N kills, archive N pictures; or records what the API answers, to compare other code with. Ends with how many were right and how many were not.
 return args switch
 {
     ["fuzz", var requests] => await FuzzAsync(int.Parse(requests)),
     ["faults", var kills] => await FaultsAsync(int.Parse(kills)),
     ["archive", var pictures] => await ArchiveAsync(int.Parse(pictures)),
+    ["answers", var folder] => await AnswersAsync(folder),
     _ => Usage(),
 };
 
 static int Usage()
 {
-    Console.Error.WriteLine("fuzz N | faults N | archive PICTURES");
+    Console.Error.WriteLine("fuzz N | faults N | archive PICTURES | answers FOLDER");
     return 2;
 }
 
@@ -70,4 +71,21 @@ static async Task<int> ArchiveAsync(int pictures)
     var isRight = report.IsSame && report.PeakMegabytes < mostMegabytes;
     Console.WriteLine(isRight ? "1 passed, 0 failed" : "0 passed, 1 failed");
     return isRight ? 0 : 1;
+}
+
+static async Task<int> AnswersAsync(string folder)
+{
+    await using var demo = await DemoServer.StartAsync();
+    var answers = new Answers(demo, folder);
+    if (!answers.IsRecorded)
+    {
+        Console.WriteLine($"{await answers.RecordAsync()} answers recorded in {folder}; run it again to compare with them");
+        return 0;
+    }
+
+    var report = await answers.CompareAsync();
+    foreach (var difference in report.Differences)
+        Console.WriteLine(difference);
+    Console.WriteLine($"{report.Asked - report.Differences.Count} passed, {report.Differences.Count} failed");
+    return report.Differences.Count == 0 ? 0 : 1;
 }

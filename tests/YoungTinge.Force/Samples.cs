@@ -72,7 +72,7 @@ internal sealed class Samples
         if (schema["enum"] is JsonArray words)
             return words[random.Next(words.Count)]?.DeepClone();
         var types = schema["type"] is JsonArray several ? several.Select(type => (string)type!).ToList() : schema["type"] is { } one ? [(string)one!] : [];
-        if (types.Contains("null") && random.Next(3) == 0 || depth > 8)
+        if (types is ["null"] || types.Contains("null") && random.Next(3) == 0 || depth > 8)
             return null;
         if (types.Contains("array"))
             return new JsonArray([.. Enumerable.Range(0, random.Next(4)).Select(_ => Of(schema["items"] ?? new JsonObject(), name, random, depth + 1))]);
@@ -85,7 +85,7 @@ internal sealed class Samples
         if (types.Contains("boolean"))
             return random.Next(2) == 0;
         if (types.Contains("integer"))
-            return name.EndsWith("ersion", StringComparison.Ordinal) ? random.Next(3) : random.Next(12);
+            return name.EndsWith("ersion", StringComparison.Ordinal) ? random.Next(3) : name.StartsWith("most", StringComparison.Ordinal) ? 1 + random.Next(4) : random.Next(12);
         if (types.Contains("number"))
             return Math.Round(name is "a" or "b" ? random.NextDouble() * 60 - 30 : random.NextDouble() * (random.Next(2) == 0 ? 1 : 90), 3);
         return Word(name, (string?)schema["format"], random);
@@ -97,8 +97,8 @@ internal sealed class Samples
         "flowerId" => Any(ids.Flowers, random),
         "pieceId" or "pieceIds" or "planOf" => Any(ids.Pieces, random),
         "batchId" => Any(ids.Batches, random),
-        "baseId" => Any(ids.Pastes, random),
-        "colourantId" or "colourantIds" => Any(ids.Colourants, random),
+        "baseId" or "baseIds" => Any(ids.Pastes, random),
+        "colourantId" or "colourantIds" or "mustUse" or "leaveOut" => Any(ids.Colourants, random),
         "materialId" or "materialIds" or "dustId" or "glazeId" or "thinnerId" => Any(ids.Materials, random),
         _ => format switch
         {
