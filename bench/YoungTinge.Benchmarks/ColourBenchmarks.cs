@@ -1,7 +1,8 @@
 using BenchmarkDotNet.Attributes;
 using YoungTinge.Checks;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
@@ -83,7 +84,7 @@ public class ColourBenchmarks
 
     /// <summary>Everything about a recipe, as each move of a dose asks for it.</summary>
     [Benchmark]
-    public RecipeLook LookAtRecipe() => RecipeLook.Of(recipe, new Lab(88, -6, 16), 180, LightKind.Lamp, materials);
+    public RecipeEvaluation LookAtRecipe() => RecipeEvaluation.Of(recipe, new Lab(88, -6, 16), 180, LightKind.Lamp, materials);
 
     [Benchmark]
     public Rescue RescueABatch() => Rescue.Of(

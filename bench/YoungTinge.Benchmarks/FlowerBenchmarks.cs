@@ -1,9 +1,11 @@
 using BenchmarkDotNet.Attributes;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.CoatPlanning;
+using YoungTinge.Core.Coats.Advice;
+using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
-using YoungTinge.Core.Schedule;
 
 namespace YoungTinge.Benchmarks;
 
@@ -35,7 +37,7 @@ public class FlowerBenchmarks
     public int OneEdit()
     {
         var shape = piece.Shape();
-        var eye = new ZoneEye(plan.Paste, plan.Coats, shape, materials);
+        var eye = new ZoneColourEvaluator(plan.Paste, plan.Coats, shape, materials);
         var zones = BuildUp.Of(plan, eye);
         return LookAdvice.For(plan, piece, zones, eye, materials).Count + PiecePicture.Of(plan, shape, materials).Face.Marks.Count;
     }

@@ -1,12 +1,11 @@
 using BenchmarkDotNet.Attributes;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Marble;
 using YoungTinge.Core.Ombre;
-using YoungTinge.Core.PasteDay;
-using YoungTinge.Core.Planning;
+using YoungTinge.Core.Work;
 
 namespace YoungTinge.Benchmarks;
 
@@ -43,11 +42,11 @@ public class PasteDayBenchmarks
 
     /// <summary>As each change of a run asks for it.</summary>
     [Benchmark]
-    public OmbreWay[] ThreeSchools() => [.. Enum.GetValues<OmbreSchool>().Select(school => OmbreWay.Of(run, school, materials, 0.1))];
+    public OmbreResult[] ThreeSchools() => [.. Enum.GetValues<OmbreMethod>().Select(school => OmbreResult.Of(run, school, materials, 0.1))];
 
     [Benchmark]
-    public MarblePicture MarbledSheet() => MarbleSheet.Of(marble, 5, 110, 0.6, materials).Picture(150, 96, 260);
+    public MarblePicture MarbledSheet() => RolledMarble.Of(marble, 5, 110, 0.6, materials).Picture(150, 96, 260);
 
     [Benchmark]
-    public MarbleSeen LookOfAMarble() => MarbleSheet.Of(marble, 5, 110, 0.6, materials).Seen();
+    public MarbleSeen LookOfAMarble() => RolledMarble.Of(marble, 5, 110, 0.6, materials).Seen();
 }

@@ -14,7 +14,7 @@ public sealed record LivingFlower(IReadOnlyDictionary<Zone, Lab> Zones, string O
         var chance = new Random(seed);
         return this with
         {
-            Zones = Zones.ToDictionary(zone => zone.Key, zone => SurfaceColours.Nearest(new Lab(
+            Zones = Zones.ToDictionary(zone => zone.Key, zone => ObjectColourSolid.Nearest(new Lab(
                 Math.Clamp(zone.Value.L + 2 * chance.NextNormal(), 4, 96), zone.Value.A + 2 * chance.NextNormal(), zone.Value.B + 2 * chance.NextNormal()))),
         };
     }

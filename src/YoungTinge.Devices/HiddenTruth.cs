@@ -2,6 +2,7 @@ using System.Security.Cryptography;
 using System.Text;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Devices;
 
@@ -21,13 +22,13 @@ public sealed class HiddenTruth(int seed)
 
     public Dust Of(Dust dust) => dust with { Optics = Of(dust.Id, dust.Optics) };
 
-    private Scatterer Of(string id, Scatterer nominal)
+    private KubelkaMunkSpectra Of(string id, KubelkaMunkSpectra nominal)
     {
         var chance = ChanceOf(id);
         var strength = Math.Exp(Math.Clamp(StrengthSpread * chance.NextNormal(), -MostStrength, MostStrength));
         var shift = Math.Clamp(ShiftNm * chance.NextNormal() / 2, -ShiftNm, ShiftNm);
         var scatter = Math.Exp(ScatterSpread * chance.NextNormal());
-        return new Scatterer(Shifted(nominal.Absorption, shift).Map(k => strength * k), nominal.Scattering.Map(s => scatter * s));
+        return new KubelkaMunkSpectra(Shifted(nominal.Absorption, shift).Map(k => strength * k), nominal.Scattering.Map(s => scatter * s));
     }
 
     private Random ChanceOf(string id)

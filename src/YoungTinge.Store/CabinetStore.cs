@@ -1,6 +1,5 @@
 using Npgsql;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Store;
 
@@ -48,10 +47,10 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
     }
 
     internal static async Task<IReadOnlyList<KeptMaterial>> ListAsync(NpgsqlConnection connection, Guid studioId, CancellationToken cancel) =>
-        [.. (await SheetsAsync(connection, studioId, cancel)).Select(kept => new KeptMaterial(MaterialFromSheet.Convert(kept.Sheet, kept.Sheet.Id!), kept.Version))];
+        [.. (await SheetsAsync(connection, studioId, cancel)).Select(kept => new KeptMaterial(MaterialFromRecord.Convert(kept.Sheet, kept.Sheet.Id!), kept.Version))];
 
     /// <summary>As they are written, before they are made into materials.</summary>
-    internal static async Task<IReadOnlyList<(MaterialSheet Sheet, int Version)>> SheetsAsync(NpgsqlConnection connection, Guid studioId, CancellationToken cancel)
+    internal static async Task<IReadOnlyList<(MaterialRecord Sheet, int Version)>> SheetsAsync(NpgsqlConnection connection, Guid studioId, CancellationToken cancel)
     {
         await using var batch = new NpgsqlBatch(connection);
         foreach (var sql in new[] { "select material_id, kind, mass_g from dose_unit where studio_id = $1", $"select {MaterialRow.Columns}, version from material where studio_id = $1 order by position, id" })
@@ -68,7 +67,7 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
 
         await reader.NextResultAsync(cancel);
         var version = reader.GetOrdinal("version");
-        var sheets = new List<(MaterialSheet, int)>();
+        var sheets = new List<(MaterialRecord, int)>();
         while (await reader.ReadAsync(cancel))
         {
             var sheet = MaterialRow.Read(reader);
@@ -142,7 +141,7 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
         await using var command = new NpgsqlCommand(change.Version == 0 ? MaterialRow.Insert : MaterialRow.Update, connection);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = change.Version });
-        var sheet = MaterialSheet.Of(change.Material);
+        var sheet = MaterialRecord.Of(change.Material);
         command.Parameters.AddRange(MaterialRow.Parameters(sheet).ToArray());
         if (await command.ExecuteNonQueryAsync(cancel) == 0)
             return false;

@@ -1,7 +1,7 @@
 using Npgsql;
 using NpgsqlTypes;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 

@@ -1,6 +1,6 @@
 using Npgsql;
 using NpgsqlTypes;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
 
 namespace YoungTinge.Store;

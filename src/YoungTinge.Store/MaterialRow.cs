@@ -8,7 +8,7 @@ namespace YoungTinge.Store;
 /// <summary>A material as a row: each column with how it is written, in one list, so that reading, adding and changing cannot differ.</summary>
 internal static class MaterialRow
 {
-    private sealed record Column(string Name, NpgsqlDbType Type, Func<MaterialSheet, object?> Of);
+    private sealed record Column(string Name, NpgsqlDbType Type, Func<MaterialRecord, object?> Of);
 
     private static readonly Column[] All =
     [
@@ -69,17 +69,17 @@ internal static class MaterialRow
         where studio_id = $1 and id = $3 and version = $2
         """;
 
-    public static IEnumerable<NpgsqlParameter> Parameters(MaterialSheet sheet) =>
+    public static IEnumerable<NpgsqlParameter> Parameters(MaterialRecord sheet) =>
         All.Select(column => new NpgsqlParameter { NpgsqlDbType = column.Type, Value = column.Of(sheet) ?? DBNull.Value });
 
-    public static MaterialSheet Read(NpgsqlDataReader reader)
+    public static MaterialRecord Read(NpgsqlDataReader reader)
     {
         string Text(string column) => reader.GetString(reader.GetOrdinal(column));
         T? Maybe<T>(string column) where T : struct => reader.GetOrdinal(column) is var at && reader.IsDBNull(at) ? null : reader.GetFieldValue<T>(at);
         double? Number(string column) => Maybe<double>(column);
         double[]? Spectrum(string column) => reader.GetOrdinal(column) is var at && reader.IsDBNull(at) ? null : reader.GetFieldValue<double[]>(at);
         string[] Words(string column) => reader.GetFieldValue<string[]>(reader.GetOrdinal(column));
-        return new MaterialSheet
+        return new MaterialRecord
         {
             Id = Text("id"),
             Kind = Store.Words.Kind.ValueOf(Text("kind")),
@@ -123,10 +123,10 @@ internal static class MaterialRow
         };
     }
 
-    private static Column Text(string name, Func<MaterialSheet, string?> of) => new(name, NpgsqlDbType.Text, of);
+    private static Column Text(string name, Func<MaterialRecord, string?> of) => new(name, NpgsqlDbType.Text, of);
 
-    private static Column Number(string name, Func<MaterialSheet, double?> of) => new(name, NpgsqlDbType.Double, sheet => of(sheet));
+    private static Column Number(string name, Func<MaterialRecord, double?> of) => new(name, NpgsqlDbType.Double, sheet => of(sheet));
 
-    private static Column Spectrum(string name, Func<MaterialSheet, IReadOnlyList<double>?> of) =>
+    private static Column Spectrum(string name, Func<MaterialRecord, IReadOnlyList<double>?> of) =>
         new(name, NpgsqlDbType.Array | NpgsqlDbType.Double, sheet => of(sheet)?.ToArray());
 }

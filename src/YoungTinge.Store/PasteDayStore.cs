@@ -1,6 +1,6 @@
 using Npgsql;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Planning;
+using YoungTinge.Core.Work;
 
 namespace YoungTinge.Store;
 

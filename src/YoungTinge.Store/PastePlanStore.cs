@@ -2,8 +2,8 @@ using System.Text.Json;
 using Npgsql;
 using NpgsqlTypes;
 using YoungTinge.Core.Marble;
+using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Ombre;
-using YoungTinge.Core.Planning;
 
 namespace YoungTinge.Store;
 

@@ -3,7 +3,7 @@ using System.Reflection;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Model;
 
 namespace YoungTinge.Store;
 

@@ -1,5 +1,5 @@
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Mixing;
 
 namespace YoungTinge.Store;

@@ -1,8 +1,8 @@
 using System.Collections.Concurrent;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
-using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Checks;
 

@@ -1,7 +1,7 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Cabinet.Characterising;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Mixing;
-using YoungTinge.Core.Optics;
 using YoungTinge.Core.Pictures;
 using YoungTinge.Devices;
 using YoungTinge.Files.Pictures;
@@ -36,8 +36,8 @@ public static class DabTrials
 
         var spectra = doses.Select(dose => (Dose: dose, Spectrum: Dabs.InPaste(own, dose, paste, truth))).ToList();
         var learned = withReader
-            ? FromDabs.Colourant([.. spectra.Select((dab, i) => new Dab(dab.Dose, new PocketReader(dab.Spectrum, 100 * seed + i).ReadAsync(default).Result))], paste.Optics)
-            : FromSeenDabs.Colourant([.. spectra.Select((dab, i) => new SeenDab(dab.Dose, Photographed(dab.Spectrum, 100 * seed + i)))], paste.Optics, others);
+            ? OpticsEstimator.Colourant([.. spectra.Select((dab, i) => new Dab(dab.Dose, new PocketReader(dab.Spectrum, 100 * seed + i).ReadAsync(default).Result))], paste.Optics)
+            : SeenOpticsEstimator.Colourant([.. spectra.Select((dab, i) => new SeenDab(dab.Dose, Photographed(dab.Spectrum, 100 * seed + i)))], paste.Optics, others);
 
         var mine = new Materials(cabinet.All.Select(material => material.Id == own.Id ? own with { Optics = learned.Optics } : material));
         var real = new Materials(cabinet.All.Select(material => material.Id == own.Id ? truth.Of(own) : material));

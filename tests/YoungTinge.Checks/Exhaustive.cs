@@ -26,11 +26,11 @@ public sealed class Exhaustive(Materials materials, string baseId, int most)
             var limits = set.Select(i => colourants[i].LoadLimitGPer100g).ToArray();
             var doses = new double[set.Length];
             model.FitRatio(ratio, set, limits, doses);
-            var deltaE = solver.Improve(set, limits, doses, Yardstick.Rough);
+            var deltaE = solver.Improve(set, limits, doses, ErrorMetric.Rough);
             foreach (var start in Starts)
             {
                 var other = limits.Select(limit => Math.Min(start, limit)).ToArray();
-                if (solver.Improve(set, limits, other, Yardstick.Rough) is var again && again < deltaE)
+                if (solver.Improve(set, limits, other, ErrorMetric.Rough) is var again && again < deltaE)
                     (deltaE, doses) = (again, other);
             }
 
@@ -41,7 +41,7 @@ public sealed class Exhaustive(Materials materials, string baseId, int most)
 
         var best = double.PositiveInfinity;
         foreach (var ((set, doses), _) in nearest.UnorderedItems)
-            best = Math.Min(best, solver.Improve(set, set.Select(i => colourants[i].LoadLimitGPer100g).ToArray(), doses, Yardstick.Exact));
+            best = Math.Min(best, solver.Improve(set, set.Select(i => colourants[i].LoadLimitGPer100g).ToArray(), doses, ErrorMetric.Exact));
         return best;
     }
 

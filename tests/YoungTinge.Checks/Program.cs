@@ -4,6 +4,7 @@ using System.Text.Json;
 using YoungTinge.Checks;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Pictures;
 using YoungTinge.Devices;
@@ -139,7 +140,7 @@ static int Photographs(string folder)
             var unasked = FlowerDivision.Of(read.Photo, light, SeenAs.Bloom);
             var zones = new[] { (0.5, 0.5), (0.35, 0.4), (0.65, 0.6) }
                 .SelectMany(at => FlowerDivision.Of(read.Photo, light, SeenAs.Bloom, new MeantFlower(new PicturePoint(at.Item1, at.Item2), [])).Zones).Where(zone => zone.IsSure).ToList();
-            var misses = zones.ConvertAll(zone => DeltaE2000.Between(PatchReader.Read(read.Photo, zone.Box, CastRemoval.None).Colour, zone.Reading.Colour));
+            var misses = zones.ConvertAll(zone => DeltaE2000.Between(PatchReader.Read(read.Photo, zone.Box, WhiteBalance.None).Colour, zone.Reading.Colour));
             (sure, far) = (sure + misses.Count, far + misses.Count(miss => miss > within));
             Console.Write($" | {(marks.AsIs ? "as it is" : $"estimated, white off by {light.UnsureDeltaE?.ToString("0.0", CultureInfo.InvariantCulture) ?? "?"}")}: {(unasked.IsClear ? "clear" : "asks")}, {misses.Count} sure, worst {misses.DefaultIfEmpty(0).Max():0.0}");
         }

@@ -49,7 +49,7 @@ public sealed class VectorCheck(JsonElement file, Materials materials)
             "develop" => [Compare("share", expected, new Development(inputs.Number("f0"), inputs.Number("tauHours")).ShareAfter(inputs.Number("hours")))],
             "washConcentration" =>
             [
-                Compare("gPer100g", expected, WashFilm.ConcentrationGPer100g(inputs.Number("gPerMl"), inputs.Number("wetMlPerCm2"), inputs.Number("depthMm")), 1e-10),
+                Compare("gPer100g", expected, PaintOptics.ConcentrationGPer100g(inputs.Number("gPerMl"), inputs.Number("wetMlPerCm2"), inputs.Number("depthMm")), 1e-10),
             ],
             "pasteMix" => Look(expected, Opaque(Paste(inputs), inputs), light),
             "kmInfinite" => Look(expected, KubelkaMunk.Opaque(inputs.GetProperty("K").Spectrum(), inputs.GetProperty("S").Spectrum()), light),
@@ -70,11 +70,11 @@ public sealed class VectorCheck(JsonElement file, Materials materials)
         return new VectorResult(vector.Text("id"), operation, [.. deviations]);
     }
 
-    private Scatterer Paste(JsonElement paste) =>
+    private KubelkaMunkSpectra Paste(JsonElement paste) =>
         PasteOptics.Mix(paste.Recipe(), materials, paste.TryGetProperty("restHours", out var hours) ? hours.GetDouble() : null);
 
     /// <summary>Thick enough to hide what is below, unless a thickness is given.</summary>
-    private Spectrum Opaque(Scatterer mix, JsonElement paste)
+    private Spectrum Opaque(KubelkaMunkSpectra mix, JsonElement paste)
     {
         if (!paste.TryGetProperty("thicknessMm", out var thickness))
             return KubelkaMunk.Opaque(mix);
@@ -90,9 +90,9 @@ public sealed class VectorCheck(JsonElement file, Materials materials)
 
     private Spectrum Laid(JsonElement inputs, IReadOnlyList<Layer> layers) => Laid(Nothing, Substrate(inputs), layers);
 
-    private static Scatterer Nothing => new(Spectrum.From(_ => 0), Spectrum.From(_ => 1));
+    private static KubelkaMunkSpectra Nothing => new(Spectrum.From(_ => 0), Spectrum.From(_ => 1));
 
-    private static Spectrum Laid(Scatterer paste, Spectrum below, IReadOnlyList<Layer> layers)
+    private static Spectrum Laid(KubelkaMunkSpectra paste, Spectrum below, IReadOnlyList<Layer> layers)
     {
         var face = below.Values.ToArray();
         new LayerStack(paste, layers).LayOn(face, _ => 1);
@@ -131,15 +131,15 @@ public sealed class VectorCheck(JsonElement file, Materials materials)
         var other => throw new InvalidDataException($"Unknown step '{other}'."),
     };
 
-    private DustLayer Dust(JsonElement dust) => new(DustMix(dust.GetProperty("mix")), dust.Number("load"));
+    private DustLayer Dust(JsonElement dust) => new(OpticsOf(dust.GetProperty("mix")), dust.Number("load"));
 
-    private Scatterer DustMix(JsonElement mix) =>
-        DustOptics.Mix([.. mix.EnumerateArray().Select(part => new Portion(part.Text("id"), part.Number("parts")))], materials);
+    private KubelkaMunkSpectra OpticsOf(JsonElement mix) =>
+        DustMix.OpticsOf([.. mix.EnumerateArray().Select(part => new Portion(part.Text("id"), part.Number("parts")))], materials);
 
     private GlazeLayer Glaze(JsonElement glaze) => new(
-        materials.Get<Glaze>(glaze.Text("id")),
+        materials.Get<Glaze>(glaze.Text("id")).Optics,
         glaze.GetProperty("coats").GetInt32(),
-        glaze.TryGetProperty("tint", out var tint) ? new GlazeTint(DustMix(tint), glaze.Number("gPer10ml")) : null);
+        glaze.TryGetProperty("tint", out var tint) ? new GlazeTint(OpticsOf(tint), glaze.Number("gPer10ml")) : null);
 
     private IEnumerable<Deviation> ShownThrough(JsonElement expected, JsonElement inputs, Illuminant light)
     {
@@ -180,7 +180,7 @@ public sealed class VectorCheck(JsonElement file, Materials materials)
         return [RelativeK(expected, dust), .. Look(expected, Laid(inputs, [new DustLayer(dust, inputs.Number("testLoad"))]), light, "reconstructedR")];
     }
 
-    private Deviation RelativeK(JsonElement expected, Scatterer colour) => new(
+    private Deviation RelativeK(JsonElement expected, KubelkaMunkSpectra colour) => new(
         "K",
         expected.GetProperty("K").Numbers().Select((k, band) => Math.Abs(k - colour.Absorption[band]) / Math.Max(Math.Abs(k), 1e-3)).Max(),
         tolerances.Number("K_relative"));

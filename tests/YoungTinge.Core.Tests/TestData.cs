@@ -25,5 +25,5 @@ internal static class TestData
 
     /// <summary>Rested, under daylight.</summary>
     public static Lab ColourOf(PasteRecipe recipe, Materials? materials = null) =>
-        Core.Optics.PasteOptics.ColourOf(recipe, materials ?? Cabinet);
+        PasteOptics.ColourOf(recipe, materials ?? Cabinet);
 }

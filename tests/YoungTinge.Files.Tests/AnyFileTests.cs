@@ -50,7 +50,7 @@ public class AnyFileTests
                 if (line.State == LineState.Bad)
                     Assert.True(line.Value is null && line.Problems.Count > 0);
                 else
-                    Assert.Empty(SheetCheck.Problems(MaterialSheet.Of(line.Value!)));
+                    Assert.Empty(MaterialRecordCheck.Problems(MaterialRecord.Of(line.Value!)));
             }
         }
     }

@@ -1,6 +1,8 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Cabinet.Characterising;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Optics;
 using YoungTinge.Core.Pictures;
 using YoungTinge.Core.Targets;
 using YoungTinge.Devices;
@@ -28,7 +30,7 @@ public class BenchTests
             Assert.Equal(one.Optics.Absorption.Values, again.Optics.Absorption.Values);
             Assert.NotEqual(one.Optics.Absorption.Values.ToArray(), other.Optics.Absorption.Values.ToArray());
             var listed = Illuminant.D65.LabOf(Dabs.InPaste(colourant, 0.3, White, new HiddenTruth(1)));
-            var nominal = Core.Optics.Chip.Of(colourant, Cabinet)!.Value;
+            var nominal = SwatchColour.Of(colourant, Cabinet)!.Value;
             off.Add(DeltaE2000.Between(listed, nominal));
             Assert.All(one.Optics.Absorption.Values.ToArray(), value => Assert.True(value >= 0));
         }
@@ -47,7 +49,7 @@ public class BenchTests
             Assert.Equal(shot.Jpeg, (await ShootAsync(new DabScene(rose), seed)).Jpeg);
             var photo = Photo(shot);
             var light = LightReading.Of(photo, new PictureLight(shot.Card, NeutralKind.WhiteCard));
-            raw.Add(DeltaE2000.Between(new Lab(60, 35, 12), PatchReader.Read(photo, shot.Subject!.Value, CastRemoval.None).Colour));
+            raw.Add(DeltaE2000.Between(new Lab(60, 35, 12), PatchReader.Read(photo, shot.Subject!.Value, WhiteBalance.None).Colour));
             corrected.Add(DeltaE2000.Between(new Lab(60, 35, 12), PatchReader.Read(photo, shot.Subject!.Value, light.Cast).Colour));
         }
 
@@ -71,23 +73,23 @@ public class BenchTests
     {
         var truth = new HiddenTruth(9);
         var misses = new List<double>();
-        var below = Core.Optics.KubelkaMunk.Opaque(White.Optics);
+        var below = KubelkaMunk.Opaque(White.Optics);
         foreach (var dust in Cabinet.All.OfType<Dust>().Where(dust => dust.Kind == DustKind.Matte).Take(8))
         {
-            var seen = new List<Core.Optics.SeenDab>();
+            var seen = new List<SeenDab>();
             foreach (var load in new[] { 0.1, 0.25, 0.5, 0.7 })
             {
                 var shot = await ShootAsync(new DabScene(Dabs.RubbedOut(dust, load, White, truth)), (int)(load * 100));
                 var photo = Photo(shot);
                 var cast = LightReading.Of(photo, new PictureLight(shot.Card, NeutralKind.WhiteCard)).Cast;
-                seen.Add(new Core.Optics.SeenDab(load, PatchReader.Read(photo, shot.Subject!.Value, cast).Colour));
+                seen.Add(new SeenDab(load, PatchReader.Read(photo, shot.Subject!.Value, cast).Colour));
             }
 
             var others = Cabinet.All.OfType<Dust>().Where(other => other.Kind == DustKind.Matte && other.Id != dust.Id);
-            var learned = Core.Optics.FromSeenDabs.Dust(seen, below, others);
+            var learned = SeenOpticsEstimator.Dust(seen, below, others);
             foreach (var load in new[] { 0.15, 0.4 })
             {
-                var told = Core.Optics.KubelkaMunk.Layer(learned.Optics.Absorption, learned.Optics.Scattering, load, below);
+                var told = KubelkaMunk.Layer(learned.Optics.Absorption, learned.Optics.Scattering, load, below);
                 var real = Dabs.RubbedOut(dust, load, White, truth);
                 misses.Add(DeltaE2000.Between(Illuminant.D65.LabOf(real), Illuminant.D65.LabOf(told)));
             }
@@ -116,7 +118,7 @@ public class BenchTests
         var photo = Photo(shot);
         foreach (var ground in new[] { (60, 95, 40), (58, 62, 70), (120, 85, 55), (205, 196, 178) })
         {
-            var division = FlowerDivision.Of(OnGround(photo, ground, seed: 7), new LightReading(CastRemoval.None, []), SeenAs.Bloom, card: shot.Card);
+            var division = FlowerDivision.Of(OnGround(photo, ground, seed: 7), new LightReading(WhiteBalance.None, []), SeenAs.Bloom, card: shot.Card);
             Assert.True(division.Zones.Count >= 4, $"{ground}: {division.Zones.Count} zones");
             Assert.All(division.Zones.Where(zone => zone.Zone != Zone.Back), zone =>
             {
@@ -148,7 +150,7 @@ public class BenchTests
                 foreach (var zone in FlowerDivision.Of(photo, light, SeenAs.Bloom, new MeantFlower(new PicturePoint(0.40, 0.36), [])).Zones.Where(zone => zone.IsSure))
                 {
                     sure++;
-                    var own = PatchReader.Read(photo, zone.Box, CastRemoval.None).Colour;
+                    var own = PatchReader.Read(photo, zone.Box, WhiteBalance.None).Colour;
                     Assert.True(DeltaE2000.Between(own, zone.Reading.Colour) < 5, $"{seed} on {ground}: {zone.Zone} {own} became {zone.Reading.Colour}");
                 }
             }

@@ -15,7 +15,7 @@ public class CabinetTableTests
 
     private static TableResult<Material>.Refused Refused(byte[] file) => Assert.IsType<TableResult<Material>.Refused>(CabinetTable.ReadCsv(file, Cabinet));
 
-    private static string Written(IEnumerable<Material> materials) => JsonSerializer.Serialize(materials.Select(MaterialSheet.Of), OpenJson.Options);
+    private static string Written(IEnumerable<Material> materials) => JsonSerializer.Serialize(materials.Select(MaterialRecord.Of), OpenJson.Options);
 
     [Fact]
     public void What_goes_out_comes_in_the_same_as_table_and_as_json()

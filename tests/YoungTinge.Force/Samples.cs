@@ -27,7 +27,7 @@ internal sealed class Samples
         }
 
         foreach (var id in samples.ids.Materials)
-            samples.Learn("MaterialSheet", Find(await Get($"/api/materials/{id}"), "sheet"));
+            samples.Learn("MaterialRecord", Find(await Get($"/api/materials/{id}"), "sheet"));
         foreach (var id in samples.ids.Flowers.Take(3))
         {
             samples.Learn("OmbrePlan", Find(await Get($"/api/flowers/{id}/ombre"), "plan"));

@@ -1,7 +1,7 @@
 using System.Text.Json.Nodes;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Pictures;
-using YoungTinge.Core.Planning;
+using YoungTinge.Core.Work;
 using YoungTinge.Store.Archives;
 using YoungTinge.Testing;
 

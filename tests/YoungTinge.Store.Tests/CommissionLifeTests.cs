@@ -1,5 +1,5 @@
 using YoungTinge.Core.Ombre;
-using YoungTinge.Core.Planning;
+using YoungTinge.Core.Work;
 using YoungTinge.Testing;
 
 namespace YoungTinge.Store.Tests;

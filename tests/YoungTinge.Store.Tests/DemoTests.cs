@@ -1,5 +1,6 @@
-using YoungTinge.Core.Coats;
-using YoungTinge.Core.Schedule;
+using YoungTinge.Core.CoatPlanning;
+using YoungTinge.Core.Coats.Advice;
+using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Testing;
 
 namespace YoungTinge.Store.Tests;

@@ -32,7 +32,7 @@ public sealed class PastePlanTests(DemoDatabase demo) : IClassFixture<DemoDataba
 
     private static OmbrePlan Ombre { get; } = new(
         new PasteRecipe("bright-white-paste", [new Dose("woad", 0.123456789012345)]), new PasteRecipe("pale-grey-paste", []),
-        new MiddleShade(new PasteRecipe("soft-cream-paste", [new Dose("ember", 0.1)]), 1), [1, 2.5], [new([Guid.NewGuid()], 0), new([], 40), new([], 1.0 / 3)], 0.1, OmbreSchool.DoseEach);
+        new MiddleShade(new PasteRecipe("soft-cream-paste", [new Dose("ember", 0.1)]), 1), [1, 2.5], [new([Guid.NewGuid()], 0), new([], 40), new([], 1.0 / 3)], 0.1, OmbreMethod.DoseEach);
 
     [Fact]
     public async Task A_run_comes_back_as_it_went_in_and_beside_a_marble_of_the_same_flower()

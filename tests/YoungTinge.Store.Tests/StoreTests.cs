@@ -1,7 +1,7 @@
 using System.Text.Json;
 using Npgsql;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Store.Demo;
@@ -42,7 +42,7 @@ public sealed class StoreTests(DemoDatabase demo) : IClassFixture<DemoDatabase>,
     [Fact]
     public async Task The_cabinet_comes_back_as_it_went_in()
     {
-        static IEnumerable<string> Written(Materials materials) => materials.All.Select(material => JsonSerializer.Serialize(MaterialSheet.Of(material), PlanJson.Options));
+        static IEnumerable<string> Written(Materials materials) => materials.All.Select(material => JsonSerializer.Serialize(MaterialRecord.Of(material), PlanJson.Options));
         var store = new CabinetStore(demo.DataSource);
         Assert.Equal(Written(DemoSupplies.Stock(StarterCabinet.Load())), Written(await store.LoadAsync(studioId, Cancel)));
     }

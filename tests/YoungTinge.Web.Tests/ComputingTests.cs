@@ -2,7 +2,7 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 using Microsoft.Extensions.DependencyInjection;
-using YoungTinge.Core;
+using YoungTinge.Core.Numerics;
 using YoungTinge.Testing;
 using YoungTinge.Web.Computing;
 

@@ -2,6 +2,7 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
+using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Pictures;
 using YoungTinge.Files.Pictures;
 using YoungTinge.Testing;

@@ -2,13 +2,13 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.RegularExpressions;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.CoatPlanning;
+using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Marble;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Ombre;
 using YoungTinge.Core.Pictures;
-using YoungTinge.Core.Schedule;
 using YoungTinge.Store;
 using YoungTinge.Testing;
 using YoungTinge.Web.Hosting;
@@ -33,7 +33,7 @@ public partial class WordsTests
         { "commission.shown", [.. Codes<CommissionStatus>()] },
         { "bin.kind", [.. Codes<BinKind>()] },
         { "cabinet.shelf", [.. Codes<MaterialKind>()] },
-        { "ombre.school", [.. Codes<OmbreSchool>()] },
+        { "ombre.school", [.. Codes<OmbreMethod>()] },
         { "marble.look", [.. Codes<MarbleLook>()] },
     };
 

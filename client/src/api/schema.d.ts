@@ -1464,6 +1464,12 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AcknowledgedAdvice: {
+            code: components["schemas"]["AdviceCode"];
+            /** Format: uuid */
+            coatId: null | string;
+            note: string;
+        };
         AddLogEntryRequest: {
             /** Format: uuid */
             pieceId: string;
@@ -2083,7 +2089,7 @@ export interface components {
             form: components["schemas"]["PieceForm"];
         };
         GetMaterialAnswer: {
-            sheet: components["schemas"]["MaterialSheet"];
+            sheet: components["schemas"]["MaterialRecord"];
             /** Format: int32 */
             version: number;
             dabs: components["schemas"]["GetMaterialDabView"][];
@@ -2331,12 +2337,6 @@ export interface components {
             restedAt: null | string;
             made: null | components["schemas"]["Making"];
         };
-        KeptOnPurpose: {
-            code: components["schemas"]["AdviceCode"];
-            /** Format: uuid */
-            coatId: null | string;
-            note: string;
-        };
         Lab: {
             /** Format: double */
             l: number;
@@ -2556,7 +2556,7 @@ export interface components {
         };
         /** @enum {unknown} */
         MaterialKind: "paste" | "colourant" | "dust" | "lustre" | "extender" | "glaze" | "thinner" | "crumb" | "adhesive" | "wire" | "tape" | "stamens";
-        MaterialSheet: {
+        MaterialRecord: {
             id?: null | string;
             name: string;
             kind: components["schemas"]["MaterialKind"];
@@ -2655,6 +2655,8 @@ export interface components {
         NeutralKind: "whiteCard" | "greyCard" | "somethingGrey";
         /** @enum {unknown} */
         OmbreAct: "makePaste" | "setAside" | "addPaste" | "mixParts" | "leftOver";
+        /** @enum {unknown} */
+        OmbreMethod: "cutBack" | "splitStock" | "doseEach";
         OmbrePlan: {
             first: components["schemas"]["PasteRecipe"];
             last: components["schemas"]["PasteRecipe"];
@@ -2663,10 +2665,8 @@ export interface components {
             uses: components["schemas"]["ShadeUse"][];
             /** Format: double */
             scaleG: number;
-            school: components["schemas"]["OmbreSchool"];
+            school: components["schemas"]["OmbreMethod"];
         };
-        /** @enum {unknown} */
-        OmbreSchool: "cutBack" | "splitStock" | "doseEach";
         OmbreStepView: {
             act: components["schemas"]["OmbreAct"];
             /** Format: int32 */
@@ -2689,7 +2689,7 @@ export interface components {
             ways: components["schemas"]["OmbreWayView"][];
         };
         OmbreWayView: {
-            school: components["schemas"]["OmbreSchool"];
+            school: components["schemas"]["OmbreMethod"];
             steps: components["schemas"]["OmbreStepView"][];
             shades: components["schemas"]["MadeShadeView"][];
             /** Format: double */
@@ -2865,7 +2865,7 @@ export interface components {
             ground: components["schemas"]["Lab"];
             paste: components["schemas"]["PasteRecipe"];
             coats: components["schemas"]["Coat"][];
-            onPurpose?: components["schemas"]["KeptOnPurpose"][];
+            onPurpose?: components["schemas"]["AcknowledgedAdvice"][];
         };
         /** @enum {unknown} */
         PieceRole: "petal" | "centre" | "stamen" | "calyx" | "bud" | "leaf" | "berry" | "stem";
@@ -3386,7 +3386,7 @@ export interface components {
             version: number;
         };
         SaveMaterialRequest: {
-            sheet: components["schemas"]["MaterialSheet"];
+            sheet: components["schemas"]["MaterialRecord"];
             /** Format: int32 */
             version: number;
         };

@@ -1,4 +1,5 @@
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.Cabinet;
 
@@ -153,7 +154,7 @@ public abstract record Material(Label Label)
 
 /// <summary>Paste before colour.</summary>
 /// <param name="Optics">In 1/mm.</param>
-public sealed record PasteBase(Label Label, Scatterer Optics) : Material(Label)
+public sealed record PasteBase(Label Label, KubelkaMunkSpectra Optics) : Material(Label)
 {
     /// <summary>Of every paste, coloured or not.</summary>
     public const double DensityGPerCm3 = 1.30;
@@ -162,7 +163,7 @@ public sealed record PasteBase(Label Label, Scatterer Optics) : Material(Label)
 /// <summary>A colour to knead into paste.</summary>
 /// <param name="Optics">In 1/mm for each gram in 100 g of paste before colour.</param>
 /// <param name="LoadLimitGPer100g">Above it paste turns soft and sticky.</param>
-public sealed record Colourant(Label Label, Scatterer Optics, double LoadLimitGPer100g, Development Development) : Material(Label)
+public sealed record Colourant(Label Label, KubelkaMunkSpectra Optics, double LoadLimitGPer100g, Development Development) : Material(Label)
 {
     /// <summary>What a maker doses by (drop, touch of a toothpick ...), with the mean mass of one.</summary>
     public IReadOnlyList<DoseUnit> Units { get; init; } = [];
@@ -171,7 +172,7 @@ public sealed record Colourant(Label Label, Scatterer Optics, double LoadLimitGP
 /// <summary>A dry colour, or what it is let down with, for brushing on.</summary>
 /// <param name="Optics">In cm2/mg.</param>
 /// <param name="LoadLimitMgPerCm2">More does not hold on a dry face and falls off.</param>
-public sealed record Dust(Label Label, DustKind Kind, Scatterer Optics, double LoadLimitMgPerCm2) : Material(Label)
+public sealed record Dust(Label Label, DustKind Kind, KubelkaMunkSpectra Optics, double LoadLimitMgPerCm2) : Material(Label)
 {
     /// <summary>The sparkle of a lustre in the highlights; null for a matte dust.</summary>
     public Glint? Glint { get; init; }
@@ -200,6 +201,8 @@ public enum DustKind
 /// <param name="WetMlPerCm2">Wet film of one coat.</param>
 public sealed record Glaze(Label Label, double Gloss, double OuterReflection, double InnerReflection, double WetMlPerCm2) : Material(Label)
 {
+    public GlazeOptics Optics => new(Gloss, OuterReflection, InnerReflection, WetMlPerCm2);
+
     /// <summary>It is not touched on: neither dragged over what is loose, nor all of it caught by the piece.</summary>
     public bool IsSprayed => Label.Form == "spray";
 }

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.Cabinet;
 
@@ -63,7 +64,7 @@ public static class StarterCabinet
         glint.GetProperty("strength").GetDouble(),
         glint.GetProperty("halfLoad").GetDouble());
 
-    private static Scatterer Optics(JsonElement item) => new(Values(item, "K"), Values(item, "S"));
+    private static KubelkaMunkSpectra Optics(JsonElement item) => new(Values(item, "K"), Values(item, "S"));
 
     private static Spectrum Values(JsonElement item, string name) =>
         new(item.GetProperty(name).EnumerateArray().Select(value => value.GetDouble()).ToArray());

@@ -1,3 +1,5 @@
+using YoungTinge.Core.Numerics;
+
 namespace YoungTinge.Core.Colour;
 
 /// <summary>

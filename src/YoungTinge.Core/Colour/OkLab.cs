@@ -1,3 +1,5 @@
+using YoungTinge.Core.Numerics;
+
 namespace YoungTinge.Core.Colour;
 
 /// <summary>OKLab (Ottosson 2020): L 0 to 1, a and b about -0.4 to 0.4. Used to find the nearest colour a screen can show.</summary>

@@ -1,3 +1,5 @@
+using YoungTinge.Core.Numerics;
+
 namespace YoungTinge.Core.Colour;
 
 /// <summary>
@@ -33,7 +35,7 @@ public static class ReflectanceFromColour
         var rgb = light.LinearRgbOf(colour);
         if (rgb.IsOnScreen)
             return Convert(rgb);
-        var possible = SurfaceColours.Nearest(colour);
+        var possible = ObjectColourSolid.Nearest(colour);
         for (var share = 1.0; share > 0; share -= DrawnIn)
         {
             var nearer = possible with { A = possible.A * share, B = possible.B * share };

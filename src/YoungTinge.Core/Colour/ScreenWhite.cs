@@ -1,3 +1,5 @@
+using YoungTinge.Core.Numerics;
+
 namespace YoungTinge.Core.Colour;
 
 /// <summary>From a light's own white to the white of an sRGB screen (Bradford adaptation, Lam 1985).</summary>

@@ -1,5 +1,5 @@
+using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
-using YoungTinge.Core.Planning;
 
 namespace YoungTinge.Core.Marble;
 
@@ -32,7 +32,7 @@ public static class MarbleCheck
     private const double SmallestG = 5;
 
     /// <param name="works">All pieces that it may name.</param>
-    public static IEnumerable<MarbleProblem> Problems(MarblePlan plan, IReadOnlyList<PlannedWork> works)
+    public static IEnumerable<MarbleProblem> Problems(MarblePlan plan, IReadOnlyList<PieceToMake> works)
     {
         if (plan.Stripes.Count < MarblePlan.FewestPastes)
             yield return new("stripes", MarbleProblemCode.TooFewPastes, MarblePlan.FewestPastes);

@@ -1,6 +1,6 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Flowers;
-using YoungTinge.Core.Planning;
+using YoungTinge.Core.Mixing;
 
 namespace YoungTinge.Core.Marble;
 
@@ -32,18 +32,18 @@ public sealed record MarblePlan(
     public IReadOnlyList<double> Shares() => [.. Stripes.Select(stripe => stripe.Parts / Stripes.Sum(one => one.Parts))];
 
     /// <param name="works">All pieces that it may name.</param>
-    public double Grams(IReadOnlyList<PlannedWork> works) => OtherG + Cut(works).Sum(work => PasteQuantity.For(work.Piece, work.Parts).BatchG);
+    public double Grams(IReadOnlyList<PieceToMake> works) => OtherG + Cut(works).Sum(work => PasteQuantity.For(work.Piece, work.Parts).BatchG);
 
     /// <summary>Rolled as thin as the first piece that is cut from it.</summary>
-    public double ThicknessMm(IReadOnlyList<PlannedWork> works) => Cut(works).Select(work => work.Piece).FirstOrDefault(piece => !piece.Solid)?.ThicknessMm ?? UsualThicknessMm;
+    public double ThicknessMm(IReadOnlyList<PieceToMake> works) => Cut(works).Select(work => work.Piece).FirstOrDefault(piece => !piece.Solid)?.ThicknessMm ?? UsualThicknessMm;
 
-    public IReadOnlyList<PlannedWork> Cut(IReadOnlyList<PlannedWork> works) => [.. works.Where(work => PieceIds.Contains(work.PieceId))];
+    public IReadOnlyList<PieceToMake> Cut(IReadOnlyList<PieceToMake> works) => [.. works.Where(work => PieceIds.Contains(work.PieceId))];
 
     /// <summary>A batch to begin with: the first whorl's own paste with the same paste as it comes.</summary>
-    public static MarblePlan Suggest(IReadOnlyList<PlannedWork> works)
+    public static MarblePlan Suggest(IReadOnlyList<PieceToMake> works)
     {
         var petals = works.FirstOrDefault(work => !work.Piece.Solid && work.Piece.PartOf == PartOf.Flower) ?? works[0];
-        var paste = petals.Plan.Paste;
+        var paste = petals.Paste;
         return new MarblePlan([new(paste, 1), new(paste with { Doses = [] }, 1)], 1, 4, 0.4, [petals.PieceId], 0, 1);
     }
 }

@@ -1,6 +1,5 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
-using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.Mixing;
 
@@ -19,7 +18,7 @@ public enum DepthWay
 /// <summary>A way to a depth that paste cannot take by kneading.</summary>
 /// <param name="Colour">Under daylight.</param>
 /// <param name="Beyond">What goes over the paste; null unless it is the way of dust.</param>
-public sealed record DepthAlternative(DepthWay Way, PasteRecipe Recipe, BeyondPaste? Beyond, Lab Colour, Difference Difference);
+public sealed record DepthAlternative(DepthWay Way, PasteRecipe Recipe, SurfaceFinish? Beyond, Lab Colour, Difference Difference);
 
 /// <summary>What to do instead when a dose is over its load limit: above it paste turns soft and sticky.</summary>
 public static class DepthAlternatives
@@ -43,10 +42,10 @@ public static class DepthAlternatives
         var atLimit = recipe with { Doses = [.. recipe.Doses.Select(dose => dose with { GPer100g = Math.Min(dose.GPer100g, LimitOf(dose)) })] };
         // Another recipe that misses by more than leaving out what is too much is no help.
         var missedAtLimit = Alternative(DepthWay.Powder, atLimit).Difference.DeltaE;
-        if (ByPowder(recipe, search with { Target = SurfaceColours.Nearest(target) }, materials, cancel) is { } powder
+        if (ByPowder(recipe, search with { Target = ObjectColourSolid.Nearest(target) }, materials, cancel) is { } powder
             && Alternative(DepthWay.Powder, powder) is var way && way.Difference.DeltaE < missedAtLimit)
             found.Add(way);
-        if (BeyondPaste.Over([atLimit], target, materials, material => material is Dust && search.Allows(material), worthAStep: 0, cancel) is { } beyond)
+        if (SurfaceFinishSearch.Find([atLimit], target, materials, material => material is Dust && search.Allows(material), worthAStep: 0, cancel) is { } beyond)
             found.Add(new DepthAlternative(DepthWay.Dust, atLimit, beyond, beyond.Colour, Difference.Of(beyond.Colour, target)));
         return found;
 

@@ -1,9 +1,11 @@
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Numerics;
+using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.Mixing;
 
 /// <summary>How a solver measures what is missing.</summary>
-internal enum Yardstick
+internal enum ErrorMetric
 {
     /// <summary>Lab stretched as CIEDE2000 stretches it round the target: quick, and the same wherever a target is reached.</summary>
     Rough,
@@ -37,9 +39,9 @@ internal sealed class DoseSolver(PasteColourModel model, Lab target)
 
     /// <param name="doses">A first guess, g per 100 g; becomes the answer.</param>
     /// <returns>CIEDE2000 of the answer.</returns>
-    public double Improve(ReadOnlySpan<int> chosen, ReadOnlySpan<double> limits, Span<double> doses, Yardstick yardstick)
+    public double Improve(ReadOnlySpan<int> chosen, ReadOnlySpan<double> limits, Span<double> doses, ErrorMetric yardstick)
     {
-        var exact = yardstick == Yardstick.Exact;
+        var exact = yardstick == ErrorMetric.Exact;
         var mostSteps = exact ? MostSteps : MostRoughSteps;
         var smallestGain = exact ? SmallestGain : SmallestRoughGain;
         var n = chosen.Length;

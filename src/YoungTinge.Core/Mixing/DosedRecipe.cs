@@ -1,6 +1,5 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
-using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.Mixing;
 

@@ -6,7 +6,7 @@ namespace YoungTinge.Core.Mixing;
 
 /// <summary>What is left of a batch, as it can go into another paste.</summary>
 /// <param name="Optics">K and S in 1/mm, by its reading where there is one.</param>
-public sealed record Leftover(Guid BatchId, MadeBatch Batch, Scatterer Optics)
+public sealed record Leftover(Guid BatchId, MadeBatch Batch, KubelkaMunkSpectra Optics)
 {
     /// <summary>It has been taken out of its tin already: no other paste is the poorer for it.</summary>
     public bool IsTaken { get; init; }

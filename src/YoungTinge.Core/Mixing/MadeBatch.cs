@@ -19,7 +19,7 @@ public sealed record MadeBatch(PasteRecipe Recipe, double PasteG, Lab? Measured)
     /// K and S, in 1/mm. A measured colour that differs from the predicted one is put down to absorption: the predicted
     /// reflectance is bent, as smoothly as can be, until it has the measured colour.
     /// </summary>
-    public Scatterer Optics(Materials materials)
+    public KubelkaMunkSpectra Optics(Materials materials)
     {
         var predicted = PasteOptics.Mix(Recipe, materials);
         if (Measured is not { } measured)

@@ -1,4 +1,3 @@
-using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Optics;
 
@@ -6,7 +5,7 @@ namespace YoungTinge.Core.Mixing;
 
 /// <summary>Some paste on the bench.</summary>
 /// <param name="Optics">K and S in 1/mm.</param>
-public sealed record PasteLump(double Grams, Scatterer Optics)
+public sealed record PasteLump(double Grams, KubelkaMunkSpectra Optics)
 {
     /// <summary>Daylight, rested.</summary>
     public Lab Colour => Illuminant.D65.LabOf(KubelkaMunk.Opaque(Optics));
@@ -18,5 +17,5 @@ public sealed record PasteLump(double Grams, Scatterer Optics)
     public PasteLump Part(double grams) => this with { Grams = grams };
 
     /// <param name="share">Of the second, 0 to 1.</param>
-    public static Scatterer Blend(Scatterer one, Scatterer other, double share) => Scatterer.Mean([(one, 1 - share), (other, share)]);
+    public static KubelkaMunkSpectra Blend(KubelkaMunkSpectra one, KubelkaMunkSpectra other, double share) => KubelkaMunkSpectra.Mean([(one, 1 - share), (other, share)]);
 }

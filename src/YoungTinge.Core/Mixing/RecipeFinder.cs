@@ -1,5 +1,6 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.Mixing;
 
@@ -81,14 +82,14 @@ public sealed class RecipeFinder
     /// <summary>What dust and glaze can do where paste ends.</summary>
     /// <param name="found">The answer of the search, not empty.</param>
     /// <returns>Null if the best recipe is there, or nothing brings it nearer.</returns>
-    public static BeyondPaste? Beyond(IReadOnlyList<FoundRecipe> found, RecipeSearch search, Materials materials, CancellationToken cancel = default)
+    public static SurfaceFinish? Beyond(IReadOnlyList<FoundRecipe> found, RecipeSearch search, Materials materials, CancellationToken cancel = default)
     {
         if (found[0].Difference.Size == DifferenceSize.There)
             return null;
         // Dust can do more on a clear middle tone of one colour than on the deepest mix.
         var middles = materials.All.OfType<Colourant>().Where(colourant => search.LimitOf(colourant) > 0)
             .Select(colourant => new PasteRecipe(search.BaseIds[0], [new Dose(colourant.Id, search.LimitOf(colourant) / 6)]));
-        return BeyondPaste.Over([.. found.Select(recipe => recipe.Recipe), .. middles], search.Target, materials, search.Allows, cancel: cancel);
+        return SurfaceFinishSearch.Find([.. found.Select(recipe => recipe.Recipe), .. middles], search.Target, materials, search.Allows, cancel: cancel);
     }
 
     private sealed record Candidate(string BaseId, PasteColourModel Model, ColourSet Set)

@@ -83,7 +83,7 @@ public sealed record Rescue(
         var least = rescuer.Plan(Math.Min(handiest, batch.PasteG / search.PasteG), search.PasteG, near);
         var all = most > 0 && batch.PasteG / handiest > search.PasteG * 1.01 ? rescuer.Plan(handiest, batch.PasteG / handiest, near) : null;
         var freshBatch = DosedRecipe.For(fresh.Recipe, search.PasteG, materials);
-        var freshCost = RecipeLook.CostOf(fresh.Recipe, search.PasteG, materials);
+        var freshCost = RecipeEvaluation.CostOf(fresh.Recipe, search.PasteG, materials);
         var saved = least.Cost is { } cost && freshCost is > 0 ? 1 - cost / freshCost.Value : least.KeepG / search.PasteG;
         return new Rescue(now, difference, least, all, fresh, freshBatch, freshCost, saved, difference.DeltaE <= near && batch.PasteG >= search.PasteG);
     }

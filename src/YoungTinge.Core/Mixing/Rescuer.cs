@@ -26,11 +26,11 @@ internal sealed class Rescuer
     private readonly RecipeSearch search;
     private readonly Materials materials;
     private readonly CancellationToken cancel;
-    private readonly Scatterer optics;
+    private readonly KubelkaMunkSpectra optics;
     private readonly PasteBase fresh;
     private readonly double mostAddedGPer100g;
     private readonly IReadOnlyList<Colourant> colourants;
-    private readonly IReadOnlyList<Scatterer> colours;
+    private readonly IReadOnlyList<KubelkaMunkSpectra> colours;
 
     /// <param name="freshRecipe">What starting again would take.</param>
     public Rescuer(MadeBatch batch, RecipeSearch search, PasteRecipe freshRecipe, Materials materials, CancellationToken cancel)
@@ -117,7 +117,7 @@ internal sealed class Rescuer
         }
     }
 
-    private Scatterer Blend(double share) => PasteLump.Blend(fresh.Optics, optics, share);
+    private KubelkaMunkSpectra Blend(double share) => PasteLump.Blend(fresh.Optics, optics, share);
 
     private double DoseOf(Colourant colourant) => batch.Recipe.Doses.Where(dose => dose.ColourantId == colourant.Id).Sum(dose => dose.GPer100g);
 }

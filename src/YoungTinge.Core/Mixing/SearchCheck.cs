@@ -1,5 +1,6 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
 
 namespace YoungTinge.Core.Mixing;
 
@@ -58,7 +59,7 @@ public static class SearchCheck
     {
         if (!target.IsFinite)
             yield return new SearchProblem(path, SearchProblemCode.NotAColour);
-        else if (!SurfaceColours.Contain(target))
+        else if (!ObjectColourSolid.Contain(target))
             yield return new SearchProblem(path, SearchProblemCode.NoSurfaceIsThis);
     }
 

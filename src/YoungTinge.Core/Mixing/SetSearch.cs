@@ -118,7 +118,7 @@ internal sealed class SetSearch
                 var larger = set.With(colour, Math.Min(JoiningDose, limits[colour]));
                 if (!seen.Add(ColourSet.KeyOf(larger.Chosen)))
                     continue;
-                var solved = Solved(larger, Yardstick.Rough);
+                var solved = Solved(larger, ErrorMetric.Rough);
                 best = Math.Min(best, solved.DeltaE);
                 sets.Add(solved);
                 reached += solved.DeltaE <= SameColour ? 1 : 0;
@@ -156,7 +156,7 @@ internal sealed class SetSearch
         foreach (var set in rough.Where(set => set.DeltaE <= best + margin).OrderBy(set => set.DeltaE).Take(MostExact))
         {
             cancel.ThrowIfCancellationRequested();
-            found.Add(Walk(set, double.PositiveInfinity, Yardstick.Exact));
+            found.Add(Walk(set, double.PositiveInfinity, ErrorMetric.Exact));
         }
 
         found.Sort((one, other) => one.DeltaE.CompareTo(other.DeltaE));
@@ -193,7 +193,7 @@ internal sealed class SetSearch
                 if (Array.BinarySearch(set.Chosen, colour) >= 0)
                     continue;
                 var other = without.With(colour, Math.Min(set.Doses[place], limits[colour]));
-                if (seen.Add(ColourSet.KeyOf(other.Chosen)) && Solved(other, Yardstick.Exact) is var solved && solved.DeltaE < set.DeltaE - SmallestGain)
+                if (seen.Add(ColourSet.KeyOf(other.Chosen)) && Solved(other, ErrorMetric.Exact) is var solved && solved.DeltaE < set.DeltaE - SmallestGain)
                     return solved;
             }
         }
@@ -206,11 +206,11 @@ internal sealed class SetSearch
         var doses = new double[chosen.Length];
         model.FitRatio(ratio, chosen, LimitsOf(chosen), doses);
         // Only a set that could still matter is worth a second walk.
-        return Walk(new ColourSet(chosen, doses, 0), bestSoFar + SecondWalkMargin, Yardstick.Rough);
+        return Walk(new ColourSet(chosen, doses, 0), bestSoFar + SecondWalkMargin, ErrorMetric.Rough);
     }
 
     /// <summary>Walks from the doses of a set, and from others too if that misses the target by less than a limit.</summary>
-    private ColourSet Walk(ColourSet set, double againBelow, Yardstick yardstick)
+    private ColourSet Walk(ColourSet set, double againBelow, ErrorMetric yardstick)
     {
         var best = Solved(set, yardstick);
         if (best.DeltaE <= SameColour || best.DeltaE >= againBelow)
@@ -225,7 +225,7 @@ internal sealed class SetSearch
         return best;
     }
 
-    private ColourSet Solved(ColourSet set, Yardstick yardstick)
+    private ColourSet Solved(ColourSet set, ErrorMetric yardstick)
     {
         var doses = (double[])set.Doses.Clone();
         var deltaE = solver.Improve(set.Chosen, LimitsOf(set.Chosen), doses, yardstick);

@@ -1,12 +1,13 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Mixing;
+using YoungTinge.Core.Numerics;
 
 namespace YoungTinge.Core.Ombre;
 
 /// <summary>A shade got by dust on the palest paste instead of by a paste of its own.</summary>
 /// <param name="Beyond">Null if the paste alone is as near as any dust brings it.</param>
-public sealed record DustedShade(BeyondPaste? Beyond, Lab Colour, double DeltaE)
+public sealed record DustedShade(SurfaceFinish? Beyond, Lab Colour, double DeltaE)
 {
     /// <summary>A dusted petal this near its paste passes for it.</summary>
     private const double NearDeltaE = 2;
@@ -23,8 +24,8 @@ public sealed record DustedShade(BeyondPaste? Beyond, Lab Colour, double DeltaE)
 
     private static DustedShade Of(Lab target, PasteRecipe paste, Materials materials, CancellationToken cancel)
     {
-        var alone = Optics.PasteOptics.ColourOf(paste, materials);
-        return BeyondPaste.Over([paste], target, materials, material => material is Dust { Label.IsRetired: false }, cancel: cancel) is { } beyond
+        var alone = PasteOptics.ColourOf(paste, materials);
+        return SurfaceFinishSearch.Find([paste], target, materials, material => material is Dust { Label.IsRetired: false }, cancel: cancel) is { } beyond
             ? new DustedShade(beyond, beyond.Colour, beyond.DeltaE)
             : new DustedShade(null, alone, DeltaE2000.Between(target, alone));
     }

@@ -1,4 +1,3 @@
-using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Optics;
@@ -17,13 +16,13 @@ public sealed class MixingCurve
     private const double FinestShare = 1e-6;
     private const int Halvings = 50;
 
-    private readonly Scatterer from;
-    private readonly Scatterer to;
+    private readonly KubelkaMunkSpectra from;
+    private readonly KubelkaMunkSpectra to;
     private readonly List<(double Share, Lab Colour)> samples = [];
 
     /// <param name="from">K and S in 1/mm at share 0.</param>
     /// <param name="to">At share 1.</param>
-    public MixingCurve(Scatterer from, Scatterer to)
+    public MixingCurve(KubelkaMunkSpectra from, KubelkaMunkSpectra to)
     {
         (this.from, this.to) = (from, to);
         samples.Add((0, ColourAt(0)));

@@ -1,6 +1,6 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
-using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.Ombre;
 

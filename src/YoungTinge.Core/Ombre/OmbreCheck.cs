@@ -1,7 +1,6 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
 using YoungTinge.Core.Mixing;
-using YoungTinge.Core.Optics;
-using YoungTinge.Core.Planning;
 
 namespace YoungTinge.Core.Ombre;
 
@@ -44,7 +43,7 @@ public static class OmbreCheck
     private const double Alike = 1;
 
     /// <param name="works">All pieces that it may name.</param>
-    public static IEnumerable<OmbreProblem> Problems(OmbrePlan plan, IReadOnlyList<PlannedWork> works)
+    public static IEnumerable<OmbreProblem> Problems(OmbrePlan plan, IReadOnlyList<PieceToMake> works)
     {
         if (plan.Uses.Count < OmbrePlan.FewestShades)
             yield return new("uses", OmbreProblemCode.TooFewShades, OmbrePlan.FewestShades);
@@ -73,12 +72,12 @@ public static class OmbreCheck
         string[] paths = plan.Middle is null ? ["last"] : ["middle.recipe", "last"];
         for (var i = 0; i + 1 < stops.Length; i++)
         {
-            if (Core.Colour.DeltaE2000.Between(PasteOptics.ColourOf(stops[i], materials), PasteOptics.ColourOf(stops[i + 1], materials)) < Alike)
+            if (DeltaE2000.Between(PasteOptics.ColourOf(stops[i], materials), PasteOptics.ColourOf(stops[i + 1], materials)) < Alike)
                 yield return new(paths[i], OmbreProblemCode.EndsAlike);
         }
     }
 
-    private static IEnumerable<OmbreProblem> OfUses(OmbrePlan plan, IReadOnlyList<PlannedWork> works)
+    private static IEnumerable<OmbreProblem> OfUses(OmbrePlan plan, IReadOnlyList<PieceToMake> works)
     {
         var seen = new HashSet<Guid>();
         var grams = plan.GramsFor(works);

@@ -1,6 +1,6 @@
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Optics;
-using YoungTinge.Core.Planning;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Mixing;
 
 namespace YoungTinge.Core.Ombre;
 
@@ -14,7 +14,7 @@ public sealed record ShadeUse(IReadOnlyList<Guid> PieceIds, double OtherG);
 /// <param name="ScaleG">Smallest step of the scale.</param>
 /// <param name="School">That was chosen.</param>
 public sealed record OmbrePlan(
-    PasteRecipe First, PasteRecipe Last, MiddleShade? Middle, IReadOnlyList<double> Steps, IReadOnlyList<ShadeUse> Uses, double ScaleG, OmbreSchool School)
+    PasteRecipe First, PasteRecipe Last, MiddleShade? Middle, IReadOnlyList<double> Steps, IReadOnlyList<ShadeUse> Uses, double ScaleG, OmbreMethod School)
     : IPastePlan
 {
     public const int FewestShades = 2;
@@ -27,32 +27,32 @@ public sealed record OmbrePlan(
 
     /// <summary>Grams for each shade.</summary>
     /// <param name="works">All pieces that it may name.</param>
-    public IReadOnlyList<double> GramsFor(IReadOnlyList<PlannedWork> works) => [.. Uses.Select(use =>
+    public IReadOnlyList<double> GramsFor(IReadOnlyList<PieceToMake> works) => [.. Uses.Select(use =>
         use.OtherG + works.Where(work => use.PieceIds.Contains(work.PieceId)).Sum(work => PasteQuantity.For(work.Piece, work.Parts).BatchG))];
 
-    public OmbreRun Run(IReadOnlyList<PlannedWork> works, Materials materials) => OmbreRun.Of(First, Last, Middle, Steps, GramsFor(works), materials);
+    public OmbreRun Run(IReadOnlyList<PieceToMake> works, Materials materials) => OmbreRun.Of(First, Last, Middle, Steps, GramsFor(works), materials);
 
     /// <summary>A run to begin with: the flower's own whorls, from the one whose paste is deepest to the palest.</summary>
     /// <param name="works">The flower's pieces along its stem.</param>
-    public static OmbrePlan Suggest(IReadOnlyList<PlannedWork> works, Materials materials)
+    public static OmbrePlan Suggest(IReadOnlyList<PieceToMake> works, Materials materials)
     {
-        var whorls = works.Where(work => !work.Piece.Solid && materials.HasAllOf(work.Plan.Paste))
+        var whorls = works.Where(work => !work.Piece.Solid && materials.HasAllOf(work.Paste))
             .GroupBy(work => work.Piece.OutlineId).MaxBy(group => group.Count())?.ToList() ?? [];
         if (whorls.Count < FewestShades)
         {
-            var paste = whorls.FirstOrDefault()?.Plan.Paste ?? new PasteRecipe(materials.All.OfType<PasteBase>().First().Id, []);
+            var paste = whorls.FirstOrDefault()?.Paste ?? new PasteRecipe(materials.All.OfType<PasteBase>().First().Id, []);
             return new OmbrePlan(
                 paste, paste with { Doses = [] }, null, Even(ShadesWithoutWhorls),
                 [.. Enumerable.Range(0, ShadesWithoutWhorls).Select(i => new ShadeUse(i == 0 ? [.. whorls.Select(work => work.PieceId)] : [], i == 0 && whorls.Count > 0 ? 0 : UsualG))],
-                materials.ScaleG, OmbreSchool.SplitStock);
+                materials.ScaleG, OmbreMethod.SplitStock);
         }
 
-        double Lightness(PlannedWork work) => PasteOptics.ColourOf(work.Plan.Paste, materials).L;
+        double Lightness(PieceToMake work) => PasteOptics.ColourOf(work.Paste, materials).L;
         if (Lightness(whorls[0]) > Lightness(whorls[^1]))
             whorls.Reverse();
         return new OmbrePlan(
-            whorls[0].Plan.Paste, whorls[^1].Plan.Paste, null, Even(whorls.Count), [.. whorls.Select(work => new ShadeUse([work.PieceId], 0))],
-            materials.ScaleG, OmbreSchool.SplitStock);
+            whorls[0].Paste, whorls[^1].Paste, null, Even(whorls.Count), [.. whorls.Select(work => new ShadeUse([work.PieceId], 0))],
+            materials.ScaleG, OmbreMethod.SplitStock);
     }
 
     private static double[] Even(int shades) => [.. Enumerable.Repeat(1.0, shades - 1)];

@@ -1,6 +1,5 @@
 using System.Runtime.InteropServices;
 using System.Runtime.Intrinsics;
-using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 
 namespace YoungTinge.Core.Optics;
@@ -15,7 +14,7 @@ public sealed class DustFilm
     private readonly double[] depthPerLoad = new double[SpectralGrid.Bands];
 
     /// <param name="optics">In cm2/mg.</param>
-    public DustFilm(Scatterer optics)
+    public DustFilm(KubelkaMunkSpectra optics)
     {
         for (var band = 0; band < SpectralGrid.Bands; band++)
         {
@@ -39,7 +38,7 @@ public sealed class DustFilm
         var depths = MemoryMarshal.Cast<double, Vector256<double>>(depthPerLoad);
         for (var i = 0; i < faces.Length; i++)
         {
-            faces[i] = FourBands.Laid(depths[i] * loadMgPerCm2, scatterings[i] * loadMgPerCm2, boths[i] * loadMgPerCm2, faces[i]);
+            faces[i] = SimdKubelkaMunk.Laid(depths[i] * loadMgPerCm2, scatterings[i] * loadMgPerCm2, boths[i] * loadMgPerCm2, faces[i]);
         }
     }
 }

@@ -1,4 +1,3 @@
-using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 
 namespace YoungTinge.Core.Optics;
@@ -10,10 +9,10 @@ public static class FromSwatch
     /// <param name="reflectance">Of the coloured paste, above 0 up to 1.</param>
     /// <param name="gPer100g">Above 0.</param>
     /// <returns>In 1/mm for each g per 100 g. A swatch lighter than the paste gives none.</returns>
-    public static Scatterer Colourant(Spectrum reflectance, double gPer100g, Scatterer paste)
+    public static KubelkaMunkSpectra Colourant(Spectrum reflectance, double gPer100g, KubelkaMunkSpectra paste)
     {
         RefuseNotAbove0(gPer100g);
-        return new Scatterer(
+        return new KubelkaMunkSpectra(
             Spectrum.From(band => Math.Max(0, (KubelkaMunk.RatioFromReflectance(reflectance[band]) * paste.Scattering[band] - paste.Absorption[band]) / gPer100g)),
             Spectrum.From(_ => 0));
     }
@@ -21,10 +20,10 @@ public static class FromSwatch
     /// <summary>A dust that is this colour where it lies so thick that nothing shows through.</summary>
     /// <param name="reflectance">Above 0 up to 1.</param>
     /// <param name="scatteringCm2PerMg">Assumed, alike in all bands.</param>
-    public static Scatterer Dust(Spectrum reflectance, double scatteringCm2PerMg = 1.0)
+    public static KubelkaMunkSpectra Dust(Spectrum reflectance, double scatteringCm2PerMg = 1.0)
     {
         RefuseNotAbove0(scatteringCm2PerMg);
-        return new Scatterer(
+        return new KubelkaMunkSpectra(
             reflectance.Map(r => KubelkaMunk.RatioFromReflectance(r) * scatteringCm2PerMg),
             Spectrum.From(_ => scatteringCm2PerMg));
     }

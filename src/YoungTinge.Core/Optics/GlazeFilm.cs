@@ -1,4 +1,3 @@
-using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 
 namespace YoungTinge.Core.Optics;
@@ -6,7 +5,14 @@ namespace YoungTinge.Core.Optics;
 /// <summary>Dust stirred into a glaze: a colour coat of its own, duller the more powder is in it.</summary>
 /// <param name="Optics">Of the dust mix, in cm2/mg. Its scattering inside the film is neglected.</param>
 /// <param name="GPer10ml">Powder in 10 ml of glaze, 0 or more.</param>
-public sealed record GlazeTint(Scatterer Optics, double GPer10ml);
+public sealed record GlazeTint(KubelkaMunkSpectra Optics, double GPer10ml);
+
+/// <summary>What one kind of glaze does to light.</summary>
+/// <param name="Gloss">Share of the face that one coat makes glossy, 0 to 1.</param>
+/// <param name="OuterReflection">Share of light turned back at the outer face, 0 to 1.</param>
+/// <param name="InnerReflection">Share of light turned back inside the film, 0 to 1.</param>
+/// <param name="WetMlPerCm2">Wet film of one coat.</param>
+public readonly record struct GlazeOptics(double Gloss, double OuterReflection, double InnerReflection, double WetMlPerCm2);
 
 /// <summary>
 /// Clear or tinted coats over a face. Light that the film turns back inside strikes the colour again, so every glaze deepens
@@ -25,7 +31,7 @@ public sealed class GlazeFilm
 
     /// <param name="coats">0 or more; 0 changes nothing.</param>
     /// <param name="mirrored">Share of light that the shine throws into the eye: 0 to leave it to the highlights.</param>
-    public GlazeFilm(Glaze glaze, int coats, GlazeTint? tint = null, double mirrored = 0)
+    public GlazeFilm(GlazeOptics glaze, int coats, GlazeTint? tint = null, double mirrored = 0)
     {
         var gloss = glaze.Gloss;
         if (tint is not null)

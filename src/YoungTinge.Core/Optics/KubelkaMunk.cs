@@ -1,4 +1,3 @@
-using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 
 namespace YoungTinge.Core.Optics;
@@ -46,7 +45,7 @@ public static class KubelkaMunk
     public static Spectrum Opaque(Spectrum absorption, Spectrum scattering) =>
         Spectrum.From(band => Opaque(absorption[band], scattering[band]));
 
-    public static Spectrum Opaque(Scatterer material) => Opaque(material.Absorption, material.Scattering);
+    public static Spectrum Opaque(KubelkaMunkSpectra material) => Opaque(material.Absorption, material.Scattering);
 
     public static Spectrum Layer(Spectrum absorption, Spectrum scattering, double amount, Spectrum below) =>
         Spectrum.From(band => Layer(absorption[band], scattering[band], amount, below[band]));

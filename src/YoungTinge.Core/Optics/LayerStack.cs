@@ -1,4 +1,3 @@
-using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 
 namespace YoungTinge.Core.Optics;
@@ -7,7 +6,7 @@ namespace YoungTinge.Core.Optics;
 public abstract record Layer;
 
 /// <param name="Optics">Of the mix, in cm2/mg.</param>
-public sealed record DustLayer(Scatterer Optics, double LoadMgPerCm2) : Layer
+public sealed record DustLayer(KubelkaMunkSpectra Optics, double LoadMgPerCm2) : Layer
 {
     private DustFilm? dry;
     private DustFilm? steamed;
@@ -17,11 +16,11 @@ public sealed record DustLayer(Scatterer Optics, double LoadMgPerCm2) : Layer
 }
 
 /// <param name="Colour">What the soaked skin takes up, in 1/mm.</param>
-public sealed record WashLayer(Scatterer Colour, double DepthMm) : Layer;
+public sealed record WashLayer(KubelkaMunkSpectra Colour, double DepthMm) : Layer;
 
 public sealed record SteamLayer : Layer;
 
-public sealed record GlazeLayer(Glaze Glaze, int Coats, GlazeTint? Tint = null) : Layer;
+public sealed record GlazeLayer(GlazeOptics Glaze, int Coats, GlazeTint? Tint = null) : Layer;
 
 /// <summary>Crumbs beside each other, each hiding what is below it.</summary>
 /// <param name="Reflectance">0 to 1.</param>
@@ -29,7 +28,7 @@ public sealed record GlazeLayer(Glaze Glaze, int Coats, GlazeTint? Tint = null) 
 public sealed record CrumbLayer(Spectrum Reflectance, double Coverage) : Layer;
 
 /// <summary>How much of each layer of a stack lies at one spot.</summary>
-public interface ILies
+public interface ILayerCoverage
 {
     /// <summary>Share of a full layer, 0 or more.</summary>
     /// <param name="layer">Place in the list.</param>
@@ -56,7 +55,7 @@ public sealed class LayerStack
 
     /// <param name="paste">K and S of the coloured paste, in 1/mm.</param>
     /// <param name="layers">In order, first on the paste; null leaves a place in the list empty.</param>
-    public LayerStack(Scatterer paste, IReadOnlyList<Layer?> layers)
+    public LayerStack(KubelkaMunkSpectra paste, IReadOnlyList<Layer?> layers)
     {
         var lastSteam = layers.Select((layer, i) => layer is SteamLayer ? i : -1).DefaultIfEmpty(-1).Max();
         for (var i = 0; i < layers.Count; i++)
@@ -73,7 +72,7 @@ public sealed class LayerStack
 
     /// <summary>Lays everything on a face, in place.</summary>
     /// <param name="reflectance">36 values of the paste, 0 to 1; becomes the finished face.</param>
-    public void LayOn<TLies>(Span<double> reflectance, TLies lies) where TLies : struct, ILies
+    public void LayOn<TLies>(Span<double> reflectance, TLies lies) where TLies : struct, ILayerCoverage
     {
         Span<double> before = stackalloc double[SpectralGrid.Bands];
         var isBare = true;
@@ -90,14 +89,14 @@ public sealed class LayerStack
         }
     }
 
-    private readonly struct Everywhere(Func<int, double> shareOf) : ILies
+    private readonly struct Everywhere(Func<int, double> shareOf) : ILayerCoverage
     {
         public double ShareOf(int layer) => shareOf(layer);
 
         public double CoverOf(int layer) => 1;
     }
 
-    private static Laying? Film(Layer? layer, Scatterer paste, bool isSteamed)
+    private static Laying? Film(Layer? layer, KubelkaMunkSpectra paste, bool isSteamed)
     {
         switch (layer)
         {

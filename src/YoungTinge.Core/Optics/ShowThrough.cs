@@ -1,4 +1,3 @@
-using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 
 namespace YoungTinge.Core.Optics;
@@ -13,7 +12,7 @@ public sealed record ShowThrough(Spectrum OverWire, Spectrum Plain)
 
     /// <param name="paste">K and S of the coloured paste, in 1/mm.</param>
     /// <param name="coverMm">Paste over the wire, 0 or more.</param>
-    public static ShowThrough Of(Scatterer paste, double coverMm, Spectrum wire) => new(
+    public static ShowThrough Of(KubelkaMunkSpectra paste, double coverMm, Spectrum wire) => new(
         KubelkaMunk.Layer(paste.Absorption, paste.Scattering, coverMm, wire),
         KubelkaMunk.Opaque(paste));
 }

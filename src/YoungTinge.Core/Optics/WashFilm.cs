@@ -1,6 +1,5 @@
 using System.Runtime.InteropServices;
 using System.Runtime.Intrinsics;
-using YoungTinge.Core.Cabinet;
 
 namespace YoungTinge.Core.Optics;
 
@@ -11,7 +10,7 @@ namespace YoungTinge.Core.Optics;
 /// <param name="paste">K and S of the coloured paste of the piece, in 1/mm.</param>
 /// <param name="colour">What the soaked skin takes up, in 1/mm, where the wash is full.</param>
 /// <param name="depthMm">How deep it soaks in.</param>
-public sealed class WashFilm(Scatterer paste, Scatterer colour, double depthMm)
+public sealed class WashFilm(KubelkaMunkSpectra paste, KubelkaMunkSpectra colour, double depthMm)
 {
     private readonly double[] pasteK = paste.Absorption.Values.ToArray();
     private readonly double[] pasteS = paste.Scattering.Values.ToArray();
@@ -20,13 +19,6 @@ public sealed class WashFilm(Scatterer paste, Scatterer colour, double depthMm)
 
     /// <summary>Keeps a black face out of the inverse, which has no end there.</summary>
     private const double DarkestFace = 1e-6;
-
-    /// <summary>Colour in the soaked skin, g per 100 g of paste.</summary>
-    /// <param name="gPerMl">Colour in the thinner.</param>
-    /// <param name="wetMlPerCm2">Brushed on.</param>
-    /// <param name="depthMm">Above 0; spirit 0.15, water 0.22.</param>
-    public static double ConcentrationGPer100g(double gPerMl, double wetMlPerCm2, double depthMm) =>
-        100 * gPerMl * wetMlPerCm2 / (PasteBase.DensityGPerCm3 * depthMm / 10);
 
     /// <param name="reflectance">36 values of the face, 0 to 1; changed in place.</param>
     /// <param name="share">How much of the wash lies here, 0 or more.</param>
@@ -45,7 +37,7 @@ public sealed class WashFilm(Scatterer paste, Scatterer colour, double depthMm)
             var below = bare ? ownK[i] : dark * dark / (lit * 2) * ownS[i];
             var k = Vector256.Max(below + moreK[i] * share, Vector256<double>.Zero);
             var s = ownS[i] + moreS[i] * share;
-            faces[i] = FourBands.Laid(Vector256.Sqrt(k * (k + s * 2)) * depthMm, s * depthMm, (k + s) * depthMm, faces[i]);
+            faces[i] = SimdKubelkaMunk.Laid(Vector256.Sqrt(k * (k + s * 2)) * depthMm, s * depthMm, (k + s) * depthMm, faces[i]);
         }
     }
 

@@ -1,4 +1,5 @@
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
 
 namespace YoungTinge.Core.Pictures;
 

@@ -1,4 +1,5 @@
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
 
 namespace YoungTinge.Core.Pictures;
 
@@ -49,7 +50,7 @@ internal static class GreyPixels
         {
             for (var column = Reach; column < small.Columns - Reach; column++)
             {
-                if (IsNearGrey(CastRemoval.None.LabOf(small.At(column, row))) && Index(small, column, row) is { } index)
+                if (IsNearGrey(WhiteBalance.None.LabOf(small.At(column, row))) && Index(small, column, row) is { } index)
                     greyness.Add((index, row * small.Columns + column));
             }
         }
@@ -61,10 +62,10 @@ internal static class GreyPixels
             return null;
         var light = MedianOf(taken.Select(cell => small[cell]));
         var tiles = taken.GroupBy(cell => TileOf(small, cell)).Where(tile => tile.Count() >= LeastOfTaken * taken.Count).Select(tile => MedianOf(tile.Select(cell => small[cell]))).ToList();
-        if (tiles.Count < LeastTiles || CastRemoval.From(light).Strength > MostCast)
+        if (tiles.Count < LeastTiles || WhiteBalance.From(light).Strength > MostCast)
             return null;
-        var white = CastRemoval.From(light).Look;
-        return (light, Math.Max(NeverNearer, tiles.Max(tile => DeltaE2000.Between(white, CastRemoval.From(tile).Look))));
+        var white = WhiteBalance.From(light).Look;
+        return (light, Math.Max(NeverNearer, tiles.Max(tile => DeltaE2000.Between(white, WhiteBalance.From(tile).Look))));
     }
 
     // Of all cells, near grey; and of those taken, in one part of the picture.
@@ -98,7 +99,7 @@ internal static class GreyPixels
                     }
 
                     var next = y * small.Columns + x;
-                    if (pieceOf.ContainsKey(next) || !IsNearGrey(CastRemoval.None.LabOf(small[next])))
+                    if (pieceOf.ContainsKey(next) || !IsNearGrey(WhiteBalance.None.LabOf(small[next])))
                         continue;
                     pieceOf[next] = number;
                     waiting.Push(next);
@@ -123,7 +124,7 @@ internal static class GreyPixels
         cell / small.Columns * TilesAcross / small.Rows * TilesAcross + cell % small.Columns * TilesAcross / small.Columns;
 
     /// <summary>How far neutral things differ between the parts of a picture once its cast is removed, in a* and b*.</summary>
-    public static double Disagreement(Photograph photo, CastRemoval cast)
+    public static double Disagreement(Photograph photo, WhiteBalance cast)
     {
         var small = Thumbnail.Of(photo, Longest);
         var tiles = new List<Lab>[TilesAcross * TilesAcross];

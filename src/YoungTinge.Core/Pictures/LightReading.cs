@@ -28,7 +28,7 @@ public enum LightDoubt
 
 /// <summary>The light of a picture, as marked or as estimated.</summary>
 /// <param name="UnsureDeltaE">How far (CIEDE2000) white may be off because the light is only estimated; null if it is marked, or the picture taken as it is.</param>
-public sealed record LightReading(CastRemoval Cast, IReadOnlyList<LightDoubt> Doubts, double? UnsureDeltaE = null)
+public sealed record LightReading(WhiteBalance Cast, IReadOnlyList<LightDoubt> Doubts, double? UnsureDeltaE = null)
 {
     /// <summary>An estimate may move a colour so far (CIEDE2000) without being asked about.</summary>
     private const double TrustedMove = 3.5;
@@ -43,7 +43,7 @@ public sealed record LightReading(CastRemoval Cast, IReadOnlyList<LightDoubt> Do
     {
         var doubts = new List<LightDoubt>();
         if (light is { Mark: null, AsIs: true })
-            return new LightReading(CastRemoval.None, doubts);
+            return new LightReading(WhiteBalance.None, doubts);
         double? unsure = null;
         var cast = light.Mark is { } mark ? FromMark(photo, mark, light.Kind, doubts) : Estimated(photo, doubts, out unsure);
         if (cast.Strength > StrongCastFrom)
@@ -57,7 +57,7 @@ public sealed record LightReading(CastRemoval Cast, IReadOnlyList<LightDoubt> Do
     public PatchReading Read(Photograph photo, Box box)
     {
         var reading = PatchReader.Read(photo, box, Cast);
-        return UnsureDeltaE is not null && DeltaE2000.Between(reading.Colour, PatchReader.Read(photo, box, CastRemoval.None).Colour) > TrustedMove
+        return UnsureDeltaE is not null && DeltaE2000.Between(reading.Colour, PatchReader.Read(photo, box, WhiteBalance.None).Colour) > TrustedMove
             ? reading with { Doubts = [.. reading.Doubts, PatchDoubt.LightEstimated] }
             : reading;
     }
@@ -70,9 +70,9 @@ public sealed record LightReading(CastRemoval Cast, IReadOnlyList<LightDoubt> Do
     /// <summary>A mark this dark or darker is noise.</summary>
     private const double LeastLight = 1e-4;
 
-    private static CastRemoval FromMark(Photograph photo, Box mark, NeutralKind kind, List<LightDoubt> doubts)
+    private static WhiteBalance FromMark(Photograph photo, Box mark, NeutralKind kind, List<LightDoubt> doubts)
     {
-        var patch = PatchReader.Read(photo, mark, CastRemoval.None);
+        var patch = PatchReader.Read(photo, mark, WhiteBalance.None);
         if (patch.Doubts.Contains(PatchDoubt.BlownOut))
             doubts.Add(LightDoubt.MarkBlownOut);
         if (patch.Doubts.Contains(PatchDoubt.TooDark))
@@ -80,22 +80,22 @@ public sealed record LightReading(CastRemoval Cast, IReadOnlyList<LightDoubt> Do
         if (patch.Doubts.Contains(PatchDoubt.Uneven))
             doubts.Add(LightDoubt.MarkUneven);
         var seen = Illuminant.D65.LinearRgbOf(patch.Colour);
-        return CastRemoval.From(new LinearRgb(Math.Max(seen.R, LeastLight), Math.Max(seen.G, LeastLight), Math.Max(seen.B, LeastLight)), kind.Reflectance());
+        return WhiteBalance.From(new LinearRgb(Math.Max(seen.R, LeastLight), Math.Max(seen.G, LeastLight), Math.Max(seen.B, LeastLight)), kind.Reflectance());
     }
 
-    private static CastRemoval Estimated(Photograph photo, List<LightDoubt> doubts, out double? unsureDeltaE)
+    private static WhiteBalance Estimated(Photograph photo, List<LightDoubt> doubts, out double? unsureDeltaE)
     {
         if (GreyPixels.Light(photo) is not var (neutral, unsure))
         {
             unsureDeltaE = null;
             doubts.Add(LightDoubt.NothingNeutral);
-            return CastRemoval.None;
+            return WhiteBalance.None;
         }
 
         unsureDeltaE = unsure;
         if (unsure > UnsureFrom)
             doubts.Add(LightDoubt.EstimateUnsure);
-        return CastRemoval.From(neutral);
+        return WhiteBalance.From(neutral);
     }
 
     /// <summary>An estimate that may be off by more is said to be unsure.</summary>

@@ -1,4 +1,5 @@
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
 
 namespace YoungTinge.Core.Pictures;
 
@@ -25,7 +26,7 @@ public static class PatchReader
     private const double OtherFrom = 12;
     private const double OtherShare = 0.25;
 
-    public static PatchReading Read(Photograph photo, Box box, CastRemoval cast)
+    public static PatchReading Read(Photograph photo, Box box, WhiteBalance cast)
     {
         var (left, top, right, bottom) = box.In(photo);
         var step = Math.Max(1, (int)Math.Ceiling(Math.Sqrt((double)(right - left) * (bottom - top) / MostPixels)));

@@ -1,4 +1,6 @@
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Numerics;
 
 namespace YoungTinge.Core.Pictures;
 

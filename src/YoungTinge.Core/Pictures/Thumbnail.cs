@@ -1,4 +1,5 @@
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Numerics;
 
 namespace YoungTinge.Core.Pictures;
 

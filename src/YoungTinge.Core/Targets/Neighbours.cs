@@ -12,7 +12,7 @@ public static class Neighbours
     /// <returns>One for each way in which a surface can differ; black has nothing darker.</returns>
     public static IReadOnlyList<Neighbour> Of(Lab colour, double deltaE) => [.. Enum.GetValues<DifferenceWay>()
         .Select(way => (Way: way, Colour: At(colour, way, deltaE)))
-        .Where(one => one.Colour is { } found && SurfaceColours.Contain(found))
+        .Where(one => one.Colour is { } found && ObjectColourSolid.Contain(found))
         .Select(one => new Neighbour(one.Way, one.Colour!.Value))];
 
     /// <summary>Goes one way until it is as far off as asked; null if that way leads nowhere.</summary>

@@ -33,7 +33,7 @@ public static class Variety
     private static Lab Off(Lab colour, double angle, double height, double deltaE)
     {
         var across = Math.Sqrt(1 - height * height);
-        Lab Gone(double far) => SurfaceColours.Nearest(new Lab(
+        Lab Gone(double far) => ObjectColourSolid.Nearest(new Lab(
             colour.L + far * height, colour.A + far * across * Math.Cos(angle), colour.B + far * across * Math.Sin(angle)));
         // At the edge of what surfaces can be, the way ends before it is so far off.
         var most = 8 * deltaE + 1;

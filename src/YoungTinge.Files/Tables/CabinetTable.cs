@@ -1,6 +1,5 @@
 using System.Text.Json;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Files.Tables;
 
@@ -11,12 +10,12 @@ public static class CabinetTable
 
     public static string WriteCsv(IEnumerable<Material> materials) => CsvTable.Write(
         [.. SheetColumns.All.Select(column => column.Name)],
-        materials.Select(MaterialSheet.Of).Select(sheet => (IReadOnlyList<string>)[.. SheetColumns.All.Select(column => column.Of(sheet))]));
+        materials.Select(MaterialRecord.Of).Select(sheet => (IReadOnlyList<string>)[.. SheetColumns.All.Select(column => column.Of(sheet))]));
 
     /// <summary>An empty table with two examples.</summary>
     public static string Template()
     {
-        MaterialSheet[] examples =
+        MaterialRecord[] examples =
         [
             new() { Name = "Example colour gel", Kind = MaterialKind.Colourant, Form = "gel", FoodStatus = FoodStatus.Edible, StockG = 20, PricePerG = 0.15, TouchG = 0.012, LabelGPer100g = 0.5, Note = "Delete the examples." },
             new() { Name = "Example green wire", Kind = MaterialKind.Wire, FoodStatus = FoodStatus.NotFood, StockPieces = 50, Gauge = 24 },
@@ -29,7 +28,7 @@ public static class CabinetTable
     }
 
     public static string WriteJson(IEnumerable<Material> materials) =>
-        JsonSerializer.Serialize(new CabinetFile(JsonFormat, 1, [.. materials.Select(MaterialSheet.Of)]), OpenJson.Options);
+        JsonSerializer.Serialize(new CabinetFile(JsonFormat, 1, [.. materials.Select(MaterialRecord.Of)]), OpenJson.Options);
 
     /// <summary>What would happen to the cabinet. Columns that are not in the file stay as they are.</summary>
     public static TableResult<Material> ReadCsv(byte[] file, Materials cabinet)
@@ -52,17 +51,17 @@ public static class CabinetTable
     }
 
     /// <summary>A JSON file that names a material without its id means the one of that name.</summary>
-    private static MaterialSheet Known(MaterialSheet sheet, Materials cabinet) => sheet.Id is null ? sheet with { Id = Find(null, sheet.Name, cabinet)?.Id } : sheet;
+    private static MaterialRecord Known(MaterialRecord sheet, Materials cabinet) => sheet.Id is null ? sheet with { Id = Find(null, sheet.Name, cabinet)?.Id } : sheet;
 
     private static Material? Find(string? id, string name, Materials cabinet) => cabinet.All.FirstOrDefault(material =>
         id is null ? material.Label.Name.Equals(name.Trim(), StringComparison.OrdinalIgnoreCase) : material.Id == id);
 
-    private static (MaterialSheet Sheet, IReadOnlyList<LineProblem> Problems) SheetOf(CsvRow row, Materials cabinet)
+    private static (MaterialRecord Sheet, IReadOnlyList<LineProblem> Problems) SheetOf(CsvRow row, Materials cabinet)
     {
         var name = row.Cells.GetValueOrDefault("name", "");
         var id = row.Cells.GetValueOrDefault("id", "") is { Length: > 0 } given ? given : null;
         var known = Find(id, name, cabinet);
-        var sheet = known is null ? new MaterialSheet { Name = name, Kind = MaterialKind.Paste } : MaterialSheet.Of(known);
+        var sheet = known is null ? new MaterialRecord { Name = name, Kind = MaterialKind.Paste } : MaterialRecord.Of(known);
         var problems = new List<LineProblem>();
         foreach (var column in SheetColumns.All)
         {
@@ -73,14 +72,14 @@ public static class CabinetTable
             else if (column.Put(sheet, meant) is { } changed)
                 sheet = changed;
             else
-                problems.Add(new LineProblem(column.Name, column.Wrong == SheetProblemCode.NotANumber && Numbers.IsAmbiguous(meant) ? "numberAmbiguous" : CodeOf(column.Wrong), null, cell));
+                problems.Add(new LineProblem(column.Name, column.Wrong == MaterialRecordProblemCode.NotANumber && Numbers.IsAmbiguous(meant) ? "numberAmbiguous" : CodeOf(column.Wrong), null, cell));
         }
 
         return (sheet, problems);
     }
 
     private static List<Line<Material>> Lines(
-        IEnumerable<(int Number, (MaterialSheet Sheet, IReadOnlyList<LineProblem> Problems) Read)> sheets, Materials cabinet)
+        IEnumerable<(int Number, (MaterialRecord Sheet, IReadOnlyList<LineProblem> Problems) Read)> sheets, Materials cabinet)
     {
         var ids = cabinet.All.Select(material => material.Id).ToHashSet();
         var names = cabinet.All.ToDictionary(material => material.Label.Name, material => material.Id, StringComparer.OrdinalIgnoreCase);
@@ -88,7 +87,7 @@ public static class CabinetTable
         var lines = new List<Line<Material>>();
         foreach (var (number, (sheet, wrongCells)) in sheets)
         {
-            var problems = wrongCells.Concat(SheetCheck.Problems(sheet)
+            var problems = wrongCells.Concat(MaterialRecordCheck.Problems(sheet)
                 .Select(problem => new LineProblem(ColumnOf(problem.Field), CodeOf(problem.Code), problem.Limit)))
                 .DistinctBy(problem => problem.Column).ToList();
             var id = sheet.Id ?? MaterialId.From(sheet.Name, one => ids.Contains(one) || taken.Contains(one));
@@ -107,7 +106,7 @@ public static class CabinetTable
             }
 
             names[name] = id;
-            var material = MaterialFromSheet.Convert(sheet, id);
+            var material = MaterialFromRecord.Convert(sheet, id);
             var state = before is null ? LineState.New : Written(before) == Written(material) ? LineState.Same : LineState.Changed;
             lines.Add(new Line<Material>(number, name, state, material, []));
         }
@@ -115,12 +114,12 @@ public static class CabinetTable
         return lines;
     }
 
-    private static string Written(Material material) => JsonSerializer.Serialize(MaterialSheet.Of(material), OpenJson.Options);
+    private static string Written(Material material) => JsonSerializer.Serialize(MaterialRecord.Of(material), OpenJson.Options);
 
     private static string ColumnOf(string field) => SheetColumns.All.FirstOrDefault(column => column.Field == field)?.Name ?? field;
 
-    private static string CodeOf(SheetProblemCode code) => JsonNamingPolicy.CamelCase.ConvertName(code.ToString());
+    private static string CodeOf(MaterialRecordProblemCode code) => JsonNamingPolicy.CamelCase.ConvertName(code.ToString());
 }
 
 /// <summary>A cabinet as a JSON file.</summary>
-public sealed record CabinetFile(string Format, int Version, IReadOnlyList<MaterialSheet> Materials);
+public sealed record CabinetFile(string Format, int Version, IReadOnlyList<MaterialRecord> Materials);

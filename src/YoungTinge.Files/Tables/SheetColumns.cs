@@ -10,7 +10,7 @@ namespace YoungTinge.Files.Tables;
 /// <param name="Put">Null if the cell cannot be read; the code of the problem follows.</param>
 /// <param name="InTemplate">False for what only the application writes.</param>
 internal sealed record SheetColumn(
-    string Name, string Field, Func<MaterialSheet, string> Of, Func<MaterialSheet, string, MaterialSheet?> Put, SheetProblemCode Wrong, bool InTemplate = true);
+    string Name, string Field, Func<MaterialRecord, string> Of, Func<MaterialRecord, string, MaterialRecord?> Put, MaterialRecordProblemCode Wrong, bool InTemplate = true);
 
 /// <summary>The columns of the cabinet's table, in order.</summary>
 internal static class SheetColumns
@@ -25,7 +25,7 @@ internal static class SheetColumns
         Text("made_of", "dyeFamily", s => s.DyeFamily, (s, t) => s with { DyeFamily = t }),
         Choices<Ingredient>("contains", s => s.Contains, (s, inside) => s with { Contains = inside }),
         Choices<Diet>("not_for", s => s.NotFor, (s, diets) => s with { NotFor = diets }),
-        new("retired", "isRetired", s => s.IsRetired ? "yes" : "no", (s, t) => YesNo(t) is { } yes ? s with { IsRetired = yes } : null, SheetProblemCode.UnknownWord),
+        new("retired", "isRetired", s => s.IsRetired ? "yes" : "no", (s, t) => YesNo(t) is { } yes ? s with { IsRetired = yes } : null, MaterialRecordProblemCode.UnknownWord),
         Number("stock_g", s => s.StockG, (s, n) => s with { StockG = n }),
         Number("stock_pieces", s => s.StockPieces, (s, n) => s with { StockPieces = n }),
         Number("price_per_g", s => s.PricePerG, (s, n) => s with { PricePerG = n }),
@@ -43,7 +43,7 @@ internal static class SheetColumns
         Number("knife_tip_g", s => s.KnifeTipG, (s, n) => s with { KnifeTipG = n }),
         Number("pinch_g", s => s.PinchG, (s, n) => s with { PinchG = n }),
         Number("gauge", s => s.Gauge, (s, n) => s with { Gauge = n }),
-        new("label_colour", "labelColour", _ => "", PutColour, SheetProblemCode.NotAColour),
+        new("label_colour", "labelColour", _ => "", PutColour, MaterialRecordProblemCode.NotAColour),
         Number("label_g_per_100g", s => s.LabelGPer100g, (s, n) => s with { LabelGPer100g = n }),
         Text("note", "note", s => s.Note, (s, t) => s with { Note = t }),
         Number("share_at_once", s => s.ShareAtOnce, (s, n) => s with { ShareAtOnce = n }, false),
@@ -64,30 +64,30 @@ internal static class SheetColumns
         Spectrum("reflectance", s => s.Reflectance, (s, values) => s with { Reflectance = values }),
     ];
 
-    private static SheetColumn Text(string name, string field, Func<MaterialSheet, string> of, Func<MaterialSheet, string, MaterialSheet> put, bool inTemplate = true) =>
-        new(name, field, of, put, SheetProblemCode.UnknownWord, inTemplate);
+    private static SheetColumn Text(string name, string field, Func<MaterialRecord, string> of, Func<MaterialRecord, string, MaterialRecord> put, bool inTemplate = true) =>
+        new(name, field, of, put, MaterialRecordProblemCode.UnknownWord, inTemplate);
 
-    private static SheetColumn Number(string name, Func<MaterialSheet, double?> of, Func<MaterialSheet, double?, MaterialSheet> put, bool inTemplate = true) => new(
+    private static SheetColumn Number(string name, Func<MaterialRecord, double?> of, Func<MaterialRecord, double?, MaterialRecord> put, bool inTemplate = true) => new(
         name, FieldOf(name), sheet => of(sheet) is { } number ? Numbers.Write(number) : "",
         (sheet, cell) => cell == "" ? put(sheet, null) : Numbers.TryRead(cell, out var number) ? put(sheet, number) : null,
-        SheetProblemCode.NotANumber, inTemplate);
+        MaterialRecordProblemCode.NotANumber, inTemplate);
 
-    private static SheetColumn Date(string name, Func<MaterialSheet, DateOnly?> of, Func<MaterialSheet, DateOnly?, MaterialSheet> put) => new(
+    private static SheetColumn Date(string name, Func<MaterialRecord, DateOnly?> of, Func<MaterialRecord, DateOnly?, MaterialRecord> put) => new(
         name, FieldOf(name), sheet => of(sheet)?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture) ?? "",
         (sheet, cell) => cell == "" ? put(sheet, null) : DateOnly.TryParseExact(cell, "yyyy-MM-dd", out var day) ? put(sheet, day) : null,
-        SheetProblemCode.DateWrong);
+        MaterialRecordProblemCode.DateWrong);
 
-    private static SheetColumn Choice<T>(string name, Func<MaterialSheet, T> of, Func<MaterialSheet, T, MaterialSheet> put, bool inTemplate = true) where T : struct, Enum => new(
-        name, FieldOf(name), sheet => Word(of(sheet)), (sheet, cell) => Of<T>(cell) is { } value ? put(sheet, value) : null, SheetProblemCode.UnknownWord, inTemplate);
+    private static SheetColumn Choice<T>(string name, Func<MaterialRecord, T> of, Func<MaterialRecord, T, MaterialRecord> put, bool inTemplate = true) where T : struct, Enum => new(
+        name, FieldOf(name), sheet => Word(of(sheet)), (sheet, cell) => Of<T>(cell) is { } value ? put(sheet, value) : null, MaterialRecordProblemCode.UnknownWord, inTemplate);
 
-    private static SheetColumn Choices<T>(string name, Func<MaterialSheet, IReadOnlyList<T>> of, Func<MaterialSheet, IReadOnlyList<T>, MaterialSheet> put) where T : struct, Enum => new(
+    private static SheetColumn Choices<T>(string name, Func<MaterialRecord, IReadOnlyList<T>> of, Func<MaterialRecord, IReadOnlyList<T>, MaterialRecord> put) where T : struct, Enum => new(
         name, FieldOf(name), sheet => string.Join(' ', of(sheet).Select(Word)),
         (sheet, cell) => cell.Split([' ', '/', '|', ';'], StringSplitOptions.RemoveEmptyEntries).Select(Of<T>).ToList() is var values && values.All(value => value is not null)
             ? put(sheet, [.. values.Select(value => value!.Value).Distinct()])
             : null,
-        SheetProblemCode.UnknownWord);
+        MaterialRecordProblemCode.UnknownWord);
 
-    private static SheetColumn Spectrum(string name, Func<MaterialSheet, IReadOnlyList<double>?> of, Func<MaterialSheet, IReadOnlyList<double>?, MaterialSheet> put) => new(
+    private static SheetColumn Spectrum(string name, Func<MaterialRecord, IReadOnlyList<double>?> of, Func<MaterialRecord, IReadOnlyList<double>?, MaterialRecord> put) => new(
         name, name, sheet => of(sheet) is { } values ? string.Join(' ', values.Select(Numbers.Write)) : "",
         (sheet, cell) =>
         {
@@ -103,9 +103,9 @@ internal static class SheetColumns
 
             return put(sheet, values);
         },
-        SheetProblemCode.SpectrumWrong, false);
+        MaterialRecordProblemCode.SpectrumWrong, false);
 
-    private static MaterialSheet? PutColour(MaterialSheet sheet, string cell)
+    private static MaterialRecord? PutColour(MaterialRecord sheet, string cell)
     {
         if (cell == "")
             return sheet;

@@ -1,5 +1,5 @@
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.PasteDay;
+using YoungTinge.Core.Work;
 
 namespace YoungTinge.Files.Tables;
 

@@ -19,7 +19,7 @@ public enum TableProblem
 
 /// <summary>Why one line cannot be taken in.</summary>
 /// <param name="Column">As in the head of the table; empty for the line as a whole.</param>
-/// <param name="Code">As <see cref="Core.Cabinet.SheetProblemCode"/> names it, in camel case, or one of this folder's own.</param>
+/// <param name="Code">As <see cref="Core.Cabinet.MaterialRecordProblemCode"/> names it, in camel case, or one of this folder's own.</param>
 /// <param name="Said">What stands there, shortened.</param>
 public sealed record LineProblem(string Column, string Code, double? Limit = null, string Said = "")
 {

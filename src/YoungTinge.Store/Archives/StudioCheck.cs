@@ -1,11 +1,11 @@
 using Npgsql;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Advice;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Marble;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Ombre;
-using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Store.Archives;
 
@@ -27,9 +27,9 @@ internal static class StudioCheck
         await EachAsync(connection, "studio", $"select {StudioStore.Columns} from studio where id = $1", reader => Check(StudioRules.Of(StudioStore.Read(reader))));
         at("material");
         var sheets = (await CabinetStore.SheetsAsync(connection, studioId, cancel)).Select(kept => kept.Sheet).ToList();
-        if (!Check(sheets.SelectMany(SheetCheck.Problems)))
+        if (!Check(sheets.SelectMany(MaterialRecordCheck.Problems)))
             throw new DamagedArchiveException("material");
-        var materials = new Materials(sheets.Select(sheet => MaterialFromSheet.Convert(sheet, sheet.Id!)));
+        var materials = new Materials(sheets.Select(sheet => MaterialFromRecord.Convert(sheet, sheet.Id!)));
         await EachAsync(connection, "commission", $"select {CommissionStore.CommissionColumns} from commission c where c.studio_id = $1",
             reader => Check(StudioRules.Of(CommissionStore.ReadCommission(reader).Details)));
         await EachAsync(connection, "flower", $"select {CommissionStore.CommissionColumns}, {CommissionStore.FlowerColumns} from flower f join commission c on c.id = f.commission_id where f.studio_id = $1",
@@ -64,7 +64,7 @@ internal static class StudioCheck
         var problems = PlanCheck.Problems(planned.Plan, materials).Where(problem => problem.Code switch
         {
             PlanProblemCode.DoseOverLimit => planned.Plan.Paste.Doses.Any(dose => dose.GPer100g > MadeBatch.MostGPer100g),
-            PlanProblemCode.LoadOverLimit => planned.Plan.Coats.OfType<DustCoat>().Any(dust => dust.LoadMgPerCm2 > SheetCheck.MostLoadMgPerCm2),
+            PlanProblemCode.LoadOverLimit => planned.Plan.Coats.OfType<DustCoat>().Any(dust => dust.LoadMgPerCm2 > MaterialRecordCheck.MostLoadMgPerCm2),
             _ => true,
         });
         return Check(PieceCheck.Problems(planned.Piece, isSure: true)) && Check(problems);

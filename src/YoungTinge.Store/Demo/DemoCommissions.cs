@@ -1,5 +1,5 @@
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using static YoungTinge.Store.Demo.DemoPlan;

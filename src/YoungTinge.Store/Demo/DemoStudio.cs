@@ -2,14 +2,13 @@ using System.Text.Json;
 using Npgsql;
 using NpgsqlTypes;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Marble;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Ombre;
-using YoungTinge.Core.Optics;
-using YoungTinge.Core.Planning;
+using YoungTinge.Core.Work;
 
 namespace YoungTinge.Store.Demo;
 

@@ -1,5 +1,4 @@
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Store.Demo;
 
@@ -22,7 +21,7 @@ internal static class DemoSupplies
         ["brushed-sheen"] = ([Ingredient.Shellac], "shellac"),
     };
 
-    private static readonly MaterialSheet[] More =
+    private static readonly MaterialRecord[] More =
     [
         Crumb("Fine pollen sugar", "fine sugar", "#f4d35e", 60, 0.02),
         Crumb("Rust crumb", "gelatine", "#a0522d", 25, 0.08) with { Contains = [Ingredient.Gelatine], FoodStatus = FoodStatus.Edible },
@@ -48,7 +47,7 @@ internal static class DemoSupplies
     };
 
     public static Materials Stock(Materials cabinet) =>
-        new([.. cabinet.All.Select(Stocked), .. More.Select(sheet => MaterialFromSheet.Convert(sheet, MaterialId.From(sheet.Name, _ => false)))]);
+        new([.. cabinet.All.Select(Stocked), .. More.Select(sheet => MaterialFromRecord.Convert(sheet, MaterialId.From(sheet.Name, _ => false)))]);
 
     private static Material Stocked(Material material)
     {
@@ -82,7 +81,7 @@ internal static class DemoSupplies
         };
     }
 
-    private static MaterialSheet Crumb(string name, string form, string look, double stockG, double pricePerG) => new()
+    private static MaterialRecord Crumb(string name, string form, string look, double stockG, double pricePerG) => new()
     {
         Name = name,
         Kind = MaterialKind.Crumb,
@@ -93,7 +92,7 @@ internal static class DemoSupplies
         PricePerG = pricePerG,
     };
 
-    private static MaterialSheet Counted(string name, MaterialKind kind, string form, string look, double pieces, double pricePerPiece) => new()
+    private static MaterialRecord Counted(string name, MaterialKind kind, string form, string look, double pieces, double pricePerPiece) => new()
     {
         Name = name,
         Kind = kind,

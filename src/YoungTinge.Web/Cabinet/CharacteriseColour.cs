@@ -1,6 +1,6 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Cabinet.Characterising;
 using YoungTinge.Core.Colour;
-using YoungTinge.Core.Optics;
 using YoungTinge.Store;
 using YoungTinge.Web.Hosting;
 using YoungTinge.Web.Mixing;
@@ -54,14 +54,14 @@ public static class CharacteriseColour
             Add("kind", "notForThisKind");
         if (!materials.Has<PasteBase>(request.BaseId))
             Add("baseId", "unknownMaterial");
-        if (request.Dabs.Count is < 1 or > SheetCheck.MostDabs)
-            Add("dabs", "dabsOutOfRange", SheetCheck.MostDabs);
+        if (request.Dabs.Count is < 1 or > MaterialRecordCheck.MostDabs)
+            Add("dabs", "dabsOutOfRange", MaterialRecordCheck.MostDabs);
         var most = request.Kind == MaterialKind.Colourant ? 20 : 5;
         foreach (var (i, dab) in request.Dabs.Index())
         {
             if (!(dab.Amount is >= 0.001 && dab.Amount <= most))
                 Add($"dabs[{i}].amount", "amountOutOfRange", most);
-            if (!SurfaceColours.Contain(dab.Colour))
+            if (!ObjectColourSolid.Contain(dab.Colour))
                 Add($"dabs[{i}].colour", "notAColour");
             if (dab.Reflectance is { } spectrum && !(spectrum.Count == SpectralGrid.Bands && spectrum.All(value => value is >= 0 and <= 1)))
                 Add($"dabs[{i}].reflectance", "spectrumWrong");

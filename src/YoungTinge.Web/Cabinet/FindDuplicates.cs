@@ -1,5 +1,4 @@
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Optics;
 using YoungTinge.Store;
 using YoungTinge.Web.Computing;
 using YoungTinge.Web.Hosting;
@@ -15,6 +14,6 @@ public static class FindDuplicates
     private static async Task<IResult> Handle(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {
         var materials = await cabinet.LoadAsync(await studio.IdAsync(cancel), cancel);
-        return TypedResults.Ok(Duplicates.In(materials, material => Chip.Of(material, materials)));
+        return TypedResults.Ok(Duplicates.In(materials, material => SwatchColour.Of(material, materials)));
     }
 }

@@ -1,5 +1,4 @@
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Optics;
 using YoungTinge.Store;
 using YoungTinge.Web.Computing;
 using YoungTinge.Web.Hosting;
@@ -30,7 +29,7 @@ public static class GetCabinet
     internal static MaterialView View(Material material, Materials materials) => new(
         material.Id, material.Label.Name, MaterialKinds.Of(material), material.Label.Form, material.Label.FoodStatus,
         material.Label.DyeFamily, material.Label.Note,
-        Chip.Of(material, materials) is { } colour ? ColourView.From(colour) : null,
+        SwatchColour.Of(material, materials) is { } colour ? ColourView.From(colour) : null,
         material switch
         {
             Colourant colourant => colourant.LoadLimitGPer100g,

@@ -12,7 +12,7 @@ public static class GetMaterial
     /// <param name="Amount">g per 100 g, or mg/cm2.</param>
     public sealed record DabView(double Amount, ColourView Read);
 
-    public sealed record Answer(MaterialSheet Sheet, int Version, IReadOnlyList<DabView> Dabs);
+    public sealed record Answer(MaterialRecord Sheet, int Version, IReadOnlyList<DabView> Dabs);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/materials/{id}", Handle)
         .KeepsAnswer().WithName("getMaterial").Produces<Answer>().Fails(404, 503);
@@ -20,6 +20,6 @@ public static class GetMaterial
     private static async Task<IResult> Handle(string id, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
         (await cabinet.ListAsync(await studio.IdAsync(cancel), cancel)).FirstOrDefault(kept => kept.Material.Id == id) is { } found
             ? TypedResults.Ok(new Answer(
-                MaterialSheet.Of(found.Material), found.Version, [.. found.Material.Source.Dabs.Select(dab => new DabView(dab.Amount, ColourView.From(dab.Colour)))]))
+                MaterialRecord.Of(found.Material), found.Version, [.. found.Material.Source.Dabs.Select(dab => new DabView(dab.Amount, ColourView.From(dab.Colour)))]))
             : Trouble.NotFound();
 }

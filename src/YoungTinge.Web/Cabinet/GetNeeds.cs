@@ -1,5 +1,5 @@
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Planning;
+using YoungTinge.Core.Work;
 using YoungTinge.Store;
 using YoungTinge.Web.Computing;
 using YoungTinge.Web.Hosting;

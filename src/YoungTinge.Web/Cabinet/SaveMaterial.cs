@@ -1,6 +1,5 @@
 using System.Text.Json;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Optics;
 using YoungTinge.Store;
 using YoungTinge.Web.Hosting;
 
@@ -10,7 +9,7 @@ namespace YoungTinge.Web.Cabinet;
 public static class SaveMaterial
 {
     /// <param name="Version">That the change was made from; 0 for a new material.</param>
-    public sealed record Request(MaterialSheet Sheet, int Version);
+    public sealed record Request(MaterialRecord Sheet, int Version);
 
     public sealed record Answer(string Id, int Version);
 
@@ -19,7 +18,7 @@ public static class SaveMaterial
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {
-        if (SheetCheck.Problems(request.Sheet) is { Count: > 0 } problems)
+        if (MaterialRecordCheck.Problems(request.Sheet) is { Count: > 0 } problems)
             return Trouble.NotPossible([.. problems.Select(problem => Problem(problem.Field, JsonNamingPolicy.CamelCase.ConvertName(problem.Code.ToString()), problem.Limit))]);
         var studioId = await studio.IdAsync(cancel);
         var all = await cabinet.LoadAsync(studioId, cancel);
@@ -29,7 +28,7 @@ public static class SaveMaterial
         if (request.Version > 0 && MaterialKinds.Of(all.Find(request.Sheet.Id!)!) != request.Sheet.Kind)
             return Trouble.NotPossible([Problem("kind", "kindFixed", null)]);
         var id = request.Version > 0 ? request.Sheet.Id! : MaterialId.From(request.Sheet.Name, one => all.Find(one) is not null);
-        var material = MaterialFromSheet.Convert(request.Sheet with { Id = id }, id);
+        var material = MaterialFromRecord.Convert(request.Sheet with { Id = id }, id);
         return await cabinet.SaveAsync(studioId, [new MaterialChange(material, request.Version)], cancel) switch
         {
             SaveMaterialsResult.Saved => TypedResults.Ok(new Answer(id, request.Version + 1)),

@@ -1,4 +1,5 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Flowers;
 using YoungTinge.Store;
 using YoungTinge.Web.Hosting;
 

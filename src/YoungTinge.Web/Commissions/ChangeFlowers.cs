@@ -1,4 +1,4 @@
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Store;
 using YoungTinge.Web.Hosting;

@@ -1,7 +1,6 @@
-using YoungTinge.Core.Coats;
-using YoungTinge.Core.DustDay;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
-using YoungTinge.Core.Planning;
+using YoungTinge.Core.Work;
 using YoungTinge.Store;
 using YoungTinge.Web.Commissions;
 using YoungTinge.Web.Computing;

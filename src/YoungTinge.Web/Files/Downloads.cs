@@ -1,7 +1,6 @@
 using System.Text;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
-using YoungTinge.Core.Optics;
 using YoungTinge.Files;
 using YoungTinge.Files.Spectra;
 using YoungTinge.Files.Tables;
@@ -57,7 +56,7 @@ public static class Downloads
         {
             var dabs = material.Source.Dabs.Where(dab => dab.Reflectance is not null).ToList();
             readings.AddRange(dabs.Select(dab => new SpectralReading($"{material.Label.Name}, dab", dab.Amount, new Spectrum(dab.Reflectance!.ToArray()))));
-            if (dabs.Count == 0 && Chip.SpectrumOf(material, materials) is var (amount, spectrum))
+            if (dabs.Count == 0 && SwatchColour.SpectrumOf(material, materials) is var (amount, spectrum))
                 readings.Add(new SpectralReading($"{material.Label.Name}, figured", amount, spectrum));
         }
 

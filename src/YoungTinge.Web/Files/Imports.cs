@@ -1,4 +1,6 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
 using YoungTinge.Files.Spectra;
 using YoungTinge.Files.Tables;
 using YoungTinge.Store;
@@ -76,7 +78,7 @@ public static class Imports
 
     private static async Task<IResult> ReadSpectra(HttpRequest request, CancellationToken cancel) => SpectralReadings.Read(await request.ReadFileAsync(cancel)) is { } readings
         ? TypedResults.Ok<IReadOnlyList<ReadingView>>([.. readings.Select(one => new ReadingView(
-            one.Name, one.Amount, one.Reflectance.Values.ToArray(), ColourView.From(Core.Colour.Illuminant.D65.LabOf(one.Reflectance))))])
+            one.Name, one.Amount, one.Reflectance.Values.ToArray(), ColourView.From(Illuminant.D65.LabOf(one.Reflectance))))])
         : Trouble.NotPossible([new FieldProblem("file", "notSpectra", SpectralReadings.MostReadings, null)]);
 
     private static async Task<(string State, IReadOnlyList<KeptMaterial> Kept, TableResult<Material> Result)> ReadCabinetAsync(

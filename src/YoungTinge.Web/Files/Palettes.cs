@@ -1,4 +1,5 @@
 using System.Text;
+using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Files.Palettes;
 using YoungTinge.Store;
@@ -36,6 +37,6 @@ public static class Palettes
         var colours = (await pieces.ListAsync(studioId, id, cancel)).SelectMany(piece => piece.Plan.Targets.OrderBy(target => target.Key)
             .Select(target => new PaletteColour($"{piece.Piece.Name}, {target.Key.ToString().ToLowerInvariant()}", ScreenColour.From(target.Value.Colour, Illuminant.D65))));
         var text = write(new Palette(flower.Name, [.. colours]));
-        return TypedResults.File(Encoding.UTF8.GetBytes(text), type, $"{Core.Cabinet.MaterialId.From(flower.Name, _ => false)}.{ending}");
+        return TypedResults.File(Encoding.UTF8.GetBytes(text), type, $"{MaterialId.From(flower.Name, _ => false)}.{ending}");
     }
 }

@@ -1,5 +1,5 @@
 using System.Text.Json;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Store;
 using YoungTinge.Web.Hosting;

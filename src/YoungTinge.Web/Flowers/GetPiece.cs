@@ -1,5 +1,5 @@
 using Microsoft.Net.Http.Headers;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Store;
 using YoungTinge.Web.Hosting;
 

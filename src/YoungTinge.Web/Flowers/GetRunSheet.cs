@@ -1,4 +1,4 @@
-using YoungTinge.Core.Planning;
+using YoungTinge.Core.Work;
 using YoungTinge.Store;
 using YoungTinge.Web.Commissions;
 using YoungTinge.Web.Computing;

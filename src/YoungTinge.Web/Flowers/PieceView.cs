@@ -1,7 +1,7 @@
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Flowers;
-using YoungTinge.Core.Planning;
+using YoungTinge.Core.Mixing;
 using YoungTinge.Store;
 using YoungTinge.Web.Mixing;
 

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Advice;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Web.Hosting;
 
 namespace YoungTinge.Web.Flowers;

@@ -1,10 +1,11 @@
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Advice;
+using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
-using YoungTinge.Core.Optics;
-using YoungTinge.Core.Planning;
+using YoungTinge.Core.Work;
 using YoungTinge.Store;
 using YoungTinge.Web.Hosting;
 using YoungTinge.Web.Mixing;
@@ -68,7 +69,7 @@ public static class PreviewPlan
         // What none is wanted of for now can still be designed, as one.
         var quantity = PasteQuantity.For(planned.Piece, Math.Max(1, planned.Parts));
         var batch = DosedRecipe.For(plan.Paste, quantity.BatchG, materials);
-        var eye = new ZoneEye(plan.Paste, plan.Coats, shape, materials);
+        var eye = new ZoneColourEvaluator(plan.Paste, plan.Coats, shape, materials);
         var zones = BuildUp.Of(plan, eye);
         // What a rule says of a coat need not be found again by looking.
         var advice = WarningsOf(plan, eye, zones).DistinctBy(one => (one.Code, one.CoatId, one.MaterialId));
@@ -89,12 +90,12 @@ public static class PreviewPlan
 
         IEnumerable<Advice> Warnings(PiecePlan of)
         {
-            var its = new ZoneEye(of.Paste, of.Coats, shape, materials);
+            var its = new ZoneColourEvaluator(of.Paste, of.Coats, shape, materials);
             return WarningsOf(of, its, BuildUp.Of(of, its));
         }
 
-        IEnumerable<Advice> WarningsOf(PiecePlan of, ZoneEye its, IReadOnlyList<ZoneHistory> seen) =>
-            PlanAdvice.ForGuests(of, planned.Guests, materials).Concat(PlanAdvice.For(of, batch, materials)).Concat(LookAdvice.For(of, planned.Piece, seen, its, materials));
+        IEnumerable<Advice> WarningsOf(PiecePlan of, ZoneColourEvaluator its, IReadOnlyList<ZoneHistory> seen) =>
+            PlanAdvisor.ForGuests(of, planned.Guests, materials).Concat(PlanAdvisor.For(of, batch, materials)).Concat(LookAdvice.For(of, planned.Piece, seen, its, materials));
     }
 
     internal static FieldView View(SidePicture side) => View(side.Field) with { Marks = [.. side.Marks.Select(mark => new MarkView(mark.Path, View(mark.Field)))] };
@@ -106,10 +107,10 @@ public static class PreviewPlan
     {
         Lab? pot = coat switch
         {
-            DustCoat dust => Chip.OfDust(DustOptics.Mix(dust.Mix, materials), materials),
-            WashCoat wash => Chip.OfWash(CoatStack.LayerOf(wash, materials), materials),
-            GlazeCoat { Tint: { } tint } => Chip.OfDust(DustOptics.Mix(tint.Mix, materials), materials),
-            PollenCoat pollen => Chip.Of(materials.Get<Crumb>(pollen.CrumbId), materials),
+            DustCoat dust => SwatchColour.OfDust(DustMix.OpticsOf(dust.Mix, materials), materials),
+            WashCoat wash => SwatchColour.OfWash(CoatStack.LayerOf(wash, materials), materials),
+            GlazeCoat { Tint: { } tint } => SwatchColour.OfDust(DustMix.OpticsOf(tint.Mix, materials), materials),
+            PollenCoat pollen => SwatchColour.Of(materials.Get<Crumb>(pollen.CrumbId), materials),
             _ => null,
         };
         return pot is { } colour ? ColourView.From(colour) : null;
@@ -120,7 +121,7 @@ public static class PreviewPlan
         var dust = coat as DustCoat;
         var amount = CoatAmounts.Of(coat, shape, pieces, materials);
         return new CoatView(
-            coat.Id, dust is null ? null : DustOptics.MainOf(dust.Mix, materials), dust is null ? null : DustLoad.Nearest(dust.LoadMgPerCm2), PotOf(coat, materials),
+            coat.Id, dust is null ? null : DustMix.MainOf(dust.Mix, materials), dust is null ? null : DustLoad.Nearest(dust.LoadMgPerCm2), PotOf(coat, materials),
             amount.Powders, amount.Ml);
     }
 }

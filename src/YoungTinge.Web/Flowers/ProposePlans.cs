@@ -1,9 +1,9 @@
-using YoungTinge.Core;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.CoatPlanning;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
-using YoungTinge.Core.Schedule;
+using YoungTinge.Core.Numerics;
 using YoungTinge.Store;
 using YoungTinge.Web.Computing;
 using YoungTinge.Web.Hosting;

@@ -1,8 +1,8 @@
-using YoungTinge.Core;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Numerics;
 using YoungTinge.Store;
 using YoungTinge.Web.Computing;
 using YoungTinge.Web.Hosting;

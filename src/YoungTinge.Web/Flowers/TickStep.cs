@@ -1,4 +1,5 @@
-using YoungTinge.Core.Planning;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Work;
 using YoungTinge.Store;
 using YoungTinge.Web.Hosting;
 

@@ -1,4 +1,4 @@
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Store;

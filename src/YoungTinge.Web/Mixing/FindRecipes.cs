@@ -45,5 +45,5 @@ public static class FindRecipes
 
     internal static RecipeView View(FoundRecipe found, double pasteG, Materials materials) => new(
         found.Recipe, ColourView.From(found.Colour), found.Difference, found.Unsteadiness,
-        BatchView.From(DosedRecipe.For(found.Recipe, pasteG, materials)), RecipeLook.CostOf(found.Recipe, pasteG, materials));
+        BatchView.From(DosedRecipe.For(found.Recipe, pasteG, materials)), RecipeEvaluation.CostOf(found.Recipe, pasteG, materials));
 }

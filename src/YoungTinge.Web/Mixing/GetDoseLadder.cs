@@ -23,7 +23,7 @@ public static class GetDoseLadder
         var materials = await cabinet.LoadAsync(await studio.IdAsync(cancel), cancel);
         if (materials.Find(id) is not Colourant colourant || materials.Find(baseId) is not PasteBase paste)
             return Trouble.NotFound();
-        var plain = Core.Optics.Chip.Of(paste, materials)!.Value;
+        var plain = SwatchColour.Of(paste, materials)!.Value;
         return TypedResults.Ok(new Answer(
             ColourView.From(plain), colourant.LoadLimitGPer100g,
             [.. DoseLadder.Of(colourant, paste, materials).Select(rung => new RungView(rung.GPer100g, ColourView.From(rung.Colour), rung.Colour.Chroma, rung.FromBefore))]));

@@ -1,7 +1,6 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Mixing;
-using YoungTinge.Core.Optics;
 using YoungTinge.Store;
 
 namespace YoungTinge.Web.Mixing;
@@ -22,10 +21,10 @@ public sealed record KeptBatchView(
     {
         var recipe = batch.Made?.Recipe ?? batch.Recipe;
         Lab? predicted = materials.HasAllOf(recipe) ? PasteOptics.ColourOf(recipe, materials) : null;
-        var restHours = materials.HasAllOf(recipe) ? RecipeLook.RestHoursOf(recipe, materials) : 0;
+        var restHours = materials.HasAllOf(recipe) ? RecipeEvaluation.RestHoursOf(recipe, materials) : 0;
         return new KeptBatchView(
             batch.Id, batch.CommissionId, batch.CommissionName, batch.Name, batch.Recipe, batch.PasteG, ColourView.From(batch.Target), View(predicted), View(batch.Measured),
-            (batch.Measured ?? predicted) is { } colour ? Core.Colour.Difference.Of(colour, batch.Target) : null, batch.Note, batch.Version,
+            (batch.Measured ?? predicted) is { } colour ? Difference.Of(colour, batch.Target) : null, batch.Note, batch.Version,
             batch.Made?.StateAt(now, restHours) ?? BatchState.Planned, batch.Made?.At.AddHours(restHours), batch.Made);
     }
 

@@ -45,7 +45,7 @@ public static class LookAtRecipe
     {
         // A colour dragged down to nothing stays on the table, but it is no part of the recipe.
         var recipe = request.Recipe.WithoutNothing();
-        var look = RecipeLook.Of(recipe, request.Target, request.PasteG, request.Light, materials);
+        var look = RecipeEvaluation.Of(recipe, request.Target, request.PasteG, request.Light, materials);
         var light = Lights.Of(request.Light);
         return new Answer(
             ColourView.From(look.UnderLights.First(lit => lit.Light == request.Light).Target, light),
@@ -64,7 +64,7 @@ public static class LookAtRecipe
 
     private static IEnumerable<AlternativeView> Alternatives(PasteRecipe recipe, Request request, Materials materials, CancellationToken cancel)
     {
-        var wanted = Core.Optics.PasteOptics.ColourOf(recipe, materials);
+        var wanted = PasteOptics.ColourOf(recipe, materials);
         return DepthAlternatives.For(recipe, new RecipeSearch(recipe.BaseId, request.Target, request.PasteG), materials, cancel)
             .Select(way => new AlternativeView(
                 way.Way, way.Recipe, way.Beyond is null ? null : BeyondView.From(way.Beyond, wanted), ColourView.From(way.Colour), way.Difference));

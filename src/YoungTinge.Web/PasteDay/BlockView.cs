@@ -2,7 +2,7 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Marble;
 using YoungTinge.Core.Mixing;
-using YoungTinge.Core.PasteDay;
+using YoungTinge.Core.Work;
 using YoungTinge.Store;
 using YoungTinge.Web.Mixing;
 
@@ -52,7 +52,7 @@ public sealed record BlockView(
             block.RestHours, block.Uses, block.Kind == BlockKind.Ombre ? [] : mixed, block.Way is { } way ? OmbreWayView.From(way, materials) : null, block.Marble,
             block.ThicknessMm, block.Leftover is { } leftover ? LeftoverView.From(leftover, day) : null,
             block.Leftover is null && day.Leftovers.Any(chosen => chosen.BlockKey == block.Key), [],
-            [.. mixed.Where(part => RecipeLook.IsTooDeep(part.Recipe, materials))], "", null, false);
+            [.. mixed.Where(part => RecipeEvaluation.IsTooDeep(part.Recipe, materials))], "", null, false);
         // What a leftover is called, and where it lies, is no part of what is to be done.
         return view with { Fingerprint = Hosting.Fingerprint.Of(view with { Leftover = view.Leftover is { } used ? used with { Name = "", KeptIn = "" } : null }) };
     }

@@ -1,7 +1,7 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Mixing;
-using YoungTinge.Core.PasteDay;
-using YoungTinge.Core.Planning;
+using YoungTinge.Core.Work;
 using YoungTinge.Files.Tables;
 using YoungTinge.Store;
 using YoungTinge.Web.Commissions;

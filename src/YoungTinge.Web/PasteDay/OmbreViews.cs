@@ -18,10 +18,10 @@ public sealed record OmbreStepView(
     OmbreAct Act, int? Shade, double Grams, double WeighG, int? Stop, IReadOnlyList<StopPart> Parts, PasteRecipe? Recipe, BatchView? Batch, ColourView? Colour);
 
 public sealed record OmbreWayView(
-    OmbreSchool School, IReadOnlyList<OmbreStepView> Steps, IReadOnlyList<MadeShadeView> Shades, double TotalG, double LeftOverG, int Kneadings, int Weighings,
+    OmbreMethod School, IReadOnlyList<OmbreStepView> Steps, IReadOnlyList<MadeShadeView> Shades, double TotalG, double LeftOverG, int Kneadings, int Weighings,
     double Unevenness)
 {
-    public static OmbreWayView From(OmbreWay way, Materials materials)
+    public static OmbreWayView From(OmbreResult way, Materials materials)
     {
         var seen = OmbreRun.StepsOf([.. way.Shades.Select(shade => shade.Colour)]);
         return new OmbreWayView(
@@ -31,9 +31,9 @@ public sealed record OmbreWayView(
             way.TotalG, way.LeftOverG, way.Kneadings, way.Weighings, way.Unevenness);
     }
 
-    private static OmbreStepView Step(OmbreStep step, OmbreWay way, Materials materials) => new(
+    private static OmbreStepView Step(OmbreStep step, OmbreResult way, Materials materials) => new(
         step.Act, step.Shade, step.Grams, step.Grams - (step.Batch?.BroughtG ?? 0), step.Stop, step.Parts ?? [], step.Recipe, step.Batch is { } batch ? BatchView.From(batch) : null,
-        step.Recipe is { } recipe ? ColourView.From(Core.Optics.PasteOptics.ColourOf(recipe, materials))
+        step.Recipe is { } recipe ? ColourView.From(PasteOptics.ColourOf(recipe, materials))
         : step.Shade is { } shade ? ColourView.From(way.Shades[shade].Colour) : null);
 }
 
@@ -47,7 +47,7 @@ public sealed record OmbreView(IReadOnlyList<ShadeView> Shades, double Unevennes
         return new OmbreView(
             [.. run.Shades.Select((shade, i) => new ShadeView(ColourView.From(shade.Colour), shade.Grams, i > 0 ? seen[i - 1] : null))],
             run.Unevenness,
-            [.. Enum.GetValues<OmbreSchool>().Select(school => OmbreWayView.From(OmbreWay.Of(run, school, materials, scaleG), materials))]);
+            [.. Enum.GetValues<OmbreMethod>().Select(school => OmbreWayView.From(OmbreResult.Of(run, school, materials, scaleG), materials))]);
     }
 }
 

@@ -2,7 +2,7 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Marble;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Ombre;
-using YoungTinge.Core.PasteDay;
+using YoungTinge.Core.Work;
 using YoungTinge.Store;
 using YoungTinge.Web.Hosting;
 
@@ -31,7 +31,7 @@ internal sealed record Day(
 
     public IReadOnlyList<PasteBlock> Blocks => [.. AllBlocks.Where(block => Chosen.Any(flower => flower.CommissionId == block.CommissionId))];
 
-    public IReadOnlyList<ShoppingLine> Shopping => Core.PasteDay.Shopping.For(Chosen, Blocks, Materials, Done);
+    public IReadOnlyList<ShoppingLine> Shopping => Core.Work.Shopping.For(Chosen, Blocks, Materials, Done);
 
     public string NameOf(Guid flowerId) => Flowers.First(flower => flower.Id == flowerId).Name;
 

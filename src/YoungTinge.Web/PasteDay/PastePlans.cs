@@ -1,7 +1,8 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Marble;
+using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Ombre;
-using YoungTinge.Core.Planning;
+using YoungTinge.Core.Work;
 using YoungTinge.Store;
 using YoungTinge.Web.Hosting;
 

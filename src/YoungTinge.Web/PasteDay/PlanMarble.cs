@@ -1,9 +1,9 @@
 using System.Text.Json;
-using YoungTinge.Core;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Marble;
-using YoungTinge.Core.Optics;
-using YoungTinge.Core.Planning;
+using YoungTinge.Core.Mixing;
+using YoungTinge.Core.Numerics;
+using YoungTinge.Core.Work;
 using YoungTinge.Store;
 using YoungTinge.Web.Commissions;
 using YoungTinge.Web.Computing;
@@ -88,7 +88,7 @@ public static class PlanMarble
         {
             var grams = plan.Grams(flower.All);
             var thicknessMm = plan.ThicknessMm(flower.All);
-            var sheet = MarbleSheet.Of(plan, plan.Folds, grams, thicknessMm, materials);
+            var sheet = RolledMarble.Of(plan, plan.Folds, grams, thicknessMm, materials);
             // All but its edges, if the sheet is small.
             var shown = Math.Min(1, MostOfSheet * sheet.SideMm / SheetWidthMm);
             var cut = flower.Pieces.FirstOrDefault(piece => plan.PieceIds.Contains(piece.Id) && !piece.Piece.Solid);
@@ -100,7 +100,7 @@ public static class PlanMarble
                 MarbleSeenView.From(sheet.Seen()), ColourView.From(sheet.FlatColour), cut is null ? null : sheet.LikenessOf(cut.Piece, AlikePieces),
                 [.. plan.Stripes.Zip(plan.Shares(), (stripe, share) => new StripeView(
                     ColourView.From(PasteOptics.ColourOf(stripe.Recipe, materials)), share * grams,
-                    BatchView.From(Core.Mixing.DosedRecipe.For(stripe.Recipe, Math.Max(share * grams, LeastG), materials))))]));
+                    BatchView.From(DosedRecipe.For(stripe.Recipe, Math.Max(share * grams, LeastG), materials))))]));
         }, cancel);
 
     /// <summary>A paste with no part in the batch is still shown with its recipe.</summary>
@@ -113,7 +113,7 @@ public static class PlanMarble
             var thicknessMm = plan.ThicknessMm(flower.All);
             var folds = SideBySide.Select([.. Enumerable.Range(0, MarblePlan.MostFolds + 1)], (number, _) =>
             {
-                var sheet = MarbleSheet.Of(plan, number, grams, thicknessMm, materials);
+                var sheet = RolledMarble.Of(plan, number, grams, thicknessMm, materials);
                 return new FoldView(MarbleSeenView.From(sheet.Seen()), PictureView.From(sheet.Picture(Math.Min(FoldMm, MostOfSheet * sheet.SideMm), Math.Min(FoldMm, MostOfSheet * sheet.SideMm) * 3 / 4, FoldColumns)));
             }, cancel);
             var flat = Array.FindIndex(folds, fold => fold.Seen.Look == MarbleLook.Flat);

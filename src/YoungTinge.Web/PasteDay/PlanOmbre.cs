@@ -1,7 +1,7 @@
 using System.Text.Json;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Ombre;
-using YoungTinge.Core.Planning;
+using YoungTinge.Core.Work;
 using YoungTinge.Store;
 using YoungTinge.Web.Commissions;
 using YoungTinge.Web.Computing;

@@ -1,4 +1,6 @@
-using YoungTinge.Core.PasteDay;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Mixing;
+using YoungTinge.Core.Work;
 using YoungTinge.Store;
 using YoungTinge.Web.Hosting;
 
@@ -48,9 +50,9 @@ public static class TickPaste
         var name = day.NameOf(block.FlowerIds[0]) + (block.Kind == BlockKind.Paste ? $", {string.Join(", ", pieces)}" : "");
         return [.. made.Select((batch, place) => new Batch(
             Guid.CreateVersion7(now), block.CommissionId, Short(made.Count > 1 ? $"{name} {place + 1}/{made.Count}" : name), batch.Recipe, batch.PasteG,
-            Core.Optics.PasteOptics.ColourOf(block.Kind == BlockKind.Paste ? block.Mixed[0].Recipe : batch.Recipe, day.Materials), null, "", 0)
+            PasteOptics.ColourOf(block.Kind == BlockKind.Paste ? block.Mixed[0].Recipe : batch.Recipe, day.Materials), null, "", 0)
         {
-            Made = new Core.Mixing.Making(now, batch.Recipe, batch.PasteG, batch.PasteG, ""),
+            Made = new Making(now, batch.Recipe, batch.PasteG, batch.PasteG, ""),
             Block = new BlockPlace(block.Key, place),
         })];
     }

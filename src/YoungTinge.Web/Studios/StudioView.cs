@@ -1,3 +1,4 @@
+using YoungTinge.Core.Cabinet;
 using YoungTinge.Store;
 
 namespace YoungTinge.Web.Studios;
@@ -15,5 +16,5 @@ public sealed record StudioView(
 {
     public static StudioView From(Studio studio) => new(
         studio.Name, studio.Maker, studio.TimeZone, studio.Currency, studio.Measuring.Measures, studio.Measuring.ScaleG,
-        Core.Cabinet.BenchScale.DecimalsOf(studio.Measuring.ScaleG), studio.Measuring.LeftoverDeltaE, studio.Version);
+        BenchScale.DecimalsOf(studio.Measuring.ScaleG), studio.Measuring.LeftoverDeltaE, studio.Version);
 }

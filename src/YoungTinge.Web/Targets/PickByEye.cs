@@ -1,4 +1,4 @@
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Targets;
 using YoungTinge.Web.Hosting;
@@ -44,8 +44,8 @@ public static class PickByEye
         if (!PlanCheck.IsColour(request.Colour))
             return Trouble.NotPossible([new FieldProblem("colour", ReadColour.NotAColour, null, null)]);
         var map = await reach.OfAsync(await studio.IdAsync(cancel), cancel);
-        var colour = SurfaceColours.Nearest(request.Colour);
-        CellView Cell(Lab lab) => SurfaceColours.Contain(lab) ? new CellView(ColourView.From(lab), map.By(lab)) : new CellView(null, ReachedBy.Nothing);
+        var colour = ObjectColourSolid.Nearest(request.Colour);
+        CellView Cell(Lab lab) => ObjectColourSolid.Contain(lab) ? new CellView(ColourView.From(lab), map.By(lab)) : new CellView(null, ReachedBy.Nothing);
         return TypedResults.Ok(new Answer(
             ColourView.From(colour), map.By(colour),
             [.. Enumerable.Range(0, LightnessSteps).Select(row => (IReadOnlyList<CellView>)[.. Enumerable.Range(0, ChromaSteps)
@@ -60,10 +60,10 @@ public static class PickByEye
             ]));
     }
 
-    private static NeighbourView View(Neighbour one, DifferenceSize size, ReachMap map) => new(one.Way, size, ColourView.From(one.Colour), map.By(one.Colour));
+    private static NeighbourView View(Neighbour one, DifferenceSize size, Gamut map) => new(one.Way, size, ColourView.From(one.Colour), map.By(one.Colour));
 
     /// <summary>The same lightness at another hue, as colourful as this one or as the cabinet gets there.</summary>
-    private static Lab Calmed(Lab colour, double hueDegrees, ReachMap map)
+    private static Lab Calmed(Lab colour, double hueDegrees, Gamut map)
     {
         const double least = 8;
         for (var chroma = Math.Max(least, colour.Chroma); chroma > least; chroma -= ChromaStep / 2)

@@ -1,4 +1,4 @@
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Targets;
 using YoungTinge.Web.Hosting;

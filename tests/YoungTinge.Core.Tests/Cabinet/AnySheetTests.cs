@@ -2,7 +2,6 @@ using System.Text.Json;
 using CsCheck;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
-using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.Tests.Cabinet;
 
@@ -25,9 +24,9 @@ public class AnySheetTests
         (6, Gen.Const((IReadOnlyList<double>?)null)), (6, Gen.Double[0.01, 1].Array[SpectralGrid.Bands].Select(values => (IReadOnlyList<double>?)values)),
         (1, Gen.Double[-1, 3].Array[0, 40].Select(values => (IReadOnlyList<double>?)values)));
 
-    private static readonly Gen<MaterialSheet> Sheets = Gen.Select(
+    private static readonly Gen<MaterialRecord> Sheets = Gen.Select(
         Gen.Enum<MaterialKind>(), Gen.Int[0, Names.Length - 1], Numbers.Array[12], Colours, Spectra.Array[3], Gen.Int[0, Forms.Length - 1], Gen.Bool,
-        (kind, name, numbers, colour, spectra, form, isRetired) => new MaterialSheet
+        (kind, name, numbers, colour, spectra, form, isRetired) => new MaterialRecord
         {
             Kind = kind,
             Name = Names[name],
@@ -59,14 +58,14 @@ public class AnySheetTests
         var possible = 0;
         Sheets.Sample(sheet =>
         {
-            if (SheetCheck.Problems(sheet).Count > 0)
+            if (MaterialRecordCheck.Problems(sheet).Count > 0)
                 return;
             Interlocked.Increment(ref possible);
-            var material = MaterialFromSheet.Convert(sheet, "new");
+            var material = MaterialFromRecord.Convert(sheet, "new");
             Assert.Equal(sheet.Kind, MaterialKinds.Of(material));
             // It stays possible, and it can be shown beside the others.
-            Assert.Empty(SheetCheck.Problems(MaterialSheet.Of(material)));
-            var chip = Chip.Of(material, new Materials([.. TestData.Cabinet.All, material]));
+            Assert.Empty(MaterialRecordCheck.Problems(MaterialRecord.Of(material)));
+            var chip = SwatchColour.Of(material, new Materials([.. TestData.Cabinet.All, material]));
             Assert.Equal(sheet.Kind.HasOptics() || sheet.Kind.HasReflectance(), chip is not null);
             Assert.True(chip is not { } colour || (colour.IsFinite && colour.L is >= 0 and <= 100.001));
         }, iter: 4000);
@@ -76,17 +75,17 @@ public class AnySheetTests
     [Fact]
     public void What_a_material_holds_is_all_in_its_sheet() => Sheets.Sample(sheet =>
     {
-        if (SheetCheck.Problems(sheet).Count > 0)
+        if (MaterialRecordCheck.Problems(sheet).Count > 0)
             return;
-        var once = MaterialSheet.Of(MaterialFromSheet.Convert(sheet, "new"));
-        var twice = MaterialSheet.Of(MaterialFromSheet.Convert(once, "unused"));
+        var once = MaterialRecord.Of(MaterialFromRecord.Convert(sheet, "new"));
+        var twice = MaterialRecord.Of(MaterialFromRecord.Convert(once, "unused"));
         Assert.Equal(JsonSerializer.Serialize(once), JsonSerializer.Serialize(twice));
     }, iter: 4000);
 
     [Fact]
     public void Every_problem_names_a_field_of_the_sheet()
     {
-        var fields = typeof(MaterialSheet).GetProperties().Select(property => char.ToLowerInvariant(property.Name[0]) + property.Name[1..]).ToHashSet();
-        Sheets.Sample(sheet => Assert.All(SheetCheck.Problems(sheet), problem => Assert.Contains(problem.Field, fields)), iter: 1500);
+        var fields = typeof(MaterialRecord).GetProperties().Select(property => char.ToLowerInvariant(property.Name[0]) + property.Name[1..]).ToHashSet();
+        Sheets.Sample(sheet => Assert.All(MaterialRecordCheck.Problems(sheet), problem => Assert.Contains(problem.Field, fields)), iter: 1500);
     }
 }

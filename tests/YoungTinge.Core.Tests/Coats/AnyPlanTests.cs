@@ -2,10 +2,13 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using CsCheck;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Advice;
+using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
-using YoungTinge.Core.Planning;
+using YoungTinge.Core.Mixing;
+using YoungTinge.Core.Work;
 using static YoungTinge.Core.Tests.TestPlans;
 
 namespace YoungTinge.Core.Tests.Coats;
@@ -89,7 +92,7 @@ public class AnyPlanTests
             var marked = (WashCoat)detail with { Place = Place.Whole, Sides = Sides.Both };
             double Moved(Coat coat)
             {
-                var eye = new ZoneEye(Plan().Paste, [coat], Shape, TestData.Cabinet);
+                var eye = new ZoneColourEvaluator(Plan().Paste, [coat], Shape, TestData.Cabinet);
                 return Math.Abs(eye.See((Zone)zone).L - eye.Paste.L);
             }
 
@@ -134,7 +137,7 @@ public class AnyPlanTests
     public void Faults_are_found_in_any_plan_without_falling_over_and_name_what_is_there() => Plans.Sample(
         plan =>
         {
-            var eye = new ZoneEye(plan.Paste, plan.Coats, Shape, TestData.Cabinet);
+            var eye = new ZoneColourEvaluator(plan.Paste, plan.Coats, Shape, TestData.Cabinet);
             var zones = BuildUp.Of(plan, eye);
             Assert.All(LookAdvice.For(plan, Petal, zones, eye, TestData.Cabinet), advice =>
             {
@@ -152,7 +155,7 @@ public class AnyPlanTests
             // Seen from here with a coat left out, it is the plan without it.
             for (var left = 0; left < plan.Coats.Count; left++)
             {
-                var without = new ZoneEye(plan.Paste, [.. plan.Coats.Where((_, i) => i != left)], Shape, TestData.Cabinet);
+                var without = new ZoneColourEvaluator(plan.Paste, [.. plan.Coats.Where((_, i) => i != left)], Shape, TestData.Cabinet);
                 Assert.Equal(0, DeltaE2000.Between(without.See(Zone.Heart), eye.See(Zone.Heart, coat => coat != left)), 1e-9);
             }
         },
@@ -160,11 +163,11 @@ public class AnyPlanTests
 
     private static IEnumerable<Advice> Warnings(PiecePlan plan)
     {
-        var eye = new ZoneEye(plan.Paste, plan.Coats, Shape, TestData.Cabinet);
-        return PlanAdvice.For(plan, PasteBatch, TestData.Cabinet).Concat(LookAdvice.For(plan, Petal, BuildUp.Of(plan, eye), eye, TestData.Cabinet));
+        var eye = new ZoneColourEvaluator(plan.Paste, plan.Coats, Shape, TestData.Cabinet);
+        return PlanAdvisor.For(plan, PasteBatch, TestData.Cabinet).Concat(LookAdvice.For(plan, Petal, BuildUp.Of(plan, eye), eye, TestData.Cabinet));
     }
 
-    private static readonly Core.Mixing.DosedRecipe PasteBatch = Core.Mixing.DosedRecipe.For(Plan().Paste, 200, TestData.Cabinet);
+    private static readonly DosedRecipe PasteBatch = DosedRecipe.For(Plan().Paste, 200, TestData.Cabinet);
 
     [Fact]
     public void Every_plan_has_a_run_sheet_with_amounts_that_can_be_measured() => Plans.Sample(plan =>

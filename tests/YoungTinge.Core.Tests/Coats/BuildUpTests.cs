@@ -1,7 +1,8 @@
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
-using YoungTinge.Core.Optics;
 using static YoungTinge.Core.Tests.TestPlans;
 
 namespace YoungTinge.Core.Tests.Coats;

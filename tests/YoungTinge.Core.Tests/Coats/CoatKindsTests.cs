@@ -2,12 +2,14 @@ using System.Text.Json;
 using CsCheck;
 using YoungTinge.Checks;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Advice;
+using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Optics;
-using YoungTinge.Core.Planning;
+using YoungTinge.Core.Work;
 using static YoungTinge.Core.Tests.TestPlans;
 
 namespace YoungTinge.Core.Tests.Coats;
@@ -29,7 +31,7 @@ public class CoatKindsTests
 
     private static PollenCoat Pollen(double coverage = 0.8, Place? place = null) => new(Guid.NewGuid(), "gold-crumb", "glue", coverage, place ?? Place.Whole, Sides.Both);
 
-    private static double[] Face(IReadOnlyList<Coat> coats, Scatterer paste)
+    private static double[] Face(IReadOnlyList<Coat> coats, KubelkaMunkSpectra paste)
     {
         var face = KubelkaMunk.Opaque(paste).Values.ToArray();
         CoatStack.Of(coats, paste, Cabinet, Side.Face).LayOn(face, _ => 1);
@@ -172,7 +174,7 @@ public class CoatKindsTests
         Assert.Equal([AdviceCode.HardLine], Codes(Wash(place: new Place(PlaceKind.Tip, 0, 0.3, 0))));
 
         List<AdviceCode> Codes(params Coat[] coats) =>
-            [.. PlanAdvice.For(Plan(coats), DosedRecipe.For(Plan().Paste, 200, Cabinet), Cabinet).Select(advice => advice.Code).Where(code => code != AdviceCode.DecorativeOnly)];
+            [.. PlanAdvisor.For(Plan(coats), DosedRecipe.For(Plan().Paste, 200, Cabinet), Cabinet).Select(advice => advice.Code).Where(code => code != AdviceCode.DecorativeOnly)];
     }
 
     [Fact]
@@ -208,7 +210,7 @@ public class CoatKindsTests
             var amounts = Portion.Of([new Portion("rowan", one), new Portion("ember", other)], grams);
             Assert.Equal(grams, amounts.Sum(amount => amount.Grams), 1e-9);
             Assert.Equal(one / other, amounts[0].Grams / amounts[1].Grams, 1e-6);
-            var mean = Scatterer.Mean([(rowan, one / (one + other)), (rowan, other / (one + other))]);
+            var mean = KubelkaMunkSpectra.Mean([(rowan, one / (one + other)), (rowan, other / (one + other))]);
             for (var band = 0; band < SpectralGrid.Bands; band++)
                 Assert.Equal(rowan.Absorption[band], mean.Absorption[band], 1e-12);
         }, iter: 100);
@@ -219,7 +221,7 @@ public class CoatKindsTests
     {
         var wash = Wash(gPerMl: 0.02);
         var white = Cabinet.All.OfType<PasteBase>().First().Optics;
-        Assert.Equal(Illuminant.D65.LabOf(new Spectrum(Face([wash], white))), Chip.OfWash(CoatStack.LayerOf(wash, Cabinet), Cabinet));
+        Assert.Equal(Illuminant.D65.LabOf(new Spectrum(Face([wash], white))), SwatchColour.OfWash(CoatStack.LayerOf(wash, Cabinet), Cabinet));
     }
 
     /// <summary>Every coat that can stand in a wrong place.</summary>
@@ -264,16 +266,16 @@ public class CoatKindsTests
 
     private static readonly DosedRecipe Batch = DosedRecipe.For(Plan().Paste, 200, Cabinet);
 
-    private static IReadOnlyList<Advice> Faults(PiecePlan plan) => PlanAdvice.For(plan, Batch, Cabinet);
+    private static IReadOnlyList<Advice> Faults(PiecePlan plan) => PlanAdvisor.For(plan, Batch, Cabinet);
 
     [Fact]
     public void A_fault_kept_on_purpose_keeps_its_note_and_only_it()
     {
         var hard = Wash(place: new Place(PlaceKind.Tip, 0, 0.3, 0));
         var other = hard with { Id = Guid.NewGuid() };
-        var plan = Plan(hard, other) with { OnPurpose = [new KeptOnPurpose(AdviceCode.HardLine, hard.Id, "A picotee is sharp.")] };
+        var plan = Plan(hard, other) with { OnPurpose = [new AcknowledgedAdvice(AdviceCode.HardLine, hard.Id, "A picotee is sharp.")] };
         Assert.Equal(["A picotee is sharp.", null], Faults(plan).Where(advice => advice.Code == AdviceCode.HardLine).Select(advice => advice.OnPurpose));
-        var tooLong = plan with { OnPurpose = [new KeptOnPurpose(AdviceCode.HardLine, null, new string('x', 301))] };
+        var tooLong = plan with { OnPurpose = [new AcknowledgedAdvice(AdviceCode.HardLine, null, new string('x', 301))] };
         Assert.Equal("onPurpose[0].note NoteTooLong", Assert.Single(PlanCheck.Problems(tooLong, Cabinet).Select(problem => $"{problem.Path} {problem.Code}")));
     }
 }

@@ -1,5 +1,7 @@
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Advice;
+using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using static YoungTinge.Core.Tests.TestPlans;
@@ -12,7 +14,7 @@ public class LookAdviceTests
     private static IReadOnlyList<Advice> Look(PiecePlan plan, Piece? piece = null)
     {
         var shape = (piece ?? Petal).Shape();
-        var eye = new ZoneEye(plan.Paste, plan.Coats, shape, TestData.Cabinet);
+        var eye = new ZoneColourEvaluator(plan.Paste, plan.Coats, shape, TestData.Cabinet);
         return LookAdvice.For(plan, piece ?? Petal, BuildUp.Of(plan, eye), eye, TestData.Cabinet);
     }
 
@@ -87,7 +89,7 @@ public class LookAdviceTests
     public void What_is_kept_on_purpose_carries_its_note()
     {
         var hard = Dust("wine-lees", 0.4, new Place(PlaceKind.Base, 0, 0.3, 0.03));
-        var plan = Plan(hard) with { OnPurpose = [new KeptOnPurpose(AdviceCode.HardLine, hard.Id, "A sharp eye.")] };
+        var plan = Plan(hard) with { OnPurpose = [new AcknowledgedAdvice(AdviceCode.HardLine, hard.Id, "A sharp eye.")] };
         Assert.Equal("A sharp eye.", Of(AdviceCode.HardLine, plan)!.OnPurpose);
     }
 
@@ -97,12 +99,12 @@ public class LookAdviceTests
         var lustre = new DustCoat(Guid.NewGuid(), [new("moonmilk", 1)], 0.1, Place.Whole, Sides.Face);
         var glaze = Glaze("pond-dip");
         var plan = Plan(lustre, glaze);
-        Assert.Empty(PlanAdvice.ForGuests(plan, Guests.Any, TestData.Cabinet));
-        var eaten = Assert.Single(PlanAdvice.ForGuests(plan, new Guests(true, []), TestData.Cabinet));
+        Assert.Empty(PlanAdvisor.ForGuests(plan, Guests.Any, TestData.Cabinet));
+        var eaten = Assert.Single(PlanAdvisor.ForGuests(plan, new Guests(true, []), TestData.Cabinet));
         Assert.Equal((AdviceCode.MustBeEdible, lustre.Id, "moonmilk"), (eaten.Code, eaten.CoatId!.Value, eaten.MaterialId));
         // Shellac for vegans.
         var shellac = new Materials(TestData.Cabinet.All.Select(material => material.Id == "pond-dip" ? material with { Label = material.Label with { Contains = [Ingredient.Shellac] } } : material));
-        var vegan = PlanAdvice.ForGuests(plan, new Guests(false, [Diet.Vegan]), shellac).Where(advice => advice.MaterialId == "pond-dip");
+        var vegan = PlanAdvisor.ForGuests(plan, new Guests(false, [Diet.Vegan]), shellac).Where(advice => advice.MaterialId == "pond-dip");
         Assert.Equal((AdviceCode.NotForGuests, glaze.Id), vegan.Select(advice => (advice.Code, advice.CoatId!.Value)).Single());
     }
 
@@ -116,7 +118,7 @@ public class LookAdviceTests
         var looks = WhorlLooks.Of(plan, Petal.Shape(), TestData.Cabinet);
         Assert.Equal(WhorlLooks.Looks, looks.Count);
         Assert.Same(plan, looks[1]);
-        Lab Face(PiecePlan of) => new ZoneEye(of.Paste, of.Coats, Petal.Shape(), TestData.Cabinet).See(Zone.Heart);
+        Lab Face(PiecePlan of) => new ZoneColourEvaluator(of.Paste, of.Coats, Petal.Shape(), TestData.Cabinet).See(Zone.Heart);
         Assert.InRange(DeltaE2000.Between(Face(looks[0]), Face(plan)), 1.2, 6);
         Assert.InRange(DeltaE2000.Between(Face(looks[2]), Face(plan)), 1.2, 6);
         Assert.All(looks, look => Assert.Empty(PlanCheck.Problems(look, TestData.Cabinet)));

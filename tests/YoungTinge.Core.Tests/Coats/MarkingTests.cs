@@ -1,7 +1,10 @@
 using CsCheck;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Advice;
+using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Work;
 using static YoungTinge.Core.Tests.TestPlans;
 
 namespace YoungTinge.Core.Tests.Coats;
@@ -127,7 +130,7 @@ public class MarkingTests
         var light = Illuminant.D65;
         var marking = new Marking(MarkingKind.Dots, 1.4, 2.6, 0.8, 17);
         var coat = Painted(marking);
-        Lab Seen(params Coat[] coats) => new ZoneEye(Plan().Paste, coats, Shape, TestData.Cabinet).See(Zone.Heart);
+        Lab Seen(params Coat[] coats) => new ZoneColourEvaluator(Plan().Paste, coats, Shape, TestData.Cabinet).See(Zone.Heart);
         var (bare, full, dotted) = (Seen(), Seen(coat with { Marking = new Marking(MarkingKind.Blotch, 60, 1, 0, 1) }), Seen(coat));
         double Y(Lab lab) => XyzFromLab.Convert(lab, light.White).Y;
         var samples = ZoneArea.Of(Zone.Heart).Samples(Shape).ToList();
@@ -196,7 +199,7 @@ public class MarkingTests
     public void Only_the_strokes_of_a_detail_take_colour()
     {
         var wash = new WashCoat(Guid.NewGuid(), [new("foxberry", 1)], "clear-spirit", 0.1, 0.01, Place.Whole, Sides.Face);
-        double Ml(WashCoat coat) => Core.Planning.CoatAmounts.WashMl(coat, Shape, 200);
+        double Ml(WashCoat coat) => CoatAmounts.WashMl(coat, Shape, 200);
         var dotted = Ml(wash with { Marking = new Marking(MarkingKind.Dots, 1.5, 4, 0.5, 1) });
         Assert.InRange(dotted / Ml(wash), 0.06, 0.2);
     }

@@ -1,5 +1,5 @@
 using CsCheck;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
 
 namespace YoungTinge.Core.Tests.Coats;

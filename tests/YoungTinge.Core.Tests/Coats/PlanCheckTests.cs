@@ -1,5 +1,6 @@
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Advice;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
@@ -65,6 +66,6 @@ public class PlanCheckTests
         Assert.Equal("scabious", Assert.Single(Advise(Dust("scabious"))).MaterialId);
 
         IReadOnlyList<Advice> Advise(params Coat[] coats) =>
-            PlanAdvice.For(Plan(coats), DosedRecipe.For(Plan().Paste, 200, TestData.Cabinet), TestData.Cabinet);
+            PlanAdvisor.For(Plan(coats), DosedRecipe.For(Plan().Paste, 200, TestData.Cabinet), TestData.Cabinet);
     }
 }

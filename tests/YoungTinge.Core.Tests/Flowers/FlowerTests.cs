@@ -1,5 +1,7 @@
 using CsCheck;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats.Advice;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Targets;
@@ -36,7 +38,7 @@ public class FlowerTests
             Assert.Empty(PlanCheck.Problems(plan, TestData.Cabinet));
             Assert.Empty(plan.Coats);
         });
-        Assert.Null(NewPlan.For(null, new Core.Cabinet.Materials([])));
+        Assert.Null(NewPlan.For(null, new Materials([])));
         Assert.All(NewPlan.For("no such flower", TestData.Cabinet)!.Targets.Values, target => Assert.True(target.Colour.L > 80));
     }
 

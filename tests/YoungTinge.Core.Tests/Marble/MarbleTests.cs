@@ -3,8 +3,7 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Marble;
 using YoungTinge.Core.Mixing;
-using YoungTinge.Core.Optics;
-using YoungTinge.Core.Planning;
+using YoungTinge.Core.Work;
 
 namespace YoungTinge.Core.Tests.Marble;
 
@@ -21,7 +20,7 @@ public class MarbleTests
         ],
         1, 4, 0.4, [], Grams, 7);
 
-    private static MarbleSheet Sheet(MarblePlan plan, int? folds = null) => MarbleSheet.Of(plan, folds ?? plan.Folds, Grams, ThicknessMm, TestData.Cabinet);
+    private static RolledMarble Sheet(MarblePlan plan, int? folds = null) => RolledMarble.Of(plan, folds ?? plan.Folds, Grams, ThicknessMm, TestData.Cabinet);
 
     [Fact]
     public void However_it_is_kneaded_each_paste_keeps_its_share_of_the_sheet() =>
@@ -147,8 +146,8 @@ public class MarbleTests
     [Fact]
     public void A_thinner_sheet_is_wider_and_so_are_its_streaks()
     {
-        var thick = MarbleSheet.Of(Moonlit, 5, Grams, 1.2, TestData.Cabinet);
-        var thin = MarbleSheet.Of(Moonlit, 5, Grams, 0.3, TestData.Cabinet);
+        var thick = RolledMarble.Of(Moonlit, 5, Grams, 1.2, TestData.Cabinet);
+        var thin = RolledMarble.Of(Moonlit, 5, Grams, 0.3, TestData.Cabinet);
         Assert.Equal(2, thin.SideMm / thick.SideMm, 1e-9);
         Assert.Equal(2, thin.Seen().StreakMm.Wide / thick.Seen().StreakMm.Wide, 0.1);
         // Paste is neither made nor lost by rolling.

@@ -1,7 +1,6 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Mixing;
-using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.Tests.Mixing;
 

@@ -1,6 +1,8 @@
 using CsCheck;
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Mixing;
+using YoungTinge.Core.Work;
 
 namespace YoungTinge.Core.Tests.Mixing;
 
@@ -74,13 +76,13 @@ public class LetDownTests
         Assert.Equal(pasteG + batch.Colours.Sum(colour => colour.MeasuredG), wholeG, 1e-9);
         // The same on the run sheet and on the sheet of the day.
         var plan = TestPlans.Plan() with { Paste = recipe };
-        var weigh = Planning(plan).OfType<Core.Planning.WeighPaste>().Single();
-        var work = new Core.Planning.PlannedWork(Guid.NewGuid(), TestPlans.Petal, 7, plan);
-        var part = Core.PasteDay.PasteDaySheet.Of([new(Guid.NewGuid(), Guid.NewGuid(), [work], null, null)], TestData.Cabinet).Single().Mixed.Single();
+        var weigh = Planning(plan).OfType<WeighPaste>().Single();
+        var work = new PlannedWork(Guid.NewGuid(), TestPlans.Petal, 7, plan);
+        var part = PasteDaySheet.Of([new(Guid.NewGuid(), Guid.NewGuid(), [work], null, null)], TestData.Cabinet).Single().Mixed.Single();
         Assert.Equal((weigh.Grams, weigh.BroughtG), (part.WeighG, part.Batch.BroughtG));
     }, iter: 40);
 
-    private static IReadOnlyList<Core.Planning.RunStep> Planning(Core.Coats.PiecePlan plan) => Core.Planning.RunSheet.For(plan, TestPlans.Petal, 7, TestData.Cabinet);
+    private static IReadOnlyList<RunStep> Planning(PiecePlan plan) => RunSheet.For(plan, TestPlans.Petal, 7, TestData.Cabinet);
 
     [Fact]
     public void A_recipe_with_a_speck_in_it_comes_out_right_by_let_down()

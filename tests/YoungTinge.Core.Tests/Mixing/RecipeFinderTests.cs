@@ -2,6 +2,7 @@ using System.Text.Json;
 using YoungTinge.Checks;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
 
 namespace YoungTinge.Core.Tests.Mixing;

@@ -15,7 +15,7 @@ public class MixingCurveTests
     private static Gen<PasteRecipe> Pastes => Gen.Select(
         Gen.Int[0, Ids.Length - 1], Gen.Double[0.2, 1.5], (id, dose) => TestData.Recipe((Ids[id], dose)));
 
-    private static Scatterer Optics(PasteRecipe recipe) => PasteOptics.Mix(recipe, TestData.Cabinet);
+    private static KubelkaMunkSpectra Optics(PasteRecipe recipe) => PasteOptics.Mix(recipe, TestData.Cabinet);
 
     [Fact]
     public void Places_rise_from_one_end_to_the_other_whatever_steps_are_wanted() =>

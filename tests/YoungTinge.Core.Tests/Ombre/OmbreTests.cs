@@ -2,8 +2,7 @@ using CsCheck;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Ombre;
-using YoungTinge.Core.Optics;
-using YoungTinge.Core.Planning;
+using YoungTinge.Core.Work;
 
 namespace YoungTinge.Core.Tests.Ombre;
 
@@ -43,12 +42,12 @@ public class OmbreTests
 
     /// <summary>Whatever is made is set aside for a shade or said to be left over, to the scale's step; nothing is dropped.</summary>
     [Fact]
-    public void No_paste_of_a_run_is_lost() => Gen.Select(Runs, Gen.Enum<OmbreSchool>(), Gen.Int[0, 2]).Sample((run, school, coarse) =>
+    public void No_paste_of_a_run_is_lost() => Gen.Select(Runs, Gen.Enum<OmbreMethod>(), Gen.Int[0, 2]).Sample((run, school, coarse) =>
     {
         var scaleG = new[] { 0.1, 1, 5 }[coarse];
         var grams = run.Grams.Select(g => Math.Ceiling(Math.Max(g, 20 * scaleG) / scaleG) * scaleG).ToArray();
         var made = Run(run.First, run.Last, grams);
-        var way = OmbreWay.Of(made, school, TestData.Cabinet, scaleG);
+        var way = OmbreResult.Of(made, school, TestData.Cabinet, scaleG);
         var wasteG = way.Steps.Sum(step => step.Batch?.Colours.Sum(colour => colour.LetDown?.WasteG ?? 0) ?? 0);
         var keptG = grams.Sum() + way.Steps.Where(step => step.Act == OmbreAct.LeftOver).Sum(step => step.Grams);
         Assert.Equal(way.TotalG - wasteG, keptG, scaleG * (run.Grams.Length + 1));
@@ -96,17 +95,17 @@ public class OmbreTests
         var run = OmbreRun.Of(Plum, Cream, new MiddleShade(Apricot, 2), Even(5), [30, 40, 50, 60, 70], TestData.Cabinet);
         Assert.Equal(TestData.ColourOf(Apricot), run.Shades[2].Colour);
         Assert.Equal([0, 0, 1, 1, 2], run.Shades.Select(shade => shade.Stop));
-        foreach (var school in Enum.GetValues<OmbreSchool>())
-            Assert.All(OmbreWay.Of(run, school, TestData.Cabinet, ScaleG).Shades, shade => Assert.InRange(shade.OffDeltaE, 0, 1.2));
+        foreach (var school in Enum.GetValues<OmbreMethod>())
+            Assert.All(OmbreResult.Of(run, school, TestData.Cabinet, ScaleG).Shades, shade => Assert.InRange(shade.OffDeltaE, 0, 1.2));
     }
 
     [Fact]
     public void Every_school_makes_every_shade_in_its_mass_and_near_its_colour() => Runs.Sample(drawn =>
     {
         var run = Run(drawn.First, drawn.Last, drawn.Grams);
-        foreach (var school in Enum.GetValues<OmbreSchool>())
+        foreach (var school in Enum.GetValues<OmbreMethod>())
         {
-            var way = OmbreWay.Of(run, school, TestData.Cabinet, ScaleG);
+            var way = OmbreResult.Of(run, school, TestData.Cabinet, ScaleG);
             // What is made covers what is needed; the rest is what is said to be left over.
             Assert.Equal(way.TotalG, drawn.Grams.Sum() + way.LeftOverG, 1e-6);
             Assert.InRange(way.LeftOverG, -0.1 * drawn.Grams.Length, 400);
@@ -120,7 +119,7 @@ public class OmbreTests
     public void A_cut_back_done_step_by_step_leaves_each_shade_its_mass_and_nothing_else()
     {
         var run = Run(Apricot, Cream, 11, 25, 50, 61, 53);
-        var way = OmbreWay.Of(run, OmbreSchool.CutBack, TestData.Cabinet, ScaleG);
+        var way = OmbreResult.Of(run, OmbreMethod.CutBack, TestData.Cabinet, ScaleG);
         var onHand = way.Steps.First(step => step is { Act: OmbreAct.MakePaste, Stop: 0 }).Grams;
         var palest = way.Steps.First(step => step is { Act: OmbreAct.MakePaste, Stop: 1 }).Grams;
         var setAside = new double[5];
@@ -145,9 +144,9 @@ public class OmbreTests
         {
             var scaleG = new[] { 0.1, 0.5, 1 }[kind];
             double[] grams = [.. drawn.Grams.Select(mass => Math.Round(mass))];
-            foreach (var school in new[] { OmbreSchool.CutBack, OmbreSchool.SplitStock })
+            foreach (var school in new[] { OmbreMethod.CutBack, OmbreMethod.SplitStock })
             {
-                var weighed = OmbreWay.Of(Run(drawn.First, drawn.Last, grams), school, TestData.Cabinet, scaleG).Steps
+                var weighed = OmbreResult.Of(Run(drawn.First, drawn.Last, grams), school, TestData.Cabinet, scaleG).Steps
                     .Where(step => step.Act != OmbreAct.LeftOver).SelectMany(step => step.Parts?.Select(part => part.Grams) ?? [step.Grams]);
                 Assert.All(weighed, mass => Assert.Equal(mass, Math.Round(mass / scaleG) * scaleG, 1e-6));
             }
@@ -159,7 +158,7 @@ public class OmbreTests
         // Two shades and white: what is kept for the second is the only choice there is.
         var run = Run(Plum, White, 40, 60, 30);
         var kept = 60 * (1 - run.Shades[1].Share);
-        var way = OmbreWay.Of(run, OmbreSchool.CutBack, TestData.Cabinet, ScaleG);
+        var way = OmbreResult.Of(run, OmbreMethod.CutBack, TestData.Cabinet, ScaleG);
         Assert.Equal(40 + kept, way.Steps[0].Grams, ScaleG);
     }
 
@@ -189,7 +188,7 @@ public class OmbreTests
             }
         }
 
-        var way = OmbreWay.Of(run, OmbreSchool.CutBack, TestData.Cabinet, ScaleG);
+        var way = OmbreResult.Of(run, OmbreMethod.CutBack, TestData.Cabinet, ScaleG);
         var letDownWasteG = way.Steps.Sum(step => step.Batch?.Colours.Sum(colour => colour.LetDown?.WasteG ?? 0) ?? 0);
         // Whole grams against tenths: the search may round up what the plan need not.
         Assert.InRange(way.LeftOverG - letDownWasteG, -0.2, least + 0.5);
@@ -199,13 +198,13 @@ public class OmbreTests
     public void An_early_slip_carries_on_as_far_as_the_school_lets_it()
     {
         var run = Run(Apricot, White, 40, 40, 60, 60, 80);
-        MadeShade[] Made(OmbreSchool school) => [.. OmbreWay.Of(run, school, TestData.Cabinet, ScaleG).Shades];
+        MadeShade[] Made(OmbreMethod school) => [.. OmbreResult.Of(run, school, TestData.Cabinet, ScaleG).Shades];
         // A touch in the stock reaches every shade that has stock in it; dosed each, only the first.
-        Assert.All(Made(OmbreSchool.SplitStock).Take(4), shade => Assert.True(shade.TouchDeltaE > 0.05));
-        Assert.All(Made(OmbreSchool.DoseEach).Skip(1), shade => Assert.Equal(0, shade.TouchDeltaE, 1e-9));
+        Assert.All(Made(OmbreMethod.SplitStock).Take(4), shade => Assert.True(shade.TouchDeltaE > 0.05));
+        Assert.All(Made(OmbreMethod.DoseEach).Skip(1), shade => Assert.Equal(0, shade.TouchDeltaE, 1e-9));
         // A gram too much in the first letting-down stays in a cut-back, and stays where it fell in a split stock.
-        Assert.All(Made(OmbreSchool.CutBack).Skip(1).Take(3), shade => Assert.True(shade.GramDeltaE > 0.01));
-        Assert.All(Made(OmbreSchool.SplitStock).Skip(2), shade => Assert.Equal(0, shade.GramDeltaE, 1e-9));
+        Assert.All(Made(OmbreMethod.CutBack).Skip(1).Take(3), shade => Assert.True(shade.GramDeltaE > 0.01));
+        Assert.All(Made(OmbreMethod.SplitStock).Skip(2), shade => Assert.Equal(0, shade.GramDeltaE, 1e-9));
     }
 
     [Fact]
@@ -213,7 +212,7 @@ public class OmbreTests
     {
         var piece = new PlannedWork(Guid.NewGuid(), TestPlans.Petal, 5, TestPlans.Plan());
         OmbrePlan Plan(int shades, double scaleG = ScaleG, double otherG = 40) => new(
-            Apricot, White, null, Even(Math.Max(2, shades)), [.. Enumerable.Range(0, shades).Select(_ => new ShadeUse([], otherG))], scaleG, OmbreSchool.CutBack);
+            Apricot, White, null, Even(Math.Max(2, shades)), [.. Enumerable.Range(0, shades).Select(_ => new ShadeUse([], otherG))], scaleG, OmbreMethod.CutBack);
         OmbreProblemCode[] Codes(OmbrePlan plan) => [.. OmbreCheck.Problems(plan, [piece]).Select(problem => problem.Code).Distinct()];
 
         Assert.Empty(Codes(Plan(5)));

@@ -39,7 +39,7 @@ public class LayerTests
     [InlineData(1e6, 1)]
     public void The_fast_layer_agrees_at_the_edges(double k, double s)
     {
-        var optics = new Scatterer(Spectrum.From(_ => k), Spectrum.From(_ => s));
+        var optics = new KubelkaMunkSpectra(Spectrum.From(_ => k), Spectrum.From(_ => s));
         foreach (var load in new[] { 1e-9, 0.01, 0.6, 50 })
         {
             foreach (var below in new[] { 0, 0.5, 1.0 })
@@ -117,9 +117,9 @@ public class LayerTests
         Gen.Select(Glazes, Reflectances, Gen.Int[1, 5]).Sample((glaze, below, coats) =>
         {
             var glazed = below.Values.ToArray();
-            new GlazeFilm(glaze, coats).LayOn(glazed);
+            new GlazeFilm(glaze.Optics, coats).LayOn(glazed);
             var untouched = below.Values.ToArray();
-            new GlazeFilm(glaze, 0).LayOn(untouched);
+            new GlazeFilm(glaze.Optics, 0).LayOn(untouched);
             for (var band = 0; band < glazed.Length; band++)
             {
                 Assert.True(glazed[band] <= below[band] + 1e-15);
@@ -179,14 +179,14 @@ public class LayerTests
         var deeper = new[] { 0, 0.05, 0.2, 0.5 }.Select(powder =>
         {
             var face = Enumerable.Repeat(0.7, SpectralGrid.Bands).ToArray();
-            new GlazeFilm(glaze, 2, new GlazeTint(red, powder)).LayOn(face);
+            new GlazeFilm(glaze.Optics, 2, new GlazeTint(red, powder)).LayOn(face);
             return Illuminant.D65.LabOf(new Spectrum(face)).Chroma;
         }).ToList();
         Assert.Equal(deeper.Order(), deeper);
         var plain = Enumerable.Repeat(0.7, SpectralGrid.Bands).ToArray();
         var clear = Enumerable.Repeat(0.7, SpectralGrid.Bands).ToArray();
-        new GlazeFilm(glaze, 2).LayOn(plain);
-        new GlazeFilm(glaze, 2, new GlazeTint(red, 0)).LayOn(clear);
+        new GlazeFilm(glaze.Optics, 2).LayOn(plain);
+        new GlazeFilm(glaze.Optics, 2, new GlazeTint(red, 0)).LayOn(clear);
         Assert.Equal(plain, clear);
     }
 
@@ -202,5 +202,5 @@ public class LayerTests
 
     [Fact]
     public void A_mix_without_parts_is_refused() =>
-        Assert.Throws<ArgumentException>(() => DustOptics.Mix([new Portion("wine-lees", 0)], TestData.Cabinet));
+        Assert.Throws<ArgumentException>(() => DustMix.OpticsOf([new Portion("wine-lees", 0)], TestData.Cabinet));
 }

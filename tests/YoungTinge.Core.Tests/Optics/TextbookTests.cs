@@ -1,6 +1,7 @@
 using CsCheck;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats;
+using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Optics;
@@ -48,7 +49,7 @@ public class TextbookTests
         // The same point by the plain formulas: paste, then dust as steamed, then glaze.
         var x = shape.WidthMm / 2 * (2 * (column - face.Columns / 2) + 1) / face.Columns;
         var point = shape.RowAtMm(shape.LengthMm * (1 - (row + 0.5) / face.Rows)).PointAt(x);
-        var mix = DustOptics.Mix(dust.Mix, TestData.Cabinet);
+        var mix = DustMix.OpticsOf(dust.Mix, TestData.Cabinet);
         var load = 0.2 * 0.97 * dust.Place.MaskAt(point) * VeinPattern.Fan.LoadShareAt(point);
         var paste = PasteOptics.Reflectance(plan.Paste, TestData.Cabinet);
         var glaze = TestData.Cabinet.Get<Glaze>("pond-dip");

@@ -15,7 +15,7 @@ public class FlowerDivisionTests
     private static readonly Lab Foot = new(75, -18, 40);
     private static readonly Lab Back = new(82, 12, 6);
 
-    private static readonly LightReading Daylight = new(CastRemoval.None, []);
+    private static readonly LightReading Daylight = new(WhiteBalance.None, []);
 
     private static Photograph Draw(Func<int, int, Lab> look, int width = Size, int height = Size, int seed = 1)
     {

@@ -51,24 +51,24 @@ public class PictureTests
         Assert.Empty(read.Doubts);
         // Nearer than without.
         if (red != green)
-            Assert.True(DeltaE2000.Between(Rose, read.Colour) < 0.4 * DeltaE2000.Between(Rose, PatchReader.Read(photo, Petal, CastRemoval.None).Colour));
+            Assert.True(DeltaE2000.Between(Rose, read.Colour) < 0.4 * DeltaE2000.Between(Rose, PatchReader.Read(photo, Petal, WhiteBalance.None).Colour));
     }
 
     [Fact]
     public void Stray_pixels_do_not_move_the_mean_and_its_spread_is_told()
     {
         var photo = Picture((x, y) => (7 * x + 13 * y) % 11 == 0 ? new LinearRgb(1, 1, 1) : Lit(Rose, new LinearRgb(1, 1, 1)));
-        var read = PatchReader.Read(photo, Petal, CastRemoval.None);
+        var read = PatchReader.Read(photo, Petal, WhiteBalance.None);
         Assert.InRange(DeltaE2000.Between(Rose, read.Colour), 0, 0.8);
         var noisy = new Random(4);
         var grainy = Picture((_, _) => Lit(Rose with { L = 60 + 3 * (noisy.NextDouble() - 0.5) }, new LinearRgb(1, 1, 1)));
-        Assert.InRange(PatchReader.Read(grainy, Petal, CastRemoval.None).Spread, 0.3, 1.5);
+        Assert.InRange(PatchReader.Read(grainy, Petal, WhiteBalance.None).Spread, 0.3, 1.5);
     }
 
     [Fact]
     public void What_cannot_be_trusted_is_doubted()
     {
-        IReadOnlyList<PatchDoubt> Doubts(Func<int, int, LinearRgb> look) => PatchReader.Read(Picture(look), Petal, CastRemoval.None).Doubts;
+        IReadOnlyList<PatchDoubt> Doubts(Func<int, int, LinearRgb> look) => PatchReader.Read(Picture(look), Petal, WhiteBalance.None).Doubts;
         Assert.Contains(PatchDoubt.BlownOut, Doubts((_, _) => new LinearRgb(1.5, 1.4, 1.3)));
         Assert.Contains(PatchDoubt.TooDark, Doubts((_, _) => new LinearRgb(0.001, 0.001, 0.001)));
         Assert.Contains(PatchDoubt.Uneven, Doubts((x, _) => Lit(x % 12 < 6 ? Rose : new Lab(50, -30, 30), new LinearRgb(1, 1, 1))));
@@ -120,10 +120,10 @@ public class PictureTests
         var light = LightReading.Of(photo, PictureLight.Estimated);
         var read = light.Read(photo, tip);
         Assert.True(read.Colour.B > 10, $"{read.Colour}");
-        Assert.True(light.UnsureDeltaE is null || light.Doubts.Count > 0 || read.Doubts.Count > 0 || DeltaE2000.Between(read.Colour, PatchReader.Read(photo, tip, CastRemoval.None).Colour) < 3.5);
+        Assert.True(light.UnsureDeltaE is null || light.Doubts.Count > 0 || read.Doubts.Count > 0 || DeltaE2000.Between(read.Colour, PatchReader.Read(photo, tip, WhiteBalance.None).Colour) < 3.5);
         // As it is, nothing is moved and nothing is asked.
         var asIs = LightReading.Of(photo, PictureLight.AsItIs);
-        Assert.Equal(PatchReader.Read(photo, tip, CastRemoval.None).Colour, asIs.Read(photo, tip).Colour);
+        Assert.Equal(PatchReader.Read(photo, tip, WhiteBalance.None).Colour, asIs.Read(photo, tip).Colour);
         Assert.Empty(asIs.Doubts);
         Assert.Null(asIs.UnsureDeltaE);
     }

@@ -22,7 +22,7 @@ public class TargetTests
         Assert.Equal(StartingPoints.All.Count, StartingPoints.All.Select(one => one.Id).Distinct().Count());
         Assert.All(natural, one => Assert.True(one.SeenIn.Contains(',') && one.Variant != ""));
         Assert.All(StartingPoints.All, one => Assert.Equal(Enum.GetValues<Zone>(), one.Targets.Keys.Order()));
-        Assert.All(StartingPoints.All.SelectMany(one => one.Targets.Values), target => Assert.True(SurfaceColours.Contain(target.Colour)));
+        Assert.All(StartingPoints.All.SelectMany(one => one.Targets.Values), target => Assert.True(ObjectColourSolid.Contain(target.Colour)));
         Assert.All(fantasy, one => Assert.Contains(one.Targets.Values, target => target.Finish != Finish.Matt));
     }
 
@@ -66,14 +66,14 @@ public class TargetTests
     [Fact]
     public void What_the_map_says_can_be_mixed_the_finder_mixes()
     {
-        var map = ReachMap.Of(TestData.Cabinet);
+        var map = Gamut.Of(TestData.Cabinet);
         var chance = new Random(11);
         double near = 0, far = 0;
         int inside = 0, outside = 0, rightInside = 0, rightOutside = 0;
         while (inside < 25 || outside < 25)
         {
             var colour = new Lab(8 + 88 * chance.NextDouble(), 120 * (chance.NextDouble() - 0.5), 120 * (chance.NextDouble() - 0.5));
-            if (!SurfaceColours.Contain(colour))
+            if (!ObjectColourSolid.Contain(colour))
                 continue;
             var isInside = map.By(colour) == ReachedBy.Paste;
             if ((isInside ? inside : outside) >= 25)
@@ -93,7 +93,7 @@ public class TargetTests
     {
         var one = TestData.Cabinet.All.OfType<PasteBase>().First();
         var retired = new Materials([one, .. TestData.Cabinet.All.OfType<Colourant>().Select(c => c with { Label = c.Label with { IsRetired = true } })]);
-        Assert.Equal(ReachedBy.Nothing, ReachMap.Of(retired).By(new Lab(50, 20, 20)));
+        Assert.Equal(ReachedBy.Nothing, Gamut.Of(retired).By(new Lab(50, 20, 20)));
     }
 
     private static readonly Dictionary<Zone, Lab> Petal = Enum.GetValues<Zone>().ToDictionary(zone => zone, zone => new Lab(70, 35 + (int)zone, -5));
@@ -134,7 +134,7 @@ public class TargetTests
         Assert.Empty(pair.Accents);
     }
 
-    private static readonly Gen<Lab> Surfaces = Gen.Select(Gen.Double[10, 92], Gen.Double[-60, 60], Gen.Double[-60, 60], (l, a, b) => SurfaceColours.Nearest(new Lab(l, a, b)));
+    private static readonly Gen<Lab> Surfaces = Gen.Select(Gen.Double[10, 92], Gen.Double[-60, 60], Gen.Double[-60, 60], (l, a, b) => ObjectColourSolid.Nearest(new Lab(l, a, b)));
 
     private static readonly Gen<Dictionary<Zone, Lab>> Faces = Surfaces.Array[5].Select(colours => Enum.GetValues<Zone>().Zip(colours).ToDictionary(pair => pair.First, pair => pair.Second));
 
@@ -148,7 +148,7 @@ public class TargetTests
         foreach (var accent in pair.Accents)
         {
             Assert.NotEqual(Zone.Heart, accent.Place.Zone);
-            Assert.True(SurfaceColours.Contain(accent.Then));
+            Assert.True(ObjectColourSolid.Contain(accent.Then));
             var after = parts.Select(part => part.Id != accent.Place.PieceId ? part : part with
             {
                 Colours = new Dictionary<Zone, Lab>(part.Colours) { [accent.Place.Zone] = accent.Then },
@@ -163,10 +163,10 @@ public class TargetTests
         Assert.All(Neighbours.Of(colour, step), one =>
         {
             Assert.InRange(DeltaE2000.Between(colour, one.Colour), step - 1e-6, step + 1e-6);
-            Assert.True(SurfaceColours.Contain(one.Colour));
+            Assert.True(ObjectColourSolid.Contain(one.Colour));
         });
         var whorl = Variety.Of(new Target(colour, step, Finish.Satin), pieces, 5);
-        Assert.All(whorl, one => Assert.True(SurfaceColours.Contain(one)));
+        Assert.All(whorl, one => Assert.True(ObjectColourSolid.Contain(one)));
         // At the edge of what surfaces can be, pieces may come out nearer than asked.
         Assert.True(Math.Sqrt(whorl.Average(one => Math.Pow(DeltaE2000.Between(colour, one), 2))) <= step + 0.02);
     }, iter: 100);
@@ -176,7 +176,7 @@ public class TargetTests
     {
         var all = TestData.Cabinet;
         var few = new Materials([.. all.All.Where(material => material is not Colourant), .. all.All.OfType<Colourant>().Take(6)]);
-        var (small, large) = (ReachMap.Of(few), ReachMap.Of(all));
+        var (small, large) = (Gamut.Of(few), Gamut.Of(all));
         var gained = 0;
         Surfaces.Array[200].Single().ToList().ForEach(colour =>
         {

@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query'
 import { Plus, X } from 'lucide-react'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import type { CharacteriseAnswer, ColourView, Material, MaterialSheet, SpectralReading } from '../../api/api'
+import type { CharacteriseAnswer, ColourView, Material, MaterialRecord, SpectralReading } from '../../api/api'
 import { answer, api, upload } from '../../api/api'
 import { offered } from '../../shared/cabinet'
 import { FileButton } from '../../shared/FileButton'
@@ -39,9 +39,9 @@ export function Characterise({
   onLearned,
   onClose,
 }: {
-  sheet: MaterialSheet
+  sheet: MaterialRecord
   materials: Material[]
-  onLearned: (learned: Partial<MaterialSheet>) => void
+  onLearned: (learned: Partial<MaterialRecord>) => void
   onClose: () => void
 }) {
   const { t } = useTranslation()

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import type { ColourView, Material, MaterialSheet } from '../../api/api'
+import type { ColourView, Material, MaterialRecord } from '../../api/api'
 import { queries } from '../../api/queries'
 import { hasColour, isDabbed } from '../../shared/cabinet'
 import { ColourEntry } from '../../shared/ColourEntry'
@@ -19,10 +19,10 @@ export function ColourOfIt({
   problem,
   onChange,
 }: {
-  sheet: MaterialSheet
+  sheet: MaterialRecord
   materials: Material[]
   problem?: string
-  onChange: (part: Partial<MaterialSheet>) => void
+  onChange: (part: Partial<MaterialRecord>) => void
 }) {
   const { t } = useTranslation()
   const [label, setLabel] = useState<ColourView | null>(null)

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useTranslation } from 'react-i18next'
 import { Link, useNavigate, useParams } from 'react-router'
-import type { Material, MaterialKind, MaterialSheet } from '../../api/api'
+import type { Material, MaterialKind, MaterialRecord } from '../../api/api'
 import { answer, api, RequestFailed } from '../../api/api'
 import { aside, queries } from '../../api/queries'
 import { isCounted, kinds } from '../../shared/cabinet'
@@ -30,7 +30,7 @@ function KnownMaterial({ id }: { id: string }) {
   return <Sheet key={data.version} id={id} sheet={data.sheet} version={data.version} />
 }
 
-const blank = (kind: MaterialKind): MaterialSheet => ({
+const blank = (kind: MaterialKind): MaterialRecord => ({
   name: '',
   kind,
   foodStatus: isCounted(kind) ? 'notFood' : 'edible',
@@ -42,20 +42,20 @@ function NewMaterial() {
 
 /** A draft, and the version that it was made from. */
 interface Draft {
-  sheet: MaterialSheet
+  sheet: MaterialRecord
   version: number
 }
 
 const isDraft = (value: unknown): value is Draft => hasFields(value, 'sheet', 'version')
 
-function Sheet({ id, sheet: saved, version }: { id: string | null; sheet: MaterialSheet; version: number }) {
+function Sheet({ id, sheet: saved, version }: { id: string | null; sheet: MaterialRecord; version: number }) {
   const { t } = useTranslation()
   const navigate = useNavigate()
   const client = useQueryClient()
   const materials = useQuery(queries.materials())
   const draft = useKept<Draft>(`material/${id ?? 'new'}`, { sheet: saved, version }, isDraft)
   const { sheet } = draft.value
-  const change = (part: Partial<MaterialSheet>) => draft.set((was) => ({ ...was, sheet: { ...was.sheet, ...part } }))
+  const change = (part: Partial<MaterialRecord>) => draft.set((was) => ({ ...was, sheet: { ...was.sheet, ...part } }))
 
   const readAgain = () => {
     void client.invalidateQueries({ queryKey: ['materials'] })

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 import { useTranslation } from 'react-i18next'
-import type { FoodStatus, Ingredient, MaterialSheet } from '../../api/api'
+import type { FoodStatus, Ingredient, MaterialRecord } from '../../api/api'
 import { NumberField } from '../../shared/NumberField'
 import { SelectField } from '../../shared/SelectField'
 import { isCounted, isDust, isPoured } from '../../shared/cabinet'
@@ -23,8 +23,8 @@ const ingredients: Ingredient[] = [
   'warnedColour',
 ]
 type NumberName = {
-  [Key in keyof MaterialSheet]-?: NonNullable<MaterialSheet[Key]> extends number ? Key : never
-}[keyof MaterialSheet]
+  [Key in keyof MaterialRecord]-?: NonNullable<MaterialRecord[Key]> extends number ? Key : never
+}[keyof MaterialRecord]
 
 /** All of a material but its colour, in the order in which a maker reads a jar. */
 export function SheetFields({
@@ -33,9 +33,9 @@ export function SheetFields({
   onChange,
   children,
 }: {
-  sheet: MaterialSheet
+  sheet: MaterialRecord
   problemAt: (field: string) => string | undefined
-  onChange: (part: Partial<MaterialSheet>) => void
+  onChange: (part: Partial<MaterialRecord>) => void
   /** Its colour, which stands right after its name. */
   children: ReactNode
 }) {

@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import type { DoseUnitKind, MaterialSheet } from '../../api/api'
+import type { DoseUnitKind, MaterialRecord } from '../../api/api'
 import { answer, api } from '../../api/api'
 import { Choice } from '../../shared/Choice'
 import { Failure } from '../../shared/Message'
@@ -17,9 +17,9 @@ export function Weighing({
   problemAt,
   onChange,
 }: {
-  sheet: MaterialSheet
+  sheet: MaterialRecord
   problemAt: (field: string) => string | undefined
-  onChange: (part: Partial<MaterialSheet>) => void
+  onChange: (part: Partial<MaterialRecord>) => void
 }) {
   const { t } = useTranslation()
   const [unit, setUnit] = useState<DoseUnitKind>(kinds.find((kind) => sheet[units[kind]] != null) ?? 'touch')

@@ -1,0 +1,231 @@
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Numerics;
+using YoungTinge.Core.Optics;
+
+namespace YoungTinge.Core.Cabinet.Characterising;
+
+/// <summary>A trial of an unknown material of which only the colour is known, as from a photograph.</summary>
+/// <param name="Amount">g per 100 g of paste for a colourant, mg/cm2 for a dust; above 0.</param>
+/// <param name="Colour">Under daylight.</param>
+public sealed record SeenDab(double Amount, Lab Colour);
+
+/// <summary>
+/// The optics of an unknown material from the colours of one to four dabs. Three numbers a dab do not fix 36 bands: among all
+/// absorptions that give the dabs, the one is taken that is most like those of known colours (a Gaussian process in the logarithm
+/// of absorption: mean and covariance of the cabinet's own colours, drawn towards a smooth curve). Dabs at several doses count
+/// for more than their number, as deep ones show the bands that pale ones hide.
+/// </summary>
+public static class SeenOpticsEstimator
+{
+    // In CIELAB units: what a photograph beside a white card is good for.
+    private const double ColourError = 0.7;
+
+    /// <summary>How much the cabinet's colours say about an unknown one, against a plain smooth curve.</summary>
+    private const double CabinetShare = 0.85;
+
+    private const double SmoothNm = 45;
+    private const double SmoothSpread = 1.6;
+    private const double LogFloorShare = 0.004;
+    private const int MostSteps = 40;
+    private const double Nudge = 1e-4;
+
+    /// <param name="known">Colours to learn from what colours are like.</param>
+    /// <exception cref="ArgumentException">No dab, more than four, or an amount that is not above 0.</exception>
+    public static LearnedOptics Colourant(IReadOnlyList<SeenDab> dabs, KubelkaMunkSpectra paste, IEnumerable<Colourant> known)
+    {
+        OpticsEstimator.Check([.. dabs.Select(dab => dab.Amount)]);
+        return Best(dabs, [.. known.Select(colourant => colourant.Optics)], (k, s, amount, band) =>
+            KubelkaMunk.Opaque(paste.Absorption[band] + amount * k, paste.Scattering[band] + amount * s), ScatteringPerPeak);
+    }
+
+    /// <param name="below">Reflectance of the face that the dust was rubbed out on.</param>
+    /// <exception cref="ArgumentException">No dab, more than four, or an amount that is not above 0.</exception>
+    public static LearnedOptics Dust(IReadOnlyList<SeenDab> dabs, Spectrum below, IEnumerable<Dust> known)
+    {
+        OpticsEstimator.Check([.. dabs.Select(dab => dab.Amount)]);
+        return Best(dabs, [.. known.Select(dust => dust.Optics)], (k, s, amount, band) => KubelkaMunk.Layer(k, s, amount, below[band]), DustScattering);
+    }
+
+    /// <summary>In 1/mm for each g per 100 g: dyes scatter nothing, pigments a little.</summary>
+    private static readonly double[] ScatteringPerPeak = [0, 0.5, 2, 6];
+
+    /// <summary>In cm2/mg.</summary>
+    private static readonly double[] DustScattering = [0.6, 0.85, 1.1, 1.6, 2.4, 3.4];
+
+    private static LearnedOptics Best(IReadOnlyList<SeenDab> dabs, IReadOnlyList<KubelkaMunkSpectra> known, Func<double, double, double, int, double> look, double[] scatterings)
+    {
+        var prior = Prior.Of(known);
+        var light = Illuminant.D65;
+        LearnedOptics? best = null;
+        var least = double.PositiveInfinity;
+        foreach (var scattering in dabs.Count == 1 ? scatterings[..1] : scatterings)
+        {
+            var (k, cost) = Fit(dabs, prior, (k, amount, band) => look(k, scattering, amount, band));
+            if (cost >= least)
+                continue;
+            least = cost;
+            var optics = new KubelkaMunkSpectra(Spectrum.From(band => k[band]), Spectrum.From(_ => scattering));
+            var worst = dabs.Max(dab => DeltaE2000.Between(dab.Colour, light.LabOf(Spectrum.From(band => look(k[band], scattering, dab.Amount, band)))));
+            best = new LearnedOptics(optics, worst, dabs.Count == 1);
+        }
+
+        return best!;
+    }
+
+    /// <summary>Gauss-Newton on the logarithm of absorption, with steps shortened until they help.</summary>
+    private static (double[] K, double Cost) Fit(IReadOnlyList<SeenDab> dabs, Prior prior, Func<double, double, int, double> look)
+    {
+        const int n = SpectralGrid.Bands;
+        var z = prior.Start(dabs, look);
+        var cost = Cost(z);
+        for (var step = 0; step < MostSteps; step++)
+        {
+            var normal = (double[,])prior.Precision.Clone();
+            var pull = prior.Pull(z);
+            foreach (var dab in dabs)
+            {
+                var miss = Miss(z, dab);
+                var slopes = new double[3, n];
+                for (var band = 0; band < n; band++)
+                {
+                    var nudged = (double[])z.Clone();
+                    nudged[band] += Nudge;
+                    var moved = Miss(nudged, dab);
+                    for (var row = 0; row < 3; row++)
+                        slopes[row, band] = (moved[row] - miss[row]) / Nudge;
+                }
+
+                for (var row = 0; row < 3; row++)
+                {
+                    for (var i = 0; i < n; i++)
+                    {
+                        pull[i] += slopes[row, i] * miss[row];
+                        for (var j = 0; j < n; j++)
+                            normal[i, j] += slopes[row, i] * slopes[row, j];
+                    }
+                }
+            }
+
+            var move = LinearSystem.Solve(normal, pull);
+            var share = 1.0;
+            double[] next;
+            double nextCost;
+            do
+            {
+                next = [.. z.Select((value, band) => value - share * move[band])];
+                nextCost = Cost(next);
+                share /= 2;
+            }
+            while (!(nextCost <= cost) && share > 1e-4);
+            var gain = cost - nextCost;
+            if (!(gain > 0))
+                break;
+            (z, cost) = (next, nextCost);
+            if (gain < 1e-6 * cost + 1e-9)
+                break;
+        }
+
+        return ([.. z.Select(Math.Exp)], cost);
+
+        double Cost(double[] at) => prior.Cost(at) + dabs.Sum(dab => Miss(at, dab).Sum(m => m * m));
+
+        double[] Miss(double[] at, SeenDab dab)
+        {
+            var lab = Illuminant.D65.LabOf(Spectrum.From(band => look(Math.Exp(at[band]), dab.Amount, band)));
+            // Lightness is read better than hue of pale colours; chroma counts less where there is much of it, as in CIEDE2000.
+            var chroma = 1 + 0.045 * dab.Colour.Chroma;
+            return [(lab.L - dab.Colour.L) / ColourError, (lab.A - dab.Colour.A) / ColourError / chroma, (lab.B - dab.Colour.B) / ColourError / chroma];
+        }
+    }
+
+    /// <summary>What the logarithm of a colour's absorption is like before anything is seen of it.</summary>
+    private sealed class Prior
+    {
+        private const int N = SpectralGrid.Bands;
+
+        private readonly double[] mean;
+
+        private Prior(double[] mean, double[,] precision) => (this.mean, Precision) = (mean, precision);
+
+        public double[,] Precision { get; }
+
+        public static Prior Of(IReadOnlyList<KubelkaMunkSpectra> known)
+        {
+            var logs = known.Select(one =>
+            {
+                var most = one.Absorption.Values.ToArray().Max();
+                return one.Absorption.Values.ToArray().Select(k => Math.Log(Math.Max(k, LogFloorShare * most) + 1e-6)).ToArray();
+            }).ToList();
+            var mean = new double[N];
+            for (var i = 0; i < N; i++)
+                mean[i] = logs.Count > 0 ? logs.Average(log => log[i]) : 0;
+            // Colours are not all of one strength: the level is free, the shape is what is learned.
+            var covariance = new double[N, N];
+            var share = logs.Count > 4 ? CabinetShare : 0;
+            for (var i = 0; i < N; i++)
+            {
+                for (var j = 0; j < N; j++)
+                {
+                    var apart = (i - j) * SpectralGrid.StepNm / SmoothNm;
+                    var smooth = SmoothSpread * SmoothSpread * Math.Exp(-apart * apart / 2) + 4 + (i == j ? 1e-3 : 0);
+                    var seen = logs.Count > 0 ? logs.Sum(log => (log[i] - mean[i]) * (log[j] - mean[j])) / logs.Count : 0;
+                    covariance[i, j] = share * seen + (1 - share) * smooth;
+                }
+            }
+
+            return new Prior(mean, Inverse(covariance));
+        }
+
+        public double Cost(double[] z)
+        {
+            var pull = Pull(z);
+            return z.Select((value, i) => (value - mean[i]) * pull[i]).Sum();
+        }
+
+        /// <summary>Half the slope of the cost.</summary>
+        public double[] Pull(double[] z)
+        {
+            var pull = new double[N];
+            for (var i = 0; i < N; i++)
+            {
+                for (var j = 0; j < N; j++)
+                    pull[i] += Precision[i, j] * (z[j] - mean[j]);
+            }
+
+            return pull;
+        }
+
+        /// <summary>From the plainest reflectance of the palest dab, which leaves most bands in sight.</summary>
+        public double[] Start(IReadOnlyList<SeenDab> dabs, Func<double, double, int, double> look)
+        {
+            var dab = dabs.MinBy(one => one.Amount)!;
+            var wanted = ReflectanceFromColour.Convert(dab.Colour);
+            return [.. Enumerable.Range(0, N).Select(band =>
+            {
+                double low = Math.Log(1e-4), high = Math.Log(300);
+                for (var i = 0; i < 40; i++)
+                {
+                    var middle = (low + high) / 2;
+                    (low, high) = look(Math.Exp(middle), dab.Amount, band) > wanted[band] ? (middle, high) : (low, middle);
+                }
+
+                return Math.Max((low + high) / 2, mean.Max() - 6);
+            })];
+        }
+
+        private static double[,] Inverse(double[,] matrix)
+        {
+            var inverse = new double[N, N];
+            for (var column = 0; column < N; column++)
+            {
+                var unit = new double[N];
+                unit[column] = 1;
+                var x = LinearSystem.Solve((double[,])matrix.Clone(), unit);
+                for (var row = 0; row < N; row++)
+                    inverse[row, column] = x[row];
+            }
+
+            return inverse;
+        }
+    }
+}

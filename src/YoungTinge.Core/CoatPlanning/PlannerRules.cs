@@ -1,0 +1,14 @@
+using YoungTinge.Core.Cabinet;
+
+namespace YoungTinge.Core.CoatPlanning;
+
+/// <summary>What the planner may use, and for whom.</summary>
+public sealed record PlannerRules(Guests Guests)
+{
+    /// <summary>Only what is not known to have run out. Default yes.</summary>
+    public bool WithinStock { get; init; } = true;
+
+    public bool Allows(Material material) =>
+        !material.Label.IsRetired && !(Guests.EatIt && material.Label.FoodStatus != FoodStatus.Edible) && Guests.Diets.All(material.Label.Suits)
+        && !(WithinStock && material.Supply.StockIn(material.Measure) is <= 0);
+}

@@ -1,0 +1,18 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
+
+namespace YoungTinge.Core.Coats.Model;
+
+/// <summary>How one kind of piece gets its colour: what it should look like, its paste, and the coats in order.</summary>
+/// <param name="Targets">Of the finished piece; one for every zone.</param>
+/// <param name="Ground">What the paste alone should be, under daylight.</param>
+public sealed record PiecePlan(IReadOnlyDictionary<Zone, Target> Targets, Lab Ground, PasteRecipe Paste, IReadOnlyList<Coat> Coats)
+{
+    /// <summary>Advice that the maker goes against on purpose.</summary>
+    public IReadOnlyList<AcknowledgedAdvice> OnPurpose { get; init; } = [];
+}
+
+/// <param name="CoatId">The coat it is about, if it is one.</param>
+/// <param name="Note">Why, in the maker's words; may be empty.</param>
+public sealed record AcknowledgedAdvice(AdviceCode Code, Guid? CoatId, string Note);

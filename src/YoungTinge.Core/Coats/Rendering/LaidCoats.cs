@@ -1,0 +1,79 @@
+using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Optics;
+
+namespace YoungTinge.Core.Coats.Rendering;
+
+/// <summary>Coats as they lie on a piece: how much of each is where. Worked out once for all points.</summary>
+public sealed class LaidCoats
+{
+    private readonly VeinPattern veins;
+    private readonly CoverMap?[] covers;
+    private readonly IReadOnlyList<MarkShape>[] shapes;
+
+    public LaidCoats(IReadOnlyList<Coat> coats, PieceShape shape)
+    {
+        Coats = coats;
+        veins = shape.Veins;
+        shapes = [.. coats.Select(coat => coat is WashCoat { Marking: { } marking } wash ? MarkingShapes.Of(marking, wash.Place, shape) : [])];
+        covers = [.. coats.Select((coat, i) => coat is WashCoat { Marking: not null } ? new CoverMap(shapes[i], shape) : null)];
+        var places = coats.OfType<IPlacedCoat>().Select(coat => coat.Place).ToList();
+        NeedsEdge = places.Any(place => place.NeedsEdge);
+        IsLopsided = places.Any(place => place.Parts.Any(part => part.Half != PieceHalf.Both));
+    }
+
+    public IReadOnlyList<Coat> Coats { get; }
+
+    /// <summary>Whether any coat asks how far the edge is.</summary>
+    public bool NeedsEdge { get; }
+
+    /// <summary>Whether the two halves differ, painted details apart.</summary>
+    public bool IsLopsided { get; }
+
+    /// <summary>Painted details, by their place among the coats.</summary>
+    public IEnumerable<int> Marked => Enumerable.Range(0, Coats.Count).Where(i => covers[i] is not null);
+
+    /// <param name="coat">Place among the coats.</param>
+    public IReadOnlyList<MarkShape> ShapesOf(int coat) => shapes[coat];
+
+    /// <summary>Hidden share of a rectangle round a point, 0 to 1.</summary>
+    /// <param name="coat">Place of a painted detail among the coats.</param>
+    public double CoverRound(int coat, PiecePoint point, double acrossMm, double alongMm) => covers[coat]!.ShareOf(point.XMm, point.YMm, acrossMm, alongMm);
+
+    /// <summary>How the coats lie on a small part of the piece, as an eye sees it that does not tell strokes apart.</summary>
+    public PointLoads At(PiecePoint point, double cellAcrossMm, double cellAlongMm) => new(this, point, cellAcrossMm, cellAlongMm, PointLoads.AllMarks);
+
+    /// <summary>How the coats lie at a point where one painted detail is, or none.</summary>
+    /// <param name="marked">Place of the detail among the coats; null for none.</param>
+    public PointLoads At(PiecePoint point, int? marked) => new(this, point, 0, 0, marked ?? PointLoads.NoMarks);
+
+    /// <param name="dustShare">Of any dust that the veins there take.</param>
+    private double LoadOf(int coat, PiecePoint point, double dustShare) => Coats[coat] switch
+    {
+        DustCoat dust => dust.Place.MaskAt(point, veins) * dustShare,
+        // The strokes of a detail have thinned out where its place fades; a wash pools.
+        WashCoat { Marking: not null } => 1,
+        WashCoat wash => wash.Place.MaskAt(point, veins) * veins.PoolShareAt(point),
+        PollenCoat pollen => pollen.Place.MaskAt(point, veins),
+        _ => 1,
+    };
+
+    /// <summary>How much of each coat lies at one spot.</summary>
+    public readonly struct PointLoads(LaidCoats laid, PiecePoint point, double cellAcrossMm, double cellAlongMm, int marks) : ILayerCoverage
+    {
+        internal const int AllMarks = -1;
+        internal const int NoMarks = -2;
+
+        // The same for every dust at this point.
+        private readonly double dustShare = laid.veins.LoadShareAt(point);
+
+        public double ShareOf(int layer) => laid.LoadOf(layer, point, dustShare);
+
+        public double CoverOf(int layer)
+        {
+            if (laid.covers[layer] is not { } cover)
+                return 1;
+            return marks == AllMarks ? cover.ShareOf(point.XMm, point.YMm, cellAcrossMm, cellAlongMm) : marks == layer ? 1 : 0;
+        }
+    }
+}

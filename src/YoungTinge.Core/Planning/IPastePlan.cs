@@ -1,8 +1,0 @@
-namespace YoungTinge.Core.Planning;
-
-/// <summary>A way to get the pastes of a flower that names the pieces it is for.</summary>
-public interface IPastePlan
-{
-    /// <summary>Each piece with its field within the plan.</summary>
-    IEnumerable<(string Path, Guid PieceId)> NamedPieces();
-}

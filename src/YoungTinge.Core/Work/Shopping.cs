@@ -1,0 +1,73 @@
+using YoungTinge.Core.Cabinet;
+
+namespace YoungTinge.Core.Work;
+
+/// <summary>What the work still takes of one material, against what is there. Amounts are in its own measure.</summary>
+/// <param name="MaterialId">Null for something that the cabinet does not hold at all.</param>
+/// <param name="Gauge">Of a wire; null for the rest.</param>
+/// <param name="Stock">Null if it is not known what is left.</param>
+/// <param name="Short">Missing; 0 if there is enough, null if it is not known.</param>
+/// <param name="Packs">To buy; null if it is not known what a pack holds.</param>
+/// <param name="Cost">Of what is to be bought, by whole packs where they are known, in the studio's currency; null if that or the price is not known.</param>
+public sealed record ShoppingLine(
+    string? MaterialId, MaterialKind Kind, int? Gauge, Measure Measure, double Need, double? Stock, double? Short, int? Packs, double? Cost)
+{
+    public static ShoppingLine For(Material material, double need, int? gauge = null)
+    {
+        var (measure, supply, missing) = (material.Measure, material.Supply, material.ShortFor(need));
+        // A pack is not opened for a thousandth of it.
+        int? packs = missing is { } lacking && supply.PackSize is { } size ? (int)Math.Ceiling(lacking / size - 1e-3) : null;
+        return new ShoppingLine(
+            material.Id, MaterialKinds.Of(material), gauge, measure, need, supply.StockIn(measure), missing, packs,
+            (packs is { } whole ? whole * supply.PackSize : missing) * supply.PriceOfOne(measure));
+    }
+
+    /// <summary>For a support that nothing in the cabinet does for.</summary>
+    public static ShoppingLine Missing(MaterialKind kind, int? gauge, double need) => new(null, kind, gauge, kind.MeasuredIn(), need, 0, need, null, null);
+}
+
+/// <summary>What has been done of the work already.</summary>
+/// <param name="BlockKeys">Pastes of the paste-day sheet.</param>
+/// <param name="Steps">Of the run sheets of pieces.</param>
+public sealed record WorkDone(IReadOnlySet<string> BlockKeys, IReadOnlySet<(Guid PieceId, string StepKey)> Steps)
+{
+    public static WorkDone Nothing { get; } = new(new HashSet<string>(), new HashSet<(Guid, string)>());
+}
+
+/// <summary>Everything that the pastes of the day, the coats after them, and what carries the pieces still take.</summary>
+public static class Shopping
+{
+    /// <returns>In the order of the cabinet, then what it does not hold; what is not needed is left out.</returns>
+    public static IReadOnlyList<ShoppingLine> For(IReadOnlyList<FlowerPaste> flowers, IReadOnlyList<PasteBlock> blocks, Materials materials, WorkDone done)
+    {
+        var works = flowers.SelectMany(flower => flower.Works).Where(work => work.Parts > 0).ToList();
+        var pastes = blocks.Where(block => !done.BlockKeys.Contains(block.Key)).SelectMany(block => Pastes(block, done));
+        var coats = works.SelectMany(work => RunSheet.CoatSteps(work.Plan, work.Piece, work.Parts, materials)
+            .Where(step => !done.Steps.Contains((work.PieceId, step.Key))).SelectMany(step => StepTakes.Of(step, work, materials)));
+        var supports = works.Where(work => !done.Steps.Contains((work.PieceId, RunSheet.ShapeKey))).SelectMany(work => Supports.Of(work, materials)).ToList();
+
+        var needs = pastes.Concat(coats).ToLookup(take => take.MaterialId, take => take.Amount);
+        return
+        [
+            .. materials.All.SelectMany(material => LinesOf(material)),
+            .. supports.Where(support => support.MaterialId is null).GroupBy(support => (support.Kind, support.Gauge))
+                .Select(group => ShoppingLine.Missing(group.Key.Kind, group.Key.Gauge, group.Sum(support => support.Amount))),
+        ];
+
+        IEnumerable<ShoppingLine> LinesOf(Material material)
+        {
+            if (needs[material.Id].Sum() is > 0 and var need)
+                yield return ShoppingLine.For(material, need);
+            foreach (var gauge in supports.Where(support => support.MaterialId == material.Id).GroupBy(support => support.Gauge).OrderBy(group => group.Key))
+                yield return ShoppingLine.For(material, gauge.Sum(support => support.Amount), gauge.Key);
+        }
+    }
+
+    /// <summary>A paste whose pieces have all been weighed out by their own run sheets is made.</summary>
+    private static IEnumerable<MaterialTake> Pastes(PasteBlock block, WorkDone done)
+    {
+        if (block.Uses.Count > 0 && block.Uses.All(use => done.Steps.Contains((use.PieceId, RunSheet.PasteKey))))
+            return [];
+        return block.Takes();
+    }
+}

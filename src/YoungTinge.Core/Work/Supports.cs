@@ -1,0 +1,55 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats.Advice;
+using YoungTinge.Core.Flowers;
+
+namespace YoungTinge.Core.Work;
+
+/// <summary>Something that carries or binds pieces, and is bought by number.</summary>
+/// <param name="MaterialId">Of the cabinet; null if there is none that would do.</param>
+/// <param name="Gauge">Of a wire; null for the rest.</param>
+/// <param name="Amount">Whole wires, rolls of tape (parts of one add up over pieces), stamens.</param>
+public sealed record Support(MaterialKind Kind, string? MaterialId, int? Gauge, double Amount);
+
+/// <summary>Wires, tape and ready-made stamens that a kind of piece takes. House figures.</summary>
+public static class Supports
+{
+    /// <summary>Pieces that one wire of usual length (36 cm) is cut for: fine ones are cut in three, middling ones in two.</summary>
+    private const int ThirdsFromGauge = 26;
+    private const int HalvesFromGauge = 22;
+
+    /// <summary>Tape, cut to half its width, that one wired piece takes, and what a roll gives at that width.</summary>
+    private const double TapeMmEach = 90;
+    private const double TapeMmOfRoll = 54_000;
+
+    public static IReadOnlyList<Support> Of(PlannedWork work, Materials materials)
+    {
+        var pieces = work.Piece.ToMake(work.Parts);
+        var role = work.Piece.Form.Role;
+        if (pieces == 0 || role is PieceRole.Calyx or PieceRole.Stem)
+            return [];
+        if (role == PieceRole.Stamen && IsThread(work.Piece))
+            return [new(MaterialKind.Stamens, FirstOnShelf(materials.All.OfType<Stamens>()), null, pieces)];
+        var advice = materials.HasAllOf(work.Plan.Paste) ? WireAdvice.For(work.Piece, work.Plan.Paste, materials) : null;
+        var gauge = advice?.Gauge ?? WireAdvice.GaugeFor(work.Piece);
+        return
+        [
+            new(MaterialKind.Wire, WireOf(advice, gauge, materials), gauge, Math.Ceiling(pieces / (double)CutsOf(gauge))),
+            new(MaterialKind.Tape, FirstOnShelf(materials.All.OfType<Tape>()), null, pieces * TapeMmEach / TapeMmOfRoll),
+        ];
+    }
+
+    /// <summary>A stamen on its own thread is bought; a horn or a nectary of some body is rolled of paste and wired.</summary>
+    private static bool IsThread(Piece piece) => piece.OutlineId == "stamen";
+
+    private static int CutsOf(int gauge) => gauge >= ThirdsFromGauge ? 3 : gauge >= HalvesFromGauge ? 2 : 1;
+
+    /// <summary>The wire that shows least, of this gauge where the cabinet says which one it holds.</summary>
+    private static string? WireOf(WireAdvice? advice, int gauge, Materials materials)
+    {
+        var wires = (advice?.Choices ?? []).Select(choice => materials.Get<Wire>(choice.WireId)).ToList();
+        return (wires.FirstOrDefault(wire => wire.Gauge == gauge) ?? wires.FirstOrDefault(wire => wire.Gauge is null))?.Id;
+    }
+
+    /// <summary>The first on the shelf that is still bought.</summary>
+    private static string? FirstOnShelf(IEnumerable<Material> materials) => materials.FirstOrDefault(material => !material.Label.IsRetired)?.Id;
+}

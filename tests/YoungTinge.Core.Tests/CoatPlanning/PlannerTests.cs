@@ -1,0 +1,232 @@
+using CsCheck;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.CoatPlanning;
+using YoungTinge.Core.Coats.Advice;
+using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Rendering;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Mixing;
+using static YoungTinge.Core.Tests.TestPlans;
+
+namespace YoungTinge.Core.Tests.CoatPlanning;
+
+/// <summary>The planner: it reaches what can be reached, leaves what is locked, and keeps the rules of the bench.</summary>
+public class PlannerTests
+{
+    private static readonly Gen<Coat> Dusted = Gen.Select(Gen.Int[0, 9], Gen.Double[0.03, 0.25], Gen.Int[1, 4], Gen.Double[0.1, 0.4]).Select((dust, load, place, fade) => (Coat)new DustCoat(
+        Guid.NewGuid(),
+        [new(new[] { "catkin", "guelder", "wine-lees", "cockle", "nettle", "sedge", "duckweed", "knapweed", "furze", "hazel-husk" }[dust], 1), new("plain-cornstarch", 2)],
+        load, place == 2 ? new Place(PlaceKind.Rim, 0, 1.5, 6) : new Place((PlaceKind)place, 0, 0.15, fade), Sides.Face));
+
+    private static CoatPlanner Planner(PiecePlan plan, PlannerRules? rules = null, Materials? materials = null) =>
+        new(plan, Petal, 7, materials ?? TestData.Cabinet, rules ?? new PlannerRules(Guests.Any));
+
+    /// <summary>What some hand has made can be made again: targets taken from a random plan.</summary>
+    private static PiecePlan Made(params Coat[] coats)
+    {
+        var plan = Plan([.. coats, Steam]);
+        return plan with { Targets = BuildUp.Of(plan, Petal.Shape(), TestData.Cabinet).ToDictionary(zone => zone.Zone, zone => Target.Of(zone.Finished)), Coats = [] };
+    }
+
+    [Fact]
+    public void A_look_that_was_made_once_is_reached_again()
+    {
+        foreach (var coats in Dusted.Array[1, 4].Fixed(8))
+        {
+            var proposal = Planner(Made(coats)).Propose(Approach.PasteLed, keepsPaste: true)!;
+            Assert.True(proposal.WorstDeltaE <= CoatPlanner.ReachedDeltaE, $"{proposal.WorstDeltaE:0.0}: {string.Join(' ', proposal.Zones.Select(zone => $"{zone.Zone} {zone.Difference.DeltaE:0.0}"))}");
+            Assert.Empty(PlanCheck.Problems(proposal.Plan, TestData.Cabinet));
+            Assert.Empty(proposal.Help);
+        }
+    }
+
+    [Fact]
+    public void A_search_tells_that_it_goes_on_from_its_first_step()
+    {
+        var told = new List<double>();
+        Planner(Made(Dust("guelder", 0.2))).Propose(Approach.PasteLed, keepsPaste: false, progress: told.Add);
+        Assert.True(told.Count > 10, $"{told.Count} times");
+        Assert.InRange(told[0], 0.001, 0.05);
+        Assert.Equal(told.Order(), told);
+        Assert.All(told, share => Assert.InRange(share, 0, 1));
+    }
+
+    [Fact]
+    public void What_washes_alone_do_not_reach_is_said_so()
+    {
+        // A pale zone on a deep one: dust of a pale colour lies on it, a wash only sinks in.
+        var plan = Plan(Dust("guelder", 0.3)) with { Coats = [] };
+        var wanted = plan with { Targets = Enum.GetValues<Zone>().ToDictionary(zone => zone, _ => Target.Of(new Lab(45, 62, 40))) };
+        var washed = Planner(wanted).Propose(Approach.WashLed, keepsPaste: true)!;
+        Assert.NotEmpty(washed.Help);
+        Assert.Contains(washed.Help, help => help.Help == Help.NotByWashes);
+        Assert.DoesNotContain(washed.Help, help => help.Help == Help.OtherTarget && help.DeltaE < washed.Zones.Single(zone => zone.Zone == help.Zone).Difference.DeltaE);
+    }
+
+    [Fact]
+    public void Every_way_can_be_made_and_breaks_no_order()
+    {
+        var wanted = Made(Dust("guelder", 0.2), Dust("nettle", 0.2, new Place(PlaceKind.Base, 0, 0.1, 0.25)));
+        foreach (var approach in Enum.GetValues<Approach>())
+        {
+            var proposal = Planner(wanted).Propose(approach, keepsPaste: false)!;
+            Assert.Empty(PlanCheck.Problems(proposal.Plan, TestData.Cabinet));
+            AdviceCode[] ordered = [AdviceCode.DustOverGlaze, AdviceCode.PaintOverGlaze, AdviceCode.SteamOverGlaze, AdviceCode.SteamOverLustre, AdviceCode.DustOverPaint, AdviceCode.GlazeOverLooseDust, AdviceCode.CoatOverPollen];
+            Assert.DoesNotContain(PlanAdvisor.For(proposal.Plan, DosedRecipe.For(proposal.Plan.Paste, 100, TestData.Cabinet), TestData.Cabinet), advice => ordered.Contains(advice.Code));
+            // What is told of it is what the plan really comes to.
+            var seen = BuildUp.Of(proposal.Plan, Petal.Shape(), TestData.Cabinet);
+            Assert.Equal(seen.Max(zone => zone.Difference.DeltaE), proposal.WorstDeltaE, 1e-9);
+            Assert.True(proposal.MinutesForAll > 0 && proposal.RiskDeltaE > 0);
+            Assert.NotNull(TestData.Cabinet.Find(proposal.RiskMaterialId!));
+            Assert.Equal(approach == Approach.Marbled, proposal.Marble.Count > 0);
+            if (approach == Approach.DustLed)
+                Assert.Empty(proposal.Plan.Paste.Doses);
+            if (approach == Approach.WashLed)
+                Assert.DoesNotContain(proposal.Plan.Coats, coat => coat is DustCoat);
+        }
+    }
+
+    [Fact]
+    public void What_is_locked_or_painted_stays_as_it_is()
+    {
+        var locked = Dust("scabious", 0.1, new Place(PlaceKind.Tip, 0, 0.2, 0.3)) with { IsLocked = true };
+        var freckles = new WashCoat(Guid.NewGuid(), [new("foxberry", 1)], "clear-spirit", 0.15, 0.004, Place.Whole, Sides.Face) { Marking = new Marking(MarkingKind.Dots, 1, 3, 0.8, 3) };
+        var loose = Dust("peat", 0.4);
+        var wanted = Made(Dust("guelder", 0.1)) with { Coats = [loose, freckles, locked] };
+        var coats = Planner(wanted).Propose(Approach.PasteLed, keepsPaste: false)!.Plan.Coats;
+        Assert.Contains(locked, coats);
+        Assert.Contains(freckles, coats);
+        Assert.DoesNotContain(coats, coat => coat.Id == loose.Id);
+        // Dust before paint, whatever the order was.
+        Assert.True(coats.Index().First(one => one.Item.Id == locked.Id).Index < coats.Index().First(one => one.Item.Id == freckles.Id).Index);
+    }
+
+    [Fact]
+    public void It_works_back_through_the_glaze_that_the_finish_asks_for()
+    {
+        var wanted = Made(Dust("guelder", 0.15));
+        var gloss = wanted with { Targets = wanted.Targets.ToDictionary(target => target.Key, target => target.Value with { Finish = Finish.Gloss }) };
+        var proposal = Planner(gloss).Propose(Approach.PasteLed, keepsPaste: false)!;
+        Assert.Contains(proposal.Plan.Coats, coat => coat is GlazeCoat { Sides: Sides.Both });
+        Assert.IsNotType<SteamCoat>(proposal.Plan.Coats[^1]);
+        Assert.True(proposal.WorstDeltaE <= CoatPlanner.ReachedDeltaE);
+        // Before the glaze it is paler than in the end.
+        var heart = BuildUp.Of(proposal.Plan, Petal.Shape(), TestData.Cabinet).Single(zone => zone.Zone == Zone.Heart);
+        Assert.True(heart.Colours[^2].L > heart.Finished.L);
+        // Pearl at the tip alone brings lustre there, after the steam.
+        var pearl = wanted with { Targets = wanted.Targets.ToDictionary(target => target.Key, target => target.Key == Zone.Tip ? target.Value with { Finish = Finish.Pearl } : target.Value) };
+        var coats = Planner(pearl).Propose(Approach.PasteLed, keepsPaste: false)!.Plan.Coats;
+        var lustre = coats.OfType<DustCoat>().Single(dust => DustMix.IsLustrous(dust.Mix, TestData.Cabinet));
+        Assert.Equal(PlaceKind.Tip, lustre.Place.Kind);
+        Assert.True(coats.Index().First(one => one.Item is SteamCoat).Index < coats.Index().First(one => one.Item == lustre).Index);
+    }
+
+    [Fact]
+    public void A_locked_steam_still_gets_the_glaze_that_is_wanted_and_a_locked_glaze_no_second_one()
+    {
+        var wanted = Made(Dust("guelder", 0.15));
+        var gloss = wanted with { Targets = wanted.Targets.ToDictionary(target => target.Key, target => target.Value with { Finish = Finish.Gloss }) };
+        var steam = new SteamCoat(Guid.NewGuid(), 20) { IsLocked = true };
+        var steamed = Planner(gloss with { Coats = [steam] }).Propose(Approach.PasteLed, keepsPaste: true)!.Plan.Coats;
+        Assert.Equal([steam], steamed.OfType<SteamCoat>());
+        Assert.Single(steamed.OfType<GlazeCoat>());
+        var satin = Glaze("satin-veil") with { Id = Guid.NewGuid(), IsLocked = true };
+        var glazed = Planner(gloss with { Coats = [satin] }).Propose(Approach.PasteLed, keepsPaste: true)!.Plan.Coats;
+        Assert.Equal([satin], glazed.OfType<GlazeCoat>());
+        Assert.Single(glazed.OfType<SteamCoat>());
+    }
+
+    [Fact]
+    public void A_slip_is_blamed_on_the_colour_and_not_on_its_starch()
+    {
+        var plan = Plan(new DustCoat(Guid.NewGuid(), [new("wine-lees", 1), new("plain-cornstarch", 6)], 0.1, Place.Whole, Sides.Both)) with { Paste = new PasteRecipe("bright-white-paste", []) };
+        Assert.Equal("wine-lees", PlanRisk.Of(plan, Petal.Shape(), 100, TestData.Cabinet).MaterialId);
+    }
+
+    [Fact]
+    public void A_zone_that_its_neighbours_hold_back_is_told_so_before_anything_else()
+    {
+        // A green foot beside a red heart on one small piece, with nothing but washes all over allowed to be long.
+        var wanted = Made(Dust("guelder", 0.3, new Place(PlaceKind.Heart, 0, 0.2, 0.3)));
+        var torn = wanted with
+        {
+            Targets = wanted.Targets.ToDictionary(target => target.Key, target => target.Key == Zone.Tip ? Target.Of(new Lab(40, -25, 20)) : target.Key == Zone.Rim ? Target.Of(new Lab(75, 40, 10)) : target.Value),
+        };
+        var proposal = Planner(torn).Propose(Approach.PasteLed, keepsPaste: true)!;
+        Assert.All(proposal.Help.Where(help => help.DeltaE <= CoatPlanner.ReachedDeltaE), help => Assert.Equal(Help.Neighbours, help.Help));
+        Assert.All(proposal.Help.Where(help => help.Help == Help.OtherTarget), help => Assert.True(help.DeltaE > CoatPlanner.ReachedDeltaE));
+    }
+
+    [Fact]
+    public void Guests_and_stock_bound_what_it_takes()
+    {
+        var wanted = Made(Dust("scabious", 0.2), Dust("bog-myrtle", 0.2, new Place(PlaceKind.Base, 0, 0.1, 0.2)));
+        var edible = Planner(wanted, new PlannerRules(new Guests(true, []))).Propose(Approach.PasteLed, keepsPaste: false)!;
+        Assert.Equal(FoodStatus.Edible, edible.FoodStatus);
+        var without = new Materials(TestData.Cabinet.All.Select(material => material is Dust { Kind: DustKind.Matte } dust && dust.Id != "nettle" ? dust with { Supply = new Supply(0, null) } : material));
+        var dusts = Planner(wanted, materials: without).Propose(Approach.DustLed, keepsPaste: false)!.Plan.Coats.OfType<DustCoat>().SelectMany(coat => coat.Mix).Select(portion => portion.MaterialId);
+        Assert.All(dusts, id => Assert.Contains(id, new[] { "nettle", "plain-cornstarch" }));
+    }
+
+    [Fact]
+    public void What_cannot_be_reached_is_said_with_what_would_help()
+    {
+        // A blazing blue that only a jar that has run out comes near to.
+        var wanted = Made(Dust("damselfly", 0.5), Dust("scabious", 0.3));
+        var shelf = new Materials(TestData.Cabinet.All.Where(material => material is not Dust { Kind: DustKind.Matte } || material.Id is "furze" or "damselfly" or "scabious")
+            .Select(material => material.Id is "damselfly" or "scabious" ? ((Dust)material) with { Supply = new Supply(0, null) } : material));
+        var proposal = Planner(wanted, materials: shelf).Propose(Approach.DustLed, keepsPaste: false)!;
+        Assert.True(proposal.WorstDeltaE > CoatPlanner.ReachedDeltaE);
+        Assert.Equal(proposal.Zones.Where(zone => zone.Difference.DeltaE > CoatPlanner.ReachedDeltaE).Select(zone => zone.Zone), proposal.Help.Select(help => help.Zone));
+        Assert.All(proposal.Help.Where(help => help.Help == Help.Restock), help => Assert.Contains(help.MaterialId, new[] { "damselfly", "scabious" }));
+        // No cabinet comes to a colour that no surface is.
+        var glowing = wanted with { Targets = wanted.Targets.ToDictionary(target => target.Key, _ => Target.Of(new Lab(60, 90, -90))) };
+        Assert.All(Planner(glowing).Propose(Approach.PasteLed, keepsPaste: true)!.Help, help => Assert.Equal(Help.OtherTarget, help.Help));
+    }
+
+    [Fact]
+    public void Without_paste_or_colour_there_is_no_such_way()
+    {
+        var bare = new Materials([TestData.Cabinet.Get<PasteBase>("bright-white-paste"), TestData.Cabinet.Get<Dust>("nettle")]);
+        var plan = Made() with { Paste = new PasteRecipe("bright-white-paste", []) };
+        Assert.Null(Planner(plan, materials: bare).Propose(Approach.WashLed, keepsPaste: false));
+        Assert.NotNull(Planner(plan, materials: bare).Propose(Approach.PasteLed, keepsPaste: false));
+        Assert.Null(Planner(plan).Propose(Approach.DustLed, keepsPaste: true));
+        Assert.Null(Planner(plan).Propose(Approach.Marbled, keepsPaste: true));
+    }
+
+    /// <summary>One dust all over, every load and every cut tried: the planner comes as near as the best of them.</summary>
+    [Fact]
+    public void It_comes_as_near_as_trying_everything() => Gen.Select(Gen.Int[0, 4], Gen.Double[0.05, 0.35], Gen.Double[0.6, 4]).Sample(
+        (dust, load, starch) =>
+        {
+            var ids = new[] { "guelder", "nettle", "cockle", "sedge", "knapweed" };
+            DustCoat Coat(string id, double mg, double cut) => new(Guid.NewGuid(), [new(id, 1), new("plain-cornstarch", cut)], mg, Place.Whole, Sides.Both);
+            var shelf = new Materials(TestData.Cabinet.All.Where(material => material is not Dust { Kind: DustKind.Matte } || ids.Contains(material.Id)));
+            var wanted = Made(Coat(ids[dust], load, starch));
+            double Worst(Coat coat)
+            {
+                var eye = new ZoneColourEvaluator(wanted.Paste, [coat, Steam], Petal.Shape(), shelf);
+                return Enum.GetValues<Zone>().Max(zone => DeltaE2000.Between(wanted.Targets[zone].Colour, eye.See(zone)));
+            }
+
+            var exhaustive = (from id in ids from mg in Enumerable.Range(1, 20) from cut in new[] { 0.5, 1, 2, 4 } select Worst(Coat(id, 0.02 * mg, cut))).Min();
+            var planned = Planner(wanted, materials: shelf).Propose(Approach.PasteLed, keepsPaste: true)!.WorstDeltaE;
+            Assert.True(planned <= Math.Max(exhaustive, Difference.ThereBelow) + 0.3, $"{planned:0.00} against {exhaustive:0.00}");
+        },
+        iter: 4);
+
+    [Fact]
+    public void The_risk_is_what_the_worst_slip_really_does()
+    {
+        var plan = Plan(Dust("wine-lees", 0.1), Steam);
+        var (risk, id) = PlanRisk.Of(plan, Petal.Shape(), 100, TestData.Cabinet);
+        Assert.Equal(0, PlanRisk.Of(Plan() with { Paste = new PasteRecipe("bright-white-paste", []) }, Petal.Shape(), 100, TestData.Cabinet).DeltaE);
+        Assert.True(risk > 0);
+        Assert.NotNull(TestData.Cabinet.Find(id!));
+        // A larger batch forgives a touch more.
+        var paste = Plan() with { Paste = new PasteRecipe("bright-white-paste", [new Dose("rowan", 0.1)]) };
+        Assert.True(PlanRisk.Of(paste, Petal.Shape(), 50, TestData.Cabinet).DeltaE >= PlanRisk.Of(paste, Petal.Shape(), 500, TestData.Cabinet).DeltaE);
+    }
+}

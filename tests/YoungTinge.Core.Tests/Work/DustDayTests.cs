@@ -1,0 +1,151 @@
+using CsCheck;
+using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Mixing;
+using YoungTinge.Core.Work;
+using static YoungTinge.Core.Tests.TestPlans;
+
+namespace YoungTinge.Core.Tests.Work;
+
+/// <summary>A day of coats: everything once, in the order of each plan, with few clean brushes.</summary>
+public class DustDayTests
+{
+    private static readonly string[] Dusts = ["nettle", "duckweed", "wine-lees", "guelder", "scabious", "furze", "peat", "moonmilk"];
+
+    private static PlannedWork Work(params Coat[] coats) => new(Guid.NewGuid(), Petal, 4, Plan(coats));
+
+    private static readonly Gen<Coat> Coats = Gen.Int[0, 11].Select(Gen.Double[0.02, 0.3]).Select((kind, load) => kind switch
+    {
+        < 8 => (Coat)Dust(Dusts[kind], load),
+        8 => new WashCoat(Guid.NewGuid(), [new("rowan", 1)], "clear-spirit", 0.02, 0.003, Place.Whole, Sides.Face),
+        9 => new SteamCoat(Guid.NewGuid(), 8),
+        10 => Glaze() with { Id = Guid.NewGuid() },
+        _ => Dust("wine-lees", load) with { AfterAssembly = true },
+    });
+
+    private static readonly Gen<PlannedWork[]> Days = Coats.Array[0, 5].Select(coats => Work(coats)).Array[0, 6];
+
+    [Fact]
+    public void Every_coat_is_done_once_and_each_piece_has_its_own_in_their_order() => Days.Sample(works =>
+    {
+        var day = DustDayPlan.Of(works, TestData.Cabinet);
+        var done = day.Passes.SelectMany(pass => pass.Uses).ToList();
+        foreach (var work in works)
+            Assert.Equal(work.Plan.Coats.Select(coat => coat.Id), done.Where(use => use.PieceId == work.PieceId).Select(use => use.CoatId));
+        Assert.Equal(works.Sum(work => work.Plan.Coats.Count), done.Count);
+    });
+
+    [Fact]
+    public void Flowers_are_assembled_once_between_what_comes_before_and_after() => Gen.Select(Days, Gen.Enum<Dusting>()).Sample((works, dusting) =>
+    {
+        var passes = DustDayPlan.Of(works, TestData.Cabinet, dusting).Passes;
+        Assert.Equal(passes.OrderBy(pass => pass.AfterAssembly), passes);
+        Assert.True(dusting == Dusting.AsPlanned || passes.All(pass => pass.AfterAssembly == (dusting == Dusting.AfterAssembly)));
+        var after = passes.Where(pass => pass.AfterAssembly).SelectMany(pass => pass.Uses).Select(use => use.CoatId).ToHashSet();
+        if (dusting == Dusting.AsPlanned)
+            Assert.All(works.SelectMany(work => work.Plan.Coats).OfType<DustCoat>().Where(dust => dust.AfterAssembly), dust => Assert.Contains(dust.Id, after));
+        // Every coat is still there, each piece in its own order.
+        foreach (var work in works)
+            Assert.Equal(work.Plan.Coats.Select(coat => coat.Id), passes.SelectMany(pass => pass.Uses).Where(use => use.PieceId == work.PieceId).Select(use => use.CoatId));
+    });
+
+    [Fact]
+    public void In_an_assembled_flower_feet_and_backs_are_out_of_reach()
+    {
+        Coat[] coats = [Dust("nettle", place: new Place(PlaceKind.Base, 0, 0.1, 0.2)), Dust("wine-lees", sides: Sides.Back), Dust("guelder", place: new Place(PlaceKind.Rim, 0, 1, 4)), Steam];
+        bool[] Reach(Dusting dusting) => [.. coats.Select(coat => DustDayPlan.Of([Work(coats)], TestData.Cabinet, dusting).Passes.SelectMany(pass => pass.Uses).Single(use => use.CoatId == coat.Id).IsOutOfReach)];
+        Assert.Equal([true, true, false, false], Reach(Dusting.AfterAssembly));
+        Assert.All(Reach(Dusting.BeforeAssembly), Assert.False);
+    }
+
+    [Fact]
+    public void What_is_mixed_is_what_the_pieces_take_by_themselves() => Days.Sample(
+        works =>
+        {
+            var shape = Petal.Shape();
+            var alone = works.SelectMany(work => work.Plan.Coats.OfType<DustCoat>().SelectMany(coat => CoatAmounts.Dust(coat, shape, PasteQuantity.For(Petal, 4).Pieces))).Sum(amount => amount.Grams);
+            var together = DustDayPlan.Of(works, TestData.Cabinet).Passes.Where(pass => pass.Kind == PassKind.Dust).SelectMany(pass => pass.Amounts).Sum(amount => amount.Grams);
+            Assert.Equal(alone, together, 1e-9);
+        },
+        iter: 40);
+
+    [Fact]
+    public void The_same_mix_goes_over_all_pieces_in_one_pass()
+    {
+        // One to one is two to two.
+        var double1 = new DustCoat(Guid.NewGuid(), [new("nettle", 2), new("plain-cornstarch", 2)], 0.3, Place.Whole, Sides.Back);
+        var day = DustDayPlan.Of([Work(Dust("nettle"), Dust("wine-lees")), Work(double1), Work(Dust("nettle", 0.05))], TestData.Cabinet);
+        Assert.Equal([3, 1], day.Passes.Select(pass => pass.Uses.Count));
+        Assert.Equal(2, day.BrushChanges);
+    }
+
+    /// <summary>An independent search: every order of stations there is.</summary>
+    [Fact]
+    public void No_order_takes_fewer_stations() => Gen.Int[0, 3].Array[0, 4].Array[1, 3].Sample(
+        stations =>
+        {
+            List<List<string>> chains = [.. stations.Select(chain => chain.Select(station => $"s{station}").ToList())];
+            var order = BrushOrder.For(chains);
+            Assert.Equal(Fewest(chains.ConvertAll(chain => chain.Where((one, i) => i == 0 || chain[i - 1] != one).ToList())), order.Count);
+        },
+        iter: 200);
+
+    private static int Fewest(List<List<string>> chains)
+    {
+        if (chains.All(chain => chain.Count == 0))
+            return 0;
+        return 1 + chains.Where(chain => chain.Count > 0).Select(chain => chain[0]).Distinct()
+            .Min(station => Fewest(chains.ConvertAll(chain => chain.Count > 0 && chain[0] == station ? chain[1..] : chain)));
+    }
+
+    [Fact]
+    public void Many_long_plans_are_still_put_in_order()
+    {
+        var chance = new Random(5);
+        List<List<string>> chains = [.. Enumerable.Range(0, 30).Select(_ => Enumerable.Range(0, 8).Select(_ => $"s{chance.Next(9)}").ToList())];
+        var order = BrushOrder.For(chains);
+        Assert.All(chains, chain =>
+        {
+            var at = 0;
+            foreach (var station in order)
+            {
+                while (at < chain.Count && chain[at] == station)
+                    at++;
+            }
+
+            Assert.Equal(chain.Count, at);
+        });
+    }
+
+    [Fact]
+    public void Gates_come_after_what_must_dry()
+    {
+        var pollen = new PollenCoat(Guid.NewGuid(), "maize-meal-pale", "glue", 0.5, Place.Whole, Sides.Face);
+        Assert.Equal(0, RunSheet.WaitMinutesAfter(Dust("nettle")));
+        Assert.True(RunSheet.WaitMinutesAfter(Glaze(coats: 2)) > RunSheet.WaitMinutesAfter(Glaze()));
+        Assert.True(RunSheet.WaitMinutesAfter(pollen) >= 12 * 60);
+    }
+
+    [Theory]
+    [InlineData("#f4f4f0", BrushFamily.White)]
+    [InlineData("#1d1d20", BrushFamily.Dark)]
+    [InlineData("#e8d23c", BrushFamily.Yellow)]
+    [InlineData("#f08a3c", BrushFamily.Orange)]
+    [InlineData("#d8506e", BrushFamily.Pink)]
+    [InlineData("#8a5fb4", BrushFamily.Violet)]
+    [InlineData("#4f78c8", BrushFamily.Blue)]
+    [InlineData("#6f9c4e", BrushFamily.Green)]
+    [InlineData("#7a5a3c", BrushFamily.Brown)]
+    public void Brushes_are_kept_apart_by_hue(string hex, BrushFamily family) =>
+        Assert.Equal(family, BrushFamilies.Of(Srgb.TryParseHex(hex, out var colour) ? Illuminant.D65.LabOf(colour) : default));
+
+    [Fact]
+    public void More_pieces_and_more_coats_take_longer()
+    {
+        var shape = Petal.Shape();
+        Assert.True(BenchMinutes.For(Plan(Dust("nettle"), Steam), shape, 20) > BenchMinutes.For(Plan(Dust("nettle")), shape, 20));
+        Assert.True(BenchMinutes.For(Plan(Dust("nettle")), shape, 40) > BenchMinutes.For(Plan(Dust("nettle")), shape, 20));
+        Assert.True(BenchMinutes.ForCoat(Dust("nettle", sides: Sides.Both), shape, 10) > BenchMinutes.ForCoat(Dust("nettle"), shape, 10));
+    }
+}
