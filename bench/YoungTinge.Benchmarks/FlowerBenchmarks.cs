@@ -54,5 +54,5 @@ public class FlowerBenchmarks
 
     /// <summary>Paste and coats for five zones, round freckles that stay.</summary>
     [Benchmark]
-    public Proposal? PlanTheCoats() => new CoatPlanner(wanted, piece, 7, materials, new PlannerRules(Guests.Any)).Propose(Approach.PasteLed, keepsPaste: false);
+    public Proposal? PlanTheCoats() => new CoatPlanner(wanted, piece, 7, materials, new PlannerRules(Guests.Any), Guid.CreateVersion7).Propose(Approach.PasteLed, keepsPaste: false);
 }

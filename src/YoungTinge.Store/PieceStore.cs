@@ -4,6 +4,7 @@ using NpgsqlTypes;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Work;
 
 namespace YoungTinge.Store;
 
@@ -11,7 +12,10 @@ namespace YoungTinge.Store;
 /// <param name="Parts">Flowers or buds that it is made for.</param>
 /// <param name="Version">Counts the saves of the plan.</param>
 /// <param name="Guests">Those whom it is made for.</param>
-public sealed record PlannedPiece(Guid Id, Guid FlowerId, Piece Piece, int Parts, PiecePlan Plan, int Version, Guests Guests);
+public sealed record PlannedPiece(Guid Id, Guid FlowerId, Piece Piece, int Parts, PiecePlan Plan, int Version, Guests Guests)
+{
+    public PlannedWork Work => new(Id, Piece, Parts, Plan);
+}
 
 public abstract record SavePlanResult
 {

@@ -39,7 +39,7 @@ public class DemoTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
         var pieces = await new PieceStore(demo.DataSource).ListAsync(studio.Id, flowers.Single(flower => flower.Name == name).Id, cancel);
         Assert.All(pieces, piece =>
         {
-            var proposal = new CoatPlanner(piece.Plan, piece.Piece, piece.Parts, materials, new PlannerRules(piece.Guests)).Propose(Approach.PasteLed, keepsPaste: false)!;
+            var proposal = new CoatPlanner(piece.Plan, piece.Piece, piece.Parts, materials, new PlannerRules(piece.Guests), Guid.CreateVersion7).Propose(Approach.PasteLed, keepsPaste: false)!;
             Assert.True(proposal.WorstDeltaE < 3.05, $"{piece.Piece.Name}: {string.Join(' ', proposal.Zones.Select(zone => $"{zone.Zone} {zone.Difference.DeltaE:0.0}"))}");
             Assert.Empty(PlanCheck.Problems(proposal.Plan, materials));
         });

@@ -4,7 +4,7 @@ using System.Text.Json.Nodes;
 using Microsoft.Extensions.DependencyInjection;
 using YoungTinge.Core.Numerics;
 using YoungTinge.Testing;
-using YoungTinge.Web.Computing;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Tests;
 

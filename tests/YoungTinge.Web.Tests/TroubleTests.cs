@@ -1,7 +1,8 @@
 using Microsoft.AspNetCore.Http;
 using Npgsql;
-using YoungTinge.Web.Computing;
 using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Tests;
 
@@ -10,27 +11,27 @@ public class TroubleTests
 {
     private static PostgresException Sql(string state) => new("Told by the database.", "ERROR", "ERROR", state);
 
-    public static TheoryData<Exception, int, TroubleCode> Failures => new()
+    public static TheoryData<Exception, int, ApiProblemCode> Failures => new()
     {
-        { Sql(PostgresErrorCodes.DiskFull), 507, TroubleCode.DiskFull },
-        { new IOException("No space left on device", 28), 507, TroubleCode.DiskFull },
-        { Sql(PostgresErrorCodes.DeadlockDetected), 412, TroubleCode.ChangedElsewhere },
-        { Sql(PostgresErrorCodes.SerializationFailure), 412, TroubleCode.ChangedElsewhere },
-        { Sql(PostgresErrorCodes.ForeignKeyViolation), 412, TroubleCode.ChangedElsewhere },
-        { Sql(PostgresErrorCodes.UntranslatableCharacter), 400, TroubleCode.Unreadable },
-        { Sql(PostgresErrorCodes.AdminShutdown), 503, TroubleCode.DatabaseAway },
-        { Sql(PostgresErrorCodes.UndefinedTable), 500, TroubleCode.Unexpected },
-        { new NpgsqlException("Nobody answers."), 503, TroubleCode.DatabaseAway },
-        { new BusyException(), 503, TroubleCode.Busy },
-        { new BadHttpRequestException("Too much.", 413), 413, TroubleCode.TooLarge },
-        { new InvalidOperationException("A mistake of ours."), 500, TroubleCode.Unexpected },
+        { Sql(PostgresErrorCodes.DiskFull), 507, ApiProblemCode.DiskFull },
+        { new IOException("No space left on device", 28), 507, ApiProblemCode.DiskFull },
+        { Sql(PostgresErrorCodes.DeadlockDetected), 412, ApiProblemCode.ChangedElsewhere },
+        { Sql(PostgresErrorCodes.SerializationFailure), 412, ApiProblemCode.ChangedElsewhere },
+        { Sql(PostgresErrorCodes.ForeignKeyViolation), 412, ApiProblemCode.ChangedElsewhere },
+        { Sql(PostgresErrorCodes.UntranslatableCharacter), 400, ApiProblemCode.Unreadable },
+        { Sql(PostgresErrorCodes.AdminShutdown), 503, ApiProblemCode.DatabaseAway },
+        { Sql(PostgresErrorCodes.UndefinedTable), 500, ApiProblemCode.Unexpected },
+        { new NpgsqlException("Nobody answers."), 503, ApiProblemCode.DatabaseAway },
+        { new BusyException(), 503, ApiProblemCode.Busy },
+        { new BadHttpRequestException("Too much.", 413), 413, ApiProblemCode.TooLarge },
+        { new InvalidOperationException("A mistake of ours."), 500, ApiProblemCode.Unexpected },
     };
 
     [Theory]
     [MemberData(nameof(Failures))]
-    public void Each_failure_is_told_as_what_it_is(Exception failure, int status, TroubleCode code)
+    public void Each_failure_is_told_as_what_it_is(Exception failure, int status, ApiProblemCode code)
     {
-        var told = TroubleHandler.Of(failure);
+        var told = ApiProblemHandler.Of(failure);
         Assert.Equal((status, code), (told.StatusCode, told.Value!.Code));
     }
 }

@@ -11,7 +11,7 @@ using YoungTinge.Core.Ombre;
 using YoungTinge.Core.Pictures;
 using YoungTinge.Store;
 using YoungTinge.Testing;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Tests;
 
@@ -25,7 +25,7 @@ public partial class WordsTests
     public static TheoryData<string, string[]> Told => new()
     {
         { "problem", [.. Codes<PlanProblemCode>(), .. Codes<SearchProblemCode>(), .. Codes<OmbreProblemCode>(), .. Codes<MarbleProblemCode>(), .. Codes<PieceProblemCode>(), "noFlowers", "flowersOutOfRange"] },
-        { "trouble", [.. Codes<TroubleCode>()] },
+        { "trouble", [.. Codes<ApiProblemCode>()] },
         { "pictures.lightDoubt", [.. Codes<LightDoubt>()] },
         { "pictures.patchDoubt", [.. Codes<PatchDoubt>()] },
         { "proposals", [.. Codes<Help>().Select(help => $"help_{help}")] },

@@ -126,7 +126,7 @@ export type Shot = Schemas['ShotView']
 export type SpectralReading = Schemas['ImportsReadingView']
 export type StartingPoint = Schemas['ListStartingPointsStartingPointView']
 export type Trouble = Schemas['Trouble']
-export type TroubleCode = Schemas['TroubleCode'] | 'offline'
+export type ApiProblemCode = Schemas['ApiProblemCode'] | 'offline'
 export type Zone = Schemas['Zone']
 export type ZoneView = Schemas['PreviewPlanZoneView']
 
@@ -140,7 +140,7 @@ export const api = createClient<paths>({ baseUrl: '' })
 /** A request that did not do what it was for. `code` picks the words; `problems` say which fields. */
 export class RequestFailed extends Error {
   constructor(
-    readonly code: TroubleCode,
+    readonly code: ApiProblemCode,
     readonly problems: FieldProblem[] = [],
   ) {
     super(code)

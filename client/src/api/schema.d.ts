@@ -1487,6 +1487,18 @@ export interface components {
         };
         /** @enum {unknown} */
         AdviceCode: "dustOverGlaze" | "steamOverGlaze" | "glazeOverLooseDust" | "paintOverGlaze" | "steamOverLustre" | "dustOverPaint" | "coatOverPollen" | "waterOnThinPiece" | "dustNotCut" | "hardLine" | "muddy" | "neonGreen" | "vanishes" | "wireShows" | "doseUnderOneUnit" | "decorativeOnly" | "mustBeEdible" | "notForGuests";
+        ApiProblem: {
+            type?: null | string;
+            title?: null | string;
+            /** Format: int32 */
+            status?: null | number;
+            detail?: null | string;
+            instance?: null | string;
+            code: components["schemas"]["ApiProblemCode"];
+            problems?: components["schemas"]["FieldProblem"][];
+        };
+        /** @enum {unknown} */
+        ApiProblemCode: "notFound" | "unreadable" | "tooLarge" | "notPossible" | "versionMissing" | "changedElsewhere" | "otherSite" | "inUse" | "pictureGone" | "databaseAway" | "busy" | "diskFull" | "unexpected";
         /** @enum {unknown} */
         Approach: "pasteLed" | "dustLed" | "washLed" | "marbled";
         ArchiveAnswer: {
@@ -3611,18 +3623,6 @@ export interface components {
             /** Format: double */
             gPer10ml: number;
         };
-        Trouble: {
-            type?: null | string;
-            title?: null | string;
-            /** Format: int32 */
-            status?: null | number;
-            detail?: null | string;
-            instance?: null | string;
-            code: components["schemas"]["TroubleCode"];
-            problems?: components["schemas"]["FieldProblem"][];
-        };
-        /** @enum {unknown} */
-        TroubleCode: "notFound" | "unreadable" | "tooLarge" | "notPossible" | "versionMissing" | "changedElsewhere" | "otherSite" | "inUse" | "pictureGone" | "databaseAway" | "busy" | "diskFull" | "unexpected";
         UnitChoice: {
             unit: components["schemas"]["DoseUnit"];
             /** Format: double */
@@ -3720,7 +3720,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -3753,7 +3753,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -3762,7 +3762,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -3793,7 +3793,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -3802,7 +3802,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -3835,7 +3835,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Precondition Failed */
@@ -3844,7 +3844,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -3853,7 +3853,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -3862,7 +3862,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -3891,7 +3891,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -3900,7 +3900,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -3931,7 +3931,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -3940,7 +3940,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -3977,7 +3977,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Precondition Failed */
@@ -3986,7 +3986,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -3995,7 +3995,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Precondition Required */
@@ -4004,7 +4004,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -4013,7 +4013,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -4042,7 +4042,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -4051,7 +4051,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -4086,7 +4086,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Precondition Failed */
@@ -4095,7 +4095,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -4104,7 +4104,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Precondition Required */
@@ -4113,7 +4113,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -4122,7 +4122,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -4160,7 +4160,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -4169,7 +4169,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -4178,7 +4178,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -4213,7 +4213,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -4222,7 +4222,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -4231,7 +4231,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -4288,7 +4288,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -4297,7 +4297,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -4306,7 +4306,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -4339,7 +4339,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -4348,7 +4348,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -4357,7 +4357,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -4392,7 +4392,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -4401,7 +4401,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -4410,7 +4410,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -4445,7 +4445,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Precondition Failed */
@@ -4454,7 +4454,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -4463,7 +4463,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Precondition Required */
@@ -4472,7 +4472,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -4481,7 +4481,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -4510,7 +4510,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -4519,7 +4519,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -4554,7 +4554,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -4563,7 +4563,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -4572,7 +4572,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -4607,7 +4607,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -4616,7 +4616,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -4625,7 +4625,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -4654,7 +4654,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -4683,7 +4683,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -4692,7 +4692,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -4725,7 +4725,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -4734,7 +4734,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -4767,7 +4767,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -4776,7 +4776,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -4809,7 +4809,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -4818,7 +4818,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -4849,7 +4849,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -4858,7 +4858,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -4891,7 +4891,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -4900,7 +4900,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -4909,7 +4909,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -4938,7 +4938,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -4971,7 +4971,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -4980,7 +4980,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5013,7 +5013,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -5022,7 +5022,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5055,7 +5055,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -5064,7 +5064,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5097,7 +5097,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -5106,7 +5106,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5139,7 +5139,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -5148,7 +5148,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5183,7 +5183,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Precondition Failed */
@@ -5192,7 +5192,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -5201,7 +5201,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -5210,7 +5210,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5239,7 +5239,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -5248,7 +5248,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5281,7 +5281,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5310,7 +5310,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5343,7 +5343,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Precondition Failed */
@@ -5352,7 +5352,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -5361,7 +5361,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -5370,7 +5370,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5402,7 +5402,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5431,7 +5431,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5462,7 +5462,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -5471,7 +5471,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5500,7 +5500,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Conflict */
@@ -5509,7 +5509,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -5518,7 +5518,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5547,7 +5547,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5576,7 +5576,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5609,7 +5609,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5642,7 +5642,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -5651,7 +5651,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5704,7 +5704,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -5713,7 +5713,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5746,7 +5746,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5777,7 +5777,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -5786,7 +5786,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5817,7 +5817,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -5826,7 +5826,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5860,7 +5860,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Payload Too Large */
@@ -5869,7 +5869,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -5878,7 +5878,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -5887,7 +5887,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5918,7 +5918,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -5927,7 +5927,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5958,7 +5958,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -5987,7 +5987,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -5996,7 +5996,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -6025,7 +6025,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -6060,7 +6060,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -6069,7 +6069,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -6078,7 +6078,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -6113,7 +6113,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -6122,7 +6122,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -6157,7 +6157,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -6166,7 +6166,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -6175,7 +6175,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -6210,7 +6210,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Precondition Failed */
@@ -6219,7 +6219,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -6228,7 +6228,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -6237,7 +6237,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -6266,7 +6266,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -6275,7 +6275,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -6308,7 +6308,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -6317,7 +6317,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -6350,7 +6350,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -6359,7 +6359,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -6392,7 +6392,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -6421,7 +6421,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -6430,7 +6430,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -6459,7 +6459,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -6468,7 +6468,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -6497,7 +6497,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -6506,7 +6506,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -6537,7 +6537,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -6546,7 +6546,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -6581,7 +6581,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Precondition Failed */
@@ -6590,7 +6590,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -6599,7 +6599,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -6608,7 +6608,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -6637,7 +6637,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -6646,7 +6646,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -6681,7 +6681,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -6690,7 +6690,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -6699,7 +6699,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -6734,7 +6734,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -6743,7 +6743,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -6752,7 +6752,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -6783,7 +6783,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -6792,7 +6792,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -6827,7 +6827,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Precondition Failed */
@@ -6836,7 +6836,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -6845,7 +6845,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -6854,7 +6854,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -6883,7 +6883,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -6892,7 +6892,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -6927,7 +6927,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -6936,7 +6936,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -6945,7 +6945,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -6980,7 +6980,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -6989,7 +6989,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -6998,7 +6998,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7029,7 +7029,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7058,7 +7058,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7091,7 +7091,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -7100,7 +7100,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7129,7 +7129,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7162,7 +7162,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -7171,7 +7171,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -7180,7 +7180,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7209,7 +7209,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7242,7 +7242,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Precondition Failed */
@@ -7251,7 +7251,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -7260,7 +7260,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -7269,7 +7269,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7298,7 +7298,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7331,7 +7331,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -7340,7 +7340,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Precondition Required */
@@ -7349,7 +7349,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -7358,7 +7358,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7387,7 +7387,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7420,7 +7420,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Precondition Failed */
@@ -7429,7 +7429,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -7438,7 +7438,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -7447,7 +7447,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7478,7 +7478,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7511,7 +7511,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -7520,7 +7520,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -7529,7 +7529,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7556,7 +7556,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7583,7 +7583,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7610,7 +7610,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7637,7 +7637,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7664,7 +7664,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7691,7 +7691,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7718,7 +7718,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7745,7 +7745,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7772,7 +7772,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7801,7 +7801,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -7810,7 +7810,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7841,7 +7841,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Payload Too Large */
@@ -7850,7 +7850,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -7859,7 +7859,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -7868,7 +7868,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7897,7 +7897,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -7906,7 +7906,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7935,7 +7935,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -7944,7 +7944,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -7953,7 +7953,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -7982,7 +7982,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -7991,7 +7991,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -8018,7 +8018,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -8047,7 +8047,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -8056,7 +8056,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -8085,7 +8085,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -8094,7 +8094,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -8123,7 +8123,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };
@@ -8154,7 +8154,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -8163,7 +8163,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
             /** @description Service Unavailable */
@@ -8172,7 +8172,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Trouble"];
+                    "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
         };

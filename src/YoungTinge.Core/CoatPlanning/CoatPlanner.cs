@@ -42,25 +42,27 @@ public sealed class CoatPlanner
     private readonly List<Material> allowed;
     private readonly List<Coat> kept;
     private readonly Dust? starch;
+    private readonly Func<Guid> newId;
 
     /// <param name="plan">Its targets, the coats that stay (locked, painted details, pollen), and its paste if that stays.</param>
     /// <param name="parts">Flowers or buds that the pieces are for, at least 1.</param>
-    public CoatPlanner(PiecePlan plan, Piece piece, int parts, Materials materials, PlannerRules rules)
+    /// <param name="newId">For each coat that is new; another one at each call, from any thread.</param>
+    public CoatPlanner(PiecePlan plan, Piece piece, int parts, Materials materials, PlannerRules rules, Func<Guid> newId)
     {
-        (this.plan, this.piece, this.materials, this.rules) = (plan, piece, materials, rules);
+        (this.plan, this.piece, this.materials, this.rules, this.newId) = (plan, piece, materials, rules, newId);
         shape = piece.Shape();
         quantity = PasteQuantity.For(piece, Math.Max(1, parts));
         allowed = [.. materials.All.Where(rules.Allows)];
         starch = allowed.OfType<Dust>().FirstOrDefault(dust => dust.Kind == DustKind.Extender);
-        kept = [.. plan.Coats.Where(Stays)];
+        kept = [.. plan.Coats.Where(IsFixed)];
         // Steam, lustre or glaze that is locked is that part of the finish; the rest follows from what the zones should look like.
         var order = new CoatOrder(materials);
         var settled = kept.Select(order.StageOf).ToHashSet();
-        kept.AddRange(FinishCoats.For(plan.Targets, allowed, materials).Where(coat => !settled.Contains(order.StageOf(coat))));
+        kept.AddRange(FinishCoats.For(plan.Targets, allowed, materials, newId).Where(coat => !settled.Contains(order.StageOf(coat))));
     }
 
     /// <summary>Whether the planner leaves a coat as it is: a lock, a drawing or pollen is not its to change.</summary>
-    public static bool Stays(Coat coat) => coat.IsLocked || coat is PollenCoat or WashCoat { Marking: not null } or DustCoat { AfterAssembly: true };
+    public static bool IsFixed(Coat coat) => coat.IsLocked || coat is PollenCoat or WashCoat { Marking: not null } or DustCoat { AfterAssembly: true };
 
     /// <param name="keepsPaste">The paste stays too: it is mixed already, or belongs to a run of shades.</param>
     /// <param name="progress">Is told the share done, 0 to 1, from the first step on.</param>
@@ -102,7 +104,7 @@ public sealed class CoatPlanner
 
     private Proposal Dusted(Approach approach, PasteRecipe paste, CoatSimulator simulator, SearchBeat beat)
     {
-        var coats = new CoatSearch(plan.Targets, shape, materials, paste, kept, MatteDusts(allowed), starch, null, simulator).Run(beat: beat);
+        var coats = new CoatSearch(plan.Targets, shape, materials, paste, kept, MatteDusts(allowed), starch, null, simulator).Run(newId, beat: beat);
         return Finished(approach, paste, coats, [], beat);
     }
 
@@ -114,7 +116,7 @@ public sealed class CoatPlanner
         List<Material> colours = [.. allowed.OfType<Colourant>()];
         if (colours.Count == 0)
             return null;
-        var coats = new CoatSearch(plan.Targets, shape, materials, paste, kept, colours, null, spirit, simulator).Run(beat: beat);
+        var coats = new CoatSearch(plan.Targets, shape, materials, paste, kept, colours, null, spirit, simulator).Run(newId, beat: beat);
         return Finished(Approach.WashLed, paste, coats, [], beat);
     }
 
@@ -128,7 +130,7 @@ public sealed class CoatPlanner
         var (share, mean) = Enumerable.Range(1, 9).Select(tenth => tenth / 10.0)
             .Select(of => (of, PasteRecipe.Kneaded([(deepRecipe, of), (paleRecipe, 1 - of)])))
             .MinBy(one => Cost(one.Item2));
-        var coats = new CoatSearch(plan.Targets, shape, materials, mean, kept, MatteDusts(allowed), starch, null, simulator).Run(MostCoatsOverMarble, beat);
+        var coats = new CoatSearch(plan.Targets, shape, materials, mean, kept, MatteDusts(allowed), starch, null, simulator).Run(newId, MostCoatsOverMarble, beat);
         return Finished(Approach.Marbled, mean, coats, [new MarblePart(deepRecipe, share), new MarblePart(paleRecipe, 1 - share)], beat);
     }
 
@@ -253,7 +255,7 @@ public sealed class CoatPlanner
             return new ZoneHelp(missed.Zone, Help.Restock, restocked, more.DeltaE);
         if (coats.OfType<GlazeCoat>().FirstOrDefault() is { } glaze && Alone(coats.Where(coat => coat is not GlazeCoat), MatteDusts(allowed)) is { DeltaE: <= ReachedDeltaE } matt)
             return new ZoneHelp(missed.Zone, Help.NoGlaze, glaze.GlazeId, matt.DeltaE);
-        return coats.Any(Stays) && Alone(coats.Where(coat => !Stays(coat)), MatteDusts(allowed)) is { DeltaE: <= ReachedDeltaE } unlocked
+        return coats.Any(IsFixed) && Alone(coats.Where(coat => !IsFixed(coat)), MatteDusts(allowed)) is { DeltaE: <= ReachedDeltaE } unlocked
             ? new ZoneHelp(missed.Zone, Help.Unlock, null, unlocked.DeltaE)
             : new ZoneHelp(missed.Zone, Help.OtherTarget, null, Math.Min(missed.Difference.DeltaE, inStock.DeltaE));
     }

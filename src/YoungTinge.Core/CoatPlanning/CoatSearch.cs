@@ -94,7 +94,8 @@ internal sealed class CoatSearch
     }
 
     /// <summary>All coats in order, amounts as a hand measures them.</summary>
-    public IReadOnlyList<Coat> Run(int mostCoats = MostNewCoats, SearchBeat beat = default)
+    /// <param name="newId">For each coat that is new; another one at each call.</param>
+    public IReadOnlyList<Coat> Run(Func<Guid> newId, int mostCoats = MostNewCoats, SearchBeat beat = default)
     {
         Grow(mostCoats, beat);
         for (var round = 0; round < Exchanges; round++)
@@ -104,10 +105,10 @@ internal sealed class CoatSearch
             Grow(mostCoats, beat);
         }
 
-        Spare();
+        PruneCoats();
         candidates = [.. candidates.Where(candidate => !candidate.IsFree || candidate.Total > Nothing)];
         Round();
-        return [.. candidates.Select(candidate => candidate.Coat)];
+        return [.. candidates.Select(candidate => candidate.IsFree ? candidate.Coat with { Id = newId() } : candidate.Coat)];
     }
 
     /// <summary>Coat by coat for the zone that is farthest off, as long as one is worth it.</summary>
@@ -140,7 +141,7 @@ internal sealed class CoatSearch
             beat.Next();
             // Others have been solved anew since: the coat goes by its id.
             var (before, cost) = (candidates, Cost(Seen(candidates)));
-            candidates = [.. before.Where(other => other.Template.Id != candidate.Template.Id)];
+            candidates = [.. before.Where(other => !ReferenceEquals(other.Template, candidate.Template))];
             var seen = Seen(candidates);
             var worst = Zones.MaxBy(zone => DeltaE(zone, seen));
             var without = SolveAll(candidates);
@@ -267,12 +268,11 @@ internal sealed class CoatSearch
     private CandidateCoat NewCandidate((Place Place, Sides Sides) where, IReadOnlyList<Material> of, IReadOnlyList<double> amounts)
     {
         string[] ids = [.. of.Select(one => one.Id)];
-        var id = Guid.CreateVersion7();
         if (spirit is not null)
-            return new CandidateCoat(new WashCoat(id, [], spirit.Id, 0, UsualWetMlPerCm2, where.Place, where.Sides), ids, amounts);
+            return new CandidateCoat(new WashCoat(Guid.Empty, [], spirit.Id, 0, UsualWetMlPerCm2, where.Place, where.Sides), ids, amounts);
         // A dust goes on cut with starch; a paste that is to be paled gets starch or a white dust alone.
         return new CandidateCoat(
-            new DustCoat(id, [], 0, where.Place, where.Sides),
+            new DustCoat(Guid.Empty, [], 0, where.Place, where.Sides),
             starch is null ? ids : [.. ids, starch.Id],
             starch is null ? amounts : [.. amounts, amounts.Sum()]);
     }
@@ -338,7 +338,7 @@ internal sealed class CoatSearch
     }
 
     /// <summary>Leaves out every coat without which all zones come as near.</summary>
-    private void Spare()
+    private void PruneCoats()
     {
         candidates = [.. candidates.Where(candidate => !candidate.IsFree || candidate.Total > Nothing)];
         foreach (var candidate in candidates.Where(candidate => candidate.IsFree).OrderBy(candidate => candidate.Total).ToList())

@@ -26,18 +26,18 @@ internal static class FinishCoats
     };
 
     /// <summary>Steam, then lustre, then glaze. Lustre is clouded by steam, and glaze sets nothing that lies loose.</summary>
-    public static IReadOnlyList<Coat> For(IReadOnlyDictionary<Zone, Target> targets, IReadOnlyList<Material> allowed, Materials materials)
+    public static IReadOnlyList<Coat> For(IReadOnlyDictionary<Zone, Target> targets, IReadOnlyList<Material> allowed, Materials materials, Func<Guid> newId)
     {
-        var coats = new List<Coat> { new SteamCoat(Guid.CreateVersion7(), SteamSeconds) };
-        coats.AddRange(Lustre(targets, [.. allowed.OfType<Dust>().Where(dust => dust.Kind == DustKind.Lustre)], materials));
-        if (Glaze(targets, [.. allowed.OfType<Glaze>()]) is { } glaze)
+        var coats = new List<Coat> { new SteamCoat(newId(), SteamSeconds) };
+        coats.AddRange(Lustre(targets, [.. allowed.OfType<Dust>().Where(dust => dust.Kind == DustKind.Lustre)], materials, newId));
+        if (Glaze(targets, [.. allowed.OfType<Glaze>()], newId) is { } glaze)
             coats.Add(glaze);
         return coats;
     }
 
     private static bool Shimmers(Target target) => target.Finish is Finish.Pearl or Finish.Metallic or Finish.Frosted;
 
-    private static IEnumerable<Coat> Lustre(IReadOnlyDictionary<Zone, Target> targets, IReadOnlyList<Dust> lustres, Materials materials)
+    private static IEnumerable<Coat> Lustre(IReadOnlyDictionary<Zone, Target> targets, IReadOnlyList<Dust> lustres, Materials materials, Func<Guid> newId)
     {
         var zones = targets.Where(pair => pair.Key != Zone.Back && Shimmers(pair.Value)).Select(pair => pair.Key).ToList();
         if (lustres.Count == 0 || zones.Count == 0)
@@ -50,11 +50,11 @@ internal static class FinishCoats
             var target = targets[zone].Colour;
             var lustre = lustres.MinBy(one => DeltaE2000.Between(target, SwatchColour.OfDust(one.Optics, materials)))!;
             yield return new DustCoat(
-                Guid.CreateVersion7(), [new Portion(lustre.Id, 1)], LustreMgPerCm2, all ? Place.Whole : Places[zone], back ? Sides.Both : Sides.Face);
+                newId(), [new Portion(lustre.Id, 1)], LustreMgPerCm2, all ? Place.Whole : Places[zone], back ? Sides.Both : Sides.Face);
         }
     }
 
-    private static GlazeCoat? Glaze(IReadOnlyDictionary<Zone, Target> targets, IReadOnlyList<Glaze> glazes)
+    private static GlazeCoat? Glaze(IReadOnlyDictionary<Zone, Target> targets, IReadOnlyList<Glaze> glazes, Func<Guid> newId)
     {
         double Wanted(Finish finish) => finish switch { Finish.Satin => SatinGloss, Finish.Gloss => FullGloss, _ => 0 };
         var wanted = targets.Where(pair => pair.Key != Zone.Back).Max(pair => Wanted(pair.Value.Finish));
@@ -62,6 +62,6 @@ internal static class FinishCoats
             return null;
         var (glaze, coats) = glazes.SelectMany(glaze => Enumerable.Range(1, MostGlazeCoats).Select(coats => (glaze, coats)))
             .MinBy(one => Math.Abs(1 - Math.Pow(1 - one.glaze.Gloss, one.coats) - wanted) + 0.02 * one.coats);
-        return new GlazeCoat(Guid.CreateVersion7(), glaze.Id, coats, Wanted(targets[Zone.Back].Finish) > 0 ? Sides.Both : Sides.Face);
+        return new GlazeCoat(newId(), glaze.Id, coats, Wanted(targets[Zone.Back].Finish) > 0 ? Sides.Both : Sides.Face);
     }
 }

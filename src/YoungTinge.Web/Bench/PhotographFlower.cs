@@ -1,6 +1,6 @@
 using YoungTinge.Core.Targets;
 using YoungTinge.Devices;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Bench;
 
@@ -12,12 +12,12 @@ public static class PhotographFlower
     public sealed record Request(string StartingPointId, int Seed);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/bench/light-box/flowers", Handle)
-        .WithName("photographFlower").Produces<ShotView>().Fails(404);
+        .WithName("photographFlower").Produces<ShotView>().ProducesProblems(404);
 
     private static async Task<IResult> Handle(Request request, CancellationToken cancel)
     {
         if (StartingPoints.All.FirstOrDefault(one => one.Id == request.StartingPointId) is not { Kind: StartingPointKind.Natural } natural)
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         var colours = natural.Targets.ToDictionary(target => target.Key, target => target.Value.Colour);
         var living = new LivingFlower(colours, natural.IsLeaf ? "heart-leaf" : "round-petal", natural.IsLeaf ? 1 : Petals).Grown(request.Seed);
         return TypedResults.Ok(ShotView.From(await new LightBoxCamera(new FlowerScene(living), request.Seed).TakeAsync(cancel)));

@@ -2,8 +2,7 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Devices;
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
-using YoungTinge.Web.Mixing;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Bench;
 
@@ -21,21 +20,21 @@ public static class ReadDabOnBench
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPost("/bench/light-box/dabs", Photograph).WithName("photographDab").Produces<ShotView>().Fails(422, 503);
-        api.MapPost("/bench/colour-reader/dabs", Read).WithName("readDab").Produces<Spectrogram>().Fails(422, 503);
+        api.MapPost("/bench/light-box/dabs", Photograph).WithName("photographDab").Produces<ShotView>().ProducesProblems(422, 503);
+        api.MapPost("/bench/colour-reader/dabs", Read).WithName("readDab").Produces<Spectrogram>().ProducesProblems(422, 503);
     }
 
     private static async Task<IResult> Photograph(Request request, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {
         if (await DabAsync(request, studio, cabinet, cancel) is not { } dab)
-            return Trouble.NotPossible([new FieldProblem("materialId", "unknownMaterial", null, null)]);
+            return ApiProblem.NotPossible([new FieldProblem("materialId", "unknownMaterial", null, null)]);
         return TypedResults.Ok(ShotView.From(await new LightBoxCamera(new DabScene(dab), request.Take).TakeAsync(cancel)));
     }
 
     private static async Task<IResult> Read(Request request, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {
         if (await DabAsync(request, studio, cabinet, cancel) is not { } dab)
-            return Trouble.NotPossible([new FieldProblem("materialId", "unknownMaterial", null, null)]);
+            return ApiProblem.NotPossible([new FieldProblem("materialId", "unknownMaterial", null, null)]);
         var read = await new PocketReader(dab, request.Take).ReadAsync(cancel);
         return TypedResults.Ok(new Spectrogram(read.Values.ToArray(), ColourView.From(Illuminant.D65.LabOf(read))));
     }

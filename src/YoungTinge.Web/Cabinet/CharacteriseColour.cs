@@ -2,8 +2,7 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Cabinet.Characterising;
 using YoungTinge.Core.Colour;
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
-using YoungTinge.Web.Mixing;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Cabinet;
 
@@ -31,13 +30,13 @@ public static class CharacteriseColour
         IReadOnlyList<double> Absorption, IReadOnlyList<double> Scattering, double WorstDeltaE, FitQuality Quality, IReadOnlyList<DabView> Dabs, IReadOnlyList<StepView> Ladder);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/materials/characterise", Handle)
-        .WithName("characteriseColour").Produces<Answer>().Fails(422, 503);
+        .WithName("characteriseColour").Produces<Answer>().ProducesProblems(422, 503);
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {
         var materials = await cabinet.LoadAsync(await studio.IdAsync(cancel), cancel);
         if (Problems(request, materials) is { Count: > 0 } problems)
-            return Trouble.NotPossible(problems);
+            return ApiProblem.NotPossible(problems);
         var (learned, told, ladder) = Characterisation.Of(
             request.Kind, request.Dabs, materials.Get<PasteBase>(request.BaseId), materials.All.Where(other => other.Id != request.MaterialId));
         return TypedResults.Ok(new Answer(

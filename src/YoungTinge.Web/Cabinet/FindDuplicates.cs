@@ -1,7 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Store;
-using YoungTinge.Web.Computing;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Cabinet;
 
@@ -9,7 +9,7 @@ namespace YoungTinge.Web.Cabinet;
 public static class FindDuplicates
 {
     public static void Map(RouteGroupBuilder api) => api.MapGet("/materials/duplicates", Handle)
-        .KeepsAnswer().WithName("findDuplicates").Produces<IReadOnlyList<Duplicate>>().Fails(503);
+        .KeepsAnswer().WithName("findDuplicates").Produces<IReadOnlyList<Duplicate>>().ProducesProblems(503);
 
     private static async Task<IResult> Handle(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {

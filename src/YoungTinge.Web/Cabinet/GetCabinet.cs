@@ -1,8 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Store;
-using YoungTinge.Web.Computing;
-using YoungTinge.Web.Hosting;
-using YoungTinge.Web.Mixing;
+using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Cabinet;
 
@@ -18,7 +17,7 @@ public static class GetCabinet
         bool IsRetired, int? Gauge, OpticsOrigin Origin, double? WorstDeltaE);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/materials", Handle)
-        .KeepsAnswer().WithName("getCabinet").Produces<IReadOnlyList<MaterialView>>().Fails(503);
+        .KeepsAnswer().WithName("getCabinet").Produces<IReadOnlyList<MaterialView>>().ProducesProblems(503);
 
     private static async Task<IResult> Handle(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {

@@ -1,8 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Store;
-using YoungTinge.Web.Computing;
-using YoungTinge.Web.Hosting;
-using YoungTinge.Web.Mixing;
+using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Cabinet;
 
@@ -15,11 +14,11 @@ public static class GetMaterial
     public sealed record Answer(MaterialRecord Sheet, int Version, IReadOnlyList<DabView> Dabs);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/materials/{id}", Handle)
-        .KeepsAnswer().WithName("getMaterial").Produces<Answer>().Fails(404, 503);
+        .KeepsAnswer().WithName("getMaterial").Produces<Answer>().ProducesProblems(404, 503);
 
     private static async Task<IResult> Handle(string id, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
         (await cabinet.ListAsync(await studio.IdAsync(cancel), cancel)).FirstOrDefault(kept => kept.Material.Id == id) is { } found
             ? TypedResults.Ok(new Answer(
                 MaterialRecord.Of(found.Material), found.Version, [.. found.Material.Source.Dabs.Select(dab => new DabView(dab.Amount, ColourView.From(dab.Colour)))]))
-            : Trouble.NotFound();
+            : ApiProblem.NotFound();
 }

@@ -1,5 +1,5 @@
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Cabinet;
 
@@ -7,13 +7,13 @@ namespace YoungTinge.Web.Cabinet;
 public static class RemoveMaterial
 {
     public static void Map(RouteGroupBuilder api) => api.MapDelete("/materials/{id}", Handle)
-        .WithName("removeMaterial").Produces(204).Fails(404, 409, 503);
+        .WithName("removeMaterial").Produces(204).ProducesProblems(404, 409, 503);
 
     private static async Task<IResult> Handle(string id, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
         await cabinet.RemoveAsync(await studio.IdAsync(cancel), id, cancel) switch
         {
             RemoveMaterialResult.Removed => TypedResults.NoContent(),
-            RemoveMaterialResult.InUse => Trouble.Result(StatusCodes.Status409Conflict, TroubleCode.InUse),
-            _ => Trouble.NotFound(),
+            RemoveMaterialResult.InUse => ApiProblem.Result(StatusCodes.Status409Conflict, ApiProblemCode.InUse),
+            _ => ApiProblem.NotFound(),
         };
 }

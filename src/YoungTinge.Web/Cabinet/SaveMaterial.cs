@@ -1,7 +1,7 @@
 using System.Text.Json;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Cabinet;
 
@@ -14,26 +14,26 @@ public static class SaveMaterial
     public sealed record Answer(string Id, int Version);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/materials", Handle)
-        .WithName("saveMaterial").Produces<Answer>().Fails(404, 412, 422, 503);
+        .WithName("saveMaterial").Produces<Answer>().ProducesProblems(404, 412, 422, 503);
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {
         if (MaterialRecordCheck.Problems(request.Sheet) is { Count: > 0 } problems)
-            return Trouble.NotPossible([.. problems.Select(problem => Problem(problem.Field, JsonNamingPolicy.CamelCase.ConvertName(problem.Code.ToString()), problem.Limit))]);
+            return ApiProblem.NotPossible([.. problems.Select(problem => Problem(problem.Field, JsonNamingPolicy.CamelCase.ConvertName(problem.Code.ToString()), problem.Limit))]);
         var studioId = await studio.IdAsync(cancel);
         var all = await cabinet.LoadAsync(studioId, cancel);
         if (request.Version > 0 && (request.Sheet.Id is not { } known || all.Find(known) is null))
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         // Plans that name it count on what it is.
         if (request.Version > 0 && MaterialKinds.Of(all.Find(request.Sheet.Id!)!) != request.Sheet.Kind)
-            return Trouble.NotPossible([Problem("kind", "kindFixed", null)]);
+            return ApiProblem.NotPossible([Problem("kind", "kindFixed", null)]);
         var id = request.Version > 0 ? request.Sheet.Id! : MaterialId.From(request.Sheet.Name, one => all.Find(one) is not null);
         var material = MaterialFromRecord.Convert(request.Sheet with { Id = id }, id);
         return await cabinet.SaveAsync(studioId, [new MaterialChange(material, request.Version)], cancel) switch
         {
             SaveMaterialsResult.Saved => TypedResults.Ok(new Answer(id, request.Version + 1)),
-            SaveMaterialsResult.NameTaken => Trouble.NotPossible([Problem("name", "nameTaken", null)]),
-            _ => Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere),
+            SaveMaterialsResult.NameTaken => ApiProblem.NotPossible([Problem("name", "nameTaken", null)]),
+            _ => ApiProblem.Result(StatusCodes.Status412PreconditionFailed, ApiProblemCode.ChangedElsewhere),
         };
     }
 

@@ -1,7 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Cabinet;
 
@@ -14,8 +14,8 @@ public static class StarterJars
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPost("/materials/starter", PutIn).WithName("putInStarterJars").Produces<Answer>().Fails(503);
-        api.MapDelete("/materials/starter", TakeOut).WithName("takeOutStarterJars").Produces<Answer>().Fails(503);
+        api.MapPost("/materials/starter", PutIn).WithName("putInStarterJars").Produces<Answer>().ProducesProblems(503);
+        api.MapDelete("/materials/starter", TakeOut).WithName("takeOutStarterJars").Produces<Answer>().ProducesProblems(503);
     }
 
     private static async Task<IResult> PutIn(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)

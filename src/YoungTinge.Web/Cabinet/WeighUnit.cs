@@ -1,5 +1,5 @@
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Cabinet;
 
@@ -9,7 +9,7 @@ public static class WeighUnit
     public sealed record Request(double TotalG, double Count);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/materials/weigh", Handle)
-        .WithName("weighUnit").Produces<UnitWeighing>().Fails(422);
+        .WithName("weighUnit").Produces<UnitWeighing>().ProducesProblems(422);
 
     private static IResult Handle(Request request)
     {
@@ -18,6 +18,6 @@ public static class WeighUnit
             problems.Add(new FieldProblem("totalG", "massOutOfRange", 1000, null));
         if (!(request.Count is >= 1 and <= UnitWeighing.MostWeighed) || request.Count != Math.Floor(request.Count))
             problems.Add(new FieldProblem("count", "weighedOutOfRange", UnitWeighing.MostWeighed, null));
-        return problems.Count > 0 ? Trouble.NotPossible(problems) : TypedResults.Ok(UnitWeighing.Together(request.TotalG, (int)request.Count));
+        return problems.Count > 0 ? ApiProblem.NotPossible(problems) : TypedResults.Ok(UnitWeighing.Together(request.TotalG, (int)request.Count));
     }
 }

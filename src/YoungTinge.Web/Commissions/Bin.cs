@@ -1,5 +1,5 @@
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Commissions;
 
@@ -12,15 +12,15 @@ public static class Bin
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapDelete("/commissions/{id:guid}", Remove(BinKind.Commission)).WithName("removeCommission").Produces(204).Fails(404, 503);
-        api.MapDelete("/flowers/{id:guid}", Remove(BinKind.Flower)).WithName("removeFlower").Produces(204).Fails(404, 503);
-        api.MapDelete("/pieces/{id:guid}", Remove(BinKind.Piece)).WithName("removePiece").Produces(204).Fails(404, 503);
-        api.MapGet("/bin", List).WithName("getBin").Produces<IReadOnlyList<EntryView>>().Fails(503);
-        api.MapPost("/bin/{id:guid}/give-back", GiveBack).WithName("giveBack").Produces(204).Fails(404, 503);
+        api.MapDelete("/commissions/{id:guid}", Remove(BinKind.Commission)).WithName("removeCommission").Produces(204).ProducesProblems(404, 503);
+        api.MapDelete("/flowers/{id:guid}", Remove(BinKind.Flower)).WithName("removeFlower").Produces(204).ProducesProblems(404, 503);
+        api.MapDelete("/pieces/{id:guid}", Remove(BinKind.Piece)).WithName("removePiece").Produces(204).ProducesProblems(404, 503);
+        api.MapGet("/bin", List).WithName("getBin").Produces<IReadOnlyList<EntryView>>().ProducesProblems(503);
+        api.MapPost("/bin/{id:guid}/give-back", GiveBack).WithName("giveBack").Produces(204).ProducesProblems(404, 503);
     }
 
     private static Func<Guid, CurrentStudio, BinStore, TimeProvider, CancellationToken, Task<IResult>> Remove(BinKind kind) => async (id, studio, bin, clock, cancel) =>
-        await bin.PutInAsync(await studio.IdAsync(cancel), kind, id, clock.GetUtcNow(), cancel) ? TypedResults.NoContent() : Trouble.NotFound();
+        await bin.PutInAsync(await studio.IdAsync(cancel), kind, id, clock.GetUtcNow(), cancel) ? TypedResults.NoContent() : ApiProblem.NotFound();
 
     private static async Task<IResult> List(CurrentStudio studio, BinStore bin, TimeProvider clock, CancellationToken cancel)
     {
@@ -30,5 +30,5 @@ public static class Bin
     }
 
     private static async Task<IResult> GiveBack(Guid id, CurrentStudio studio, BinStore bin, TimeProvider clock, CancellationToken cancel) =>
-        await bin.GiveBackAsync(await studio.IdAsync(cancel), id, clock.GetUtcNow(), cancel) ? TypedResults.NoContent() : Trouble.NotFound();
+        await bin.GiveBackAsync(await studio.IdAsync(cancel), id, clock.GetUtcNow(), cancel) ? TypedResults.NoContent() : ApiProblem.NotFound();
 }

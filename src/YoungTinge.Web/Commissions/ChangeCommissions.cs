@@ -1,6 +1,6 @@
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Commissions;
 
@@ -20,16 +20,16 @@ public static class ChangeCommissions
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPost("/commissions", Add).WithName("addCommission").Produces<Made>().Fails(422, 503);
-        api.MapPut("/commissions/{id:guid}", Save).WithName("saveCommission").Produces<Saved>().Fails(404, 412, 422, 428, 503);
-        api.MapPost("/commissions/{id:guid}/copy", CopyWhole).WithName("copyCommission").Produces<Made>().Fails(404, 422, 503);
-        api.MapPost("/flowers/{id:guid}/copy", CopyFlower).WithName("copyFlower").Produces<Made>().Fails(404, 422, 503);
+        api.MapPost("/commissions", Add).WithName("addCommission").Produces<Made>().ProducesProblems(422, 503);
+        api.MapPut("/commissions/{id:guid}", Save).WithName("saveCommission").Produces<Saved>().ProducesProblems(404, 412, 422, 428, 503);
+        api.MapPost("/commissions/{id:guid}/copy", CopyWhole).WithName("copyCommission").Produces<Made>().ProducesProblems(404, 422, 503);
+        api.MapPost("/flowers/{id:guid}/copy", CopyFlower).WithName("copyFlower").Produces<Made>().ProducesProblems(404, 422, 503);
     }
 
     private static async Task<IResult> Add(CommissionDetails request, CurrentStudio studio, CommissionStore commissions, CancellationToken cancel)
     {
         if (StudioRules.Of(request).Lines() is { Count: > 0 } problems)
-            return Trouble.NotPossible(problems);
+            return ApiProblem.NotPossible(problems);
         var id = Guid.CreateVersion7();
         await commissions.AddAsync(await studio.IdAsync(cancel), id, Trimmed(request), cancel);
         return TypedResults.Ok(new Made(id));
@@ -41,10 +41,10 @@ public static class ChangeCommissions
         if (IfMatch.VersionOf(request) is not { } madeFrom)
             return IfMatch.Missing();
         if (StudioRules.Of(details).Lines() is { Count: > 0 } problems)
-            return Trouble.NotPossible(problems);
+            return ApiProblem.NotPossible(problems);
         var studioId = await studio.IdAsync(cancel);
         if (await commissions.SaveAsync(studioId, id, madeFrom, Trimmed(details), cancel) is not { } version)
-            return await commissions.FindAsync(studioId, id, cancel) is null ? Trouble.NotFound() : IfMatch.Changed();
+            return await commissions.FindAsync(studioId, id, cancel) is null ? ApiProblem.NotFound() : IfMatch.Changed();
         IfMatch.Tell(response, version);
         return TypedResults.Ok(new Saved(version));
     }
@@ -54,10 +54,10 @@ public static class ChangeCommissions
     {
         var studioId = await studio.IdAsync(cancel);
         if (await commissions.FindAsync(studioId, id, cancel) is not { } commission)
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         var details = Trimmed(commission.Details with { Name = request.Name, DueOn = request.DueOn, Status = CommissionStatus.Planned });
         if (StudioRules.Of(details).Lines() is { Count: > 0 } problems)
-            return Trouble.NotPossible(problems);
+            return ApiProblem.NotPossible(problems);
         var newId = Guid.CreateVersion7();
         var copied = new List<FlowerCopy>();
         foreach (var flower in (await commissions.ListAsync(studioId, cancel)).Flowers.Where(flower => flower.CommissionId == id))
@@ -76,13 +76,13 @@ public static class ChangeCommissions
         CancellationToken cancel)
     {
         if (StudioRules.OfName(request.Name).Lines() is { Count: > 0 } problems)
-            return Trouble.NotPossible(problems);
+            return ApiProblem.NotPossible(problems);
         var studioId = await studio.IdAsync(cancel);
         if (await commissions.FindFlowerAsync(studioId, id, cancel) is not var (_, flower))
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         if (await CopyOfAsync(studioId, flower, request.CommissionId, request.Name.Trim(), request.WithColours, pieces, cabinet, cancel) is not { } copy)
             return NoPaste();
-        return await copies.CopyAsync(studioId, null, [copy], cancel) ? TypedResults.Ok(new Made(copy.Flower.Id)) : Trouble.NotFound();
+        return await copies.CopyAsync(studioId, null, [copy], cancel) ? TypedResults.Ok(new Made(copy.Flower.Id)) : ApiProblem.NotFound();
     }
 
     /// <returns>Null if the copy is to begin as plain paste, and the cabinet has none.</returns>
@@ -96,7 +96,7 @@ public static class ChangeCommissions
         return new FlowerCopy(flower.Id, flower with { Id = Guid.CreateVersion7(), CommissionId = commissionId, Name = name }, [.. copied], WithPastePlans: withColours);
     }
 
-    private static IResult NoPaste() => Trouble.NotPossible([new FieldProblem("withColours", "noPaste", null, null)]);
+    private static IResult NoPaste() => ApiProblem.NotPossible([new FieldProblem("withColours", "noPaste", null, null)]);
 
     private static CommissionDetails Trimmed(CommissionDetails details) => details with
     {

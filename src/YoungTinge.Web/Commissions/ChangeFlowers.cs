@@ -1,7 +1,7 @@
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Commissions;
 
@@ -18,38 +18,38 @@ public static class ChangeFlowers
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPost("/commissions/{id:guid}/flowers", Add).WithName("addFlower").Produces<Made>().Fails(404, 422, 503);
-        api.MapPut("/flowers/{id:guid}", Save).WithName("saveFlower").Produces(204).Fails(404, 412, 422, 503);
+        api.MapPost("/commissions/{id:guid}/flowers", Add).WithName("addFlower").Produces<Made>().ProducesProblems(404, 422, 503);
+        api.MapPut("/flowers/{id:guid}", Save).WithName("saveFlower").Produces(204).ProducesProblems(404, 412, 422, 503);
     }
 
     private static async Task<IResult> Add(Guid id, NewFlower request, CurrentStudio studio, CommissionStore commissions, CabinetStore cabinet, CancellationToken cancel)
     {
         if (StudioRules.OfName(request.Name).Concat(StudioRules.OfCounts(request.Flowers, request.Buds)).Lines() is { Count: > 0 } problems)
-            return Trouble.NotPossible(problems);
+            return ApiProblem.NotPossible(problems);
         var studioId = await studio.IdAsync(cancel);
         var materials = await cabinet.LoadAsync(studioId, cancel);
         var pieces = new List<(Guid, Piece, PiecePlan)>();
         var begin = request.FromLibrary is { } fromLibrary ? FlowerLibrary.Find(fromLibrary) : null;
         if (request.FromLibrary is not null && begin is null)
-            return Trouble.NotPossible([new FieldProblem("fromLibrary", "unknownWord", null, null)]);
+            return ApiProblem.NotPossible([new FieldProblem("fromLibrary", "unknownWord", null, null)]);
         foreach (var piece in begin?.Pieces ?? [])
         {
             if (NewPlan.For(piece.Colouring, materials) is not { } plan)
-                return Trouble.NotPossible([new FieldProblem("fromLibrary", "noPaste", null, null)]);
+                return ApiProblem.NotPossible([new FieldProblem("fromLibrary", "noPaste", null, null)]);
             pieces.Add((Guid.CreateVersion7(), piece.Piece, plan));
         }
 
         var flower = new Flower(Guid.CreateVersion7(), id, request.Name.Trim(), request.Flowers, request.Buds, request.MustBeEdible);
-        return await commissions.AddFlowerAsync(studioId, flower, pieces, cancel) ? TypedResults.Ok(new Made(flower.Id)) : Trouble.NotFound();
+        return await commissions.AddFlowerAsync(studioId, flower, pieces, cancel) ? TypedResults.Ok(new Made(flower.Id)) : ApiProblem.NotFound();
     }
 
     private static async Task<IResult> Save(Guid id, Change change, CurrentStudio studio, CommissionStore commissions, CancellationToken cancel)
     {
         if (StudioRules.OfName(change.Name).Lines() is { Count: > 0 } problems)
-            return Trouble.NotPossible(problems);
+            return ApiProblem.NotPossible(problems);
         var studioId = await studio.IdAsync(cancel);
         if (await commissions.FindFlowerAsync(studioId, id, cancel) is not var (_, flower))
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         var was = flower with { Name = change.WasName, MustBeEdible = change.WasMustBeEdible };
         return await commissions.SaveFlowerAsync(studioId, was, change.Name.Trim(), change.MustBeEdible, cancel)
             ? TypedResults.NoContent()

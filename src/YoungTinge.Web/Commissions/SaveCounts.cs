@@ -1,5 +1,5 @@
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Commissions;
 
@@ -10,15 +10,15 @@ public static class SaveCounts
     public sealed record Request(int Flowers, int Buds, int WasFlowers, int WasBuds);
 
     public static void Map(RouteGroupBuilder api) => api.MapPut("/flowers/{id:guid}/counts", Handle)
-        .WithName("saveCounts").Produces(204).Fails(404, 412, 422, 503);
+        .WithName("saveCounts").Produces(204).ProducesProblems(404, 412, 422, 503);
 
     private static async Task<IResult> Handle(Guid id, Request request, CurrentStudio studio, CommissionStore commissions, CancellationToken cancel)
     {
         if (StudioRules.OfCounts(request.Flowers, request.Buds).Lines() is { Count: > 0 } problems)
-            return Trouble.NotPossible(problems);
+            return ApiProblem.NotPossible(problems);
         var studioId = await studio.IdAsync(cancel);
         if (await commissions.FindFlowerAsync(studioId, id, cancel) is not var (_, flower))
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         var was = flower with { Flowers = request.WasFlowers, Buds = request.WasBuds };
         return await commissions.SaveCountsAsync(studioId, was, request.Flowers, request.Buds, cancel)
             ? TypedResults.NoContent()

@@ -2,11 +2,8 @@ using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Work;
 using YoungTinge.Store;
-using YoungTinge.Web.Commissions;
-using YoungTinge.Web.Computing;
-using YoungTinge.Web.Flowers;
-using YoungTinge.Web.Hosting;
-using YoungTinge.Web.Mixing;
+using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.DustDay;
 
@@ -27,7 +24,7 @@ public static class GetDustDay
     public sealed record Answer(CommissionView Commission, IReadOnlyList<PassView> Passes, double Minutes, int BrushChanges);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/commissions/{id:guid}/dust-day", Handle)
-        .KeepsAnswer().WithName("getDustDay").Produces<Answer>().Fails(404, 503);
+        .KeepsAnswer().WithName("getDustDay").Produces<Answer>().ProducesProblems(404, 503);
 
     private static async Task<IResult> Handle(
         Guid id, QueryWord<Dusting>? dusting, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, RunSheetStore ticks, TimeProvider clock, CancellationToken cancel)
@@ -35,7 +32,7 @@ public static class GetDustDay
         var current = await studio.GetAsync(cancel);
         var (all, flowers) = await commissions.ListAsync(current.Id, cancel);
         if (all.FirstOrDefault(one => one.Id == id) is not { } commission)
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         var materials = await cabinet.LoadAsync(current.Id, cancel);
         var names = flowers.Where(flower => flower.CommissionId == id).ToDictionary(flower => flower.Id, flower => flower.Name);
         var planned = (await pieces.ListAsync(current.Id, null, cancel)).Where(piece => names.ContainsKey(piece.FlowerId) && piece.Parts > 0).ToDictionary(piece => piece.Id);
@@ -61,7 +58,7 @@ public static class GetDustDay
         ColourView? Pot(CoatPass pass)
         {
             var use = pass.Uses[0];
-            return PreviewPlan.PotOf(planned[use.PieceId].Plan.Coats.First(coat => coat.Id == use.CoatId), materials);
+            return ColourView.OfPot(planned[use.PieceId].Plan.Coats.First(coat => coat.Id == use.CoatId), materials);
         }
     }
 }

@@ -1,8 +1,8 @@
 using System.Text.Json;
 using YoungTinge.Store;
 using YoungTinge.Store.Archives;
-using YoungTinge.Web.Computing;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Files;
 
@@ -14,12 +14,12 @@ public static class Archive
     public static void Map(RouteGroupBuilder api)
     {
         var files = api.MapGroup("/files");
-        files.MapGet("/studio.zip", Write).WithName("getStudioArchive").Produces(200, contentType: "application/zip").Fails(503);
-        files.MapPost("/studio", Restore).TakesAnyFile().WithName("restoreStudio").Produces<Answer>().Fails(422, 503);
-        files.MapPost("/studio/preview", Preview).TakesFile(ArchiveHead.Bytes).WithName("previewStudio").Produces<Answer>().Fails(413, 422);
+        files.MapGet("/studio.zip", Write).WithName("getStudioArchive").Produces(200, contentType: "application/zip").ProducesProblems(503);
+        files.MapPost("/studio", Restore).TakesAnyFile().WithName("restoreStudio").Produces<Answer>().ProducesProblems(422, 503);
+        files.MapPost("/studio/preview", Preview).TakesFile(ArchiveHead.Bytes).WithName("previewStudio").Produces<Answer>().ProducesProblems(413, 422);
         files.MapGet("/studio/replaced", async (ArchiveStore archive, CancellationToken cancel) => TypedResults.Ok(await archive.ListReplacedAsync(cancel)))
-            .WithName("listReplacedStudios").Produces<IReadOnlyList<ReplacedStudio>>().Fails(503);
-        files.MapPost("/studio/replaced/{state:int}", BringBack).WithName("bringBackStudio").Produces<Answer>().Fails(404, 422, 503);
+            .WithName("listReplacedStudios").Produces<IReadOnlyList<ReplacedStudio>>().ProducesProblems(503);
+        files.MapPost("/studio/replaced/{state:int}", BringBack).WithName("bringBackStudio").Produces<Answer>().ProducesProblems(404, 422, 503);
     }
 
     private static async Task<IResult> Write(CurrentStudio studio, ArchiveStore archive, CancellationToken cancel)
@@ -53,12 +53,12 @@ public static class Archive
     }
 
     private static async Task<IResult> BringBack(int state, StudioStore studios, ArchiveStore archive, CancellationToken cancel) =>
-        await archive.BringBackAsync((await studios.FindFirstAsync(cancel))?.Id, state, cancel) is { } result ? Answered(result) : Trouble.NotFound();
+        await archive.BringBackAsync((await studios.FindFirstAsync(cancel))?.Id, state, cancel) is { } result ? Answered(result) : ApiProblem.NotFound();
 
     private static IResult Answered(RestoreResult result) => result switch
     {
         RestoreResult.Restored restored => TypedResults.Ok(new Answer(restored.Name)),
-        RestoreResult.Refused refused => Trouble.NotPossible(
+        RestoreResult.Refused refused => ApiProblem.NotPossible(
             [new FieldProblem(refused.Table ?? "file", JsonNamingPolicy.CamelCase.ConvertName($"Archive{refused.Problem}"), null, null)]),
         _ => throw new InvalidOperationException("An archive is restored or refused."),
     };

@@ -1,18 +1,16 @@
-using System.Text;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Files;
 using YoungTinge.Files.Spectra;
 using YoungTinge.Files.Tables;
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Files;
 
 /// <summary>The studio's own data as open files.</summary>
 public static class Downloads
 {
-    private const string CsvType = "text/csv";
     private const string Json = "application/json";
     private const int MostEntries = 100_000;
 
@@ -20,30 +18,24 @@ public static class Downloads
     {
         var files = api.MapGroup("/files");
         files.MapGet("/cabinet.csv", async (CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
-            File(CabinetTable.WriteCsv((await LoadAsync(studio, cabinet, cancel)).All), CsvType, "cabinet.csv")).Named("getCabinetCsv", CsvType);
+            TextDownload.Of(CabinetTable.WriteCsv((await LoadAsync(studio, cabinet, cancel)).All), TextDownload.Csv, "cabinet.csv")).Named("getCabinetCsv", TextDownload.Csv);
         files.MapGet("/cabinet.json", async (CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
-            File(CabinetTable.WriteJson((await LoadAsync(studio, cabinet, cancel)).All), Json, "cabinet.json")).Named("getCabinetJson", Json);
-        files.MapGet("/cabinet-template.csv", () => File(CabinetTable.Template(), CsvType, "cabinet-template.csv")).Named("getCabinetTemplate", CsvType);
-        files.MapGet("/cabinet.schema.json", () => File(OpenJson.SchemaOf<CabinetFile>("Young Tinge cabinet"), Json, "cabinet.schema.json")).Named("getCabinetSchema", Json);
+            TextDownload.Of(CabinetTable.WriteJson((await LoadAsync(studio, cabinet, cancel)).All), Json, "cabinet.json")).Named("getCabinetJson", Json);
+        files.MapGet("/cabinet-template.csv", () => TextDownload.Of(CabinetTable.Template(), TextDownload.Csv, "cabinet-template.csv")).Named("getCabinetTemplate", TextDownload.Csv);
+        files.MapGet("/cabinet.schema.json", () => TextDownload.Of(OpenJson.SchemaOf<CabinetFile>("Young Tinge cabinet"), Json, "cabinet.schema.json")).Named("getCabinetSchema", Json);
         files.MapGet("/logbook.csv", async (CurrentStudio studio, LogbookStore logbook, CancellationToken cancel) =>
-            File(LogTable.WriteCsv(await RowsAsync(studio, logbook, cancel)), CsvType, "logbook.csv")).Named("getLogbookCsv", CsvType);
+            TextDownload.Of(LogTable.WriteCsv(await RowsAsync(studio, logbook, cancel)), TextDownload.Csv, "logbook.csv")).Named("getLogbookCsv", TextDownload.Csv);
         files.MapGet("/logbook.json", async (CurrentStudio studio, LogbookStore logbook, CancellationToken cancel) =>
-            File(LogTable.WriteJson(await RowsAsync(studio, logbook, cancel)), Json, "logbook.json")).Named("getLogbookJson", Json);
-        files.MapGet("/logbook-template.csv", () => File(LogTable.Template(), CsvType, "logbook-template.csv")).Named("getLogbookTemplate", CsvType);
-        files.MapGet("/logbook.schema.json", () => File(OpenJson.SchemaOf<LogFile>("Young Tinge logbook"), Json, "logbook.schema.json")).Named("getLogbookSchema", Json);
+            TextDownload.Of(LogTable.WriteJson(await RowsAsync(studio, logbook, cancel)), Json, "logbook.json")).Named("getLogbookJson", Json);
+        files.MapGet("/logbook-template.csv", () => TextDownload.Of(LogTable.Template(), TextDownload.Csv, "logbook-template.csv")).Named("getLogbookTemplate", TextDownload.Csv);
+        files.MapGet("/logbook.schema.json", () => TextDownload.Of(OpenJson.SchemaOf<LogFile>("Young Tinge logbook"), Json, "logbook.schema.json")).Named("getLogbookSchema", Json);
         files.MapGet("/spectra.txt", async (CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
-            File(SpectralReadings.Write(Readings(await LoadAsync(studio, cabinet, cancel))), "text/plain", "spectra.txt")).Named("getSpectra", "text/plain");
+            TextDownload.Of(SpectralReadings.Write(Readings(await LoadAsync(studio, cabinet, cancel))), "text/plain", "spectra.txt")).Named("getSpectra", "text/plain");
     }
 
-    private static void Named(this RouteHandlerBuilder route, string name, string type) => route.WithName(name).Produces(200, contentType: type).Fails(503);
+    private static void Named(this RouteHandlerBuilder route, string name, string type) => route.WithName(name).Produces(200, contentType: type).ProducesProblems(503);
 
     private static async Task<Materials> LoadAsync(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) => await cabinet.LoadAsync(await studio.IdAsync(cancel), cancel);
-
-    internal static IResult Csv(string text, string name) => File(text, CsvType, name);
-
-    // With a mark of its encoding, for spreadsheets that would guess another.
-    private static IResult File(string text, string type, string name) =>
-        TypedResults.File([.. type == CsvType ? Encoding.UTF8.Preamble : [], .. Encoding.UTF8.GetBytes(text)], type, name);
 
     private static async Task<IReadOnlyList<LogRow>> RowsAsync(CurrentStudio studio, LogbookStore logbook, CancellationToken cancel) =>
         [.. (await logbook.ListAsync(await studio.IdAsync(cancel), null, MostEntries, cancel)).Select(LogRows.From)];

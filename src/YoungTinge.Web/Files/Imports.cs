@@ -4,9 +4,7 @@ using YoungTinge.Core.Flowers;
 using YoungTinge.Files.Spectra;
 using YoungTinge.Files.Tables;
 using YoungTinge.Store;
-using YoungTinge.Web.Cabinet;
-using YoungTinge.Web.Hosting;
-using YoungTinge.Web.Mixing;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Files;
 
@@ -34,11 +32,11 @@ public static class Imports
     public static void Map(RouteGroupBuilder api)
     {
         var files = api.MapGroup("/files");
-        files.MapPost("/cabinet/preview", PreviewCabinet).TakesFile(LargestFile).WithName("previewCabinet").Produces<Preview>().Fails(413, 503);
-        files.MapPost("/cabinet", TakeCabinet).TakesFile(LargestFile).WithName("takeCabinet").Produces<Answer>().Fails(412, 413, 422, 503);
-        files.MapPost("/logbook/preview", PreviewLogbook).TakesFile(LargestFile).WithName("previewLogbook").Produces<Preview>().Fails(413, 503);
-        files.MapPost("/logbook", TakeLogbook).TakesFile(LargestFile).WithName("takeLogbook").Produces<Answer>().Fails(413, 422, 503);
-        files.MapPost("/spectra/read", ReadSpectra).TakesFile(SpectralReadings.LargestBytes + 1024).WithName("readSpectra").Produces<IReadOnlyList<ReadingView>>().Fails(413, 422);
+        files.MapPost("/cabinet/preview", PreviewCabinet).TakesFile(LargestFile).WithName("previewCabinet").Produces<Preview>().ProducesProblems(413, 503);
+        files.MapPost("/cabinet", TakeCabinet).TakesFile(LargestFile).WithName("takeCabinet").Produces<Answer>().ProducesProblems(412, 413, 422, 503);
+        files.MapPost("/logbook/preview", PreviewLogbook).TakesFile(LargestFile).WithName("previewLogbook").Produces<Preview>().ProducesProblems(413, 503);
+        files.MapPost("/logbook", TakeLogbook).TakesFile(LargestFile).WithName("takeLogbook").Produces<Answer>().ProducesProblems(413, 422, 503);
+        files.MapPost("/spectra/read", ReadSpectra).TakesFile(SpectralReadings.LargestBytes + 1024).WithName("readSpectra").Produces<IReadOnlyList<ReadingView>>().ProducesProblems(413, 422);
     }
 
     private static async Task<IResult> PreviewCabinet(HttpRequest request, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
@@ -51,7 +49,7 @@ public static class Imports
     {
         var (current, kept, result) = await ReadCabinetAsync(request, studio, cabinet, cancel);
         if (state != current)
-            return Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere);
+            return ApiProblem.Result(StatusCodes.Status412PreconditionFailed, ApiProblemCode.ChangedElsewhere);
         if (Whole(result) is not { } lines)
             return Refused();
         var versions = kept.ToDictionary(one => one.Material.Id, one => one.Version);
@@ -59,7 +57,7 @@ public static class Imports
             .Select(line => new MaterialChange(line.Value!, versions.GetValueOrDefault(line.Value!.Id))).ToList();
         return await cabinet.SaveAsync(await studio.IdAsync(cancel), changes, cancel) is SaveMaterialsResult.Saved
             ? TypedResults.Ok(new Answer(lines.Count(line => line.State == LineState.New), lines.Count(line => line.State == LineState.Changed)))
-            : Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere);
+            : ApiProblem.Result(StatusCodes.Status412PreconditionFailed, ApiProblemCode.ChangedElsewhere);
     }
 
     private static async Task<IResult> PreviewLogbook(
@@ -79,7 +77,7 @@ public static class Imports
     private static async Task<IResult> ReadSpectra(HttpRequest request, CancellationToken cancel) => SpectralReadings.Read(await request.ReadFileAsync(cancel)) is { } readings
         ? TypedResults.Ok<IReadOnlyList<ReadingView>>([.. readings.Select(one => new ReadingView(
             one.Name, one.Amount, one.Reflectance.Values.ToArray(), ColourView.From(Illuminant.D65.LabOf(one.Reflectance))))])
-        : Trouble.NotPossible([new FieldProblem("file", "notSpectra", SpectralReadings.MostReadings, null)]);
+        : ApiProblem.NotPossible([new FieldProblem("file", "notSpectra", SpectralReadings.MostReadings, null)]);
 
     private static async Task<(string State, IReadOnlyList<KeptMaterial> Kept, TableResult<Material> Result)> ReadCabinetAsync(
         HttpRequest request, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
@@ -110,7 +108,7 @@ public static class Imports
     private static IReadOnlyList<Line<T>>? Whole<T>(TableResult<T> result) where T : class =>
         result is TableResult<T>.Read { Lines: var lines } && lines.All(line => line.State != LineState.Bad) ? lines : null;
 
-    private static IResult Refused() => Trouble.NotPossible([new FieldProblem("file", "linesBad", null, null)]);
+    private static IResult Refused() => ApiProblem.NotPossible([new FieldProblem("file", "linesBad", null, null)]);
 
     private static bool IsJson(byte[] file) => file.SkipWhile(one => one is (byte)' ' or (byte)'\n' or (byte)'\r' or (byte)'\t' or 0xEF or 0xBB or 0xBF).FirstOrDefault() == (byte)'{';
 

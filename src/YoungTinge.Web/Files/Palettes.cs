@@ -3,8 +3,7 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Files.Palettes;
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
-using YoungTinge.Web.Mixing;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Files;
 
@@ -17,23 +16,23 @@ public static class Palettes
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPost("/palettes/read", Read).TakesFile(Palette.LargestBytes + 1024).WithName("readPalette").Produces<Answer>().Fails(413, 422);
+        api.MapPost("/palettes/read", Read).TakesFile(Palette.LargestBytes + 1024).WithName("readPalette").Produces<Answer>().ProducesProblems(413, 422);
         api.MapGet("/flowers/{id:guid}/palette.gpl", (Guid id, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CancellationToken cancel) =>
-            Write(id, "gpl", "text/plain", GplPalette.Write, studio, commissions, pieces, cancel)).WithName("getPaletteGpl").Produces(200, contentType: "text/plain").Fails(404, 503);
+            Write(id, "gpl", "text/plain", GplPalette.Write, studio, commissions, pieces, cancel)).WithName("getPaletteGpl").Produces(200, contentType: "text/plain").ProducesProblems(404, 503);
         api.MapGet("/flowers/{id:guid}/palette.svg", (Guid id, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CancellationToken cancel) =>
-            Write(id, "svg", "image/svg+xml", SvgPalette.Write, studio, commissions, pieces, cancel)).WithName("getPaletteSvg").Produces(200, contentType: "image/svg+xml").Fails(404, 503);
+            Write(id, "svg", "image/svg+xml", SvgPalette.Write, studio, commissions, pieces, cancel)).WithName("getPaletteSvg").Produces(200, contentType: "image/svg+xml").ProducesProblems(404, 503);
     }
 
     private static async Task<IResult> Read(HttpRequest request, CancellationToken cancel) => Palette.Read(await request.ReadFileAsync(cancel)) is { } palette
         ? TypedResults.Ok(new Answer(palette.Name, [.. palette.Colours.Select(one => new ColourAnswer(one.Name, ColourView.From(Illuminant.D65.LabOf(one.Colour))))]))
-        : Trouble.NotPossible([new FieldProblem("file", "notAPalette", null, null)]);
+        : ApiProblem.NotPossible([new FieldProblem("file", "notAPalette", null, null)]);
 
     private static async Task<IResult> Write(
         Guid id, string ending, string type, Func<Palette, string> write, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CancellationToken cancel)
     {
         var studioId = await studio.IdAsync(cancel);
         if (await commissions.FindFlowerAsync(studioId, id, cancel) is not var (_, flower))
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         var colours = (await pieces.ListAsync(studioId, id, cancel)).SelectMany(piece => piece.Plan.Targets.OrderBy(target => target.Key)
             .Select(target => new PaletteColour($"{piece.Piece.Name}, {target.Key.ToString().ToLowerInvariant()}", ScreenColour.From(target.Value.Colour, Illuminant.D65))));
         var text = write(new Palette(flower.Name, [.. colours]));

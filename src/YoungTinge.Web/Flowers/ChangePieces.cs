@@ -2,7 +2,7 @@ using System.Text.Json;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Flowers;
 
@@ -24,9 +24,9 @@ public static class ChangePieces
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPost("/flowers/{id:guid}/pieces", Add).WithName("addPiece").Produces<Made>().Fails(404, 422, 503);
-        api.MapPut("/pieces/{id:guid}", Save).WithName("savePiece").Produces<Saved>().Fails(404, 412, 422, 428, 503);
-        api.MapPut("/flowers/{id:guid}/pieces/order", Arrange).WithName("orderPieces").Produces(204).Fails(412, 422, 503);
+        api.MapPost("/flowers/{id:guid}/pieces", Add).WithName("addPiece").Produces<Made>().ProducesProblems(404, 422, 503);
+        api.MapPut("/pieces/{id:guid}", Save).WithName("savePiece").Produces<Saved>().ProducesProblems(404, 412, 422, 428, 503);
+        api.MapPut("/flowers/{id:guid}/pieces/order", Arrange).WithName("orderPieces").Produces(204).ProducesProblems(412, 422, 503);
     }
 
     /// <param name="sure">What is asked about is so.</param>
@@ -37,21 +37,21 @@ public static class ChangePieces
         Guid id, NewPiece request, bool? sure, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
     {
         if (Problems(request.Piece, sure) is { Count: > 0 } problems)
-            return Trouble.NotPossible(problems);
+            return ApiProblem.NotPossible(problems);
         var studioId = await studio.IdAsync(cancel);
         if (await commissions.FindFlowerAsync(studioId, id, cancel) is null)
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         var plan = request.PlanOf is { } other
             ? (await pieces.FindAsync(studioId, other, cancel))?.Plan
             : NewPlan.For(request.Colouring, await cabinet.LoadAsync(studioId, cancel));
         if (plan is null)
-            return request.PlanOf is null ? Trouble.NotPossible([new FieldProblem("piece", "noPaste", null, null)]) : Trouble.NotFound();
+            return request.PlanOf is null ? ApiProblem.NotPossible([new FieldProblem("piece", "noPaste", null, null)]) : ApiProblem.NotFound();
         var pieceId = Guid.CreateVersion7();
         return await pieces.AddAsync(studioId, id, pieceId, request.Piece, plan, cancel) switch
         {
             AddPieceResult.Added => TypedResults.Ok(new Made(pieceId)),
-            AddPieceResult.TooMany => Trouble.NotPossible([new FieldProblem("piece", "tooManyPieces", PieceCheck.MostKinds, null)]),
-            _ => Trouble.NotFound(),
+            AddPieceResult.TooMany => ApiProblem.NotPossible([new FieldProblem("piece", "tooManyPieces", PieceCheck.MostKinds, null)]),
+            _ => ApiProblem.NotFound(),
         };
     }
 
@@ -60,7 +60,7 @@ public static class ChangePieces
         if (IfMatch.VersionOf(request) is not { } madeFrom)
             return IfMatch.Missing();
         if (Problems(piece, sure) is { Count: > 0 } problems)
-            return Trouble.NotPossible(problems);
+            return ApiProblem.NotPossible(problems);
         switch (await pieces.SavePieceAsync(await studio.IdAsync(cancel), id, madeFrom, piece, cancel))
         {
             case true:
@@ -69,14 +69,14 @@ public static class ChangePieces
             case false:
                 return IfMatch.Changed();
             default:
-                return Trouble.NotFound();
+                return ApiProblem.NotFound();
         }
     }
 
     private static async Task<IResult> Arrange(Guid id, Order order, CurrentStudio studio, PieceStore pieces, CancellationToken cancel)
     {
         if (order.PieceIds.Count > PieceCheck.MostKinds || order.PieceIds.Distinct().Count() != order.PieceIds.Count)
-            return Trouble.NotPossible([new FieldProblem("pieceIds", "tooManyPieces", PieceCheck.MostKinds, null)]);
+            return ApiProblem.NotPossible([new FieldProblem("pieceIds", "tooManyPieces", PieceCheck.MostKinds, null)]);
         return await pieces.OrderAsync(await studio.IdAsync(cancel), id, order.PieceIds, order.WasPieceIds, cancel)
             ? TypedResults.NoContent()
             : IfMatch.Changed();

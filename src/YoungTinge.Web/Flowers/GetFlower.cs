@@ -1,7 +1,6 @@
 using YoungTinge.Store;
-using YoungTinge.Web.Commissions;
-using YoungTinge.Web.Computing;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Flowers;
 
@@ -11,14 +10,14 @@ public static class GetFlower
     public sealed record Answer(Guid Id, string Name, int Flowers, int Buds, bool MustBeEdible, CommissionView Commission, IReadOnlyList<PieceView> Pieces);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/flowers/{id:guid}", Handle)
-        .KeepsAnswer().WithName("getFlower").Produces<Answer>().Fails(404, 503);
+        .KeepsAnswer().WithName("getFlower").Produces<Answer>().ProducesProblems(404, 503);
 
     private static async Task<IResult> Handle(
         Guid id, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, TimeProvider clock, CancellationToken cancel)
     {
         var current = await studio.GetAsync(cancel);
         if (await commissions.FindFlowerAsync(current.Id, id, cancel) is not var (commission, flower))
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         var materials = await cabinet.LoadAsync(current.Id, cancel);
         var planned = await pieces.ListAsync(current.Id, id, cancel);
         return TypedResults.Ok(new Answer(

@@ -1,6 +1,6 @@
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
-using YoungTinge.Web.Mixing;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Flowers;
 

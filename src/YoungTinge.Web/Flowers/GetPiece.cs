@@ -1,7 +1,7 @@
 using Microsoft.Net.Http.Headers;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Flowers;
 
@@ -11,14 +11,14 @@ public static class GetPiece
     public sealed record Answer(PieceView Piece, PiecePlan Plan, int Version);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/pieces/{id:guid}", Handle)
-        .WithName("getPiece").Produces<Answer>().Fails(404, 503);
+        .WithName("getPiece").Produces<Answer>().ProducesProblems(404, 503);
 
     private static async Task<IResult> Handle(
         Guid id, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, HttpResponse response, CancellationToken cancel)
     {
         var studioId = await studio.IdAsync(cancel);
         if (await pieces.FindAsync(studioId, id, cancel) is not { } piece)
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         response.Headers.ETag = new EntityTagHeaderValue($"\"{piece.Version}\"").ToString();
         return TypedResults.Ok(new Answer(PieceView.From(piece, await cabinet.LoadAsync(studioId, cancel)), piece.Plan, piece.Version));
     }

@@ -1,8 +1,7 @@
 using YoungTinge.Core.Work;
 using YoungTinge.Store;
-using YoungTinge.Web.Commissions;
-using YoungTinge.Web.Computing;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Flowers;
 
@@ -18,7 +17,7 @@ public static class GetRunSheet
         Guid FlowerId, string FlowerName, CommissionView Commission, PieceView Piece, int PlanVersion, IReadOnlyList<StepView> Steps);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/pieces/{id:guid}/run-sheet", Handle)
-        .KeepsAnswer().WithName("getRunSheet").Produces<Answer>().Fails(404, 503);
+        .KeepsAnswer().WithName("getRunSheet").Produces<Answer>().ProducesProblems(404, 503);
 
     private static async Task<IResult> Handle(
         Guid id, CurrentStudio studio, PieceStore pieces, CommissionStore commissions, CabinetStore cabinet, RunSheetStore ticks, TimeProvider clock, CancellationToken cancel)
@@ -26,7 +25,7 @@ public static class GetRunSheet
         var current = await studio.GetAsync(cancel);
         if (await pieces.FindAsync(current.Id, id, cancel) is not { } planned
             || await commissions.FindFlowerAsync(current.Id, planned.FlowerId, cancel) is not var (commission, flower))
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         var materials = await cabinet.LoadAsync(current.Id, cancel);
         var done = (await ticks.ListAsync(id, cancel)).ToDictionary(tick => tick.StepKey);
         var steps = RunSheet.For(planned.Plan, planned.Piece, planned.Parts, materials);

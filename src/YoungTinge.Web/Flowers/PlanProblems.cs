@@ -2,7 +2,7 @@ using System.Text.Json;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Coats.Model;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Flowers;
 

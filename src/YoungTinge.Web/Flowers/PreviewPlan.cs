@@ -7,8 +7,7 @@ using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Work;
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
-using YoungTinge.Web.Mixing;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Flowers;
 
@@ -48,7 +47,7 @@ public static class PreviewPlan
         IReadOnlyList<NamedLoad> Loads);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/pieces/{id:guid}/preview", Handle)
-        .WithName("previewPlan").Produces<Answer>().Fails(404, 422, 503);
+        .WithName("previewPlan").Produces<Answer>().ProducesProblems(404, 422, 503);
 
     /// <param name="light">That the pictures are seen under; daylight by default. Zones are always judged under daylight.</param>
     /// <param name="shown">How many coats lie in the pictures; all by default.</param>
@@ -56,10 +55,10 @@ public static class PreviewPlan
     {
         var studioId = await studio.IdAsync(cancel);
         if (await pieces.FindAsync(studioId, id, cancel) is not { } planned)
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         var materials = await cabinet.LoadAsync(studioId, cancel);
         return PlanProblems.Of(plan, materials) is { Count: > 0 } problems
-            ? Trouble.NotPossible(problems)
+            ? ApiProblem.NotPossible(problems)
             : TypedResults.Ok(Compute(plan, planned, Lights.Of((light ?? default).Value), shown ?? int.MaxValue, materials));
     }
 
@@ -102,26 +101,12 @@ public static class PreviewPlan
 
     private static FieldView View(ColourField field) => new(field.Columns, field.Rows, Convert.ToBase64String(field.Rgb));
 
-    /// <summary>A coat's own colour; null for steam and a clear glaze.</summary>
-    internal static ColourView? PotOf(Coat coat, Materials materials)
-    {
-        Lab? pot = coat switch
-        {
-            DustCoat dust => SwatchColour.OfDust(DustMix.OpticsOf(dust.Mix, materials), materials),
-            WashCoat wash => SwatchColour.OfWash(CoatStack.LayerOf(wash, materials), materials),
-            GlazeCoat { Tint: { } tint } => SwatchColour.OfDust(DustMix.OpticsOf(tint.Mix, materials), materials),
-            PollenCoat pollen => SwatchColour.Of(materials.Get<Crumb>(pollen.CrumbId), materials),
-            _ => null,
-        };
-        return pot is { } colour ? ColourView.From(colour) : null;
-    }
-
     private static CoatView View(Coat coat, PieceShape shape, int pieces, Materials materials)
     {
         var dust = coat as DustCoat;
         var amount = CoatAmounts.Of(coat, shape, pieces, materials);
         return new CoatView(
-            coat.Id, dust is null ? null : DustMix.MainOf(dust.Mix, materials), dust is null ? null : DustLoad.Nearest(dust.LoadMgPerCm2), PotOf(coat, materials),
+            coat.Id, dust is null ? null : DustMix.MainOf(dust.Mix, materials), dust is null ? null : DustLoad.Nearest(dust.LoadMgPerCm2), ColourView.OfPot(coat, materials),
             amount.Powders, amount.Ml);
     }
 }

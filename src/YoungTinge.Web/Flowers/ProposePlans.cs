@@ -5,9 +5,8 @@ using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Numerics;
 using YoungTinge.Store;
-using YoungTinge.Web.Computing;
-using YoungTinge.Web.Hosting;
-using YoungTinge.Web.Mixing;
+using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Flowers;
 
@@ -29,18 +28,18 @@ public static class ProposePlans
     public sealed record Answer(IReadOnlyList<ProposalView> Proposals, double ReachedDeltaE);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/pieces/{id:guid}/proposals", Handle)
-        .WithName("proposePlans").Produces<Answer>().Fails(404, 422, 503);
+        .WithName("proposePlans").Produces<Answer>().ProducesProblems(404, 422, 503);
 
     private static async Task<IResult> Handle(
         Guid id, Request request, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, HttpContext context, CancellationToken cancel)
     {
         var studioId = await studio.IdAsync(cancel);
         if (await pieces.FindAsync(studioId, id, cancel) is not { } planned)
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         var materials = await cabinet.LoadAsync(studioId, cancel);
         if (PlanProblems.Of(request.Plan, materials) is { Count: > 0 } problems)
-            return Trouble.NotPossible(problems);
-        var planner = new CoatPlanner(request.Plan, planned.Piece, planned.Parts, materials, new PlannerRules(planned.Guests));
+            return ApiProblem.NotPossible(problems);
+        var planner = new CoatPlanner(request.Plan, planned.Piece, planned.Parts, materials, new PlannerRules(planned.Guests), Guid.CreateVersion7);
         return await LongWork.RunAsync(context, (progress, stop) =>
         {
             var approaches = Enum.GetValues<Approach>();

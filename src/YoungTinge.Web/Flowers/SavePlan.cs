@@ -1,6 +1,6 @@
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Flowers;
 
@@ -10,7 +10,7 @@ public static class SavePlan
     public sealed record Answer(int Version);
 
     public static void Map(RouteGroupBuilder api) => api.MapPut("/pieces/{id:guid}/plan", Handle)
-        .WithName("savePlan").Produces<Answer>().Fails(404, 412, 422, 428, 503);
+        .WithName("savePlan").Produces<Answer>().ProducesProblems(404, 412, 422, 428, 503);
 
     private static async Task<IResult> Handle(
         Guid id, PiecePlan plan, HttpRequest request, HttpResponse response, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
@@ -19,7 +19,7 @@ public static class SavePlan
             return IfMatch.Missing();
         var studioId = await studio.IdAsync(cancel);
         if (PlanProblems.Of(plan, await cabinet.LoadAsync(studioId, cancel)) is { Count: > 0 } problems)
-            return Trouble.NotPossible(problems);
+            return ApiProblem.NotPossible(problems);
         switch (await pieces.SavePlanAsync(studioId, id, madeFrom, plan, cancel))
         {
             case SavePlanResult.Saved saved:
@@ -28,7 +28,7 @@ public static class SavePlan
             case SavePlanResult.Changed:
                 return IfMatch.Changed();
             default:
-                return Trouble.NotFound();
+                return ApiProblem.NotFound();
         }
     }
 }

@@ -1,5 +1,5 @@
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Flowers;
 
@@ -13,17 +13,17 @@ public static class SaveSpares
     public sealed record Request(double SpareShare, double Was);
 
     public static void Map(RouteGroupBuilder api) => api.MapPut("/pieces/{id:guid}/spares", Handle)
-        .WithName("saveSpares").Produces(204).Fails(404, 412, 422, 503);
+        .WithName("saveSpares").Produces(204).ProducesProblems(404, 412, 422, 503);
 
     private static async Task<IResult> Handle(Guid id, Request request, CurrentStudio studio, PieceStore pieces, CancellationToken cancel)
     {
         if (request.SpareShare is not (>= 0 and <= Most))
-            return Trouble.NotPossible([new FieldProblem("spareShare", "sparesOutOfRange", 100 * Most, null)]);
+            return ApiProblem.NotPossible([new FieldProblem("spareShare", "sparesOutOfRange", 100 * Most, null)]);
         return await pieces.SaveSparesAsync(await studio.IdAsync(cancel), id, request.SpareShare, request.Was, cancel) switch
         {
             true => TypedResults.NoContent(),
             false => IfMatch.Changed(),
-            null => Trouble.NotFound(),
+            null => ApiProblem.NotFound(),
         };
     }
 }

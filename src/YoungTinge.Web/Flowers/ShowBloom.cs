@@ -4,8 +4,8 @@ using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Numerics;
 using YoungTinge.Store;
-using YoungTinge.Web.Computing;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Flowers;
 
@@ -32,8 +32,8 @@ public static class ShowBloom
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/flowers/{id:guid}/bloom", Flower).KeepsAnswer().WithName("getBloom").Produces<FlowerView>().Fails(404, 503);
-        api.MapGet("/commissions/{id:guid}/spray", Spray).KeepsAnswer().WithName("getSpray").Produces<SprayView>().Fails(404, 503);
+        api.MapGet("/flowers/{id:guid}/bloom", Flower).KeepsAnswer().WithName("getBloom").Produces<FlowerView>().ProducesProblems(404, 503);
+        api.MapGet("/commissions/{id:guid}/spray", Spray).KeepsAnswer().WithName("getSpray").Produces<SprayView>().ProducesProblems(404, 503);
     }
 
     private static async Task<IResult> Flower(
@@ -41,7 +41,7 @@ public static class ShowBloom
     {
         var studioId = await studio.IdAsync(cancel);
         if (await commissions.FindFlowerAsync(studioId, id, cancel) is not var (_, flower))
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         return TypedResults.Ok(View(flower, await pieces.ListAsync(studioId, id, cancel), Lights.Of((light ?? default).Value), await cabinet.LoadAsync(studioId, cancel)));
     }
 
@@ -51,7 +51,7 @@ public static class ShowBloom
         var studioId = await studio.IdAsync(cancel);
         var (all, flowers) = await commissions.ListAsync(studioId, cancel);
         if (all.All(commission => commission.Id != id))
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         var materials = await cabinet.LoadAsync(studioId, cancel);
         var piecesOf = (await pieces.ListAsync(studioId, null, cancel)).ToLookup(piece => piece.FlowerId);
         var own = flowers.Where(flower => flower.CommissionId == id).ToList();

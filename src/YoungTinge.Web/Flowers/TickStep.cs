@@ -1,7 +1,7 @@
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Work;
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Flowers;
 
@@ -20,16 +20,16 @@ public static class TickStep
     public sealed record Request(IReadOnlyList<Step> Steps, bool IsDone);
 
     public static void Map(RouteGroupBuilder api) =>
-        api.MapPut("/pieces/{id:guid}/run-sheet/ticks", Tick).WithName("tickSteps").Produces(204).Fails(404, 422, 503);
+        api.MapPut("/pieces/{id:guid}/run-sheet/ticks", Tick).WithName("tickSteps").Produces(204).ProducesProblems(404, 422, 503);
 
     private static async Task<IResult> Tick(
         Guid id, Request request, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, RunSheetStore ticks, CancellationToken cancel)
     {
         var studioId = await studio.IdAsync(cancel);
         if (await pieces.FindAsync(studioId, id, cancel) is not { } planned)
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         if (Problems(request).ToList() is { Count: > 0 } problems)
-            return Trouble.NotPossible(problems);
+            return ApiProblem.NotPossible(problems);
         if (!request.IsDone)
         {
             await ticks.UntickAsync(studioId, id, [.. request.Steps.Select(step => step.Key)], cancel);
@@ -39,8 +39,8 @@ public static class TickStep
         var materials = await cabinet.LoadAsync(studioId, cancel);
         var sheet = RunSheet.For(planned.Plan, planned.Piece, planned.Parts, materials).ToDictionary(step => step.Key);
         if (!request.Steps.All(step => sheet.ContainsKey(step.Key)))
-            return Trouble.NotFound();
-        var works = PasteDay.PasteWorks.Of(planned);
+            return ApiProblem.NotFound();
+        var works = planned.Work;
         await ticks.TickAsync(
             studioId, id, [.. request.Steps.Select(step => new TickedStep(sheet[step.Key], step.Fingerprint, [.. StepTakes.Of(sheet[step.Key], works, materials)]))], materials, cancel);
         return TypedResults.NoContent();

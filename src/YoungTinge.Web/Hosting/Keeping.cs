@@ -3,6 +3,7 @@ using Npgsql;
 using YoungTinge.Files.Pictures;
 using YoungTinge.Store;
 using YoungTinge.Store.Archives;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Hosting;
 

@@ -1,4 +1,5 @@
 using Microsoft.AspNetCore.Routing.Template;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Hosting;
 
@@ -11,9 +12,9 @@ internal static class NoSuchAddress
             .SelectMany(endpoint => endpoint.Metadata.GetMetadata<HttpMethodMetadata>()?.HttpMethods ?? []).Distinct().Order(StringComparer.Ordinal).ToList();
         // The right way to ask, so it is the address itself that is wrong: an id that is none.
         if (asked.Count == 0 || asked.Contains(context.Request.Method, StringComparer.OrdinalIgnoreCase))
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         context.Response.Headers.Allow = string.Join(", ", asked);
-        return Trouble.ForStatus(StatusCodes.Status405MethodNotAllowed);
+        return ApiProblem.ForStatus(StatusCodes.Status405MethodNotAllowed);
     }
 
     private static bool Fits(RouteEndpoint endpoint, PathString path) =>

@@ -1,5 +1,6 @@
 using System.Net.Mime;
 using Microsoft.Net.Http.Headers;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Hosting;
 
@@ -10,10 +11,10 @@ internal sealed class ReadableOnly(RequestDelegate next)
     {
         var request = context.Request;
         if ($"{request.Path}{Uri.UnescapeDataString(request.QueryString.Value ?? "")}".Contains('\0', StringComparison.Ordinal))
-            return Trouble.ForStatus(StatusCodes.Status400BadRequest).ExecuteAsync(context);
+            return ApiProblem.ForStatus(StatusCodes.Status400BadRequest).ExecuteAsync(context);
         return MediaTypeHeaderValue.TryParse(request.ContentType, out var type) && type.MatchesMediaType(MediaTypeNames.Application.Json)
             && type.Charset is { HasValue: true } charset && !charset.Equals("utf-8", StringComparison.OrdinalIgnoreCase)
-                ? Trouble.ForStatus(StatusCodes.Status415UnsupportedMediaType).ExecuteAsync(context)
+                ? ApiProblem.ForStatus(StatusCodes.Status415UnsupportedMediaType).ExecuteAsync(context)
                 : next(context);
     }
 }

@@ -1,3 +1,5 @@
+using YoungTinge.Web.Shared;
+
 namespace YoungTinge.Web.Hosting;
 
 /// <summary>
@@ -10,7 +12,7 @@ internal sealed class SameOriginOnly(RequestDelegate next)
     {
         if (IsChange(context.Request) && !IsOwn(context.Request))
         {
-            await Trouble.Result(StatusCodes.Status403Forbidden, TroubleCode.OtherSite).ExecuteAsync(context);
+            await ApiProblem.Result(StatusCodes.Status403Forbidden, ApiProblemCode.OtherSite).ExecuteAsync(context);
             return;
         }
 

@@ -9,7 +9,6 @@ using YoungTinge.Store.Archives;
 using YoungTinge.Web.Bench;
 using YoungTinge.Web.Cabinet;
 using YoungTinge.Web.Commissions;
-using YoungTinge.Web.Computing;
 using YoungTinge.Web.DustDay;
 using YoungTinge.Web.Files;
 using YoungTinge.Web.Flowers;
@@ -17,6 +16,8 @@ using YoungTinge.Web.Logbook;
 using YoungTinge.Web.Mixing;
 using YoungTinge.Web.PasteDay;
 using YoungTinge.Web.Pictures;
+using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 using YoungTinge.Web.Studios;
 using YoungTinge.Web.Targets;
 
@@ -48,7 +49,7 @@ public static class Server
 
         var app = builder.Build();
         app.UseExceptionHandler();
-        app.UseStatusCodePages(context => Trouble.ForStatus(context.HttpContext.Response.StatusCode).ExecuteAsync(context.HttpContext));
+        app.UseStatusCodePages(context => ApiProblem.ForStatus(context.HttpContext.Response.StatusCode).ExecuteAsync(context.HttpContext));
         app.UseResponseCompression();
         app.UseMiddleware<SafeHeaders>();
         app.UseMiddleware<ReadableOnly>();
@@ -64,16 +65,16 @@ public static class Server
         var services = builder.Services;
         services.AddNpgsqlDataSource(builder.Configuration.GetConnectionString(ConnectionName) ?? "");
         services.AddSingleton<StudioStore>().AddSingleton<CabinetStore>().AddSingleton<CommissionStore>().AddSingleton<PieceStore>()
-            .AddSingleton<RunSheetStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>().AddSingleton<PictureStore>().AddSingleton<PastePlanStore>().AddSingleton<PasteWorks>().AddScoped<PasteDays>().AddSingleton<PasteDayStore>().AddSingleton(provider => new ArchiveStore(provider.GetRequiredService<NpgsqlDataSource>(), PictureFile.IsPicture))
+            .AddSingleton<RunSheetStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>().AddSingleton<PictureStore>().AddSingleton<PastePlanStore>().AddSingleton<FlowerWorksLoader>().AddScoped<PasteDayLoader>().AddSingleton<PasteDayStore>().AddSingleton(provider => new ArchiveStore(provider.GetRequiredService<NpgsqlDataSource>(), PictureFile.IsPicture))
             .AddSingleton<BinStore>().AddSingleton<CopyStore>().AddSingleton<StateStore>().AddSingleton<LaidPictureStore>();
         services.AddSingleton<Workers>().AddSingleton<KeptAnswers>();
         services.AddSingleton<PictureDesk>().AddSingleton<Reach>();
-        services.AddScoped<CurrentStudio>().AddScoped<PastePlans>();
+        services.AddScoped<CurrentStudio>().AddScoped<FlowerPastePlans>();
         services.AddSingleton(TimeProvider.System);
         services.ConfigureHttpJsonOptions(json => PlanJson.Configure(json.SerializerOptions));
         services.Configure<RouteHandlerOptions>(routes => routes.ThrowOnBadRequest = true);
         services.AddProblemDetails();
-        services.AddExceptionHandler<TroubleHandler>();
+        services.AddExceptionHandler<ApiProblemHandler>();
         services.AddOpenApi(OpenApiDocument.Configure);
         services.AddSingleton<DatabaseWatch>().AddHostedService(provider => provider.GetRequiredService<DatabaseWatch>());
         services.AddHealthChecks().AddCheck<DatabaseWatch>("database", tags: ["ready"]);

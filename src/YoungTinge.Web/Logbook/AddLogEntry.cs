@@ -2,7 +2,7 @@ using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Logbook;
 
@@ -15,7 +15,7 @@ public static class AddLogEntry
     public sealed record Request(Guid PieceId, LogSubject Subject, Lab Actual, string Note);
 
     public static void Map(RouteGroupBuilder api) => api.MapPut("/log-entries/{id:guid}", Handle)
-        .WithName("addLogEntry").Produces(204).Fails(404, 422, 503);
+        .WithName("addLogEntry").Produces(204).ProducesProblems(404, 422, 503);
 
     private static async Task<IResult> Handle(
         Guid id, Request request, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, LogbookStore logbook,
@@ -23,13 +23,13 @@ public static class AddLogEntry
     {
         var studioId = await studio.IdAsync(cancel);
         if (await pieces.FindAsync(studioId, request.PieceId, cancel) is not { } piece)
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         var materials = await cabinet.LoadAsync(studioId, cancel);
         var zones = BuildUp.Of(piece.Plan, piece.Piece.Shape(), materials);
         var predicted = request.Subject == LogSubject.Paste ? zones[0].Colours[0] : zones.First(zone => zone.Zone == ZoneOf(request.Subject)).Finished;
         var entry = new LogEntry(id, request.PieceId, request.Subject, predicted, request.Actual, request.Note.Trim(), clock.GetUtcNow());
         if (StudioRules.Of(entry).Lines() is { Count: > 0 } problems)
-            return Trouble.NotPossible(problems);
+            return ApiProblem.NotPossible(problems);
         await logbook.AddAsync(studioId, entry, cancel);
         return TypedResults.NoContent();
     }

@@ -1,6 +1,6 @@
 using YoungTinge.Core.Colour;
 using YoungTinge.Store;
-using YoungTinge.Web.Mixing;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Logbook;
 

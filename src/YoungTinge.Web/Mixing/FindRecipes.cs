@@ -2,8 +2,8 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Store;
-using YoungTinge.Web.Computing;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Mixing;
 
@@ -22,7 +22,7 @@ public static class FindRecipes
     public sealed record Answer(ColourView Target, IReadOnlyList<RecipeView> Recipes, BeyondView? Beyond);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/recipes/find", Handle)
-        .WithName("findRecipes").Produces<Answer>().Fails(422, 503);
+        .WithName("findRecipes").Produces<Answer>().ProducesProblems(422, 503);
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, HttpContext context, CancellationToken cancel)
     {
@@ -30,7 +30,7 @@ public static class FindRecipes
         var search = (request.Filters ?? FiltersView.None).Apply(
             new RecipeSearch(request.BaseIds, request.Target, request.PasteG) { MostColourants = request.MostColourants });
         return SearchProblems.Of(search, materials) is { Count: > 0 } problems
-            ? Trouble.NotPossible(problems)
+            ? ApiProblem.NotPossible(problems)
             : await LongWork.RunAsync(context, (progress, stop) => Find(search, materials, progress, stop));
     }
 

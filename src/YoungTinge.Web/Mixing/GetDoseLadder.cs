@@ -1,8 +1,8 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Store;
-using YoungTinge.Web.Computing;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Mixing;
 
@@ -16,13 +16,13 @@ public static class GetDoseLadder
     public sealed record Answer(ColourView Paste, double LimitGPer100g, IReadOnlyList<RungView> Rungs);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/materials/{id}/dose-ladder", Handle)
-        .KeepsAnswer().WithName("getDoseLadder").Produces<Answer>().Fails(404, 503);
+        .KeepsAnswer().WithName("getDoseLadder").Produces<Answer>().ProducesProblems(404, 503);
 
     private static async Task<IResult> Handle(string id, string baseId, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {
         var materials = await cabinet.LoadAsync(await studio.IdAsync(cancel), cancel);
         if (materials.Find(id) is not Colourant colourant || materials.Find(baseId) is not PasteBase paste)
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         var plain = SwatchColour.Of(paste, materials)!.Value;
         return TypedResults.Ok(new Answer(
             ColourView.From(plain), colourant.LoadLimitGPer100g,

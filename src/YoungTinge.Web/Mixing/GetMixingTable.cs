@@ -3,8 +3,8 @@ using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Store;
-using YoungTinge.Web.Computing;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Mixing;
 
@@ -32,7 +32,7 @@ public static class GetMixingTable
     private const int MostBatches = 100;
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/mixing-table", Handle)
-        .KeepsAnswer().WithName("getMixingTable").Produces<Answer>().Fails(503);
+        .KeepsAnswer().WithName("getMixingTable").Produces<Answer>().ProducesProblems(503);
 
     private static async Task<IResult> Handle(
         CurrentStudio studio, CommissionStore commissions, PieceStore pieces, BatchStore batches, LogbookStore logbook, CabinetStore cabinet,

@@ -2,7 +2,7 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Mixing;
 
@@ -20,7 +20,7 @@ public static class KeepBatch
     public sealed record Answer(int Version);
 
     public static void Map(RouteGroupBuilder api) => api.MapPut("/batches/{id:guid}", Handle)
-        .WithName("keepBatch").Produces<Answer>().Fails(404, 412, 422, 503);
+        .WithName("keepBatch").Produces<Answer>().ProducesProblems(404, 412, 422, 503);
 
     private static async Task<IResult> Handle(
         Guid id, Request request, CurrentStudio studio, BatchStore batches, CabinetStore cabinet, CancellationToken cancel)
@@ -33,12 +33,12 @@ public static class KeepBatch
             Made = request.Made is { } made ? made with { Recipe = made.Recipe.WithoutNothing(), KeptIn = made.KeptIn.Trim() } : null,
         };
         if (StudioRules.Of(batch, materials).Lines() is { Count: > 0 } problems)
-            return Trouble.NotPossible(problems);
+            return ApiProblem.NotPossible(problems);
         return await batches.SaveAsync(studioId, batch, cancel) switch
         {
             SaveBatchResult.Saved saved => TypedResults.Ok(new Answer(saved.Version)),
-            SaveBatchResult.Changed => Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere),
-            _ => Trouble.NotFound(),
+            SaveBatchResult.Changed => ApiProblem.Result(StatusCodes.Status412PreconditionFailed, ApiProblemCode.ChangedElsewhere),
+            _ => ApiProblem.NotFound(),
         };
     }
 }

@@ -2,6 +2,7 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Store;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Mixing;
 

@@ -1,5 +1,5 @@
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Mixing;
 
@@ -9,7 +9,7 @@ public static class ListBatches
     private const int Most = 500;
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/batches", Handle)
-        .WithName("listBatches").Produces<IReadOnlyList<KeptBatchView>>().Fails(503);
+        .WithName("listBatches").Produces<IReadOnlyList<KeptBatchView>>().ProducesProblems(503);
 
     private static async Task<IResult> Handle(CurrentStudio studio, BatchStore batches, CabinetStore cabinet, TimeProvider clock, CancellationToken cancel)
     {

@@ -2,7 +2,7 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Mixing;
 
@@ -28,7 +28,7 @@ public static class LookAtRecipe
         IReadOnlyList<double> Reflectance, IReadOnlyList<double> TargetReflectance);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/recipes/look", Handle)
-        .WithName("lookAtRecipe").Produces<Answer>().Fails(422, 503);
+        .WithName("lookAtRecipe").Produces<Answer>().ProducesProblems(422, 503);
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {
@@ -38,7 +38,7 @@ public static class LookAtRecipe
             .. StudioRules.OfRecipe(request.Recipe, "recipe", materials).Lines(), .. SearchProblems.OfTarget(request.Target),
             .. StudioRules.OfMass(request.PasteG, "pasteG").Lines(),
         ];
-        return problems.Length > 0 ? Trouble.NotPossible(problems) : TypedResults.Ok(Look(request, materials, cancel));
+        return problems.Length > 0 ? ApiProblem.NotPossible(problems) : TypedResults.Ok(Look(request, materials, cancel));
     }
 
     private static Answer Look(Request request, Materials materials, CancellationToken cancel)

@@ -1,7 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Mixing;
 
@@ -22,7 +22,7 @@ public static class PlanLetDown
     private const double LeastUnits = 1e-9;
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/let-downs", Handle)
-        .WithName("planLetDown").Produces<Answer>().Fails(422, 503);
+        .WithName("planLetDown").Produces<Answer>().ProducesProblems(422, 503);
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {
@@ -30,7 +30,7 @@ public static class PlanLetDown
         var unit = materials.Find(request.ColourantId) is Colourant colourant ? colourant.Units.FirstOrDefault(unit => unit.Kind == request.Unit) : null;
         FieldProblem[] problems = [.. Problems(request, unit)];
         if (unit is null || problems.Length > 0)
-            return Trouble.NotPossible(problems);
+            return ApiProblem.NotPossible(problems);
         var doseG = request.UnitsWanted * unit.MassG;
         var letDown = LetDown.For(doseG, unit, request.PasteG, request.ScaleG);
         return TypedResults.Ok(new Answer(doseG, letDown, request.PasteG - (letDown?.BroughtG ?? 0)));

@@ -1,25 +1,23 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
 using YoungTinge.Core.Colour;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Mixing;
 
 /// <summary>Reads a colour as a maker types or picks it: <c>#c9d8a0</c>, or L, a and b as three numbers.</summary>
 public static partial class ReadColour
 {
-    public const string NotAColour = "notAColour";
-
     public sealed record Request(string Text);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/colours/read", Handle)
-        .WithName("readColour").Produces<ColourView>().Fails(422);
+        .WithName("readColour").Produces<ColourView>().ProducesProblems(422);
 
     private static IResult Handle(Request request)
     {
         if (!TryRead(request.Text, out var lab))
-            return Trouble.NotPossible([new FieldProblem("text", NotAColour, null, null)]);
-        return SearchProblems.OfTarget(lab, "text") is { Count: > 0 } problems ? Trouble.NotPossible(problems) : TypedResults.Ok(ColourView.From(lab));
+            return ApiProblem.NotPossible([new FieldProblem("text", FieldProblem.NotAColour, null, null)]);
+        return SearchProblems.OfTarget(lab, "text") is { Count: > 0 } problems ? ApiProblem.NotPossible(problems) : TypedResults.Ok(ColourView.From(lab));
     }
 
     internal static bool TryRead(string text, out Lab lab)

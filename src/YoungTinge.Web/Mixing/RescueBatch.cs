@@ -2,8 +2,8 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Store;
-using YoungTinge.Web.Computing;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Mixing;
 
@@ -37,7 +37,7 @@ public static class RescueBatch
         FindRecipes.RecipeView Fresh, double SavedShare, bool StartAgain, bool IsThere);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/recipes/rescue", Handle)
-        .WithName("rescueBatch").Produces<Answer>().Fails(422, 503);
+        .WithName("rescueBatch").Produces<Answer>().ProducesProblems(422, 503);
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, HttpContext context, CancellationToken cancel)
     {
@@ -52,7 +52,7 @@ public static class RescueBatch
         if (problems.Length == 0)
             problems = [.. SearchProblems.Of(search, materials), .. AlsoInProblems(request, materials)];
         if (problems.Length > 0)
-            return Trouble.NotPossible(problems);
+            return ApiProblem.NotPossible(problems);
         var recipe = (request.AlsoIn ?? []).Aggregate(request.Recipe, (made, slip) => made.With(DoseOf(slip, request.HaveG, materials)!)).WithoutNothing();
         var batch = new MadeBatch(recipe, request.HaveG, request.Measured);
         return await LongWork.RunAsync(context, (progress, stop) => View(Rescue.Of(batch, search, materials, progress, stop), search, materials));

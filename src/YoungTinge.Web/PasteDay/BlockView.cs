@@ -4,7 +4,7 @@ using YoungTinge.Core.Marble;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Work;
 using YoungTinge.Store;
-using YoungTinge.Web.Mixing;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.PasteDay;
 
@@ -54,7 +54,7 @@ public sealed record BlockView(
             block.Leftover is null && day.Leftovers.Any(chosen => chosen.BlockKey == block.Key), [],
             [.. mixed.Where(part => RecipeEvaluation.IsTooDeep(part.Recipe, materials))], "", null, false);
         // What a leftover is called, and where it lies, is no part of what is to be done.
-        return view with { Fingerprint = Hosting.Fingerprint.Of(view with { Leftover = view.Leftover is { } used ? used with { Name = "", KeptIn = "" } : null }) };
+        return view with { Fingerprint = Shared.Fingerprint.Of(view with { Leftover = view.Leftover is { } used ? used with { Name = "", KeptIn = "" } : null }) };
     }
 
     internal static BlockView From(PasteBlock block, Day day, Tick? tick)

@@ -4,10 +4,8 @@ using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Work;
 using YoungTinge.Files.Tables;
 using YoungTinge.Store;
-using YoungTinge.Web.Commissions;
-using YoungTinge.Web.Computing;
-using YoungTinge.Web.Files;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.PasteDay;
 
@@ -44,13 +42,13 @@ public static class GetPasteDay
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/paste-day", Handle).KeepsAnswer().WithName("getPasteDay").Produces<Answer>().Fails(503);
-        api.MapGet("/paste-day/shopping.csv", ShoppingCsv).WithName("getShoppingCsv").Produces(200, contentType: "text/csv").Fails(503);
+        api.MapGet("/paste-day", Handle).KeepsAnswer().WithName("getPasteDay").Produces<Answer>().ProducesProblems(503);
+        api.MapGet("/paste-day/shopping.csv", ShoppingCsv).WithName("getShoppingCsv").Produces(200, contentType: "text/csv").ProducesProblems(503);
     }
 
     /// <param name="commissionId">Those to plan; all if none is named.</param>
     private static async Task<IResult> Handle(
-        Guid[] commissionId, PasteDays days, PasteDayStore ticks, TimeProvider clock, CancellationToken cancel)
+        Guid[] commissionId, PasteDayLoader days, PasteDayStore ticks, TimeProvider clock, CancellationToken cancel)
     {
         var day = await days.LoadAsync(commissionId, cancel);
         var done = (await ticks.ListAsync(day.Studio.Id, cancel)).ToDictionary(tick => tick.StepKey);
@@ -79,10 +77,10 @@ public static class GetPasteDay
         }
     }
 
-    private static async Task<IResult> ShoppingCsv(Guid[] commissionId, PasteDays days, CancellationToken cancel)
+    private static async Task<IResult> ShoppingCsv(Guid[] commissionId, PasteDayLoader days, CancellationToken cancel)
     {
         var day = await days.LoadAsync(commissionId, cancel);
-        return Downloads.Csv(ShoppingTable.WriteCsv(day.Shopping, day.Materials, day.Studio.Currency), "shopping.csv");
+        return TextDownload.Of(ShoppingTable.WriteCsv(day.Shopping, day.Materials, day.Studio.Currency), TextDownload.Csv, "shopping.csv");
     }
 
     private static IEnumerable<LetDownView> LetDownsOf(PasteBlock block, Dictionary<string, Tick> done)

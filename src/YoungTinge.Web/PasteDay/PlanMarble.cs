@@ -5,11 +5,8 @@ using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Numerics;
 using YoungTinge.Core.Work;
 using YoungTinge.Store;
-using YoungTinge.Web.Commissions;
-using YoungTinge.Web.Computing;
-using YoungTinge.Web.Flowers;
-using YoungTinge.Web.Hosting;
-using YoungTinge.Web.Mixing;
+using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.PasteDay;
 
@@ -63,19 +60,19 @@ public static class PlanMarble
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/flowers/{id:guid}/marble", Get).KeepsAnswer().WithName("getMarble").Produces<Answer>().Fails(404, 503);
-        api.MapPost("/flowers/{id:guid}/marble/look", Look).WithName("lookAtMarble").Produces<LookView>().Fails(404, 422, 503);
-        api.MapPost("/flowers/{id:guid}/marble/folds", Folds).WithName("foldMarble").Produces<FoldsView>().Fails(404, 422, 503);
-        api.MapPut("/flowers/{id:guid}/marble", Save).WithName("saveMarble").Produces<KeptAnswer>().Fails(404, 412, 422, 503);
-        api.MapDelete("/flowers/{id:guid}/marble", Remove).WithName("removeMarble").Produces(204).Fails(404, 503);
+        api.MapGet("/flowers/{id:guid}/marble", Get).KeepsAnswer().WithName("getMarble").Produces<Answer>().ProducesProblems(404, 503);
+        api.MapPost("/flowers/{id:guid}/marble/look", Look).WithName("lookAtMarble").Produces<LookView>().ProducesProblems(404, 422, 503);
+        api.MapPost("/flowers/{id:guid}/marble/folds", Folds).WithName("foldMarble").Produces<FoldsView>().ProducesProblems(404, 422, 503);
+        api.MapPut("/flowers/{id:guid}/marble", Save).WithName("saveMarble").Produces<KeptAnswer>().ProducesProblems(404, 412, 422, 503);
+        api.MapDelete("/flowers/{id:guid}/marble", Remove).WithName("removeMarble").Produces(204).ProducesProblems(404, 503);
     }
 
     private static async Task<IResult> Get(
-        Guid id, CurrentStudio studio, PasteWorks works, PastePlanStore plans, CabinetStore cabinet, TimeProvider clock, CancellationToken cancel)
+        Guid id, CurrentStudio studio, FlowerWorksLoader works, PastePlanStore plans, CabinetStore cabinet, TimeProvider clock, CancellationToken cancel)
     {
         var current = await studio.GetAsync(cancel);
         if (await works.FindAsync(current.Id, id, cancel) is not { OfFlower.Count: > 0 } flower)
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         var materials = await cabinet.LoadAsync(current.Id, cancel);
         var kept = (await plans.ListAsync<MarblePlan>(current.Id, id, cancel)).SingleOrDefault();
         return TypedResults.Ok(new Answer(
@@ -83,7 +80,7 @@ public static class PlanMarble
             kept?.Plan ?? MarblePlan.Suggest(flower.OfFlower), kept?.Version ?? 0, flower.Uses(materials)));
     }
 
-    private static Task<IResult> Look(Guid id, MarblePlan plan, PastePlans plans, CancellationToken cancel) =>
+    private static Task<IResult> Look(Guid id, MarblePlan plan, FlowerPastePlans plans, CancellationToken cancel) =>
         plans.LookAsync(id, plan, Problems, (flower, materials) =>
         {
             var grams = plan.Grams(flower.All);
@@ -106,7 +103,7 @@ public static class PlanMarble
     /// <summary>A paste with no part in the batch is still shown with its recipe.</summary>
     private const double LeastG = 1;
 
-    private static Task<IResult> Folds(Guid id, MarblePlan plan, PastePlans plans, CancellationToken cancel) =>
+    private static Task<IResult> Folds(Guid id, MarblePlan plan, FlowerPastePlans plans, CancellationToken cancel) =>
         plans.LookAsync(id, plan, Problems, (flower, materials) =>
         {
             var grams = plan.Grams(flower.All);
@@ -120,10 +117,10 @@ public static class PlanMarble
             return TypedResults.Ok(new FoldsView(flat < 0 ? folds : folds[..(flat + 1)], flat < 0 ? null : flat));
         }, cancel);
 
-    private static Task<IResult> Save(Guid id, SaveRequest request, PastePlans plans, CancellationToken cancel) =>
+    private static Task<IResult> Save(Guid id, SaveRequest request, FlowerPastePlans plans, CancellationToken cancel) =>
         plans.SaveAsync(id, request.Plan, request.Version, Problems, cancel);
 
-    private static Task<IResult> Remove(Guid id, PastePlans plans, CancellationToken cancel) => plans.RemoveAsync<MarblePlan>(id, cancel);
+    private static Task<IResult> Remove(Guid id, FlowerPastePlans plans, CancellationToken cancel) => plans.RemoveAsync<MarblePlan>(id, cancel);
 
     private static List<FieldProblem> Problems(MarblePlan plan, IReadOnlyList<PlannedWork> works, Materials materials) =>
     [

@@ -3,9 +3,8 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Ombre;
 using YoungTinge.Core.Work;
 using YoungTinge.Store;
-using YoungTinge.Web.Commissions;
-using YoungTinge.Web.Computing;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.PasteDay;
 
@@ -20,19 +19,19 @@ public static class PlanOmbre
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/flowers/{id:guid}/ombre", Get).KeepsAnswer().WithName("getOmbre").Produces<Answer>().Fails(404, 503);
-        api.MapPost("/flowers/{id:guid}/ombre/look", Look).WithName("lookAtOmbre").Produces<OmbreView>().Fails(404, 422, 503);
-        api.MapPost("/flowers/{id:guid}/ombre/dusted", Dusted).WithName("dustOmbre").Produces<IReadOnlyList<DustedShadeView>>().Fails(404, 422, 503);
-        api.MapPut("/flowers/{id:guid}/ombre", Save).WithName("saveOmbre").Produces<KeptAnswer>().Fails(404, 412, 422, 503);
-        api.MapDelete("/flowers/{id:guid}/ombre", Remove).WithName("removeOmbre").Produces(204).Fails(404, 503);
+        api.MapGet("/flowers/{id:guid}/ombre", Get).KeepsAnswer().WithName("getOmbre").Produces<Answer>().ProducesProblems(404, 503);
+        api.MapPost("/flowers/{id:guid}/ombre/look", Look).WithName("lookAtOmbre").Produces<OmbreView>().ProducesProblems(404, 422, 503);
+        api.MapPost("/flowers/{id:guid}/ombre/dusted", Dusted).WithName("dustOmbre").Produces<IReadOnlyList<DustedShadeView>>().ProducesProblems(404, 422, 503);
+        api.MapPut("/flowers/{id:guid}/ombre", Save).WithName("saveOmbre").Produces<KeptAnswer>().ProducesProblems(404, 412, 422, 503);
+        api.MapDelete("/flowers/{id:guid}/ombre", Remove).WithName("removeOmbre").Produces(204).ProducesProblems(404, 503);
     }
 
     private static async Task<IResult> Get(
-        Guid id, CurrentStudio studio, PasteWorks works, PastePlanStore plans, CabinetStore cabinet, TimeProvider clock, CancellationToken cancel)
+        Guid id, CurrentStudio studio, FlowerWorksLoader works, PastePlanStore plans, CabinetStore cabinet, TimeProvider clock, CancellationToken cancel)
     {
         var current = await studio.GetAsync(cancel);
         if (await works.FindAsync(current.Id, id, cancel) is not { } flower)
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         var materials = await cabinet.LoadAsync(current.Id, cancel);
         var kept = (await plans.ListAsync<OmbrePlan>(current.Id, id, cancel)).SingleOrDefault();
         return TypedResults.Ok(new Answer(
@@ -40,10 +39,10 @@ public static class PlanOmbre
             kept?.Plan ?? OmbrePlan.Suggest(flower.OfFlower, materials), kept?.Version ?? 0, flower.Uses(materials)));
     }
 
-    private static Task<IResult> Look(Guid id, OmbrePlan plan, PastePlans plans, CancellationToken cancel) => plans.LookAsync(
+    private static Task<IResult> Look(Guid id, OmbrePlan plan, FlowerPastePlans plans, CancellationToken cancel) => plans.LookAsync(
         id, plan, Problems, (flower, materials) => TypedResults.Ok(OmbreView.From(plan.Run(flower.All, materials), plan.ScaleG, materials)), cancel);
 
-    private static Task<IResult> Dusted(Guid id, OmbrePlan plan, PastePlans plans, CancellationToken cancel) => plans.LookAsync(
+    private static Task<IResult> Dusted(Guid id, OmbrePlan plan, FlowerPastePlans plans, CancellationToken cancel) => plans.LookAsync(
         id, plan, Problems,
         (flower, materials) =>
         {
@@ -53,10 +52,10 @@ public static class PlanOmbre
         },
         cancel);
 
-    private static Task<IResult> Save(Guid id, SaveRequest request, PastePlans plans, CancellationToken cancel) =>
+    private static Task<IResult> Save(Guid id, SaveRequest request, FlowerPastePlans plans, CancellationToken cancel) =>
         plans.SaveAsync(id, request.Plan, request.Version, Problems, cancel);
 
-    private static Task<IResult> Remove(Guid id, PastePlans plans, CancellationToken cancel) => plans.RemoveAsync<OmbrePlan>(id, cancel);
+    private static Task<IResult> Remove(Guid id, FlowerPastePlans plans, CancellationToken cancel) => plans.RemoveAsync<OmbrePlan>(id, cancel);
 
     private static List<FieldProblem> Problems(OmbrePlan plan, IReadOnlyList<PlannedWork> works, Materials materials)
     {

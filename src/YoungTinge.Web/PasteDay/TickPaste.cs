@@ -2,7 +2,7 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Work;
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.PasteDay;
 
@@ -13,15 +13,15 @@ public static class TickPaste
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPut("/paste-day/{block}/tick", Tick).WithName("tickPaste").Produces(204).Fails(422, 503);
-        api.MapDelete("/paste-day/{block}/tick", Untick).WithName("untickPaste").Produces(204).Fails(503);
+        api.MapPut("/paste-day/{block}/tick", Tick).WithName("tickPaste").Produces(204).ProducesProblems(422, 503);
+        api.MapDelete("/paste-day/{block}/tick", Untick).WithName("untickPaste").Produces(204).ProducesProblems(503);
     }
 
     private static async Task<IResult> Tick(
-        string block, Request request, PasteDayStore store, PasteDays days, TimeProvider clock, CancellationToken cancel)
+        string block, Request request, PasteDayStore store, PasteDayLoader days, TimeProvider clock, CancellationToken cancel)
     {
         if (request.Fingerprint.Length is < 1 or > Fingerprint.Longest || block.Length > BlockPlace.LongestKey)
-            return Trouble.NotPossible([new FieldProblem("fingerprint", "lengthOutOfRange", Fingerprint.Longest, null)]);
+            return ApiProblem.NotPossible([new FieldProblem("fingerprint", "lengthOutOfRange", Fingerprint.Longest, null)]);
         var day = await days.LoadAsync([], cancel);
         // A paste that has changed since the maker read it is ticked, but what it was is not known here any more.
         var mixed = day.AllBlocks.FirstOrDefault(one => one.Key == block);

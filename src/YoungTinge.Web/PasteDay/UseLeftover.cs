@@ -1,5 +1,5 @@
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.PasteDay;
 
@@ -10,15 +10,15 @@ public static class UseLeftover
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPut("/paste-day/{block}/leftover", Use).WithName("useLeftover").Produces(204).Fails(404, 422, 503);
-        api.MapDelete("/paste-day/{block}/leftover", Leave).WithName("leaveLeftover").Produces(204).Fails(503);
+        api.MapPut("/paste-day/{block}/leftover", Use).WithName("useLeftover").Produces(204).ProducesProblems(404, 422, 503);
+        api.MapDelete("/paste-day/{block}/leftover", Leave).WithName("leaveLeftover").Produces(204).ProducesProblems(503);
     }
 
     private static async Task<IResult> Use(string block, Request request, CurrentStudio studio, PasteDayStore store, CancellationToken cancel)
     {
         if (block.Length > BlockPlace.LongestKey)
-            return Trouble.NotPossible([new FieldProblem("block", "tooLong", BlockPlace.LongestKey, null)]);
-        return await store.UseLeftoverAsync(await studio.IdAsync(cancel), block, request.BatchId, cancel) ? TypedResults.NoContent() : Trouble.NotFound();
+            return ApiProblem.NotPossible([new FieldProblem("block", "tooLong", BlockPlace.LongestKey, null)]);
+        return await store.UseLeftoverAsync(await studio.IdAsync(cancel), block, request.BatchId, cancel) ? TypedResults.NoContent() : ApiProblem.NotFound();
     }
 
     private static async Task<IResult> Leave(string block, CurrentStudio studio, PasteDayStore store, CancellationToken cancel)

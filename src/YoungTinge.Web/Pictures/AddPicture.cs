@@ -1,7 +1,7 @@
 using YoungTinge.Core.Pictures;
 using YoungTinge.Files.Pictures;
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Pictures;
 
@@ -17,8 +17,8 @@ public static class AddPicture
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPost("/flowers/{flowerId:guid}/pictures/{id:guid}", Keep).TakesFile(LargestBody).WithName("addPicture").Produces<Answer>().Fails(404, 413, 422, 503);
-        api.MapPost("/dab-pictures/{id:guid}", LayOut).TakesFile(LargestBody).WithName("layOutDabPicture").Produces<Answer>().Fails(413, 422);
+        api.MapPost("/flowers/{flowerId:guid}/pictures/{id:guid}", Keep).TakesFile(LargestBody).WithName("addPicture").Produces<Answer>().ProducesProblems(404, 413, 422, 503);
+        api.MapPost("/dab-pictures/{id:guid}", LayOut).TakesFile(LargestBody).WithName("layOutDabPicture").Produces<Answer>().ProducesProblems(413, 422);
     }
 
     private static async Task<IResult> Keep(
@@ -54,8 +54,8 @@ public static class AddPicture
 
     private static async Task<IResult> TooManyOrMissing(Guid flowerId, CurrentStudio studio, PictureStore pictures, CancellationToken cancel) =>
         (await pictures.ListAsync(await studio.IdAsync(cancel), flowerId, cancel)).Count >= PictureStore.MostPerFlower
-            ? Trouble.NotPossible([new FieldProblem("picture", "tooManyPictures", PictureStore.MostPerFlower, null)])
-            : Trouble.NotFound();
+            ? ApiProblem.NotPossible([new FieldProblem("picture", "tooManyPictures", PictureStore.MostPerFlower, null)])
+            : ApiProblem.NotFound();
 
     private static string Shortened(string? name) => (name ?? "").Trim() is var plain && plain.Length > PictureStore.LongestName ? plain[..PictureStore.LongestName] : plain;
 }

@@ -1,6 +1,6 @@
 using YoungTinge.Core.Pictures;
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Pictures;
 
@@ -11,9 +11,9 @@ public static class GetPictures
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/flowers/{flowerId:guid}/pictures", List).WithName("getPictures").Produces<IReadOnlyList<PictureView>>().Fails(503);
-        api.MapGet("/pictures/{id:guid}/image", Image).WithName("getPictureImage").Produces(200, contentType: "image/jpeg").Fails(404, 503);
-        api.MapGet("/dab-pictures/{id:guid}/image", DabImage).WithName("getDabPictureImage").Produces(200, contentType: "image/jpeg").Fails(404);
+        api.MapGet("/flowers/{flowerId:guid}/pictures", List).WithName("getPictures").Produces<IReadOnlyList<PictureView>>().ProducesProblems(503);
+        api.MapGet("/pictures/{id:guid}/image", Image).WithName("getPictureImage").Produces(200, contentType: "image/jpeg").ProducesProblems(404, 503);
+        api.MapGet("/dab-pictures/{id:guid}/image", DabImage).WithName("getDabPictureImage").Produces(200, contentType: "image/jpeg").ProducesProblems(404);
     }
 
     private static async Task<IResult> List(Guid flowerId, CurrentStudio studio, PictureStore pictures, CancellationToken cancel) =>
@@ -21,8 +21,8 @@ public static class GetPictures
             .Select(kept => new PictureView(kept.Id, kept.Name, kept.Marks, kept.Version))]);
 
     private static async Task<IResult> Image(Guid id, CurrentStudio studio, PictureStore pictures, CancellationToken cancel) =>
-        await pictures.FindJpegAsync(await studio.IdAsync(cancel), id, cancel) is { } jpeg ? TypedResults.File(jpeg, "image/jpeg") : Trouble.NotFound();
+        await pictures.FindJpegAsync(await studio.IdAsync(cancel), id, cancel) is { } jpeg ? TypedResults.File(jpeg, "image/jpeg") : ApiProblem.NotFound();
 
     private static async Task<IResult> DabImage(Guid id, CurrentStudio studio, LaidPictureStore laid, CancellationToken cancel) =>
-        await laid.FindJpegAsync(await studio.IdAsync(cancel), id, cancel) is { } jpeg ? TypedResults.File(jpeg, "image/jpeg") : Trouble.Result(StatusCodes.Status404NotFound, TroubleCode.PictureGone);
+        await laid.FindJpegAsync(await studio.IdAsync(cancel), id, cancel) is { } jpeg ? TypedResults.File(jpeg, "image/jpeg") : ApiProblem.Result(StatusCodes.Status404NotFound, ApiProblemCode.PictureGone);
 }

@@ -2,8 +2,8 @@ using Microsoft.Extensions.Caching.Memory;
 using YoungTinge.Core.Pictures;
 using YoungTinge.Files.Pictures;
 using YoungTinge.Store;
-using YoungTinge.Web.Computing;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Pictures;
 

@@ -1,7 +1,6 @@
 using YoungTinge.Core.Pictures;
 using YoungTinge.Files.Pictures;
-using YoungTinge.Web.Hosting;
-using YoungTinge.Web.Mixing;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Pictures;
 
@@ -17,7 +16,7 @@ internal static class PictureProblems
 {
     public const int MostBoxes = 60;
 
-    public static IResult Of(PictureResult.Refused refused) => Trouble.NotPossible(
+    public static IResult Of(PictureResult.Refused refused) => ApiProblem.NotPossible(
         [new FieldProblem("picture", $"picture{refused.Problem}", refused.Limit, null)]);
 
     /// <summary>Boxes that do not lie in the picture; empty if all do.</summary>

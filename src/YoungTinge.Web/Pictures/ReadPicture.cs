@@ -1,7 +1,6 @@
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Pictures;
-using YoungTinge.Web.Hosting;
-using YoungTinge.Web.Mixing;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Pictures;
 
@@ -28,21 +27,21 @@ public static class ReadPicture
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPost("/pictures/{id:guid}/read", Read).WithName("readPicture").Produces<Answer>().Fails(404, 422, 503);
-        api.MapPost("/dab-pictures/{id:guid}/read", ReadDab).WithName("readDabPicture").Produces<Answer>().Fails(404, 422);
-        api.MapPost("/pictures/{id:guid}/divide", Divide).WithName("dividePicture").Produces<Division>().Fails(404, 422, 503);
+        api.MapPost("/pictures/{id:guid}/read", Read).WithName("readPicture").Produces<Answer>().ProducesProblems(404, 422, 503);
+        api.MapPost("/dab-pictures/{id:guid}/read", ReadDab).WithName("readDabPicture").Produces<Answer>().ProducesProblems(404, 422);
+        api.MapPost("/pictures/{id:guid}/divide", Divide).WithName("dividePicture").Produces<Division>().ProducesProblems(404, 422, 503);
     }
 
     private static async Task<IResult> Read(Guid id, Request request, CurrentStudio studio, PictureDesk desk, CancellationToken cancel) =>
-        await desk.FindAsync(await studio.IdAsync(cancel), id, cancel) is { } photo ? ColoursOf(photo, request) : Trouble.NotFound();
+        await desk.FindAsync(await studio.IdAsync(cancel), id, cancel) is { } photo ? ColoursOf(photo, request) : ApiProblem.NotFound();
 
     private static async Task<IResult> ReadDab(Guid id, Request request, CurrentStudio studio, PictureDesk desk, CancellationToken cancel) =>
-        await desk.FindLaidAsync(await studio.IdAsync(cancel), id, cancel) is { } photo ? ColoursOf(photo, request) : Trouble.Result(StatusCodes.Status404NotFound, TroubleCode.PictureGone);
+        await desk.FindLaidAsync(await studio.IdAsync(cancel), id, cancel) is { } photo ? ColoursOf(photo, request) : ApiProblem.Result(StatusCodes.Status404NotFound, ApiProblemCode.PictureGone);
 
     private static IResult ColoursOf(Photograph photo, Request request)
     {
         if (PictureProblems.OfBoxes(request.Light, request.Boxes) is { Count: > 0 } problems)
-            return Trouble.NotPossible(problems);
+            return ApiProblem.NotPossible(problems);
         var light = LightReading.Of(photo, request.Light);
         return TypedResults.Ok(new Answer(
             light.HasCast, ColourView.From(light.Cast.Look), light.UnsureDeltaE, light.Doubts, [.. request.Boxes.Select(box => PatchView.From(light.Read(photo, box)))]));
@@ -51,11 +50,11 @@ public static class ReadPicture
     private static async Task<IResult> Divide(Guid id, DivideRequest request, CurrentStudio studio, PictureDesk desk, CancellationToken cancel)
     {
         if (PictureProblems.OfBoxes(request.Light, []) is { Count: > 0 } problems)
-            return Trouble.NotPossible(problems);
+            return ApiProblem.NotPossible(problems);
         if (request.Meant is { IsPossible: false })
-            return Trouble.NotPossible([new FieldProblem("meant", "loopNotPossible", MeantFlower.MostPoints, null)]);
+            return ApiProblem.NotPossible([new FieldProblem("meant", "loopNotPossible", MeantFlower.MostPoints, null)]);
         if (await desk.FindAsync(await studio.IdAsync(cancel), id, cancel) is not { } photo)
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         var division = FlowerDivision.Of(photo, LightReading.Of(photo, request.Light), request.SeenAs, request.Meant, request.Light.Mark);
         if (!division.IsClear)
             return TypedResults.Ok(new Division(true, [], []));

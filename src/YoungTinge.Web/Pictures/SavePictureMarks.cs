@@ -1,6 +1,6 @@
 using YoungTinge.Core.Pictures;
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Pictures;
 
@@ -13,27 +13,27 @@ public static class SavePictureMarks
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPut("/pictures/{id:guid}/marks", Handle).WithName("savePictureMarks").Produces<Answer>().Fails(404, 412, 422, 503);
-        api.MapDelete("/pictures/{id:guid}", Remove).WithName("removePicture").Produces(204).Fails(404, 503);
+        api.MapPut("/pictures/{id:guid}/marks", Handle).WithName("savePictureMarks").Produces<Answer>().ProducesProblems(404, 412, 422, 503);
+        api.MapDelete("/pictures/{id:guid}", Remove).WithName("removePicture").Produces(204).ProducesProblems(404, 503);
     }
 
     private static async Task<IResult> Handle(Guid id, Request request, CurrentStudio studio, PictureStore pictures, CancellationToken cancel)
     {
         if (!request.Marks.IsPossible)
-            return Trouble.NotPossible([new FieldProblem("marks", "outsidePicture", null, null)]);
+            return ApiProblem.NotPossible([new FieldProblem("marks", "outsidePicture", null, null)]);
         var studioId = await studio.IdAsync(cancel);
         if (await pictures.SaveMarksAsync(studioId, id, request.Version, request.Marks, cancel) is { } version)
             return TypedResults.Ok(new Answer(version));
         return await pictures.FindJpegAsync(studioId, id, cancel) is null
-            ? Trouble.NotFound()
-            : Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere);
+            ? ApiProblem.NotFound()
+            : ApiProblem.Result(StatusCodes.Status412PreconditionFailed, ApiProblemCode.ChangedElsewhere);
     }
 
     private static async Task<IResult> Remove(Guid id, CurrentStudio studio, PictureStore pictures, PictureDesk desk, CancellationToken cancel)
     {
         var studioId = await studio.IdAsync(cancel);
         if (!await pictures.RemoveAsync(studioId, id, cancel))
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         desk.TakeAway(studioId, id);
         return TypedResults.NoContent();
     }

@@ -1,11 +1,11 @@
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Studios;
 
 public static class GetStudio
 {
     public static void Map(RouteGroupBuilder api) => api.MapGet("/studio", Handle)
-        .WithName("getStudio").Produces<StudioView>().Fails(503);
+        .WithName("getStudio").Produces<StudioView>().ProducesProblems(503);
 
     private static async Task<IResult> Handle(CurrentStudio studio, CancellationToken cancel) =>
         TypedResults.Ok(StudioView.From(await studio.GetAsync(cancel)));

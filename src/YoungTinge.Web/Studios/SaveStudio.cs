@@ -1,5 +1,5 @@
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Studios;
 
@@ -9,7 +9,7 @@ public static class SaveStudio
     public sealed record Request(string Name, string Maker, string TimeZone, string Currency, Measures Measures, double ScaleG, double LeftoverDeltaE);
 
     public static void Map(RouteGroupBuilder api) => api.MapPut("/studio", Handle)
-        .WithName("saveStudio").Produces<StudioView>().Fails(412, 422, 428, 503);
+        .WithName("saveStudio").Produces<StudioView>().ProducesProblems(412, 422, 428, 503);
 
     private static async Task<IResult> Handle(Request request, HttpRequest http, HttpResponse response, CurrentStudio studio, StudioStore studios, CancellationToken cancel)
     {
@@ -19,7 +19,7 @@ public static class SaveStudio
             await studio.IdAsync(cancel), request.Name.Trim(), request.Maker.Trim(), request.TimeZone, request.Currency,
             new Measuring(request.Measures, request.ScaleG, request.LeftoverDeltaE), madeFrom);
         if (StudioRules.Of(changed).Lines() is { Count: > 0 } problems)
-            return Trouble.NotPossible(problems);
+            return ApiProblem.NotPossible(problems);
         if (!await studios.SaveAsync(changed, cancel))
             return IfMatch.Changed();
         IfMatch.Tell(response, madeFrom + 1);

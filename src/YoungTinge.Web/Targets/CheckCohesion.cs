@@ -1,9 +1,8 @@
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Targets;
 using YoungTinge.Store;
-using YoungTinge.Web.Computing;
-using YoungTinge.Web.Hosting;
-using YoungTinge.Web.Mixing;
+using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Targets;
 
@@ -28,15 +27,15 @@ public static class CheckCohesion
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/flowers/{id:guid}/cohesion", OfFlower).KeepsAnswer().WithName("getFlowerCohesion").Produces<IReadOnlyList<PairView>>().Fails(404, 503);
-        api.MapGet("/commissions/{id:guid}/cohesion", OfCommission).KeepsAnswer().WithName("getCommissionCohesion").Produces<IReadOnlyList<PairView>>().Fails(404, 503);
+        api.MapGet("/flowers/{id:guid}/cohesion", OfFlower).KeepsAnswer().WithName("getFlowerCohesion").Produces<IReadOnlyList<PairView>>().ProducesProblems(404, 503);
+        api.MapGet("/commissions/{id:guid}/cohesion", OfCommission).KeepsAnswer().WithName("getCommissionCohesion").Produces<IReadOnlyList<PairView>>().ProducesProblems(404, 503);
     }
 
     private static async Task<IResult> OfFlower(Guid id, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CancellationToken cancel)
     {
         var studioId = await studio.IdAsync(cancel);
         if (await commissions.FindFlowerAsync(studioId, id, cancel) is not var (commission, flower))
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         var all = await InCommissionAsync(studioId, commission.Id, commissions, pieces, cancel);
         // Its own leaves; if it has none, those of the other designs that it stands with.
         var own = all.Where(one => one.Flower.Id == id).ToList();
@@ -48,7 +47,7 @@ public static class CheckCohesion
     private static async Task<IResult> OfCommission(Guid id, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CancellationToken cancel)
     {
         var all = await InCommissionAsync(await studio.IdAsync(cancel), id, commissions, pieces, cancel);
-        return all.Count == 0 ? Trouble.NotFound() : TypedResults.Ok(Pairs([.. all.Select(one => (one, one.Flower.Name))]));
+        return all.Count == 0 ? ApiProblem.NotFound() : TypedResults.Ok(Pairs([.. all.Select(one => (one, one.Flower.Name))]));
     }
 
     /// <summary>Stands for all leaves; no flower can be called nothing.</summary>

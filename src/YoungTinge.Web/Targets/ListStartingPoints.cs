@@ -1,4 +1,5 @@
 using YoungTinge.Core.Targets;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Targets;
 

@@ -1,8 +1,7 @@
 using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Targets;
-using YoungTinge.Web.Hosting;
-using YoungTinge.Web.Mixing;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Targets;
 
@@ -37,12 +36,12 @@ public static class PickByEye
         IReadOnlyList<NeighbourView> Neighbours);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/colours/picker", Handle)
-        .WithName("pickByEye").Produces<Answer>().Fails(422, 503);
+        .WithName("pickByEye").Produces<Answer>().ProducesProblems(422, 503);
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, Reach reach, CancellationToken cancel)
     {
         if (!PlanCheck.IsColour(request.Colour))
-            return Trouble.NotPossible([new FieldProblem("colour", ReadColour.NotAColour, null, null)]);
+            return ApiProblem.NotPossible([new FieldProblem("colour", FieldProblem.NotAColour, null, null)]);
         var map = await reach.OfAsync(await studio.IdAsync(cancel), cancel);
         var colour = ObjectColourSolid.Nearest(request.Colour);
         CellView Cell(Lab lab) => ObjectColourSolid.Contain(lab) ? new CellView(ColourView.From(lab), map.By(lab)) : new CellView(null, ReachedBy.Nothing);

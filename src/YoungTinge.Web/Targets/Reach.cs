@@ -1,7 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Targets;
 using YoungTinge.Store;
-using YoungTinge.Web.Cabinet;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Targets;
 

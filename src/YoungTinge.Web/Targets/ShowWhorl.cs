@@ -1,8 +1,7 @@
 using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Targets;
-using YoungTinge.Web.Hosting;
-using YoungTinge.Web.Mixing;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Targets;
 
@@ -14,19 +13,19 @@ public static class ShowWhorl
     public sealed record Request(Target Target, int Pieces, int Seed);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/targets/whorl", Handle)
-        .WithName("showWhorl").Produces<IReadOnlyList<ColourView>>().Fails(422);
+        .WithName("showWhorl").Produces<IReadOnlyList<ColourView>>().ProducesProblems(422);
 
     private static IResult Handle(Request request)
     {
         var problems = new List<FieldProblem>();
         if (!PlanCheck.IsColour(request.Target.Colour))
-            problems.Add(new FieldProblem("target.colour", ReadColour.NotAColour, null, null));
+            problems.Add(new FieldProblem("target.colour", FieldProblem.NotAColour, null, null));
         if (!(request.Target.Spread is >= 0 and <= Target.MostSpread))
             problems.Add(new FieldProblem("target.spread", "spreadOutOfRange", Target.MostSpread, null));
         if (request.Pieces is < 1 or > MostPieces)
             problems.Add(new FieldProblem("pieces", "countOutOfRange", MostPieces, null));
         return problems.Count > 0
-            ? Trouble.NotPossible(problems)
+            ? ApiProblem.NotPossible(problems)
             : TypedResults.Ok<IReadOnlyList<ColourView>>([.. Variety.Of(request.Target, request.Pieces, request.Seed).Select(ColourView.From)]);
     }
 }

@@ -21,7 +21,7 @@ public class PlannerPartsTests
         var targets = Enum.GetValues<Zone>().ToDictionary(
             zone => zone,
             zone => Target.Of(new Lab(70, 10, 10)) with { Finish = zone == Zone.Back ? back : zones.Length == 0 || zones.Contains(zone) ? finish : Finish.Matt });
-        return new FinishResult(FinishCoats.For(targets, TestData.Cabinet.All, TestData.Cabinet));
+        return new FinishResult(FinishCoats.For(targets, TestData.Cabinet.All, TestData.Cabinet, Guid.NewGuid));
     }
 
     private sealed record FinishResult(IReadOnlyList<Coat> Coats)
@@ -54,7 +54,7 @@ public class PlannerPartsTests
         Assert.Equal([PlaceKind.Base, PlaceKind.Tip], Finished(Finish.Frosted, zones: [Zone.Tip, Zone.Base]).Lustres.Select(coat => coat.Place.Kind).Order());
         var all = Assert.Single(Finished(Finish.Metallic, Finish.Metallic).Lustres);
         Assert.Equal((PlaceKind.Whole, Sides.Both), (all.Place.Kind, all.Sides));
-        Assert.Empty(FinishCoats.For(Plan().Targets, [], TestData.Cabinet).OfType<DustCoat>());
+        Assert.Empty(FinishCoats.For(Plan().Targets, [], TestData.Cabinet, Guid.NewGuid).OfType<DustCoat>());
     }
 
     /// <summary>Three parts whose squares add up to the CIE 1994 difference (graphic arts weights), written out in full here.</summary>

@@ -20,7 +20,7 @@ public class PlannerTests
         load, place == 2 ? new Place(PlaceKind.Rim, 0, 1.5, 6) : new Place((PlaceKind)place, 0, 0.15, fade), Sides.Face));
 
     private static CoatPlanner Planner(PiecePlan plan, PlannerRules? rules = null, Materials? materials = null) =>
-        new(plan, Petal, 7, materials ?? TestData.Cabinet, rules ?? new PlannerRules(Guests.Any));
+        new(plan, Petal, 7, materials ?? TestData.Cabinet, rules ?? new PlannerRules(Guests.Any), Guid.NewGuid);
 
     /// <summary>What some hand has made can be made again: targets taken from a random plan.</summary>
     private static PiecePlan Made(params Coat[] coats)

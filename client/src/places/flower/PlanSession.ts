@@ -1,4 +1,4 @@
-import type { FieldProblem, LightKind, PieceView, Plan, Preview, TroubleCode } from '../../api/api'
+import type { FieldProblem, LightKind, PieceView, Plan, Preview, ApiProblemCode } from '../../api/api'
 import { answer, api, RequestFailed } from '../../api/api'
 import { dropDraft, findDraft, keepDraft, tabReady } from './draftStore'
 import type { PlanPart } from './planEdits'
@@ -9,7 +9,7 @@ export type SaveState =
   | { kind: 'saved' }
   | { kind: 'saving' }
   /** Nobody answers; the change is kept here and sent again. */
-  | { kind: 'waiting'; code: TroubleCode }
+  | { kind: 'waiting'; code: ApiProblemCode }
   /** The plan cannot be as it is; `problems` say why. */
   | { kind: 'refused' }
   | { kind: 'clash'; parts: PlanPart[] }

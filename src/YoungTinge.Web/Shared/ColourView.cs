@@ -1,6 +1,9 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 
-namespace YoungTinge.Web.Mixing;
+namespace YoungTinge.Web.Shared;
 
 /// <summary>A colour to show, with what a screen paints for it and its plain words.</summary>
 /// <param name="Lab">Relative to the white of its light: daylight unless said otherwise.</param>
@@ -10,4 +13,7 @@ public sealed record ColourView(Lab Lab, string Hex, ColourWords Words)
     public static ColourView From(Lab lab) => From(lab, Illuminant.D65);
 
     public static ColourView From(Lab lab, Illuminant light) => new(lab, ScreenColour.From(lab, light).ToHex(), ColourWords.Of(lab));
+
+    /// <summary>What the pot of a coat looks like; null for steam and a clear glaze.</summary>
+    public static ColourView? OfPot(Coat coat, Materials materials) => PotColour.Of(coat, materials) is { } pot ? From(pot) : null;
 }

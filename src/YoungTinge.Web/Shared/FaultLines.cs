@@ -1,6 +1,6 @@
 using YoungTinge.Store;
 
-namespace YoungTinge.Web.Hosting;
+namespace YoungTinge.Web.Shared;
 
 /// <summary>What the rules of the job say of a request, as the API tells it.</summary>
 internal static class FaultLines

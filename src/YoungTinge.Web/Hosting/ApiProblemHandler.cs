@@ -1,12 +1,13 @@
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Npgsql;
-using YoungTinge.Web.Computing;
+using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Hosting;
 
 /// <summary>Turns what was thrown into an answer: by kind of exception, never by its text.</summary>
-internal sealed class TroubleHandler(ILogger<TroubleHandler> log) : IExceptionHandler
+internal sealed class ApiProblemHandler(ILogger<ApiProblemHandler> log) : IExceptionHandler
 {
     private const string RetryAfterSeconds = "2";
 
@@ -27,23 +28,23 @@ internal sealed class TroubleHandler(ILogger<TroubleHandler> log) : IExceptionHa
     }
 
     /// <summary>What a failure is to whoever asked.</summary>
-    internal static JsonHttpResult<Trouble> Of(Exception exception) => exception switch
+    internal static JsonHttpResult<ApiProblem> Of(Exception exception) => exception switch
     {
-        BusyException => Trouble.Result(StatusCodes.Status503ServiceUnavailable, TroubleCode.Busy),
+        BusyException => ApiProblem.Result(StatusCodes.Status503ServiceUnavailable, ApiProblemCode.Busy),
         // One of several kinds of a thing, without a word which.
-        NotSupportedException { Source: "System.Text.Json" } => Trouble.ForStatus(StatusCodes.Status400BadRequest),
-        BadHttpRequestException bad => Trouble.ForStatus(bad.StatusCode),
+        NotSupportedException { Source: "System.Text.Json" } => ApiProblem.ForStatus(StatusCodes.Status400BadRequest),
+        BadHttpRequestException bad => ApiProblem.ForStatus(bad.StatusCode),
         // A text that PostgreSQL cannot keep.
         PostgresException { SqlState: PostgresErrorCodes.CharacterNotInRepertoire or PostgresErrorCodes.UntranslatableCharacter } =>
-            Trouble.ForStatus(StatusCodes.Status400BadRequest),
+            ApiProblem.ForStatus(StatusCodes.Status400BadRequest),
         // Two changes that met: the one that gave way was not made.
         PostgresException { SqlState: PostgresErrorCodes.DeadlockDetected or PostgresErrorCodes.SerializationFailure or PostgresErrorCodes.ForeignKeyViolation } =>
-            Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere),
+            ApiProblem.Result(StatusCodes.Status412PreconditionFailed, ApiProblemCode.ChangedElsewhere),
         PostgresException { SqlState: PostgresErrorCodes.DiskFull } or IOException { HResult: NoSpaceLeft } =>
-            Trouble.Result(StatusCodes.Status507InsufficientStorage, TroubleCode.DiskFull),
+            ApiProblem.Result(StatusCodes.Status507InsufficientStorage, ApiProblemCode.DiskFull),
         // A server error with its own SQLSTATE is our mistake, unless the server is on its way up or down.
-        PostgresException { IsTransient: false } => Trouble.ForStatus(StatusCodes.Status500InternalServerError),
-        NpgsqlException or NoStudioException => Trouble.Result(StatusCodes.Status503ServiceUnavailable, TroubleCode.DatabaseAway),
-        _ => Trouble.ForStatus(StatusCodes.Status500InternalServerError),
+        PostgresException { IsTransient: false } => ApiProblem.ForStatus(StatusCodes.Status500InternalServerError),
+        NpgsqlException or NoStudioException => ApiProblem.Result(StatusCodes.Status503ServiceUnavailable, ApiProblemCode.DatabaseAway),
+        _ => ApiProblem.ForStatus(StatusCodes.Status500InternalServerError),
     };
 }

@@ -1,6 +1,6 @@
 using System.Threading.RateLimiting;
 
-namespace YoungTinge.Web.Computing;
+namespace YoungTinge.Web.Shared.Computing;
 
 /// <summary>
 /// Answers the API on the workers. A handler that awaits something goes on where it began, so its computing stays on them too.

@@ -2,7 +2,7 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Store;
 
-namespace YoungTinge.Web.Commissions;
+namespace YoungTinge.Web.Shared;
 
 /// <param name="DueInDays">From today in the studio; below 0 when it is past.</param>
 /// <param name="ReadyOn">Everything is to be ready by then.</param>

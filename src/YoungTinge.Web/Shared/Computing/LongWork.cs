@@ -2,9 +2,8 @@ using System.Text.Json;
 using System.Threading.Channels;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.Extensions.Options;
-using YoungTinge.Web.Hosting;
 
-namespace YoungTinge.Web.Computing;
+namespace YoungTinge.Web.Shared.Computing;
 
 /// <summary>
 /// A computation that may take longer than a breath. A caller who accepts <c>application/x-ndjson</c> gets a line
@@ -39,7 +38,7 @@ internal static class LongWork
         if (!await shares.Reader.WaitToReadAsync(cancel))
         {
             var early = await running;
-            if (early is not IValueHttpResult { Value: not Trouble })
+            if (early is not IValueHttpResult { Value: not ApiProblem })
                 return early;
         }
 
@@ -47,7 +46,7 @@ internal static class LongWork
         await foreach (var share in shares.Reader.ReadAllAsync(cancel))
             await WriteAsync(new { progress = share });
         var value = ((IValueHttpResult)await running).Value;
-        await WriteAsync(value is Trouble ? new { trouble = value } : new { answer = value });
+        await WriteAsync(value is ApiProblem ? new { trouble = value } : new { answer = value });
         return TypedResults.Empty;
 
         async Task<IResult> RunAsync()

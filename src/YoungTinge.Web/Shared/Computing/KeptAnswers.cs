@@ -4,9 +4,8 @@ using Microsoft.AspNetCore.Http.Json;
 using Microsoft.Extensions.Caching.Memory;
 using Microsoft.Extensions.Options;
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
 
-namespace YoungTinge.Web.Computing;
+namespace YoungTinge.Web.Shared.Computing;
 
 /// <summary>
 /// Views that are computed from what is kept: computed once for each state of the studio, and once for all who ask at the same time.

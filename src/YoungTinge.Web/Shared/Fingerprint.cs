@@ -2,7 +2,7 @@ using System.Security.Cryptography;
 using System.Text.Json;
 using YoungTinge.Store;
 
-namespace YoungTinge.Web.Hosting;
+namespace YoungTinge.Web.Shared;
 
 /// <summary>Tells whether what a step asks a maker to do has changed since it was ticked.</summary>
 internal static class Fingerprint

@@ -1,6 +1,6 @@
 using YoungTinge.Store;
 
-namespace YoungTinge.Web.Hosting;
+namespace YoungTinge.Web.Shared;
 
 /// <summary>The studio that a request works in. There is one; with sign-in it will be the maker's own.</summary>
 public sealed class CurrentStudio(StudioStore studios)

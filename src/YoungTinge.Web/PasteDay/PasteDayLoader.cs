@@ -4,7 +4,7 @@ using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Ombre;
 using YoungTinge.Core.Work;
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.PasteDay;
 
@@ -56,7 +56,7 @@ internal sealed record Day(
         : null;
 }
 
-internal sealed class PasteDays(
+internal sealed class PasteDayLoader(
     CurrentStudio studio, CommissionStore commissions, PieceStore pieces, PastePlanStore plans, PasteDayStore days, RunSheetStore runSheets, BatchStore batches, CabinetStore cabinet)
 {
     private const int MostBatches = 500;
@@ -66,7 +66,7 @@ internal sealed class PasteDays(
     {
         var current = await studio.GetAsync(cancel);
         var (all, flowers) = await commissions.ListAsync(current.Id, cancel);
-        var works = (await pieces.ListAsync(current.Id, null, cancel)).ToLookup(piece => piece.FlowerId, PasteWorks.Of);
+        var works = (await pieces.ListAsync(current.Id, null, cancel)).ToLookup(piece => piece.FlowerId, piece => piece.Work);
         var ombres = (await plans.ListAsync<OmbrePlan>(current.Id, null, cancel)).ToDictionary(kept => kept.FlowerId, kept => kept.Plan);
         var marbles = (await plans.ListAsync<MarblePlan>(current.Id, null, cancel)).ToDictionary(kept => kept.FlowerId, kept => kept.Plan);
         FlowerPaste[] pastes = [.. flowers.Select(flower => new FlowerPaste(

@@ -1,25 +1,23 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Work;
 using YoungTinge.Store;
-using YoungTinge.Web.Flowers;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.PasteDay;
 
 /// <summary>A flower with all pieces of its commission: what its pastes may be mixed for.</summary>
 internal sealed record FlowerWorks(Commission Commission, Flower Flower, IReadOnlyList<Flower> Flowers, IReadOnlyList<PlannedPiece> Pieces)
 {
-    public IReadOnlyList<PlannedWork> All => [.. Pieces.Select(PasteWorks.Of)];
+    public IReadOnlyList<PlannedWork> All => [.. Pieces.Select(piece => piece.Work)];
 
     public IReadOnlyList<PasteUseView> Uses(Materials materials) => [.. Pieces.Select(piece => new PasteUseView(
         piece.FlowerId, Flowers.First(flower => flower.Id == piece.FlowerId).Name, PieceView.From(piece, materials)))];
 
-    public IReadOnlyList<PlannedWork> OfFlower => [.. Pieces.Where(piece => piece.FlowerId == Flower.Id).Select(PasteWorks.Of)];
+    public IReadOnlyList<PlannedWork> OfFlower => [.. Pieces.Where(piece => piece.FlowerId == Flower.Id).Select(piece => piece.Work)];
 }
 
-internal sealed class PasteWorks(CommissionStore commissions, PieceStore pieces)
+internal sealed class FlowerWorksLoader(CommissionStore commissions, PieceStore pieces)
 {
-    public static PlannedWork Of(PlannedPiece piece) => new(piece.Id, piece.Piece, piece.Parts, piece.Plan);
-
     /// <summary>Null if there is no such flower.</summary>
     public async Task<FlowerWorks?> FindAsync(Guid studioId, Guid flowerId, CancellationToken cancel)
     {

@@ -2,7 +2,7 @@ using System.Security.Cryptography;
 using System.Text;
 using YoungTinge.Store;
 
-namespace YoungTinge.Web.Cabinet;
+namespace YoungTinge.Web.Shared;
 
 /// <summary>A short name for a cabinet as it stands.</summary>
 internal static class CabinetState

@@ -3,7 +3,7 @@ using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Mixing;
 
-namespace YoungTinge.Web.Mixing;
+namespace YoungTinge.Web.Shared;
 
 /// <param name="Word">The named load nearest to its own.</param>
 public sealed record DustPassView(string DustId, double LoadMgPerCm2, LoadWord Word);

@@ -4,7 +4,7 @@ using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Ombre;
 using YoungTinge.Core.Work;
 using YoungTinge.Store;
-using YoungTinge.Web.Hosting;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.PasteDay;
 
@@ -12,7 +12,7 @@ namespace YoungTinge.Web.PasteDay;
 public sealed record KeptAnswer(int Version);
 
 /// <summary>What planning a run of shades and a marble have in common: both are checked against the flower's commission and kept whole.</summary>
-internal sealed class PastePlans(CurrentStudio studio, PasteWorks works, PastePlanStore plans, CabinetStore cabinet)
+internal sealed class FlowerPastePlans(CurrentStudio studio, FlowerWorksLoader works, PastePlanStore plans, CabinetStore cabinet)
 {
     /// <summary>What is wrong with a plan, field by field.</summary>
     public delegate IReadOnlyList<FieldProblem> Check<in T>(T plan, IReadOnlyList<PlannedWork> works, Materials materials);
@@ -22,9 +22,9 @@ internal sealed class PastePlans(CurrentStudio studio, PasteWorks works, PastePl
     {
         var studioId = await studio.IdAsync(cancel);
         if (await works.FindAsync(studioId, flowerId, cancel) is not { } flower)
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         var materials = await cabinet.LoadAsync(studioId, cancel);
-        return check(plan, flower.All, materials) is { Count: > 0 } problems ? Trouble.NotPossible(problems) : answer(flower, materials);
+        return check(plan, flower.All, materials) is { Count: > 0 } problems ? ApiProblem.NotPossible(problems) : answer(flower, materials);
     }
 
     /// <param name="version">That the change was made from; 0 for a first plan.</param>
@@ -33,16 +33,16 @@ internal sealed class PastePlans(CurrentStudio studio, PasteWorks works, PastePl
     {
         var studioId = await studio.IdAsync(cancel);
         if (await works.FindAsync(studioId, flowerId, cancel) is not { } flower)
-            return Trouble.NotFound();
+            return ApiProblem.NotFound();
         FieldProblem[] problems =
         [
             .. check(plan, flower.All, await cabinet.LoadAsync(studioId, cancel)), .. await TakenAsync(studioId, flowerId, plan, cancel),
         ];
         if (problems.Length > 0)
-            return Trouble.NotPossible([.. problems.Select(problem => problem with { Path = $"plan.{problem.Path}" })]);
+            return ApiProblem.NotPossible([.. problems.Select(problem => problem with { Path = $"plan.{problem.Path}" })]);
         return await plans.SaveAsync(studioId, new KeptPastePlan<T>(flowerId, plan, version), cancel) is { } saved
             ? TypedResults.Ok(new KeptAnswer(saved))
-            : Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere);
+            : ApiProblem.Result(StatusCodes.Status412PreconditionFailed, ApiProblemCode.ChangedElsewhere);
     }
 
     /// <summary>A piece gets its paste in one way only.</summary>
@@ -59,5 +59,5 @@ internal sealed class PastePlans(CurrentStudio studio, PasteWorks works, PastePl
     }
 
     public async Task<IResult> RemoveAsync<T>(Guid flowerId, CancellationToken cancel) =>
-        await plans.RemoveAsync<T>(await studio.IdAsync(cancel), flowerId, cancel) ? TypedResults.NoContent() : Trouble.NotFound();
+        await plans.RemoveAsync<T>(await studio.IdAsync(cancel), flowerId, cancel) ? TypedResults.NoContent() : ApiProblem.NotFound();
 }

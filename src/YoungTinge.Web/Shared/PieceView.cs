@@ -3,9 +3,8 @@ using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Store;
-using YoungTinge.Web.Mixing;
 
-namespace YoungTinge.Web.Flowers;
+namespace YoungTinge.Web.Shared;
 
 /// <summary>A piece as it stands on the stem: its size, how many, and its finished colour in every zone.</summary>
 /// <param name="OutlinePath">SVG path in a box of width by length millimetres, tip up.</param>

@@ -1,6 +1,6 @@
 using System.Collections.Concurrent;
 
-namespace YoungTinge.Web.Computing;
+namespace YoungTinge.Web.Shared.Computing;
 
 /// <summary>
 /// A few threads that only compute. What waits for the database, a file or a client does not hold one; so the threads that serve

@@ -1,7 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Mixing;
 
-namespace YoungTinge.Web.Mixing;
+namespace YoungTinge.Web.Shared;
 
 /// <param name="Exact">How many of the unit the dose really is.</param>
 /// <param name="Whole">How many to put in.</param>

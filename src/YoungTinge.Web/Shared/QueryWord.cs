@@ -1,4 +1,4 @@
-namespace YoungTinge.Web.Hosting;
+namespace YoungTinge.Web.Shared;
 
 /// <summary>A choice in a query, by the word that it has in JSON; a plain enum in a query would have to be written as in the code.</summary>
 public readonly record struct QueryWord<T>(T Value) where T : struct, Enum

@@ -1,6 +1,6 @@
 using System.Threading.RateLimiting;
 
-namespace YoungTinge.Web.Computing;
+namespace YoungTinge.Web.Shared.Computing;
 
 /// <summary>
 /// All that is computed here, on as many threads as there are cores, twice: once for what is answered in a breath, once for searches

@@ -1,7 +1,6 @@
 using YoungTinge.Core.Flowers;
-using YoungTinge.Web.Mixing;
 
-namespace YoungTinge.Web.Targets;
+namespace YoungTinge.Web.Shared;
 
 /// <summary>What a zone should look like, to show.</summary>
 public sealed record TargetView(Zone Zone, ColourView Colour, double Spread, Finish Finish)

@@ -1,6 +1,6 @@
 using Microsoft.Net.Http.Headers;
 
-namespace YoungTinge.Web.Hosting;
+namespace YoungTinge.Web.Shared;
 
 /// <summary>The version that a change was made from, and that it made, as <c>If-Match</c> and <c>ETag</c> carry it.</summary>
 internal static class IfMatch
@@ -10,7 +10,7 @@ internal static class IfMatch
 
     public static void Tell(HttpResponse response, int version) => response.Headers.ETag = new EntityTagHeaderValue($"\"{version}\"").ToString();
 
-    public static IResult Missing() => Trouble.Result(StatusCodes.Status428PreconditionRequired, TroubleCode.VersionMissing);
+    public static IResult Missing() => ApiProblem.Result(StatusCodes.Status428PreconditionRequired, ApiProblemCode.VersionMissing);
 
-    public static IResult Changed() => Trouble.Result(StatusCodes.Status412PreconditionFailed, TroubleCode.ChangedElsewhere);
+    public static IResult Changed() => ApiProblem.Result(StatusCodes.Status412PreconditionFailed, ApiProblemCode.ChangedElsewhere);
 }
