@@ -125,7 +125,7 @@ export type SeenAs = Schemas['SeenAs']
 export type Shot = Schemas['ShotView']
 export type SpectralReading = Schemas['ImportsReadingView']
 export type StartingPoint = Schemas['ListStartingPointsStartingPointView']
-export type Trouble = Schemas['Trouble']
+export type ApiProblem = Schemas['ApiProblem']
 export type ApiProblemCode = Schemas['ApiProblemCode'] | 'offline'
 export type Zone = Schemas['Zone']
 export type ZoneView = Schemas['PreviewPlanZoneView']
@@ -162,7 +162,7 @@ export class RequestFailed extends Error {
 export async function answer<T>(request: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
   const result = await reach(request)
   if (result.response.ok) return result.data as T
-  const trouble = result.error as Partial<Trouble> | undefined
+  const trouble = result.error as Partial<ApiProblem> | undefined
   throw new RequestFailed(trouble?.code ?? 'unexpected', trouble?.problems ?? [])
 }
 
@@ -176,14 +176,14 @@ export async function upload<T>(path: string, file: Blob): Promise<T> {
 }
 
 async function failureOf(response: Response): Promise<RequestFailed> {
-  const trouble = (await response.json().catch(() => undefined)) as Partial<Trouble> | undefined
+  const trouble = (await response.json().catch(() => undefined)) as Partial<ApiProblem> | undefined
   return new RequestFailed(trouble?.code ?? 'unexpected', trouble?.problems ?? [])
 }
 
 const ndjson = 'application/x-ndjson'
 
 /** What long work says: how far it is, and at last its answer, or what went wrong. */
-type Line<T> = { progress: number } | { answer: T } | { trouble: Trouble }
+type Line<T> = { progress: number } | { answer: T } | { trouble: ApiProblem }
 
 /** Hears the whole lines of a text that is still growing: tells progress on, and returns the answer when it comes. */
 function hear<T>(lines: string[], onProgress: (share: number) => void): { answer: T } | undefined {
