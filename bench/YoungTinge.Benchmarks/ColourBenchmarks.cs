@@ -2,6 +2,9 @@ using BenchmarkDotNet.Attributes;
 using YoungTinge.Checks;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Model.Dusting;
+using YoungTinge.Core.Coats.Model.Glazing;
+using YoungTinge.Core.Coats.Model.Steaming;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -54,14 +57,14 @@ public class ColourBenchmarks
     }
 
     [Benchmark]
-    public IReadOnlyList<ZoneHistory> BuildUpOfEightCoats() => BuildUp.Of(plan, shape, materials);
+    public IReadOnlyList<ZoneHistory> BuildUpOfEightCoats() => BuildUp.Of(new ResolvedPlan(plan, materials), shape);
 
     /// <summary>Face and back together.</summary>
     [Benchmark]
-    public PiecePicture FieldsOfEightCoats() => PiecePicture.Of(plan, shape, materials);
+    public PiecePicture FieldsOfEightCoats() => PiecePicture.Of(new ResolvedPlan(plan, materials), shape);
 
     [Benchmark]
-    public PiecePicture FieldsOfEightCoats48X64() => PiecePicture.Of(plan, shape, materials, 48, 64);
+    public PiecePicture FieldsOfEightCoats48X64() => PiecePicture.Of(new ResolvedPlan(plan, materials), shape, 48, 64);
 
     /// <summary>24 colourants, at most 3 of them, within reach.</summary>
     [Benchmark]

@@ -3,6 +3,7 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.CoatPlanning;
 using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Model.Painting;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -29,7 +30,7 @@ public class FlowerBenchmarks
         ];
         plan = new PiecePlan(
             Enum.GetValues<Zone>().ToDictionary(zone => zone, _ => Target.Of(new Lab(70, 10, 10))), new Lab(90, -5, 12), new PasteRecipe("bright-white-paste", [new Dose("quince", 0.2)]), coats);
-        wanted = plan with { Targets = BuildUp.Of(plan, piece.Shape(), materials).ToDictionary(zone => zone.Zone, zone => Target.Of(zone.Finished)) };
+        wanted = plan with { Targets = BuildUp.Of(new ResolvedPlan(plan, materials), piece.Shape()).ToDictionary(zone => zone.Zone, zone => Target.Of(zone.Finished)) };
     }
 
     /// <summary>Ribbons, faults and both pictures of one piece with eight coats, freckles among them.</summary>
@@ -37,9 +38,9 @@ public class FlowerBenchmarks
     public int OneEdit()
     {
         var shape = piece.Shape();
-        var eye = new ZoneColourEvaluator(plan.Paste, plan.Coats, shape, materials);
+        var eye = new ZoneColourEvaluator(new ResolvedPlan(plan, materials), shape);
         var zones = BuildUp.Of(plan, eye);
-        return LookAdvice.For(plan, piece, zones, eye, materials).Count + PiecePicture.Of(plan, shape, materials).Face.Marks.Count;
+        return LookAdvice.For(new ResolvedPlan(plan, materials), piece, zones, eye).Count + PiecePicture.Of(new ResolvedPlan(plan, materials), shape).Face.Marks.Count;
     }
 
     /// <summary>Face and back of twelve pieces with eight coats each.</summary>
@@ -48,7 +49,7 @@ public class FlowerBenchmarks
     {
         var marks = 0;
         for (var i = 0; i < PiecesOfAFlower; i++)
-            marks += PiecePicture.Of(plan, piece.Shape(), materials).Face.Marks.Count;
+            marks += PiecePicture.Of(new ResolvedPlan(plan, materials), piece.Shape()).Face.Marks.Count;
         return marks;
     }
 

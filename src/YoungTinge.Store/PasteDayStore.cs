@@ -1,6 +1,5 @@
 using Npgsql;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Work;
 
 namespace YoungTinge.Store;
 

@@ -21,7 +21,7 @@ public static class PlanJson
         // The kind of a coat may stand anywhere in it: jsonb does not keep the order of fields.
         options.AllowOutOfOrderMetadataProperties = true;
         options.NumberHandling = JsonNumberHandling.Strict;
-        options.TypeInfoResolver = new DefaultJsonTypeInfoResolver().WithAddedModifier(NoGaps);
+        options.TypeInfoResolver = new DefaultJsonTypeInfoResolver().WithAddedModifier(CoatKinds.Describe).WithAddedModifier(NoGaps);
         return options;
     }
 

@@ -1,6 +1,6 @@
 using Npgsql;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Work;
+using YoungTinge.Core.Coats.Model;
 
 namespace YoungTinge.Store;
 

@@ -1,7 +1,6 @@
 using System.Text;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
-using YoungTinge.Core.Pictures;
 using YoungTinge.Files.Palettes;
 using YoungTinge.Files.Spectra;
 

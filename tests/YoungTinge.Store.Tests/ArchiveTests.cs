@@ -1,7 +1,8 @@
 using System.Text.Json.Nodes;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Pictures;
-using YoungTinge.Core.Work;
 using YoungTinge.Store.Archives;
 using YoungTinge.Testing;
 

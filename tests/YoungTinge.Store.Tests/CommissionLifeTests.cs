@@ -1,3 +1,5 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Ombre;
 using YoungTinge.Core.Work;
 using YoungTinge.Testing;

@@ -1,5 +1,6 @@
 using YoungTinge.Core.CoatPlanning;
 using YoungTinge.Core.Coats.Advice;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Testing;
 
@@ -19,7 +20,7 @@ public class DemoTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
         Assert.All(pieces, piece =>
         {
             Assert.Empty(PlanCheck.Problems(piece.Plan, materials));
-            Assert.All(BuildUp.Of(piece.Plan, piece.Piece.Shape(), materials), zone => Assert.InRange(zone.Difference.DeltaE, 0, 6));
+            Assert.All(BuildUp.Of(new ResolvedPlan(piece.Plan, materials), piece.Piece.Shape()), zone => Assert.InRange(zone.Difference.DeltaE, 0, 6));
         });
     }
 

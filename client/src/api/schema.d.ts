@@ -3217,7 +3217,7 @@ export interface components {
             alsoIn?: null | components["schemas"]["RescueBatchAlsoInView"][];
             filters?: null | components["schemas"]["FiltersView"];
         };
-        RunStep: components["schemas"]["RunStepWeighPaste"] | components["schemas"]["RunStepAddColour"] | components["schemas"]["RunStepRestPaste"] | components["schemas"]["RunStepShapePieces"] | components["schemas"]["RunStepDryPieces"] | components["schemas"]["RunStepMixDust"] | components["schemas"]["RunStepBrushDust"] | components["schemas"]["RunStepMixWash"] | components["schemas"]["RunStepBrushWash"] | components["schemas"]["RunStepSteamPieces"] | components["schemas"]["RunStepGlazePieces"] | components["schemas"]["RunStepStickPollen"] | components["schemas"]["RunStepComparePieces"];
+        RunStep: components["schemas"]["RunStepWeighPaste"] | components["schemas"]["RunStepAddColour"] | components["schemas"]["RunStepRestPaste"] | components["schemas"]["RunStepShapePieces"] | components["schemas"]["RunStepDryPieces"] | components["schemas"]["RunStepComparePieces"] | components["schemas"]["RunStepMixDust"] | components["schemas"]["RunStepBrushDust"] | components["schemas"]["RunStepMixWash"] | components["schemas"]["RunStepBrushWash"] | components["schemas"]["RunStepSteamPieces"] | components["schemas"]["RunStepGlazePieces"] | components["schemas"]["RunStepStickPollen"];
         RunStepAddColour: {
             /** @enum {string} */
             kind: "addColour";

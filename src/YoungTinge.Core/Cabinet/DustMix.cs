@@ -23,4 +23,12 @@ public static class DustMix
     /// <param name="mix">Not empty.</param>
     public static string MainOf(IReadOnlyList<Portion> mix, Materials materials) =>
         (mix.Where(portion => materials.Get<Dust>(portion.MaterialId).Kind != DustKind.Extender).MaxBy(portion => portion.Parts) ?? mix[0]).MaterialId;
+
+    /// <summary>What a mix holds on a dry face, in mg/cm2: as its parts do, by mass.</summary>
+    /// <param name="mix">At least one part above 0.</param>
+    public static double LoadLimitMgPerCm2(IReadOnlyList<Portion> mix, Materials materials)
+    {
+        var total = mix.Sum(portion => portion.Parts);
+        return mix.Sum(portion => portion.Parts / total * materials.Get<Dust>(portion.MaterialId).LoadLimitMgPerCm2);
+    }
 }

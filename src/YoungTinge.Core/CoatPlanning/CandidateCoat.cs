@@ -1,5 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Model.Dusting;
+using YoungTinge.Core.Coats.Model.Painting;
 
 namespace YoungTinge.Core.CoatPlanning;
 

@@ -1,5 +1,4 @@
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats.Model;
 
 namespace YoungTinge.Core.CoatPlanning;
 
@@ -10,19 +9,7 @@ internal sealed class CoatOrder(Materials materials)
 
     /// <summary>Coats that stay keep their order among each other; new ones come after those of their kind that stay, the palest first.</summary>
     public List<CandidateCoat> Sorted(IReadOnlyList<CandidateCoat> candidates) =>
-        [.. candidates.OrderBy(candidate => StageOf(candidate.Template)).ThenBy(candidate => candidate.IsFree ? 1 : 0).ThenByDescending(candidate => candidate.IsFree ? LightnessOf(candidate) : 0)];
-
-    /// <summary>Coats of a lower stage come first.</summary>
-    public int StageOf(Coat coat) => coat switch
-    {
-        DustCoat { AfterAssembly: true } => 6,
-        DustCoat dust when DustMix.IsLustrous(dust.Mix, materials) => 3,
-        DustCoat => 0,
-        WashCoat => 1,
-        SteamCoat => 2,
-        GlazeCoat => 4,
-        _ => 5,
-    };
+        [.. candidates.OrderBy(candidate => candidate.Template.StageIn(materials)).ThenBy(candidate => candidate.IsFree ? 1 : 0).ThenByDescending(candidate => candidate.IsFree ? LightnessOf(candidate) : 0)];
 
     /// <summary>Of what is in it, by mass.</summary>
     private double LightnessOf(CandidateCoat candidate) => candidate.Total > 0 ? candidate.Materials.Zip(candidate.Amounts).Sum(part => LightnessOf(part.First) * part.Second) / candidate.Total : 100;

@@ -1,6 +1,8 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Model.Glazing;
+using YoungTinge.Core.Coats.Model.Steaming;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -54,15 +56,11 @@ public sealed class CoatPlanner
         quantity = PasteQuantity.For(piece, Math.Max(1, parts));
         allowed = [.. materials.All.Where(rules.Allows)];
         starch = allowed.OfType<Dust>().FirstOrDefault(dust => dust.Kind == DustKind.Extender);
-        kept = [.. plan.Coats.Where(IsFixed)];
+        kept = [.. plan.Coats.Where(coat => coat.IsFixed())];
         // Steam, lustre or glaze that is locked is that part of the finish; the rest follows from what the zones should look like.
-        var order = new CoatOrder(materials);
-        var settled = kept.Select(order.StageOf).ToHashSet();
-        kept.AddRange(FinishCoats.For(plan.Targets, allowed, materials, newId).Where(coat => !settled.Contains(order.StageOf(coat))));
+        var settled = kept.Select(coat => coat.StageIn(materials)).ToHashSet();
+        kept.AddRange(FinishCoats.For(plan.Targets, allowed, materials, newId).Where(coat => !settled.Contains(coat.StageIn(materials))));
     }
-
-    /// <summary>Whether the planner leaves a coat as it is: a lock, a drawing or pollen is not its to change.</summary>
-    public static bool IsFixed(Coat coat) => coat.IsLocked || coat is PollenCoat or WashCoat { Marking: not null } or DustCoat { AfterAssembly: true };
 
     /// <param name="keepsPaste">The paste stays too: it is mixed already, or belongs to a run of shades.</param>
     /// <param name="progress">Is told the share done, 0 to 1, from the first step on.</param>
@@ -217,16 +215,17 @@ public sealed class CoatPlanner
             Coats = coats,
             OnPurpose = [.. plan.OnPurpose.Where(note => note.CoatId is null || coats.Any(coat => coat.Id == note.CoatId))],
         };
-        var eye = new ZoneColourEvaluator(rounded, coats, shape, materials);
+        var resolved = new ResolvedPlan(proposed, materials);
+        var eye = new ZoneColourEvaluator(resolved, shape);
         ZoneReached[] zones = [.. Zones.Select(zone =>
         {
             var finished = eye.See(zone);
             return new ZoneReached(zone, finished, Difference.Of(finished, plan.Targets[zone].Colour));
         })];
         var used = PlanAdvisor.MaterialsOf(proposed).Select(materials.Get<Material>).ToList();
-        var (risk, riskId) = PlanRisk.Of(proposed, shape, quantity.BatchG, materials);
+        var (risk, riskId) = PlanRisk.Of(resolved, shape, quantity.BatchG);
         return new Proposal(
-            approach, proposed, zones, used.Count, BenchMinutes.For(proposed, shape, quantity.Pieces), risk, riskId,
+            approach, proposed, zones, used.Count, BenchMinutes.For(resolved, shape, quantity.Pieces), risk, riskId,
             used.Max(material => material.Label.FoodStatus), [.. zones.Where(zone => zone.Difference.DeltaE > ReachedDeltaE).Select(zone => HelpFor(approach, zone, paste, coats, beat))], marble);
     }
 
@@ -255,7 +254,7 @@ public sealed class CoatPlanner
             return new ZoneHelp(missed.Zone, Help.Restock, restocked, more.DeltaE);
         if (coats.OfType<GlazeCoat>().FirstOrDefault() is { } glaze && Alone(coats.Where(coat => coat is not GlazeCoat), MatteDusts(allowed)) is { DeltaE: <= ReachedDeltaE } matt)
             return new ZoneHelp(missed.Zone, Help.NoGlaze, glaze.GlazeId, matt.DeltaE);
-        return coats.Any(IsFixed) && Alone(coats.Where(coat => !IsFixed(coat)), MatteDusts(allowed)) is { DeltaE: <= ReachedDeltaE } unlocked
+        return coats.Any(coat => coat.IsFixed()) && Alone(coats.Where(coat => !coat.IsFixed()), MatteDusts(allowed)) is { DeltaE: <= ReachedDeltaE } unlocked
             ? new ZoneHelp(missed.Zone, Help.Unlock, null, unlocked.DeltaE)
             : new ZoneHelp(missed.Zone, Help.OtherTarget, null, Math.Min(missed.Difference.DeltaE, inStock.DeltaE));
     }

@@ -1,5 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Model.Dusting;
+using YoungTinge.Core.Coats.Model.Painting;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Optics;
@@ -139,7 +141,7 @@ internal sealed class CoatSearch
         foreach (var candidate in candidates.Where(candidate => candidate.IsFree).ToList())
         {
             beat.Next();
-            // Others have been solved anew since: the coat goes by its id.
+            // Others have been solved anew since: the coat goes by what it was made from.
             var (before, cost) = (candidates, Cost(Seen(candidates)));
             candidates = [.. before.Where(other => !ReferenceEquals(other.Template, candidate.Template))];
             var seen = Seen(candidates);
@@ -181,7 +183,7 @@ internal sealed class CoatSearch
         return missing * missing + PriceOfBeyond * beyond * beyond;
     });
 
-    /// <summary>The simulator with the one coat more that helps most; null if none is worth it.</summary>
+    /// <summary>The coats with the one more that helps most; null if none is worth it.</summary>
     private List<CandidateCoat>? Better(Zone worst, IReadOnlyList<Zone> open, Lab[] seen)
     {
         List<CandidateCoat>? best = null;

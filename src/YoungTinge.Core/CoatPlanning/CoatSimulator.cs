@@ -1,5 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Model.Painting;
+using YoungTinge.Core.Coats.Model.Steaming;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -21,7 +23,7 @@ internal sealed class CoatSimulator
     private readonly PieceShape shape;
     private readonly Materials materials;
     private readonly ZoneSample[][] samples;
-    private readonly Dictionary<Coat, Layer?> layers = new(ReferenceEqualityComparer.Instance);
+    private readonly Dictionary<Coat, Layer> layers = new(ReferenceEqualityComparer.Instance);
     private readonly Dictionary<(Place?, Marking?, string), (double Share, double Cover)[][]> known = [];
 
     public CoatSimulator(PieceShape shape, Materials materials)
@@ -57,15 +59,15 @@ internal sealed class CoatSimulator
         return seen;
     }
 
-    private LayerStack StackOf(KubelkaMunkSpectra mix, IReadOnlyList<Coat> coats, Side side) => new(mix, [.. coats.Select(coat => CoatStack.IsOn(coat, side) ? LayerOf(coat) : null)]);
+    private LayerStack StackOf(KubelkaMunkSpectra mix, IReadOnlyList<Coat> coats, Side side) => new(mix, [.. coats.Select(coat => coat.IsOn(side) ? LayerOf(coat) : null)]);
 
-    private Layer? LayerOf(Coat coat)
+    private Layer LayerOf(Coat coat)
     {
         if (layers.TryGetValue(coat, out var known))
             return known;
         if (layers.Count > MostLayers)
             layers.Clear();
-        return layers[coat] = CoatStack.LayerOf(coat, materials);
+        return layers[coat] = coat.Resolve(materials).Layer;
     }
 
     /// <summary>One zone, made ready to try many coats at the same place in the order.</summary>

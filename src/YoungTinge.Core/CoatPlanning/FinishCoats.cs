@@ -1,5 +1,8 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Model.Dusting;
+using YoungTinge.Core.Coats.Model.Glazing;
+using YoungTinge.Core.Coats.Model.Steaming;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 
@@ -8,7 +11,6 @@ namespace YoungTinge.Core.CoatPlanning;
 /// <summary>What a piece is set and finished with, from the finish that its zones should have.</summary>
 internal static class FinishCoats
 {
-    private const int SteamSeconds = 8;
     private const double LustreMgPerCm2 = 0.12;
     private const int MostGlazeCoats = 3;
 
@@ -28,7 +30,7 @@ internal static class FinishCoats
     /// <summary>Steam, then lustre, then glaze. Lustre is clouded by steam, and glaze sets nothing that lies loose.</summary>
     public static IReadOnlyList<Coat> For(IReadOnlyDictionary<Zone, Target> targets, IReadOnlyList<Material> allowed, Materials materials, Func<Guid> newId)
     {
-        var coats = new List<Coat> { new SteamCoat(newId(), SteamSeconds) };
+        var coats = new List<Coat> { new SteamCoat(newId(), SteamCoat.UsualSeconds) };
         coats.AddRange(Lustre(targets, [.. allowed.OfType<Dust>().Where(dust => dust.Kind == DustKind.Lustre)], materials, newId));
         if (Glaze(targets, [.. allowed.OfType<Glaze>()], newId) is { } glaze)
             coats.Add(glaze);

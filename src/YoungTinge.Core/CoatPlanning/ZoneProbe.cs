@@ -1,6 +1,6 @@
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats.Model;
-using YoungTinge.Core.Coats.Rendering;
+using YoungTinge.Core.Coats.Model.Dusting;
+using YoungTinge.Core.Coats.Model.Painting;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Optics;
 
@@ -24,7 +24,7 @@ internal sealed class ZoneProbe(
                 new DustFilm(isSteamed ? DustOptics.Steamed(dust) : dust).LayOn(face, trial.Total * share * (isSteamed ? DustOptics.SteamKeep : 1));
                 break;
             case WashCoat:
-                var wash = CoatStack.LayerOf((WashCoat)trial.Coat, materials);
+                var wash = (WashLayer)trial.Coat.Resolve(materials).Layer;
                 new WashFilm(paste, wash.Colour, wash.DepthMm).LayOn(face, share, bare: !hasDustBelow);
                 break;
         }

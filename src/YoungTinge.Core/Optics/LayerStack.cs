@@ -2,31 +2,6 @@ using YoungTinge.Core.Colour;
 
 namespace YoungTinge.Core.Optics;
 
-/// <summary>Something that is laid on a face, with the figures that decide what it does to the colour.</summary>
-public abstract record Layer;
-
-/// <param name="Optics">Of the mix, in cm2/mg.</param>
-public sealed record DustLayer(KubelkaMunkSpectra Optics, double LoadMgPerCm2) : Layer
-{
-    private DustFilm? dry;
-    private DustFilm? steamed;
-
-    /// <summary>Made once, for a layer may be part of many stacks.</summary>
-    internal DustFilm Film(bool isSteamed) => isSteamed ? steamed ??= new DustFilm(DustOptics.Steamed(Optics)) : dry ??= new DustFilm(Optics);
-}
-
-/// <param name="Colour">What the soaked skin takes up, in 1/mm.</param>
-public sealed record WashLayer(KubelkaMunkSpectra Colour, double DepthMm) : Layer;
-
-public sealed record SteamLayer : Layer;
-
-public sealed record GlazeLayer(GlazeOptics Glaze, int Coats, GlazeTint? Tint = null) : Layer;
-
-/// <summary>Crumbs beside each other, each hiding what is below it.</summary>
-/// <param name="Reflectance">0 to 1.</param>
-/// <param name="Coverage">Share of the face that they hide, 0 to 1.</param>
-public sealed record CrumbLayer(Spectrum Reflectance, double Coverage) : Layer;
-
 /// <summary>How much of each layer of a stack lies at one spot.</summary>
 public interface ILayerCoverage
 {
@@ -45,12 +20,6 @@ public interface ILayerCoverage
 /// </summary>
 public sealed class LayerStack
 {
-    /// <summary>Lays one layer on a face, in place.</summary>
-    /// <param name="share">How much of it lies here, 0 or more.</param>
-    /// <param name="isBare">Nothing but paste and washes below.</param>
-    /// <returns>Whether the face is bare no more.</returns>
-    private delegate bool Laying(Span<double> reflectance, double share, bool isBare);
-
     private readonly List<(int Layer, Laying Lay)> films = [];
 
     /// <param name="paste">K and S of the coloured paste, in 1/mm.</param>
@@ -60,7 +29,7 @@ public sealed class LayerStack
         var lastSteam = layers.Select((layer, i) => layer is SteamLayer ? i : -1).DefaultIfEmpty(-1).Max();
         for (var i = 0; i < layers.Count; i++)
         {
-            if (Film(layers[i], paste, isSteamed: i < lastSteam) is { } lay)
+            if (layers[i]?.Film(paste, isSteamed: i < lastSteam) is { } lay)
                 films.Add((i, lay));
         }
     }
@@ -94,44 +63,5 @@ public sealed class LayerStack
         public double ShareOf(int layer) => shareOf(layer);
 
         public double CoverOf(int layer) => 1;
-    }
-
-    private static Laying? Film(Layer? layer, KubelkaMunkSpectra paste, bool isSteamed)
-    {
-        switch (layer)
-        {
-            case DustLayer dust:
-                var dustFilm = dust.Film(isSteamed);
-                var load = dust.LoadMgPerCm2 * (isSteamed ? DustOptics.SteamKeep : 1);
-                return (face, share, _) =>
-                {
-                    dustFilm.LayOn(face, load * share);
-                    return load * share > 0;
-                };
-            case WashLayer wash:
-                var washFilm = new WashFilm(paste, wash.Colour, wash.DepthMm);
-                return (face, share, isBare) =>
-                {
-                    washFilm.LayOn(face, share, isBare);
-                    return false;
-                };
-            case GlazeLayer glaze:
-                var glazeFilm = new GlazeFilm(glaze.Glaze, glaze.Coats, glaze.Tint);
-                return (face, _, _) =>
-                {
-                    glazeFilm.LayOn(face);
-                    return true;
-                };
-            case CrumbLayer crumbs:
-                return (face, share, _) =>
-                {
-                    var hidden = Math.Min(1, crumbs.Coverage * share);
-                    for (var band = 0; band < SpectralGrid.Bands; band++)
-                        face[band] += hidden * (crumbs.Reflectance[band] - face[band]);
-                    return hidden > 0;
-                };
-            default:
-                return null;
-        }
     }
 }

@@ -1,19 +1,9 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
-using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
 
 namespace YoungTinge.Core.Work;
-
-public enum PassKind
-{
-    Dust,
-    Wash,
-    Steam,
-    Glaze,
-    Pollen,
-}
 
 /// <summary>One coat on all pieces of one kind, within a pass.</summary>
 /// <param name="IsOutOfReach">The flower is assembled, and the brush hardly comes to where this coat goes.</param>
@@ -56,12 +46,12 @@ public sealed record DustDayPlan(IReadOnlyList<CoatPass> Passes)
     /// <param name="dusting">As each plan says by default.</param>
     public static DustDayPlan Of(IReadOnlyList<PlannedWork> works, Materials materials, Dusting dusting = Dusting.AsPlanned)
     {
-        var chains = works.Select(work => new Chain(work, [.. work.Plan.Coats.Select(coat => TaskOf(coat, materials))])).ToList();
+        var chains = works.Select(work => new Chain(work, [.. work.Plan.Coats.Select(coat => coat.Resolve(materials)).Select(coat => new DayTask(coat, coat.Pass))])).ToList();
         // Flowers are assembled once: what comes after waits for all that comes before.
         var splits = chains.ConvertAll(chain => AssembledAt(chain, dusting));
-        var before = PassesOf([.. chains.Zip(splits, (chain, at) => chain with { Tasks = chain.Tasks[..at] })], isAssembled: false, null, materials);
+        var before = PassesOf([.. chains.Zip(splits, (chain, at) => chain with { Tasks = chain.Tasks[..at] })], isAssembled: false, null);
         var inHand = before.LastOrDefault(pass => pass.Family is not null)?.Family;
-        return new DustDayPlan([.. before, .. PassesOf([.. chains.Zip(splits, (chain, at) => chain with { Tasks = chain.Tasks[at..] })], isAssembled: true, inHand, materials)]);
+        return new DustDayPlan([.. before, .. PassesOf([.. chains.Zip(splits, (chain, at) => chain with { Tasks = chain.Tasks[at..] })], isAssembled: true, inHand)]);
     }
 
     /// <param name="Tasks">Coats of one kind of piece, in their order.</param>
@@ -72,12 +62,12 @@ public sealed record DustDayPlan(IReadOnlyList<CoatPass> Passes)
     {
         Dusting.BeforeAssembly => chain.Tasks.Count,
         Dusting.AfterAssembly => 0,
-        _ => chain.Tasks.FindIndex(task => task.Coat is DustCoat { AfterAssembly: true }) is var at and >= 0 ? at : chain.Tasks.Count,
+        _ => chain.Tasks.FindIndex(task => task.Coat.Stage == CoatStage.Assembled) is var at and >= 0 ? at : chain.Tasks.Count,
     };
 
-    private static List<CoatPass> PassesOf(List<Chain> chains, bool isAssembled, BrushFamily? inHand, Materials materials)
+    private static List<CoatPass> PassesOf(List<Chain> chains, bool isAssembled, BrushFamily? inHand)
     {
-        var order = BrushOrder.For([.. chains.Select(chain => (IReadOnlyList<string>)[.. chain.Tasks.Select(task => task.Station)])]);
+        var order = BrushOrder.For([.. chains.Select(chain => (IReadOnlyList<string>)[.. chain.Tasks.Select(task => task.Pass.Station)])]);
         var next = new int[chains.Count];
         var passes = new List<CoatPass>();
         foreach (var station in order)
@@ -86,13 +76,13 @@ public sealed record DustDayPlan(IReadOnlyList<CoatPass> Passes)
             while (true)
             {
                 var ready = chains.Select((chain, i) => (Chain: i, Task: next[i] < chain.Tasks.Count ? chain.Tasks[next[i]] : null))
-                    .Where(one => one.Task?.Station == station).ToList();
+                    .Where(one => one.Task?.Pass.Station == station).ToList();
                 if (ready.Count == 0)
                     break;
-                var first = ready.OrderByDescending(one => one.Task!.Lightness).ThenBy(one => one.Task!.MixKey, StringComparer.Ordinal).First().Task!;
-                var now = ready.Where(one => one.Task!.MixKey == first.MixKey).ToList();
-                passes.Add(Pass(first, [.. now.Select(one => (chains[one.Chain].Work, one.Task!))], isAssembled, inHand, materials));
-                inHand = first.Family ?? inHand;
+                var first = ready.OrderByDescending(one => one.Task!.Pass.Lightness).ThenBy(one => one.Task!.Pass.MixKey, StringComparer.Ordinal).First().Task!;
+                var now = ready.Where(one => one.Task!.Pass.MixKey == first.Pass.MixKey).ToList();
+                passes.Add(Pass(first, [.. now.Select(one => (chains[one.Chain].Work, one.Task!))], isAssembled, inHand));
+                inHand = first.Pass.Family ?? inHand;
                 foreach (var (chain, _) in now)
                     next[chain]++;
             }
@@ -101,54 +91,23 @@ public sealed record DustDayPlan(IReadOnlyList<CoatPass> Passes)
         return passes;
     }
 
-    /// <param name="Station">Where it is done: a brush family, the steam, a glaze.</param>
-    /// <param name="MixKey">The same for what is mixed or done in one go.</param>
-    private sealed record DayTask(Coat Coat, PassKind Kind, BrushFamily? Family, string Station, string MixKey, double Lightness);
+    private sealed record DayTask(ResolvedCoat Coat, CoatPassKey Pass);
 
-    private static DayTask TaskOf(Coat coat, Materials materials)
-    {
-        switch (coat)
-        {
-            case DustCoat dust:
-                var family = BrushFamilies.Of(dust.Mix, materials);
-                return new DayTask(coat, PassKind.Dust, family, $"dust {family}", $"dust {KeyOf(dust.Mix)}", SwatchColour.OfDust(DustMix.OpticsOf(dust.Mix, materials), materials).L);
-            case WashCoat wash:
-                var washFamily = BrushFamilies.Of(wash, materials);
-                return new DayTask(
-                    coat, PassKind.Wash, washFamily, $"wash {washFamily}", FormattableString.Invariant($"wash {wash.ThinnerId} {wash.GPerMl:0.####} {KeyOf(wash.Mix)}"),
-                    SwatchColour.OfWash(CoatStack.LayerOf(wash, materials), materials).L);
-            case GlazeCoat glaze:
-                var tint = glaze.Tint is { } mixed ? FormattableString.Invariant($" {mixed.GPer10ml:0.####} {KeyOf(mixed.Mix)}") : "";
-                return new DayTask(coat, PassKind.Glaze, null, $"glaze {glaze.GlazeId}{tint}", $"glaze {glaze.GlazeId}{tint}", 0);
-            case PollenCoat pollen:
-                return new DayTask(coat, PassKind.Pollen, null, $"pollen {pollen.CrumbId}", $"pollen {pollen.CrumbId} {pollen.AdhesiveId}", 0);
-            default:
-                return new DayTask(coat, PassKind.Steam, null, "steam", "steam", 0);
-        }
-    }
-
-    /// <summary>Parts in shares, so that one to one is two to two.</summary>
-    private static string KeyOf(IReadOnlyList<Portion> mix)
-    {
-        var whole = mix.Sum(portion => portion.Parts);
-        return string.Join('+', mix.OrderBy(portion => portion.MaterialId, StringComparer.Ordinal).Select(portion => FormattableString.Invariant($"{portion.MaterialId}:{portion.Parts / whole:0.###}")));
-    }
-
-    private static CoatPass Pass(DayTask task, IReadOnlyList<(PlannedWork Work, DayTask Task)> now, bool isAssembled, BrushFamily? inHand, Materials materials)
+    private static CoatPass Pass(DayTask task, IReadOnlyList<(PlannedWork Work, DayTask Task)> now, bool isAssembled, BrushFamily? inHand)
     {
         var uses = new List<PassUse>();
         var amounts = new List<CoatAmount>();
         foreach (var (work, one) in now)
         {
             var (shape, pieces) = (work.Piece.Shape(), PasteQuantity.For(work.Piece, work.Parts).Pieces);
-            uses.Add(new PassUse(work.PieceId, one.Coat.Id, pieces, BenchMinutes.ForCoat(one.Coat, shape, pieces), isAssembled && IsOutOfReach(one.Coat)));
-            amounts.Add(CoatAmounts.Of(one.Coat, shape, pieces, materials));
+            uses.Add(new PassUse(work.PieceId, one.Coat.Id, pieces, one.Coat.BenchMinutesFor(shape, pieces), isAssembled && IsOutOfReach(one.Coat.Coat)));
+            amounts.Add(one.Coat.AmountFor(shape, pieces));
         }
 
         return new CoatPass(
-            task.Kind, task.Family, task.Family is { } family && family != inHand,
+            task.Pass.Kind, task.Pass.Family, task.Pass.Family is { } family && family != inHand,
             [.. amounts.SelectMany(amount => amount.Powders).GroupBy(powder => powder.MaterialId).Select(group => new MaterialAmount(group.Key, group.Sum(powder => powder.Grams)))],
-            amounts[0].LiquidId, amounts[0].Ml is null ? null : amounts.Sum(amount => amount.Ml), isAssembled, uses, RunSheet.WaitMinutesAfter(task.Coat));
+            amounts[0].LiquidId, amounts[0].Ml is null ? null : amounts.Sum(amount => amount.Ml), isAssembled, uses, task.Coat.WaitMinutes);
     }
 
     /// <summary>In an assembled flower a brush hardly comes to feet and backs.</summary>

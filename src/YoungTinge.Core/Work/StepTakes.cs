@@ -1,10 +1,8 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Mixing;
 
 namespace YoungTinge.Core.Work;
-
-/// <summary>So much of a material, in its own measure.</summary>
-public sealed record MaterialTake(string MaterialId, double Amount);
 
 /// <summary>What is taken out of the cabinet for the work: in one place, so that stock, needs and shopping agree.</summary>
 public static class StepTakes
@@ -15,11 +13,7 @@ public static class StepTakes
         WeighPaste weigh => [new(weigh.BaseId, weigh.Grams)],
         AddColour colour => [new(colour.ColourantId, ColourG(colour.LetDown, colour.CountedBesides, colour.MeasuredG)), .. White(colour.LetDown, colour.BaseId)],
         ShapePieces => [.. Supports.Of(work, materials).Where(support => support.MaterialId is not null).Select(support => new MaterialTake(support.MaterialId!, support.Amount))],
-        MixDust dust => Powders(dust.Portions),
-        MixWash wash => [.. Powders(wash.Colours), new(wash.ThinnerId, wash.Ml)],
-        GlazePieces glaze => [.. Powders(glaze.Tint), new(glaze.GlazeId, glaze.Ml)],
-        StickPollen pollen => [new(pollen.CrumbId, pollen.Grams)],
-        _ => [],
+        _ => step.Takes(),
     };
 
     /// <summary>For a paste, with what its let-downs leave over.</summary>
@@ -39,6 +33,4 @@ public static class StepTakes
 
     private static IEnumerable<MaterialTake> White(LetDown? letDown, string baseId) =>
         letDown is null ? [] : [new(baseId, letDown.Lumps.Sum(lump => lump.WhiteG))];
-
-    private static MaterialTake[] Powders(IReadOnlyList<MaterialAmount> amounts) => [.. amounts.Select(amount => new MaterialTake(amount.MaterialId, amount.Grams))];
 }

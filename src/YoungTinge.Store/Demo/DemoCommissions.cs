@@ -1,5 +1,6 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Model.Painting;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using static YoungTinge.Store.Demo.DemoPlan;

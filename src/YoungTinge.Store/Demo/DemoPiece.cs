@@ -1,5 +1,9 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Model.Dusting;
+using YoungTinge.Core.Coats.Model.Glazing;
+using YoungTinge.Core.Coats.Model.Painting;
+using YoungTinge.Core.Coats.Model.Steaming;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Marble;
@@ -82,7 +86,7 @@ internal static class DemoPlan
     public static Piece Standing(this Piece piece, double openDegrees, double insetMm, Arrangement arrangement = Arrangement.Ring) =>
         piece with { Form = piece.Form with { OpenDegrees = openDegrees, InsetMm = insetMm, Arrangement = arrangement } };
 
-    public static SteamCoat Steam() => new(Guid.CreateVersion7(), 8);
+    public static SteamCoat Steam() => new(Guid.CreateVersion7(), SteamCoat.UsualSeconds);
 
     public static GlazeCoat Glaze(string id, int coats, Sides sides = Sides.Both) => new(Guid.CreateVersion7(), id, coats, sides);
 

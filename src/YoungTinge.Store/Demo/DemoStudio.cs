@@ -2,6 +2,7 @@ using System.Text.Json;
 using Npgsql;
 using NpgsqlTypes;
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -74,7 +75,7 @@ public static class DemoStudio
         var piece = demo.Piece;
         await PieceStore.InsertAsync(connection, studioId, flowerId, pieceId, piece, demo.Plan, cancel);
 
-        var history = BuildUp.Of(demo.Plan, piece.Shape(), materials);
+        var history = BuildUp.Of(new ResolvedPlan(demo.Plan, materials), piece.Shape());
         foreach (var reading in demo.Readings)
         {
             var predicted = reading.Subject == LogSubject.Paste

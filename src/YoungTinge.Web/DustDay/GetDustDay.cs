@@ -1,4 +1,8 @@
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Model.Dusting;
+using YoungTinge.Core.Coats.Model.Glazing;
+using YoungTinge.Core.Coats.Model.Painting;
+using YoungTinge.Core.Coats.Model.Steaming;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Work;
 using YoungTinge.Store;
@@ -38,7 +42,7 @@ public static class GetDustDay
         var planned = (await pieces.ListAsync(current.Id, null, cancel)).Where(piece => names.ContainsKey(piece.FlowerId) && piece.Parts > 0).ToDictionary(piece => piece.Id);
         var done = await ticks.ListAllAsync([.. planned.Keys], cancel);
         var steps = planned.Values.ToDictionary(piece => piece.Id, piece => RunSheet.For(piece.Plan, piece.Piece, piece.Parts, materials));
-        var day = DustDayPlan.Of([.. planned.Values.Select(piece => new PlannedWork(piece.Id, piece.Piece, piece.Parts, piece.Plan))], materials, (dusting ?? default).Value);
+        var day = DustDayPlan.Of([.. planned.Values.Select(piece => piece.Work)], materials, (dusting ?? default).Value);
         return TypedResults.Ok(new Answer(
             CommissionView.From(commission, current, clock.GetUtcNow()),
             [.. day.Passes.Select(pass => new PassView(pass, Pot(pass), [.. pass.Uses.Select(use => View(use, planned[use.PieceId]))]))],
@@ -58,7 +62,7 @@ public static class GetDustDay
         ColourView? Pot(CoatPass pass)
         {
             var use = pass.Uses[0];
-            return ColourView.OfPot(planned[use.PieceId].Plan.Coats.First(coat => coat.Id == use.CoatId), materials);
+            return ColourView.OfPot(planned[use.PieceId].Plan.Coats.First(coat => coat.Id == use.CoatId).Resolve(materials));
         }
     }
 }

@@ -1,3 +1,4 @@
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Work;
 using YoungTinge.Store;
 using YoungTinge.Web.Shared;

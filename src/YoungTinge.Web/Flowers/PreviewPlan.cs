@@ -1,11 +1,11 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Model.Dusting;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
-using YoungTinge.Core.Work;
 using YoungTinge.Store;
 using YoungTinge.Web.Shared;
 
@@ -68,45 +68,44 @@ public static class PreviewPlan
         // What none is wanted of for now can still be designed, as one.
         var quantity = PasteQuantity.For(planned.Piece, Math.Max(1, planned.Parts));
         var batch = DosedRecipe.For(plan.Paste, quantity.BatchG, materials);
-        var eye = new ZoneColourEvaluator(plan.Paste, plan.Coats, shape, materials);
+        var resolved = new ResolvedPlan(plan, materials);
+        var eye = new ZoneColourEvaluator(resolved, shape);
         var zones = BuildUp.Of(plan, eye);
         // What a rule says of a coat need not be found again by looking.
-        var advice = WarningsOf(plan, eye, zones).DistinctBy(one => (one.Code, one.CoatId, one.MaterialId));
+        var advice = WarningsOf(resolved, eye, zones).DistinctBy(one => (one.Code, one.CoatId, one.MaterialId));
         var paste = zones[0].Colours[0];
-        var picture = PiecePicture.Of(plan with { Coats = [.. plan.Coats.Take(shown)] }, shape, materials, light: light);
+        var picture = PiecePicture.Of(resolved.With([.. plan.Coats.Take(shown)]), shape, light: light);
         return new Answer(
             [.. zones.Select(zone => new ZoneView(zone.Zone, [.. zone.Colours.Select(ColourView.From)], ColourView.From(zone.Target), zone.Difference))],
             ColourView.From(plan.Ground),
             ColourView.From(paste),
             Difference.Of(paste, plan.Ground),
             BatchView.From(batch),
-            [.. plan.Coats.Select(coat => View(coat, shape, quantity.Pieces, materials))],
+            [.. resolved.Coats.Select(coat => View(coat, shape, quantity.Pieces))],
             View(picture.Face),
             View(picture.Back),
             [.. advice.Select(one =>
-                new AdviceView(one.Code, one.CoatId, one.MaterialId, one.Zone, one.OnPurpose, PlanFix.For(plan, one, materials, Guid.CreateVersion7(), Warnings)))],
+                new AdviceView(one.Code, one.CoatId, one.MaterialId, one.Zone, one.OnPurpose, PlanFix.For(resolved, one, Guid.CreateVersion7(), Warnings)))],
             DustLoad.Named);
 
-        IEnumerable<Advice> Warnings(PiecePlan of)
+        IEnumerable<PlanAdvice> Warnings(ResolvedPlan of)
         {
-            var its = new ZoneColourEvaluator(of.Paste, of.Coats, shape, materials);
-            return WarningsOf(of, its, BuildUp.Of(of, its));
+            var its = new ZoneColourEvaluator(of, shape);
+            return WarningsOf(of, its, BuildUp.Of(of.Plan, its));
         }
 
-        IEnumerable<Advice> WarningsOf(PiecePlan of, ZoneColourEvaluator its, IReadOnlyList<ZoneHistory> seen) =>
-            PlanAdvisor.ForGuests(of, planned.Guests, materials).Concat(PlanAdvisor.For(of, batch, materials)).Concat(LookAdvice.For(of, planned.Piece, seen, its, materials));
+        IEnumerable<PlanAdvice> WarningsOf(ResolvedPlan of, ZoneColourEvaluator its, IReadOnlyList<ZoneHistory> seen) =>
+            PlanAdvisor.ForGuests(of, planned.Guests).Concat(PlanAdvisor.For(of, batch)).Concat(LookAdvice.For(of, planned.Piece, seen, its));
     }
 
     internal static FieldView View(SidePicture side) => View(side.Field) with { Marks = [.. side.Marks.Select(mark => new MarkView(mark.Path, View(mark.Field)))] };
 
     private static FieldView View(ColourField field) => new(field.Columns, field.Rows, Convert.ToBase64String(field.Rgb));
 
-    private static CoatView View(Coat coat, PieceShape shape, int pieces, Materials materials)
+    private static CoatView View(ResolvedCoat coat, PieceShape shape, int pieces)
     {
-        var dust = coat as DustCoat;
-        var amount = CoatAmounts.Of(coat, shape, pieces, materials);
-        return new CoatView(
-            coat.Id, dust is null ? null : DustMix.MainOf(dust.Mix, materials), dust is null ? null : DustLoad.Nearest(dust.LoadMgPerCm2), ColourView.OfPot(coat, materials),
-            amount.Powders, amount.Ml);
+        var dust = coat as ResolvedDust;
+        var amount = coat.AmountFor(shape, pieces);
+        return new CoatView(coat.Id, dust?.MainDustId, dust is null ? null : DustLoad.Nearest(((DustCoat)coat.Coat).LoadMgPerCm2), ColourView.OfPot(coat), amount.Powders, amount.Ml);
     }
 }

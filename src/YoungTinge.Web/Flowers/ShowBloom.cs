@@ -1,4 +1,5 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -73,7 +74,7 @@ public static class ShowBloom
         var (piece, shape) = (planned.Piece, planned.Piece.Shape());
         return new KindView(
             planned.Id, piece.Name, piece.Form.Role, piece.PartOf, shape.SvgPath(), piece.LengthMm, piece.WidthMm, Bloom.OverlapOf(piece), piece.PerPart,
-            [.. WhorlLooks.Of(planned.Plan, shape, materials).Select(look =>
-                PreviewPlan.View(PiecePicture.Of(look, shape, materials, Columns, Rows, light).Face))]);
+            [.. WhorlLooks.Of(new ResolvedPlan(planned.Plan, materials), shape).Select(look =>
+                PreviewPlan.View(PiecePicture.Of(look, shape, Columns, Rows, light).Face))]);
     }
 }

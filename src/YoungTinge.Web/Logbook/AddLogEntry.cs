@@ -1,3 +1,4 @@
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -25,7 +26,7 @@ public static class AddLogEntry
         if (await pieces.FindAsync(studioId, request.PieceId, cancel) is not { } piece)
             return ApiProblem.NotFound();
         var materials = await cabinet.LoadAsync(studioId, cancel);
-        var zones = BuildUp.Of(piece.Plan, piece.Piece.Shape(), materials);
+        var zones = BuildUp.Of(new ResolvedPlan(piece.Plan, materials), piece.Piece.Shape());
         var predicted = request.Subject == LogSubject.Paste ? zones[0].Colours[0] : zones.First(zone => zone.Zone == ZoneOf(request.Subject)).Finished;
         var entry = new LogEntry(id, request.PieceId, request.Subject, predicted, request.Actual, request.Note.Trim(), clock.GetUtcNow());
         if (StudioRules.Of(entry).Lines() is { Count: > 0 } problems)

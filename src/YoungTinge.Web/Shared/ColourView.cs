@@ -1,6 +1,4 @@
-using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
-using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 
 namespace YoungTinge.Web.Shared;
@@ -15,5 +13,5 @@ public sealed record ColourView(Lab Lab, string Hex, ColourWords Words)
     public static ColourView From(Lab lab, Illuminant light) => new(lab, ScreenColour.From(lab, light).ToHex(), ColourWords.Of(lab));
 
     /// <summary>What the pot of a coat looks like; null for steam and a clear glaze.</summary>
-    public static ColourView? OfPot(Coat coat, Materials materials) => PotColour.Of(coat, materials) is { } pot ? From(pot) : null;
+    public static ColourView? OfPot(ResolvedCoat coat) => coat.Pot is { } pot ? From(pot) : null;
 }

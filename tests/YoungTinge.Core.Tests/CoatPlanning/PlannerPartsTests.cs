@@ -2,6 +2,11 @@ using CsCheck;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.CoatPlanning;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Model.Dusting;
+using YoungTinge.Core.Coats.Model.Glazing;
+using YoungTinge.Core.Coats.Model.Painting;
+using YoungTinge.Core.Coats.Model.Pollen;
+using YoungTinge.Core.Coats.Model.Steaming;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -135,12 +140,12 @@ public class PlannerPartsTests
     [Fact]
     public void A_rounded_coat_keeps_its_colours_and_drops_traces()
     {
-        var slot = new CandidateCoat(Dust("wine-lees"), ["wine-lees", "nettle", "plain-cornstarch"], [0.061, 0.001, 0.118]);
-        var coat = (DustCoat)BenchRounding.Rounded(slot, 0.005).Coat;
+        var candidate = new CandidateCoat(Dust("wine-lees"), ["wine-lees", "nettle", "plain-cornstarch"], [0.061, 0.001, 0.118]);
+        var coat = (DustCoat)BenchRounding.Rounded(candidate, 0.005).Coat;
         Assert.Equal(["wine-lees", "plain-cornstarch"], coat.Mix.Select(portion => portion.MaterialId));
         Assert.Equal(0.18, coat.LoadMgPerCm2, 1e-9);
         Assert.Equal(0.5, coat.Mix[0].Parts / coat.Mix[1].Parts, 1e-9);
-        Assert.Equal(0.09, BenchRounding.Scaled(slot, 0.09).Total, 1e-12);
+        Assert.Equal(0.09, BenchRounding.Scaled(candidate, 0.09).Total, 1e-12);
     }
 
     [Fact]
@@ -153,7 +158,7 @@ public class PlannerPartsTests
             new PollenCoat(Guid.NewGuid(), "crumb", "glue", 0.5, Place.Whole, Sides.Face), Dust("guelder") with { AfterAssembly = true },
         ];
         var sorted = new CoatOrder(TestData.Cabinet).Sorted([.. order.Select(i => CandidateCoat.Kept(coats[i]))]);
-        Assert.Equal(coats, sorted.Select(slot => slot.Coat));
+        Assert.Equal(coats, sorted.Select(candidate => candidate.Coat));
     });
 
     [Fact]
@@ -161,7 +166,7 @@ public class PlannerPartsTests
     {
         CandidateCoat New(string id) => new(Dust(id), [id], [0.1]);
         var sorted = new CoatOrder(TestData.Cabinet).Sorted([New("jackdaw"), New("catkin"), CandidateCoat.Kept(Dust("peat")), New("guelder")]);
-        Assert.Equal(["peat", "catkin", "guelder", "jackdaw"], sorted.Select(slot => ((DustCoat)slot.Coat).Mix[0].MaterialId));
+        Assert.Equal(["peat", "catkin", "guelder", "jackdaw"], sorted.Select(candidate => ((DustCoat)candidate.Coat).Mix[0].MaterialId));
     }
 
     private static readonly Gen<Coat[]> Stacks = Gen.Select(Gen.Int[0, 6], Gen.Double[0.02, 0.3], Gen.Double[0.1, 0.5]).Select((kind, load, fade) => kind switch
@@ -177,7 +182,7 @@ public class PlannerPartsTests
     public void The_quick_look_agrees_with_the_full_one() => Stacks.Sample(
         coats =>
         {
-            var eye = new ZoneColourEvaluator(Plan().Paste, coats, Shape, TestData.Cabinet);
+            var eye = new ZoneColourEvaluator(new ResolvedPlan(Plan() with { Coats = coats }, TestData.Cabinet), Shape);
             var quick = new CoatSimulator(Shape, TestData.Cabinet).See(PasteOptics.Mix(Plan().Paste, TestData.Cabinet), coats);
             foreach (var zone in Enum.GetValues<Zone>())
             {
@@ -195,16 +200,16 @@ public class PlannerPartsTests
         var mix = PasteOptics.Mix(Plan().Paste, TestData.Cabinet);
         var layup = new CoatSimulator(Shape, TestData.Cabinet);
         Coat[] below = [Dust("catkin", 0.1)], above = [Steam, Glaze()];
-        var slot = new CandidateCoat(Dust(id), [id, "plain-cornstarch"], [load / 2, load / 2]);
+        var candidate = new CandidateCoat(Dust(id), [id, "plain-cornstarch"], [load / 2, load / 2]);
         foreach (var zone in new[] { Zone.Heart, Zone.Rim, Zone.Base })
         {
-            var probed = layup.Probe(mix, below, above, slot.Coat, zone).See(slot);
-            var seen = layup.See(mix, [.. below, slot.Coat, .. above], zone)[0];
+            var probed = layup.Probe(mix, below, above, candidate.Coat, zone).See(candidate);
+            var seen = layup.See(mix, [.. below, candidate.Coat, .. above], zone)[0];
             Assert.InRange(DeltaE2000.Between(probed, seen), 0, 2);
         }
 
         // A coat on the face does nothing to the back.
-        var back = layup.Probe(mix, below, above, slot.Coat, Zone.Back).See(slot);
+        var back = layup.Probe(mix, below, above, candidate.Coat, Zone.Back).See(candidate);
         Assert.Equal(0, DeltaE2000.Between(back, layup.See(mix, [.. below, .. above], Zone.Back)[0]), 1e-6);
     });
 

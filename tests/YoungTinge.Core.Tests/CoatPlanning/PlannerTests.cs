@@ -3,6 +3,10 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.CoatPlanning;
 using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Model.Dusting;
+using YoungTinge.Core.Coats.Model.Glazing;
+using YoungTinge.Core.Coats.Model.Painting;
+using YoungTinge.Core.Coats.Model.Steaming;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -26,7 +30,7 @@ public class PlannerTests
     private static PiecePlan Made(params Coat[] coats)
     {
         var plan = Plan([.. coats, Steam]);
-        return plan with { Targets = BuildUp.Of(plan, Petal.Shape(), TestData.Cabinet).ToDictionary(zone => zone.Zone, zone => Target.Of(zone.Finished)), Coats = [] };
+        return plan with { Targets = BuildUp.Of(new ResolvedPlan(plan, TestData.Cabinet), Petal.Shape()).ToDictionary(zone => zone.Zone, zone => Target.Of(zone.Finished)), Coats = [] };
     }
 
     [Fact]
@@ -73,9 +77,9 @@ public class PlannerTests
             var proposal = Planner(wanted).Propose(approach, keepsPaste: false)!;
             Assert.Empty(PlanCheck.Problems(proposal.Plan, TestData.Cabinet));
             AdviceCode[] ordered = [AdviceCode.DustOverGlaze, AdviceCode.PaintOverGlaze, AdviceCode.SteamOverGlaze, AdviceCode.SteamOverLustre, AdviceCode.DustOverPaint, AdviceCode.GlazeOverLooseDust, AdviceCode.CoatOverPollen];
-            Assert.DoesNotContain(PlanAdvisor.For(proposal.Plan, DosedRecipe.For(proposal.Plan.Paste, 100, TestData.Cabinet), TestData.Cabinet), advice => ordered.Contains(advice.Code));
+            Assert.DoesNotContain(PlanAdvisor.For(new ResolvedPlan(proposal.Plan, TestData.Cabinet), DosedRecipe.For(proposal.Plan.Paste, 100, TestData.Cabinet)), advice => ordered.Contains(advice.Code));
             // What is told of it is what the plan really comes to.
-            var seen = BuildUp.Of(proposal.Plan, Petal.Shape(), TestData.Cabinet);
+            var seen = BuildUp.Of(new ResolvedPlan(proposal.Plan, TestData.Cabinet), Petal.Shape());
             Assert.Equal(seen.Max(zone => zone.Difference.DeltaE), proposal.WorstDeltaE, 1e-9);
             Assert.True(proposal.MinutesForAll > 0 && proposal.RiskDeltaE > 0);
             Assert.NotNull(TestData.Cabinet.Find(proposal.RiskMaterialId!));
@@ -112,7 +116,7 @@ public class PlannerTests
         Assert.IsNotType<SteamCoat>(proposal.Plan.Coats[^1]);
         Assert.True(proposal.WorstDeltaE <= CoatPlanner.ReachedDeltaE);
         // Before the glaze it is paler than in the end.
-        var heart = BuildUp.Of(proposal.Plan, Petal.Shape(), TestData.Cabinet).Single(zone => zone.Zone == Zone.Heart);
+        var heart = BuildUp.Of(new ResolvedPlan(proposal.Plan, TestData.Cabinet), Petal.Shape()).Single(zone => zone.Zone == Zone.Heart);
         Assert.True(heart.Colours[^2].L > heart.Finished.L);
         // Pearl at the tip alone brings lustre there, after the steam.
         var pearl = wanted with { Targets = wanted.Targets.ToDictionary(target => target.Key, target => target.Key == Zone.Tip ? target.Value with { Finish = Finish.Pearl } : target.Value) };
@@ -141,7 +145,7 @@ public class PlannerTests
     public void A_slip_is_blamed_on_the_colour_and_not_on_its_starch()
     {
         var plan = Plan(new DustCoat(Guid.NewGuid(), [new("wine-lees", 1), new("plain-cornstarch", 6)], 0.1, Place.Whole, Sides.Both)) with { Paste = new PasteRecipe("bright-white-paste", []) };
-        Assert.Equal("wine-lees", PlanRisk.Of(plan, Petal.Shape(), 100, TestData.Cabinet).MaterialId);
+        Assert.Equal("wine-lees", PlanRisk.Of(new ResolvedPlan(plan, TestData.Cabinet), Petal.Shape(), 100).MaterialId);
     }
 
     [Fact]
@@ -207,7 +211,7 @@ public class PlannerTests
             var wanted = Made(Coat(ids[dust], load, starch));
             double Worst(Coat coat)
             {
-                var eye = new ZoneColourEvaluator(wanted.Paste, [coat, Steam], Petal.Shape(), shelf);
+                var eye = new ZoneColourEvaluator(new ResolvedPlan(wanted with { Coats = [coat, Steam] }, shelf), Petal.Shape());
                 return Enum.GetValues<Zone>().Max(zone => DeltaE2000.Between(wanted.Targets[zone].Colour, eye.See(zone)));
             }
 
@@ -221,12 +225,12 @@ public class PlannerTests
     public void The_risk_is_what_the_worst_slip_really_does()
     {
         var plan = Plan(Dust("wine-lees", 0.1), Steam);
-        var (risk, id) = PlanRisk.Of(plan, Petal.Shape(), 100, TestData.Cabinet);
-        Assert.Equal(0, PlanRisk.Of(Plan() with { Paste = new PasteRecipe("bright-white-paste", []) }, Petal.Shape(), 100, TestData.Cabinet).DeltaE);
+        var (risk, id) = PlanRisk.Of(new ResolvedPlan(plan, TestData.Cabinet), Petal.Shape(), 100);
+        Assert.Equal(0, PlanRisk.Of(new ResolvedPlan(Plan() with { Paste = new PasteRecipe("bright-white-paste", []) }, TestData.Cabinet), Petal.Shape(), 100).DeltaE);
         Assert.True(risk > 0);
         Assert.NotNull(TestData.Cabinet.Find(id!));
         // A larger batch forgives a touch more.
         var paste = Plan() with { Paste = new PasteRecipe("bright-white-paste", [new Dose("rowan", 0.1)]) };
-        Assert.True(PlanRisk.Of(paste, Petal.Shape(), 50, TestData.Cabinet).DeltaE >= PlanRisk.Of(paste, Petal.Shape(), 500, TestData.Cabinet).DeltaE);
+        Assert.True(PlanRisk.Of(new ResolvedPlan(paste, TestData.Cabinet), Petal.Shape(), 50).DeltaE >= PlanRisk.Of(new ResolvedPlan(paste, TestData.Cabinet), Petal.Shape(), 500).DeltaE);
     }
 }

@@ -1,9 +1,14 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using System.Text.Json.Serialization.Metadata;
 using CsCheck;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Model.Dusting;
+using YoungTinge.Core.Coats.Model.Glazing;
+using YoungTinge.Core.Coats.Model.Painting;
+using YoungTinge.Core.Coats.Model.Steaming;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -46,7 +51,7 @@ public class AnyPlanTests
         plan =>
         {
             Assert.Empty(PlanCheck.Problems(plan, TestData.Cabinet));
-            Assert.All(BuildUp.Of(plan, Shape, TestData.Cabinet), history =>
+            Assert.All(BuildUp.Of(new ResolvedPlan(plan, TestData.Cabinet), Shape), history =>
             {
                 Assert.Equal(plan.Coats.Count + 1, history.Colours.Count);
                 Assert.All(history.Colours, colour => Assert.True(PlanCheck.IsColour(colour), $"{colour}"));
@@ -58,8 +63,8 @@ public class AnyPlanTests
     public void Taking_the_last_coat_away_gives_the_stage_before() => Plans.Where(plan => plan.Coats.Count > 0).Sample(
         plan =>
         {
-            var whole = BuildUp.Of(plan, Shape, TestData.Cabinet);
-            var less = BuildUp.Of(plan with { Coats = [.. plan.Coats.SkipLast(1)] }, Shape, TestData.Cabinet);
+            var whole = BuildUp.Of(new ResolvedPlan(plan, TestData.Cabinet), Shape);
+            var less = BuildUp.Of(new ResolvedPlan(plan with { Coats = [.. plan.Coats.SkipLast(1)] }, TestData.Cabinet), Shape);
             Assert.All(whole.Zip(less), pair => Assert.Equal(pair.First.Colours[^2], pair.Second.Finished));
         },
         iter: 40);
@@ -69,7 +74,7 @@ public class AnyPlanTests
         plan =>
         {
             var nowhere = Dust("jackdaw", 0.4, new Place(PlaceKind.Rim, 39, 40, 0));
-            var with = BuildUp.Of(plan with { Coats = [.. plan.Coats, nowhere] }, Shape, TestData.Cabinet);
+            var with = BuildUp.Of(new ResolvedPlan(plan with { Coats = [.. plan.Coats, nowhere] }, TestData.Cabinet), Shape);
             // Not to the last digit: the mean of the zone is added up from other points.
             Assert.All(with, history => Assert.Equal(0, DeltaE2000.Between(history.Colours[^2], history.Colours[^1]), 1e-9));
         },
@@ -80,7 +85,7 @@ public class AnyPlanTests
     {
         var matte = TestData.Cabinet.All.OfType<Dust>().Where(dust => dust.Kind == DustKind.Matte).ElementAt(i);
         var dust = new DustCoat(Guid.NewGuid(), [new Portion(matte.Id, 1)], load, Place.Whole, Sides.Both);
-        var heart = BuildUp.Of(Plan(dust, Steam), Shape, TestData.Cabinet).Single(history => history.Zone == Zone.Heart);
+        var heart = BuildUp.Of(new ResolvedPlan(Plan(dust, Steam), TestData.Cabinet), Shape).Single(history => history.Zone == Zone.Heart);
         Assert.True(heart.Colours[2].L <= heart.Colours[1].L + 1e-6, $"{matte.Id} at {load}: {heart.Colours[1]} to {heart.Colours[2]}");
     });
 
@@ -92,7 +97,7 @@ public class AnyPlanTests
             var marked = (WashCoat)detail with { Place = Place.Whole, Sides = Sides.Both };
             double Moved(Coat coat)
             {
-                var eye = new ZoneColourEvaluator(Plan().Paste, [coat], Shape, TestData.Cabinet);
+                var eye = new ZoneColourEvaluator(new ResolvedPlan(Plan() with { Coats = [coat] }, TestData.Cabinet), Shape);
                 return Math.Abs(eye.See((Zone)zone).L - eye.Paste.L);
             }
 
@@ -106,7 +111,7 @@ public class AnyPlanTests
     public void A_picture_has_a_colour_everywhere_on_the_piece_in_every_light() => Gen.Select(Plans, Gen.Enum<LightKind>()).Sample(
         (plan, light) =>
         {
-            var picture = PiecePicture.Of(plan, Shape, TestData.Cabinet, 24, 32, Lights.Of(light));
+            var picture = PiecePicture.Of(new ResolvedPlan(plan, TestData.Cabinet), Shape, 24, 32, Lights.Of(light));
             foreach (var side in new[] { picture.Face, picture.Back })
             {
                 Assert.Equal(3 * 24 * 32, side.Field.Rgb.Length);
@@ -124,12 +129,16 @@ public class AnyPlanTests
     public void A_plan_is_the_same_after_it_was_written_and_read() => Plans.Sample(
         plan =>
         {
-            var options = new JsonSerializerOptions(JsonSerializerDefaults.Web) { Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) } };
+            var options = new JsonSerializerOptions(JsonSerializerDefaults.Web)
+            {
+                Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) },
+                TypeInfoResolver = new DefaultJsonTypeInfoResolver().WithAddedModifier(CoatKinds.Describe),
+            };
             var written = JsonSerializer.Serialize(plan, options);
             var read = JsonSerializer.Deserialize<PiecePlan>(written, options)!;
             Assert.Equal(written, JsonSerializer.Serialize(read, options));
             Assert.All(plan.Coats.OfType<IPlacedCoat>().Zip(read.Coats.OfType<IPlacedCoat>()), pair => Assert.Equal(pair.First.Place, pair.Second.Place));
-            Assert.Equal(BuildUp.Of(plan, Shape, TestData.Cabinet).Select(zone => zone.Finished), BuildUp.Of(read, Shape, TestData.Cabinet).Select(zone => zone.Finished));
+            Assert.Equal(BuildUp.Of(new ResolvedPlan(plan, TestData.Cabinet), Shape).Select(zone => zone.Finished), BuildUp.Of(new ResolvedPlan(read, TestData.Cabinet), Shape).Select(zone => zone.Finished));
         },
         iter: 25);
 
@@ -137,14 +146,14 @@ public class AnyPlanTests
     public void Faults_are_found_in_any_plan_without_falling_over_and_name_what_is_there() => Plans.Sample(
         plan =>
         {
-            var eye = new ZoneColourEvaluator(plan.Paste, plan.Coats, Shape, TestData.Cabinet);
+            var eye = new ZoneColourEvaluator(new ResolvedPlan(plan, TestData.Cabinet), Shape);
             var zones = BuildUp.Of(plan, eye);
-            Assert.All(LookAdvice.For(plan, Petal, zones, eye, TestData.Cabinet), advice =>
+            Assert.All(LookAdvice.For(new ResolvedPlan(plan, TestData.Cabinet), Petal, zones, eye), advice =>
             {
                 Assert.NotNull(advice.Zone);
                 Assert.True(advice.CoatId is null || plan.Coats.Any(coat => coat.Id == advice.CoatId));
                 // A cure is a plan that can be, and is another one.
-                if (PlanFix.For(plan, advice, TestData.Cabinet, Guid.NewGuid(), Warnings) is not { } cured)
+                if (PlanFix.For(new ResolvedPlan(plan, TestData.Cabinet), advice, Guid.NewGuid(), of => Warnings(of.Plan)) is not { } cured)
                     return;
                 Assert.Empty(PlanCheck.Problems(cured, TestData.Cabinet));
                 Assert.NotEqual(plan.Coats, cured.Coats);
@@ -155,16 +164,16 @@ public class AnyPlanTests
             // Seen from here with a coat left out, it is the plan without it.
             for (var left = 0; left < plan.Coats.Count; left++)
             {
-                var without = new ZoneColourEvaluator(plan.Paste, [.. plan.Coats.Where((_, i) => i != left)], Shape, TestData.Cabinet);
+                var without = new ZoneColourEvaluator(new ResolvedPlan(plan with { Coats = [.. plan.Coats.Where((_, i) => i != left)] }, TestData.Cabinet), Shape);
                 Assert.Equal(0, DeltaE2000.Between(without.See(Zone.Heart), eye.See(Zone.Heart, coat => coat != left)), 1e-9);
             }
         },
         iter: 30);
 
-    private static IEnumerable<Advice> Warnings(PiecePlan plan)
+    private static IEnumerable<PlanAdvice> Warnings(PiecePlan plan)
     {
-        var eye = new ZoneColourEvaluator(plan.Paste, plan.Coats, Shape, TestData.Cabinet);
-        return PlanAdvisor.For(plan, PasteBatch, TestData.Cabinet).Concat(LookAdvice.For(plan, Petal, BuildUp.Of(plan, eye), eye, TestData.Cabinet));
+        var eye = new ZoneColourEvaluator(new ResolvedPlan(plan, TestData.Cabinet), Shape);
+        return PlanAdvisor.For(new ResolvedPlan(plan, TestData.Cabinet), PasteBatch).Concat(LookAdvice.For(new ResolvedPlan(plan, TestData.Cabinet), Petal, BuildUp.Of(plan, eye), eye));
     }
 
     private static readonly DosedRecipe PasteBatch = DosedRecipe.For(Plan().Paste, 200, TestData.Cabinet);

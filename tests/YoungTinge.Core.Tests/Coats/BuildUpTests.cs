@@ -12,13 +12,13 @@ public class BuildUpTests
     private static readonly PieceShape Shape = Petal.Shape();
 
     private static ZoneHistory Of(Zone zone, params Coat[] coats) =>
-        BuildUp.Of(Plan(coats), Shape, TestData.Cabinet).Single(history => history.Zone == zone);
+        BuildUp.Of(new ResolvedPlan(Plan(coats), TestData.Cabinet), Shape).Single(history => history.Zone == zone);
 
     [Fact]
     public void Without_coats_every_zone_is_the_paste()
     {
         var paste = PasteOptics.ColourOf(Plan().Paste, TestData.Cabinet);
-        Assert.All(BuildUp.Of(Plan(), Shape, TestData.Cabinet), history => Assert.Equal(paste, Assert.Single(history.Colours)));
+        Assert.All(BuildUp.Of(new ResolvedPlan(Plan(), TestData.Cabinet), Shape), history => Assert.Equal(paste, Assert.Single(history.Colours)));
     }
 
     [Fact]
@@ -67,9 +67,9 @@ public class BuildUpTests
     public void The_picture_agrees_with_the_ribbons()
     {
         var plan = Plan(Dust("wine-lees", place: new Place(PlaceKind.Tip, 0, 0.3, 0.15)), Glaze());
-        var picture = PiecePicture.Of(plan, Shape, TestData.Cabinet);
+        var picture = PiecePicture.Of(new ResolvedPlan(plan, TestData.Cabinet), Shape);
         var (face, back) = (picture.Face.Field, picture.Back.Field);
-        var heart = BuildUp.Of(plan, Shape, TestData.Cabinet).Single(history => history.Zone == Zone.Heart);
+        var heart = BuildUp.Of(new ResolvedPlan(plan, TestData.Cabinet), Shape).Single(history => history.Zone == Zone.Heart);
         // Nothing but glaze lies at the heart, so a single point is the zone.
         Assert.Equal(ScreenColour.From(heart.Finished, Illuminant.D65).ToHex(), HexAt(face, 0.58, 0.45));
         Assert.NotEqual(HexAt(face, 0.05, 0.5), HexAt(face, 0.6, 0.5));
@@ -79,7 +79,7 @@ public class BuildUpTests
     [Fact]
     public void Both_halves_of_the_picture_are_alike()
     {
-        var face = PiecePicture.Of(Plan(Dust("wine-lees", place: new Place(PlaceKind.Rim, 0, 1, 5))), Shape, TestData.Cabinet, 48, 64).Face.Field;
+        var face = PiecePicture.Of(new ResolvedPlan(Plan(Dust("wine-lees", place: new Place(PlaceKind.Rim, 0, 1, 5))), TestData.Cabinet), Shape, 48, 64).Face.Field;
         for (var row = 0; row < face.Rows; row++)
         {
             for (var column = 0; column < face.Columns / 2; column++)

@@ -4,6 +4,11 @@ using YoungTinge.Checks;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Model.Dusting;
+using YoungTinge.Core.Coats.Model.Glazing;
+using YoungTinge.Core.Coats.Model.Painting;
+using YoungTinge.Core.Coats.Model.Pollen;
+using YoungTinge.Core.Coats.Model.Steaming;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -34,7 +39,7 @@ public class CoatKindsTests
     private static double[] Face(IReadOnlyList<Coat> coats, KubelkaMunkSpectra paste)
     {
         var face = KubelkaMunk.Opaque(paste).Values.ToArray();
-        CoatStack.Of(coats, paste, Cabinet, Side.Face).LayOn(face, _ => 1);
+        new LayerStack(paste, [.. coats.Select(coat => coat.IsOn(Side.Face) ? coat.Resolve(Cabinet).Layer : null)]).LayOn(face, _ => 1);
         return face;
     }
 
@@ -115,10 +120,10 @@ public class CoatKindsTests
     [Fact]
     public void A_stronger_wash_is_deeper_and_lies_only_where_it_goes()
     {
-        Lab Heart(double gPerMl) => BuildUp.Of(Plan(Wash(gPerMl: gPerMl)), Petal.Shape(), Cabinet).Single(history => history.Zone == Zone.Heart).Finished;
+        Lab Heart(double gPerMl) => BuildUp.Of(new ResolvedPlan(Plan(Wash(gPerMl: gPerMl)), Cabinet), Petal.Shape()).Single(history => history.Zone == Zone.Heart).Finished;
         var lightness = new[] { 0.005, 0.01, 0.02, 0.05, 0.1 }.Select(gPerMl => Heart(gPerMl).L).ToList();
         Assert.Equal(lightness.OrderDescending(), lightness);
-        var atFoot = BuildUp.Of(Plan(Wash(place: new Place(PlaceKind.Base, 0, 0.1, 0.1))), Petal.Shape(), Cabinet).ToDictionary(history => history.Zone);
+        var atFoot = BuildUp.Of(new ResolvedPlan(Plan(Wash(place: new Place(PlaceKind.Base, 0, 0.1, 0.1))), Cabinet), Petal.Shape()).ToDictionary(history => history.Zone);
         Assert.Equal(0, DeltaE2000.Between(atFoot[Zone.Tip].Colours[0], atFoot[Zone.Tip].Finished), 1e-9);
         Assert.Equal(0, DeltaE2000.Between(atFoot[Zone.Back].Colours[0], atFoot[Zone.Back].Finished), 1e-9);
         Assert.True(DeltaE2000.Between(atFoot[Zone.Base].Colours[0], atFoot[Zone.Base].Finished) > 3);
@@ -174,7 +179,7 @@ public class CoatKindsTests
         Assert.Equal([AdviceCode.HardLine], Codes(Wash(place: new Place(PlaceKind.Tip, 0, 0.3, 0))));
 
         List<AdviceCode> Codes(params Coat[] coats) =>
-            [.. PlanAdvisor.For(Plan(coats), DosedRecipe.For(Plan().Paste, 200, Cabinet), Cabinet).Select(advice => advice.Code).Where(code => code != AdviceCode.DecorativeOnly)];
+            [.. PlanAdvisor.For(new ResolvedPlan(Plan(coats), Cabinet), DosedRecipe.For(Plan().Paste, 200, Cabinet)).Select(advice => advice.Code).Where(code => code != AdviceCode.DecorativeOnly)];
     }
 
     [Fact]
@@ -221,7 +226,7 @@ public class CoatKindsTests
     {
         var wash = Wash(gPerMl: 0.02);
         var white = Cabinet.All.OfType<PasteBase>().First().Optics;
-        Assert.Equal(Illuminant.D65.LabOf(new Spectrum(Face([wash], white))), SwatchColour.OfWash(CoatStack.LayerOf(wash, Cabinet), Cabinet));
+        Assert.Equal(Illuminant.D65.LabOf(new Spectrum(Face([wash], white))), wash.Resolve(Cabinet).Pot);
     }
 
     /// <summary>Every coat that can stand in a wrong place.</summary>
@@ -249,7 +254,7 @@ public class CoatKindsTests
             Assert.True(presses <= first.Count, "It goes round in circles: " + string.Join(", ", plan.Coats.Select(coat => coat.GetType().Name)));
             Assert.Subset(first, Keys(plan));
             var faults = Faults(plan);
-            if (faults.Select(advice => PlanFix.For(plan, advice, Cabinet, Guid.NewGuid(), Faults)).FirstOrDefault(mended => mended is not null) is not { } next)
+            if (faults.Select(advice => PlanFix.For(new ResolvedPlan(plan, Cabinet), advice, Guid.NewGuid(), of => Faults(of.Plan))).FirstOrDefault(mended => mended is not null) is not { } next)
                 break;
             plan = next;
         }
@@ -266,7 +271,7 @@ public class CoatKindsTests
 
     private static readonly DosedRecipe Batch = DosedRecipe.For(Plan().Paste, 200, Cabinet);
 
-    private static IReadOnlyList<Advice> Faults(PiecePlan plan) => PlanAdvisor.For(plan, Batch, Cabinet);
+    private static IReadOnlyList<PlanAdvice> Faults(PiecePlan plan) => PlanAdvisor.For(new ResolvedPlan(plan, Cabinet), Batch);
 
     [Fact]
     public void A_fault_kept_on_purpose_keeps_its_note_and_only_it()

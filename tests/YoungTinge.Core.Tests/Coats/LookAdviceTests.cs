@@ -1,6 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Model.Dusting;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -11,16 +12,16 @@ namespace YoungTinge.Core.Tests.Coats;
 /// <summary>Faults that are found by looking, each where it is and not where it is not.</summary>
 public class LookAdviceTests
 {
-    private static IReadOnlyList<Advice> Look(PiecePlan plan, Piece? piece = null)
+    private static IReadOnlyList<PlanAdvice> Look(PiecePlan plan, Piece? piece = null)
     {
         var shape = (piece ?? Petal).Shape();
-        var eye = new ZoneColourEvaluator(plan.Paste, plan.Coats, shape, TestData.Cabinet);
-        return LookAdvice.For(plan, piece ?? Petal, BuildUp.Of(plan, eye), eye, TestData.Cabinet);
+        var eye = new ZoneColourEvaluator(new ResolvedPlan(plan, TestData.Cabinet), shape);
+        return LookAdvice.For(new ResolvedPlan(plan, TestData.Cabinet), piece ?? Petal, BuildUp.Of(plan, eye), eye);
     }
 
     private static PiecePlan Wanting(Lab colour, PiecePlan plan) => plan with { Targets = plan.Targets.ToDictionary(target => target.Key, _ => Target.Of(colour)) };
 
-    private static Advice? Of(AdviceCode code, PiecePlan plan, Piece? piece = null) => Look(plan, piece).FirstOrDefault(advice => advice.Code == code);
+    private static PlanAdvice? Of(AdviceCode code, PiecePlan plan, Piece? piece = null) => Look(plan, piece).FirstOrDefault(advice => advice.Code == code);
 
     [Fact]
     public void A_steep_fade_of_a_strong_coat_reads_as_a_line_and_a_soft_or_pale_one_does_not()
@@ -48,12 +49,12 @@ public class LookAdviceTests
     public void Black_over_a_clear_colour_that_was_wanted_is_muddy()
     {
         var yellow = Plan() with { Paste = new PasteRecipe("bright-white-paste", [new Dose("gorse", 1.5)]) };
-        var clear = BuildUp.Of(yellow, Petal.Shape(), TestData.Cabinet)[0].Finished;
+        var clear = BuildUp.Of(new ResolvedPlan(yellow, TestData.Cabinet), Petal.Shape())[0].Finished;
         var soot = new DustCoat(Guid.NewGuid(), [new("jackdaw", 1), new("plain-cornstarch", 1)], 0.25, Place.Whole, Sides.Face);
         var muddied = Wanting(clear, yellow) with { Coats = [soot] };
         Assert.Equal(soot.Id, Of(AdviceCode.Muddy, muddied)!.CoatId);
         // The same look on purpose is no fault.
-        var wanted = BuildUp.Of(muddied, Petal.Shape(), TestData.Cabinet)[0].Finished;
+        var wanted = BuildUp.Of(new ResolvedPlan(muddied, TestData.Cabinet), Petal.Shape())[0].Finished;
         Assert.Null(Of(AdviceCode.Muddy, Wanting(wanted, muddied)));
     }
 
@@ -61,7 +62,7 @@ public class LookAdviceTests
     public void A_green_stronger_than_leaves_is_neon_unless_it_is_wanted()
     {
         var neon = Plan() with { Paste = new PasteRecipe("bright-white-paste", [new Dose("gorse", 1.2), new Dose("frond", 0.8)]) };
-        var seen = BuildUp.Of(neon, Petal.Shape(), TestData.Cabinet)[0].Finished;
+        var seen = BuildUp.Of(new ResolvedPlan(neon, TestData.Cabinet), Petal.Shape())[0].Finished;
         Assert.InRange(seen.HueDegrees, 105, 165);
         Assert.True(seen.Chroma > 42);
         Assert.NotNull(Of(AdviceCode.NeonGreen, Wanting(new Lab(seen.L, seen.A * 0.5, seen.B * 0.5), neon)));
@@ -99,12 +100,12 @@ public class LookAdviceTests
         var lustre = new DustCoat(Guid.NewGuid(), [new("moonmilk", 1)], 0.1, Place.Whole, Sides.Face);
         var glaze = Glaze("pond-dip");
         var plan = Plan(lustre, glaze);
-        Assert.Empty(PlanAdvisor.ForGuests(plan, Guests.Any, TestData.Cabinet));
-        var eaten = Assert.Single(PlanAdvisor.ForGuests(plan, new Guests(true, []), TestData.Cabinet));
+        Assert.Empty(PlanAdvisor.ForGuests(new ResolvedPlan(plan, TestData.Cabinet), Guests.Any));
+        var eaten = Assert.Single(PlanAdvisor.ForGuests(new ResolvedPlan(plan, TestData.Cabinet), new Guests(true, [])));
         Assert.Equal((AdviceCode.MustBeEdible, lustre.Id, "moonmilk"), (eaten.Code, eaten.CoatId!.Value, eaten.MaterialId));
         // Shellac for vegans.
         var shellac = new Materials(TestData.Cabinet.All.Select(material => material.Id == "pond-dip" ? material with { Label = material.Label with { Contains = [Ingredient.Shellac] } } : material));
-        var vegan = PlanAdvisor.ForGuests(plan, new Guests(false, [Diet.Vegan]), shellac).Where(advice => advice.MaterialId == "pond-dip");
+        var vegan = PlanAdvisor.ForGuests(new ResolvedPlan(plan, shellac), new Guests(false, [Diet.Vegan])).Where(advice => advice.MaterialId == "pond-dip");
         Assert.Equal((AdviceCode.NotForGuests, glaze.Id), vegan.Select(advice => (advice.Code, advice.CoatId!.Value)).Single());
     }
 
@@ -115,13 +116,13 @@ public class LookAdviceTests
         {
             Targets = Plan().Targets.ToDictionary(target => target.Key, target => target.Value with { Spread = 3 }),
         };
-        var looks = WhorlLooks.Of(plan, Petal.Shape(), TestData.Cabinet);
+        var looks = WhorlLooks.Of(new ResolvedPlan(plan, TestData.Cabinet), Petal.Shape());
         Assert.Equal(WhorlLooks.Looks, looks.Count);
-        Assert.Same(plan, looks[1]);
-        Lab Face(PiecePlan of) => new ZoneColourEvaluator(of.Paste, of.Coats, Petal.Shape(), TestData.Cabinet).See(Zone.Heart);
-        Assert.InRange(DeltaE2000.Between(Face(looks[0]), Face(plan)), 1.2, 6);
-        Assert.InRange(DeltaE2000.Between(Face(looks[2]), Face(plan)), 1.2, 6);
-        Assert.All(looks, look => Assert.Empty(PlanCheck.Problems(look, TestData.Cabinet)));
-        Assert.Single(WhorlLooks.Of(Plan(), Petal.Shape(), TestData.Cabinet));
+        Assert.Same(plan, looks[1].Plan);
+        Lab Face(PiecePlan of) => new ZoneColourEvaluator(new ResolvedPlan(of, TestData.Cabinet), Petal.Shape()).See(Zone.Heart);
+        Assert.InRange(DeltaE2000.Between(Face(looks[0].Plan), Face(plan)), 1.2, 6);
+        Assert.InRange(DeltaE2000.Between(Face(looks[2].Plan), Face(plan)), 1.2, 6);
+        Assert.All(looks, look => Assert.Empty(PlanCheck.Problems(look.Plan, TestData.Cabinet)));
+        Assert.Single(WhorlLooks.Of(new ResolvedPlan(Plan(), TestData.Cabinet), Petal.Shape()));
     }
 }

@@ -1,10 +1,10 @@
 using CsCheck;
 using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Model.Painting;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
-using YoungTinge.Core.Work;
 using static YoungTinge.Core.Tests.TestPlans;
 
 namespace YoungTinge.Core.Tests.Coats;
@@ -130,7 +130,7 @@ public class MarkingTests
         var light = Illuminant.D65;
         var marking = new Marking(MarkingKind.Dots, 1.4, 2.6, 0.8, 17);
         var coat = Painted(marking);
-        Lab Seen(params Coat[] coats) => new ZoneColourEvaluator(Plan().Paste, coats, Shape, TestData.Cabinet).See(Zone.Heart);
+        Lab Seen(params Coat[] coats) => new ZoneColourEvaluator(new ResolvedPlan(Plan() with { Coats = coats }, TestData.Cabinet), Shape).See(Zone.Heart);
         var (bare, full, dotted) = (Seen(), Seen(coat with { Marking = new Marking(MarkingKind.Blotch, 60, 1, 0, 1) }), Seen(coat));
         double Y(Lab lab) => XyzFromLab.Convert(lab, light.White).Y;
         var samples = ZoneArea.Of(Zone.Heart).Samples(Shape).ToList();
@@ -144,8 +144,8 @@ public class MarkingTests
     public void The_picture_shows_a_detail_sharp_and_its_ground_without_it()
     {
         var plan = Plan(Painted(new Marking(MarkingKind.Veins, 1, 1, 0.2, 2)), Painted(new Marking(MarkingKind.Dots, 1, 3, 0.5, 2)) with { Sides = Sides.Back });
-        var picture = PiecePicture.Of(plan, Shape, TestData.Cabinet);
-        Assert.Equal(PiecePicture.Of(Plan(), Shape, TestData.Cabinet).Face.Field.Rgb, picture.Face.Field.Rgb);
+        var picture = PiecePicture.Of(new ResolvedPlan(plan, TestData.Cabinet), Shape);
+        Assert.Equal(PiecePicture.Of(new ResolvedPlan(Plan(), TestData.Cabinet), Shape).Face.Field.Rgb, picture.Face.Field.Rgb);
         var mark = Assert.Single(picture.Face.Marks);
         Assert.Single(picture.Back.Marks);
         Assert.StartsWith("M", mark.Path, StringComparison.Ordinal);
@@ -159,8 +159,8 @@ public class MarkingTests
     [Fact]
     public void A_coat_on_one_half_leaves_the_other_bare()
     {
-        var field = PiecePicture.Of(Plan(Dust("wine-lees", 0.3, Place.Whole with { Half = PieceHalf.Left })), Shape, TestData.Cabinet).Face.Field;
-        var bare = PiecePicture.Of(Plan(), Shape, TestData.Cabinet).Face.Field;
+        var field = PiecePicture.Of(new ResolvedPlan(Plan(Dust("wine-lees", 0.3, Place.Whole with { Half = PieceHalf.Left })), TestData.Cabinet), Shape).Face.Field;
+        var bare = PiecePicture.Of(new ResolvedPlan(Plan(), TestData.Cabinet), Shape).Face.Field;
         var at = 3 * (48 * field.Columns);
         byte[] At(ColourField of, int column) => of.Rgb[(at + 3 * column)..(at + 3 * column + 3)];
         Assert.Equal(At(bare, 50), At(field, 50));
@@ -199,7 +199,7 @@ public class MarkingTests
     public void Only_the_strokes_of_a_detail_take_colour()
     {
         var wash = new WashCoat(Guid.NewGuid(), [new("foxberry", 1)], "clear-spirit", 0.1, 0.01, Place.Whole, Sides.Face);
-        double Ml(WashCoat coat) => CoatAmounts.WashMl(coat, Shape, 200);
+        double Ml(WashCoat coat) => coat.Resolve(TestData.Cabinet).AmountFor(Shape, 200).Ml!.Value;
         var dotted = Ml(wash with { Marking = new Marking(MarkingKind.Dots, 1.5, 4, 0.5, 1) });
         Assert.InRange(dotted / Ml(wash), 0.06, 0.2);
     }

@@ -1,6 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Model.Steaming;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
@@ -65,7 +66,7 @@ public class PlanCheckTests
         Assert.Equal(AdviceCode.DustNotCut, Assert.Single(Advise(late with { Mix = [new Portion("wine-lees", 1)], LoadMgPerCm2 = 0.3 })).Code);
         Assert.Equal("scabious", Assert.Single(Advise(Dust("scabious"))).MaterialId);
 
-        IReadOnlyList<Advice> Advise(params Coat[] coats) =>
-            PlanAdvisor.For(Plan(coats), DosedRecipe.For(Plan().Paste, 200, TestData.Cabinet), TestData.Cabinet);
+        IReadOnlyList<PlanAdvice> Advise(params Coat[] coats) =>
+            PlanAdvisor.For(new ResolvedPlan(Plan(coats), TestData.Cabinet), DosedRecipe.For(Plan().Paste, 200, TestData.Cabinet));
     }
 }

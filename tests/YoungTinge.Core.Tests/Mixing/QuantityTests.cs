@@ -1,6 +1,7 @@
 using CsCheck;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Model.Dusting;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
@@ -89,14 +90,14 @@ public class QuantityTests
     public void Dust_grows_with_area_load_and_pieces_and_is_never_too_little_to_mix()
     {
         var shape = new PieceShape(OutlineLibrary.Get("round"), 100, 100);
-        var whole = CoatAmounts.Dust(Dust("wine-lees", 0.35), shape, 100).Sum(dust => dust.Grams);
+        var whole = Dust("wine-lees", 0.35).Resolve(TestData.Cabinet).AmountFor(shape, 100).Powders.Sum(dust => dust.Grams);
         // 100 pieces x 78.5 cm2 x 0.35 mg/cm2, of which a brush leaves 35 % on the piece.
         Assert.Equal(100 * shape.AreaCm2 * 0.35 / 0.35 / 1000, whole, 1e-6);
-        var both = CoatAmounts.Dust(Dust("wine-lees", 0.35, sides: Sides.Both), shape, 100).Sum(dust => dust.Grams);
+        var both = Dust("wine-lees", 0.35, sides: Sides.Both).Resolve(TestData.Cabinet).AmountFor(shape, 100).Powders.Sum(dust => dust.Grams);
         Assert.Equal(2 * whole, both, 1e-6);
-        var half = CoatAmounts.Dust(Dust("wine-lees", 0.35, new Place(PlaceKind.Base, 0, 0.5, 0)), shape, 100).Sum(dust => dust.Grams);
+        var half = Dust("wine-lees", 0.35, new Place(PlaceKind.Base, 0, 0.5, 0)).Resolve(TestData.Cabinet).AmountFor(shape, 100).Powders.Sum(dust => dust.Grams);
         Assert.Equal(whole / 2, half, whole * 0.03);
-        Assert.Equal(0.2, CoatAmounts.Dust(Dust("wine-lees", 0.01), shape, 1).Sum(dust => dust.Grams), 1e-9);
+        Assert.Equal(0.2, Dust("wine-lees", 0.01).Resolve(TestData.Cabinet).AmountFor(shape, 1).Powders.Sum(dust => dust.Grams), 1e-9);
     }
 
     [Theory]

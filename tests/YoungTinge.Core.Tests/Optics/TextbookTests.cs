@@ -43,7 +43,7 @@ public class TextbookTests
         var shape = Petal.Shape();
         var dust = Dust("wine-lees", 0.2, new Place(PlaceKind.Tip, 0, 0.2, 0.5));
         var plan = Plan(dust, Steam, Glaze("pond-dip", 2));
-        var face = PiecePicture.Of(plan, shape, TestData.Cabinet).Face.Field;
+        var face = PiecePicture.Of(new ResolvedPlan(plan, TestData.Cabinet), shape).Face.Field;
         const int row = 15, column = 45;
 
         // The same point by the plain formulas: paste, then dust as steamed, then glaze.

@@ -1,5 +1,7 @@
 using CsCheck;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Model.Glazing;
+using YoungTinge.Core.Coats.Model.Painting;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Work;
@@ -12,7 +14,7 @@ public class CoatAmountTests
 {
     private static readonly PieceShape Shape = Petal.Shape();
 
-    private static CoatAmount Of(Coat coat, int pieces = 200) => CoatAmounts.Of(coat, Shape, pieces, TestData.Cabinet);
+    private static CoatAmount Of(Coat coat, int pieces = 200) => coat.Resolve(TestData.Cabinet).AmountFor(Shape, pieces);
 
     private static WashCoat Wash(double wet = 0.01) => new(Guid.NewGuid(), [new("rowan", 2), new("gorse", 1)], "clear-spirit", 0.05, wet, Place.Whole, Sides.Face);
 

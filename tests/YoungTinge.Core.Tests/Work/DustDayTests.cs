@@ -1,5 +1,10 @@
 using CsCheck;
+using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Model.Dusting;
+using YoungTinge.Core.Coats.Model.Painting;
+using YoungTinge.Core.Coats.Model.Pollen;
+using YoungTinge.Core.Coats.Model.Steaming;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
@@ -64,7 +69,7 @@ public class DustDayTests
         works =>
         {
             var shape = Petal.Shape();
-            var alone = works.SelectMany(work => work.Plan.Coats.OfType<DustCoat>().SelectMany(coat => CoatAmounts.Dust(coat, shape, PasteQuantity.For(Petal, 4).Pieces))).Sum(amount => amount.Grams);
+            var alone = works.SelectMany(work => work.Plan.Coats.OfType<DustCoat>().SelectMany(coat => coat.Resolve(TestData.Cabinet).AmountFor(shape, PasteQuantity.For(Petal, 4).Pieces).Powders)).Sum(amount => amount.Grams);
             var together = DustDayPlan.Of(works, TestData.Cabinet).Passes.Where(pass => pass.Kind == PassKind.Dust).SelectMany(pass => pass.Amounts).Sum(amount => amount.Grams);
             Assert.Equal(alone, together, 1e-9);
         },
@@ -121,10 +126,11 @@ public class DustDayTests
     [Fact]
     public void Gates_come_after_what_must_dry()
     {
-        var pollen = new PollenCoat(Guid.NewGuid(), "maize-meal-pale", "glue", 0.5, Place.Whole, Sides.Face);
-        Assert.Equal(0, RunSheet.WaitMinutesAfter(Dust("nettle")));
-        Assert.True(RunSheet.WaitMinutesAfter(Glaze(coats: 2)) > RunSheet.WaitMinutesAfter(Glaze()));
-        Assert.True(RunSheet.WaitMinutesAfter(pollen) >= 12 * 60);
+        var pollen = new PollenCoat(Guid.NewGuid(), "crumb", "glue", 0.5, Place.Whole, Sides.Face);
+        var withCrumbs = new Materials(TestData.Cabinet.All.Append(new Crumb(new Label("crumb", "Crumb", "sugar", FoodStatus.Edible), Spectrum.From(_ => 0.5))));
+        Assert.Equal(0, Dust("nettle").Resolve(TestData.Cabinet).WaitMinutes);
+        Assert.True(Glaze(coats: 2).Resolve(TestData.Cabinet).WaitMinutes > Glaze().Resolve(TestData.Cabinet).WaitMinutes);
+        Assert.True(pollen.Resolve(withCrumbs).WaitMinutes >= 12 * 60);
     }
 
     [Theory]
@@ -144,8 +150,8 @@ public class DustDayTests
     public void More_pieces_and_more_coats_take_longer()
     {
         var shape = Petal.Shape();
-        Assert.True(BenchMinutes.For(Plan(Dust("nettle"), Steam), shape, 20) > BenchMinutes.For(Plan(Dust("nettle")), shape, 20));
-        Assert.True(BenchMinutes.For(Plan(Dust("nettle")), shape, 40) > BenchMinutes.For(Plan(Dust("nettle")), shape, 20));
-        Assert.True(BenchMinutes.ForCoat(Dust("nettle", sides: Sides.Both), shape, 10) > BenchMinutes.ForCoat(Dust("nettle"), shape, 10));
+        Assert.True(BenchMinutes.For(new ResolvedPlan(Plan(Dust("nettle"), Steam), TestData.Cabinet), shape, 20) > BenchMinutes.For(new ResolvedPlan(Plan(Dust("nettle")), TestData.Cabinet), shape, 20));
+        Assert.True(BenchMinutes.For(new ResolvedPlan(Plan(Dust("nettle")), TestData.Cabinet), shape, 40) > BenchMinutes.For(new ResolvedPlan(Plan(Dust("nettle")), TestData.Cabinet), shape, 20));
+        Assert.True(Dust("nettle", sides: Sides.Both).Resolve(TestData.Cabinet).BenchMinutesFor(shape, 10) > Dust("nettle").Resolve(TestData.Cabinet).BenchMinutesFor(shape, 10));
     }
 }

@@ -1,5 +1,6 @@
-using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Model.Dusting;
+using YoungTinge.Core.Coats.Model.Painting;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -42,57 +43,54 @@ public static class LookAdvice
 
     /// <param name="zones">Of this plan.</param>
     /// <param name="eye">Of this plan.</param>
-    public static IReadOnlyList<Advice> For(PiecePlan plan, Piece piece, IReadOnlyList<ZoneHistory> zones, ZoneColourEvaluator eye, Materials materials)
+    public static IReadOnlyList<PlanAdvice> For(ResolvedPlan plan, Piece piece, IReadOnlyList<ZoneHistory> zones, ZoneColourEvaluator eye)
     {
         var shape = piece.Shape();
-        var found = new List<Advice>();
+        var found = new List<PlanAdvice>();
         for (var i = 0; i < plan.Coats.Count; i++)
         {
-            if (plan.Coats[i] is not (DustCoat or WashCoat))
+            if (plan.Plan.Coats[i] is not (DustCoat or WashCoat))
                 continue;
             var without = i;
             var mostAtEnd = zones.Select(zone => (zone.Zone, DeltaE: DeltaE2000.Between(zone.Finished, eye.See(zone.Zone, coat => coat != without)))).MaxBy(one => one.DeltaE);
-            found.AddRange(CoatFaults(plan, i, mostAtEnd, zones, shape, materials));
+            found.AddRange(CoatFaults(plan, i, mostAtEnd, zones, shape));
         }
 
-        found.AddRange(zones.Where(zone => IsNeon(zone.Finished, zone.Target)).Select(zone => new Advice(AdviceCode.NeonGreen) { Zone = zone.Zone }));
-        if (WireAdvice.For(piece, plan.Paste, materials).Choices is [{ Word: WireShows.Shows } wire, ..])
-            found.Add(new Advice(AdviceCode.WireShows, MaterialId: wire.WireId) { Zone = Zone.Heart });
-        return [.. found.Select(plan.Heeding)];
+        found.AddRange(zones.Where(zone => IsNeon(zone.Finished, zone.Target)).Select(zone => new PlanAdvice(AdviceCode.NeonGreen) { Zone = zone.Zone }));
+        if (WireAdvice.For(piece, plan.Plan.Paste, plan.Cabinet).Choices is [{ Word: WireShows.Shows } wire, ..])
+            found.Add(new PlanAdvice(AdviceCode.WireShows, MaterialId: wire.WireId) { Zone = Zone.Heart });
+        return [.. found.Select(plan.Plan.Acknowledged)];
     }
 
-    private static IEnumerable<Advice> CoatFaults(
-        PiecePlan plan, int at, (Zone Zone, double DeltaE) mostAtEnd, IReadOnlyList<ZoneHistory> zones, PieceShape shape, Materials materials)
+    private static IEnumerable<PlanAdvice> CoatFaults(
+        ResolvedPlan plan, int at, (Zone Zone, double DeltaE) mostAtEnd, IReadOnlyList<ZoneHistory> zones, PieceShape shape)
     {
         var coat = plan.Coats[at];
-        var placed = (IPlacedCoat)coat;
-        if (coat is not WashCoat { Marking: not null } && NarrowestEdgeMm(placed.Place, shape) is { } edgeMm
+        var placed = (IPlacedCoat)coat.Coat;
+        if (coat.IsBlendedOut && NarrowestEdgeMm(placed.Place, shape) is { } edgeMm
             && SteepestOfStep * mostAtEnd.DeltaE / Math.Max(edgeMm, FinestFeatherMm) >= LineDeltaEPerMm)
-            yield return new Advice(AdviceCode.HardLine, coat.Id) { Zone = mostAtEnd.Zone };
+            yield return new PlanAdvice(AdviceCode.HardLine, coat.Id) { Zone = mostAtEnd.Zone };
 
         var seenWhenLaid = zones.Max(zone => DeltaE2000.Between(zone.Colours[at], zone.Colours[at + 1]));
         if (seenWhenLaid >= PlainlySeen && mostAtEnd.DeltaE < NotSeen)
-            yield return new Advice(AdviceCode.Vanishes, coat.Id) { Zone = mostAtEnd.Zone };
+            yield return new PlanAdvice(AdviceCode.Vanishes, coat.Id) { Zone = mostAtEnd.Zone };
 
         var muddy = zones.Where(zone =>
             zone.Colours[at].L - zone.Colours[at + 1].L >= MuddyFall && zone.Colours[at].Chroma - zone.Colours[at + 1].Chroma >= MuddyFall
             && zone.Target.Chroma - zone.Finished.Chroma >= DullerThanWanted && zone.Finished.L < zone.Target.L).ToList();
         if (muddy.Count > 0)
-            yield return new Advice(AdviceCode.Muddy, coat.Id) { Zone = muddy.MaxBy(zone => zone.Target.Chroma - zone.Finished.Chroma)!.Zone };
+            yield return new PlanAdvice(AdviceCode.Muddy, coat.Id) { Zone = muddy.MaxBy(zone => zone.Target.Chroma - zone.Finished.Chroma)!.Zone };
 
-        if (coat is DustCoat dust && StarchShare(dust, materials) < CutShare && !DustMix.IsLustrous(dust.Mix, materials) && Patches() >= BlotchyDeltaE)
-            yield return new Advice(AdviceCode.DustNotCut, coat.Id) { Zone = mostAtEnd.Zone };
+        if (coat is ResolvedDust { IsLustrous: false } dust && dust.StarchShare < CutShare && Patches((DustCoat)coat.Coat) >= BlotchyDeltaE)
+            yield return new PlanAdvice(AdviceCode.DustNotCut, coat.Id) { Zone = mostAtEnd.Zone };
 
-        double Patches()
+        double Patches(DustCoat dust)
         {
-            Lab With(double share) => new ZoneColourEvaluator(plan.Paste, [.. plan.Coats.Select((other, i) => i == at ? dust with { LoadMgPerCm2 = dust.LoadMgPerCm2 * share } : other)], shape, materials)
+            Lab With(double share) => new ZoneColourEvaluator(plan.With([.. plan.Plan.Coats.Select((other, i) => i == at ? dust with { LoadMgPerCm2 = dust.LoadMgPerCm2 * share } : other)]), shape)
                 .See(mostAtEnd.Zone);
             return DeltaE2000.Between(With(1 - PatchShare), With(1 + PatchShare));
         }
     }
-
-    private static double StarchShare(DustCoat dust, Materials materials) =>
-        dust.Mix.Where(portion => materials.Get<Dust>(portion.MaterialId).Kind == DustKind.Extender).Sum(portion => portion.Parts) / dust.Mix.Sum(portion => portion.Parts);
 
     /// <summary>How wide the narrowest fade of a place is that lies on the piece; null if it has no edge there.</summary>
     private static double? NarrowestEdgeMm(Place place, PieceShape shape)

@@ -1,5 +1,10 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Model.Dusting;
+using YoungTinge.Core.Coats.Model.Glazing;
+using YoungTinge.Core.Coats.Model.Painting;
+using YoungTinge.Core.Coats.Model.Pollen;
+using YoungTinge.Core.Coats.Model.Steaming;
 
 namespace YoungTinge.Core.Coats.Advice;
 
@@ -13,28 +18,26 @@ public static class PlanFix
     private const double UsualFeather = 0.2;
     private const double UsualRimFeatherMm = 4;
 
-    private const int UsualSteamSeconds = 8;
-
     /// <param name="newId">For a coat that has to be put in.</param>
     /// <param name="warningsOf">All that is warned of in a plan, as the maker is shown it.</param>
     /// <returns>The plan with that mended; null where it is for the maker to say.</returns>
-    public static PiecePlan? For(PiecePlan plan, Advice advice, Materials materials, Guid newId, Func<PiecePlan, IEnumerable<Advice>> warningsOf)
+    public static PiecePlan? For(ResolvedPlan plan, PlanAdvice advice, Guid newId, Func<ResolvedPlan, IEnumerable<PlanAdvice>> warningsOf)
     {
-        var at = plan.Coats.Index().Where(coat => coat.Item.Id == advice.CoatId).Select(coat => (int?)coat.Index).FirstOrDefault();
+        var at = plan.Plan.Coats.Index().Where(coat => coat.Item.Id == advice.CoatId).Select(coat => (int?)coat.Index).FirstOrDefault();
         if (at is not { } place)
             return null;
         HashSet<(AdviceCode, Guid?)>? before = null;
-        foreach (var cure in Cures(plan, place, advice.Code, materials, newId))
+        foreach (var cure in Cures(plan.Plan, place, advice.Code, plan.Cabinet, newId))
         {
             before ??= KeysOf(plan);
-            var after = KeysOf(cure);
+            var after = KeysOf(plan.With(cure));
             if (!after.Contains((advice.Code, advice.CoatId)) && after.IsSubsetOf(before))
                 return cure;
         }
 
         return null;
 
-        HashSet<(AdviceCode, Guid?)> KeysOf(PiecePlan of) => [.. warningsOf(of).Select(one => (one.Code, one.CoatId))];
+        HashSet<(AdviceCode, Guid?)> KeysOf(ResolvedPlan of) => [.. warningsOf(of).Select(one => (one.Code, one.CoatId))];
     }
 
     /// <summary>What may help, the least change first.</summary>
@@ -55,14 +58,14 @@ public static class PlanFix
             case AdviceCode.GlazeOverLooseDust:
                 // Steam that is there already is moved; a second one would darken everything again. Over lustre only a spray does.
                 return InOrder(coats.Take(at).Any(IsLustre) ? Sprayed() : coats.Any(other => other is SteamCoat) ? SteamMovedHere().Concat(Sprayed())
-                    : Sprayed().Prepend(plan with { Coats = [.. coats.Take(at), new SteamCoat(newId, UsualSteamSeconds), .. coats.Skip(at)] }));
+                    : Sprayed().Prepend(plan with { Coats = [.. coats.Take(at), new SteamCoat(newId, SteamCoat.UsualSeconds), .. coats.Skip(at)] }));
             case AdviceCode.DustNotCut when coat is DustCoat dust && FirstOf<Dust>(one => one.Kind == DustKind.Extender) is { } starch:
                 return [Changed(dust with { Mix = [.. dust.Mix, new Portion(starch.Id, dust.Mix.Sum(part => part.Parts))] })];
             case AdviceCode.HardLine when coat is DustCoat dust:
                 return [Changed(dust with { Place = Faded(dust.Place) })];
             case AdviceCode.HardLine when coat is WashCoat wash:
                 return [Changed(wash with { Place = Faded(wash.Place) })];
-            case AdviceCode.WaterOnThinPiece when coat is WashCoat wash && FirstOf<Thinner>(one => one.WashDepthMm < PlanAdvisor.SoftensFromDepthMm) is { } spirit:
+            case AdviceCode.WaterOnThinPiece when coat is WashCoat wash && FirstOf<Thinner>(one => one.WashDepthMm < ResolvedWash.SoftensFromDepthMm) is { } spirit:
                 return [Changed(wash with { ThinnerId = spirit.Id })];
             default:
                 return [];
@@ -75,7 +78,7 @@ public static class PlanFix
             foreach (var cure in first)
                 yield return cure;
             var spray = FirstOf<Glaze>(one => one.IsSprayed);
-            Coat[][] set = coats.Any(other => other is SteamCoat) ? [[]] : [[], [new SteamCoat(newId, UsualSteamSeconds)]];
+            Coat[][] set = coats.Any(other => other is SteamCoat) ? [[]] : [[], [new SteamCoat(newId, SteamCoat.UsualSeconds)]];
             foreach (var more in set)
             {
                 Coat[] inOrder = [.. coats.Concat(more).OrderBy(StageOf)];
@@ -112,15 +115,8 @@ public static class PlanFix
 
         T? FirstOf<T>(Func<T, bool> suits) where T : Material => materials.All.OfType<T>().FirstOrDefault(one => suits(one) && !one.Label.IsRetired);
 
-        int StageOf(Coat other) => other switch
-        {
-            DustCoat dust when dust.AfterAssembly || IsLustre(dust) => 3,
-            DustCoat => 0,
-            WashCoat => 1,
-            SteamCoat => 2,
-            GlazeCoat => 4,
-            _ => 5,
-        };
+        // A last dusting is no cure for what lies below it: it is put where a lustre goes.
+        CoatStage StageOf(Coat other) => other.StageIn(materials) is var stage && stage == CoatStage.Assembled ? CoatStage.Lustre : stage;
     }
 
     private static Place Faded(Place place) => place with { Feather = place.IsInMm ? UsualRimFeatherMm : UsualFeather };

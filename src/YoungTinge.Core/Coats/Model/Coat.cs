@@ -1,21 +1,48 @@
-using System.Text.Json.Serialization;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Flowers;
 
 namespace YoungTinge.Core.Coats.Model;
 
-/// <summary>One step that changes a piece's colour after the paste.</summary>
+/// <summary>
+/// One step that changes a piece's colour after the paste, as it is planned and kept. Each kind has a folder beside this file with all
+/// that is particular to it, and stands in <see cref="CoatKinds"/>.
+/// </summary>
 /// <param name="Id">Stays with the coat when it is moved or changed.</param>
-[JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
-[JsonDerivedType(typeof(DustCoat), "dust")]
-[JsonDerivedType(typeof(WashCoat), "wash")]
-[JsonDerivedType(typeof(SteamCoat), "steam")]
-[JsonDerivedType(typeof(GlazeCoat), "glaze")]
-[JsonDerivedType(typeof(PollenCoat), "pollen")]
 public abstract record Coat(Guid Id)
 {
     /// <summary>The planner leaves it as it is and plans round it.</summary>
     public bool IsLocked { get; init; }
+
+    /// <summary>Whether the planner leaves it as it is: locked, or nothing that it could choose.</summary>
+    public virtual bool IsFixed() => IsLocked;
+
+    /// <summary>Where it belongs among the coats of a piece.</summary>
+    public abstract CoatStage StageIn(Materials cabinet);
+
+    public virtual bool IsOn(Side side) => true;
+
+    /// <summary>Of all that goes on with it.</summary>
+    public abstract IEnumerable<string> MaterialIds();
+
+    /// <summary>What cannot be in it.</summary>
+    /// <param name="path">Of the coat, as in the plan's JSON.</param>
+    public abstract IEnumerable<PlanProblem> Problems(string path, Materials cabinet);
+
+    /// <summary>With all that it names looked up.</summary>
+    /// <exception cref="KeyNotFoundException">It names what the cabinet does not have: a plan is checked before it is resolved.</exception>
+    public abstract ResolvedCoat Resolve(Materials cabinet);
+
+    /// <summary>How much of the full load lies at a point, 0 or more.</summary>
+    /// <param name="dustShare">Of any dust that the veins there take.</param>
+    public virtual double ShareAt(PiecePoint point, VeinPattern veins, double dustShare) => 1;
+
+    /// <summary>Painted by hand as shapes on a piece; null for what lies all over its place.</summary>
+    public virtual IReadOnlyList<MarkShape>? ShapesOn(PieceShape shape) => null;
+
+    /// <summary>The same coat by a hand that strays.</summary>
+    /// <param name="share">Of the load that is planned.</param>
+    /// <param name="seed">For the strokes.</param>
+    public virtual Coat Strayed(double share, int seed) => this;
 }
 
 /// <summary>A coat that lies on a place of one side or both.</summary>
@@ -25,39 +52,3 @@ public interface IPlacedCoat
 
     Sides Sides { get; }
 }
-
-/// <param name="Mix">One or more dusts and starch, in parts by mass.</param>
-/// <param name="LoadMgPerCm2">Where the place is full; what stays on the piece, not what leaves the brush.</param>
-public sealed record DustCoat(Guid Id, IReadOnlyList<Portion> Mix, double LoadMgPerCm2, Place Place, Sides Sides) : Coat(Id), IPlacedCoat
-{
-    /// <summary>One last light dusting over the flower as it stands, to draw it together.</summary>
-    public bool AfterAssembly { get; init; }
-}
-
-/// <summary>Colour let down with spirit or water: brushed on thin, where it pools in grooves and creases, or painted as a marking.</summary>
-/// <param name="Mix">One or more colours for paste, or dusts, in parts by mass.</param>
-/// <param name="GPerMl">All colour in the thinner.</param>
-/// <param name="WetMlPerCm2">Of the thinned colour, where the place is full.</param>
-public sealed record WashCoat(
-    Guid Id, IReadOnlyList<Portion> Mix, string ThinnerId, double GPerMl, double WetMlPerCm2, Place Place, Sides Sides) : Coat(Id), IPlacedCoat
-{
-    /// <summary>What is painted with it; null for a wash all over its place.</summary>
-    public Marking? Marking { get; init; }
-}
-
-/// <summary>The whole piece through steam. It acts on every dust below it.</summary>
-public sealed record SteamCoat(Guid Id, int Seconds) : Coat(Id);
-
-public sealed record GlazeCoat(Guid Id, string GlazeId, int Coats, Sides Sides) : Coat(Id)
-{
-    /// <summary>Dust stirred into the glaze; null for a clear one.</summary>
-    public TintMix? Tint { get; init; }
-}
-
-/// <param name="Mix">In parts by mass.</param>
-/// <param name="GPer10ml">All of it, in 10 ml of glaze.</param>
-public sealed record TintMix(IReadOnlyList<Portion> Mix, double GPer10ml);
-
-/// <summary>Tinted crumbs on glue, for the centre and the anthers.</summary>
-/// <param name="Coverage">Share of the face that they hide where the place is full, above 0 up to 1.</param>
-public sealed record PollenCoat(Guid Id, string CrumbId, string AdhesiveId, double Coverage, Place Place, Sides Sides) : Coat(Id), IPlacedCoat;

@@ -1,4 +1,3 @@
-using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -16,9 +15,7 @@ public sealed record ZoneHistory(Zone Zone, IReadOnlyList<Lab> Colours, Lab Targ
 /// <summary>The colour of every zone of a piece after every coat.</summary>
 public static class BuildUp
 {
-    /// <param name="plan">Checked: its materials are in the cabinet and its amounts within their limits.</param>
-    public static IReadOnlyList<ZoneHistory> Of(PiecePlan plan, PieceShape shape, Materials materials) =>
-        Of(plan, new ZoneColourEvaluator(plan.Paste, plan.Coats, shape, materials));
+    public static IReadOnlyList<ZoneHistory> Of(ResolvedPlan plan, PieceShape shape) => Of(plan.Plan, new ZoneColourEvaluator(plan, shape));
 
     /// <param name="eye">Of this very plan.</param>
     public static IReadOnlyList<ZoneHistory> Of(PiecePlan plan, ZoneColourEvaluator eye) => [.. Enum.GetValues<Zone>().Select(zone =>

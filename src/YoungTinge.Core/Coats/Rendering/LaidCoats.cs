@@ -15,8 +15,9 @@ public sealed class LaidCoats
     {
         Coats = coats;
         veins = shape.Veins;
-        shapes = [.. coats.Select(coat => coat is WashCoat { Marking: { } marking } wash ? MarkingShapes.Of(marking, wash.Place, shape) : [])];
-        covers = [.. coats.Select((coat, i) => coat is WashCoat { Marking: not null } ? new CoverMap(shapes[i], shape) : null)];
+        var painted = coats.Select(coat => coat.ShapesOn(shape)).ToList();
+        shapes = [.. painted.Select(marks => marks ?? [])];
+        covers = [.. painted.Select(marks => marks is null ? null : new CoverMap(marks, shape))];
         var places = coats.OfType<IPlacedCoat>().Select(coat => coat.Place).ToList();
         NeedsEdge = places.Any(place => place.NeedsEdge);
         IsLopsided = places.Any(place => place.Parts.Any(part => part.Half != PieceHalf.Both));
@@ -47,17 +48,6 @@ public sealed class LaidCoats
     /// <param name="marked">Place of the detail among the coats; null for none.</param>
     public PointLoads At(PiecePoint point, int? marked) => new(this, point, 0, 0, marked ?? PointLoads.NoMarks);
 
-    /// <param name="dustShare">Of any dust that the veins there take.</param>
-    private double LoadOf(int coat, PiecePoint point, double dustShare) => Coats[coat] switch
-    {
-        DustCoat dust => dust.Place.MaskAt(point, veins) * dustShare,
-        // The strokes of a detail have thinned out where its place fades; a wash pools.
-        WashCoat { Marking: not null } => 1,
-        WashCoat wash => wash.Place.MaskAt(point, veins) * veins.PoolShareAt(point),
-        PollenCoat pollen => pollen.Place.MaskAt(point, veins),
-        _ => 1,
-    };
-
     /// <summary>How much of each coat lies at one spot.</summary>
     public readonly struct PointLoads(LaidCoats laid, PiecePoint point, double cellAcrossMm, double cellAlongMm, int marks) : ILayerCoverage
     {
@@ -67,7 +57,7 @@ public sealed class LaidCoats
         // The same for every dust at this point.
         private readonly double dustShare = laid.veins.LoadShareAt(point);
 
-        public double ShareOf(int layer) => laid.LoadOf(layer, point, dustShare);
+        public double ShareOf(int layer) => laid.Coats[layer].ShareAt(point, laid.veins, dustShare);
 
         public double CoverOf(int layer)
         {

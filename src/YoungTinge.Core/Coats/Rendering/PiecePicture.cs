@@ -1,4 +1,3 @@
-using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -20,19 +19,18 @@ public sealed record PiecePicture(SidePicture Face, SidePicture Back)
     /// <param name="columns">Even.</param>
     /// <param name="light">That it is seen under; daylight by default.</param>
     public static PiecePicture Of(
-        PiecePlan plan, PieceShape shape, Materials materials, int columns = DefaultColumns, int rows = DefaultRows, Illuminant? light = null)
+        ResolvedPlan plan, PieceShape shape, int columns = DefaultColumns, int rows = DefaultRows, Illuminant? light = null)
     {
         ArgumentOutOfRangeException.ThrowIfNotEqual(columns % 2, 0, nameof(columns));
-        var mix = PasteOptics.Mix(plan.Paste, materials);
-        var easel = new Easel(shape, new LaidCoats(plan.Coats, shape), KubelkaMunk.Opaque(mix), light ?? Illuminant.D65, columns, rows);
+        var easel = new Easel(shape, new LaidCoats(plan.Plan.Coats, shape), KubelkaMunk.Opaque(plan.Paste), light ?? Illuminant.D65, columns, rows);
         return new PiecePicture(
             Side(Flowers.Side.Face),
             Side(Flowers.Side.Back));
 
         SidePicture Side(Side side)
         {
-            var stack = CoatStack.Of(plan.Coats, mix, materials, side);
-            var marked = easel.Laid.Marked.Where(coat => ((WashCoat)plan.Coats[coat]).Sides.Include(side));
+            var stack = CoatStack.Of(plan, side);
+            var marked = easel.Laid.Marked.Where(coat => plan.Plan.Coats[coat].IsOn(side));
             return new SidePicture(
                 easel.Paint(stack, null),
                 [.. marked.Select(coat => new PaintedMark(shape.SvgPathOf(easel.Laid.ShapesOf(coat).Select(mark => mark.Ring)), easel.Paint(stack, coat)))]);

@@ -1,4 +1,3 @@
-using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -10,18 +9,14 @@ namespace YoungTinge.Core.Coats.Rendering;
 public sealed class ZoneColourEvaluator
 {
     private readonly Dictionary<Zone, (Side Side, LaidCoats.PointLoads[] Loads)> zones;
-    private readonly LaidCoats laid;
-    private readonly Materials materials;
-    private readonly KubelkaMunkSpectra mix;
+    private readonly ResolvedPlan plan;
     private readonly Spectrum paste;
 
-    /// <param name="coats">The materials they name must be in the cabinet.</param>
-    public ZoneColourEvaluator(PasteRecipe recipe, IReadOnlyList<Coat> coats, PieceShape shape, Materials materials)
+    public ZoneColourEvaluator(ResolvedPlan plan, PieceShape shape)
     {
-        this.materials = materials;
-        laid = new LaidCoats(coats, shape);
-        mix = PasteOptics.Mix(recipe, materials);
-        paste = KubelkaMunk.Opaque(mix);
+        this.plan = plan;
+        var laid = new LaidCoats(plan.Plan.Coats, shape);
+        paste = KubelkaMunk.Opaque(plan.Paste);
         zones = Enum.GetValues<Zone>().ToDictionary(zone => zone, zone =>
         {
             var area = ZoneArea.Of(zone, shape.Build);
@@ -36,7 +31,7 @@ public sealed class ZoneColourEvaluator
     public Lab See(Zone zone, Func<int, bool>? isLaid = null)
     {
         var (side, loads) = zones[zone];
-        var stack = CoatStack.Of(laid.Coats, mix, materials, side, isLaid);
+        var stack = CoatStack.Of(plan, side, isLaid);
         var light = Illuminant.D65;
         Span<double> face = stackalloc double[SpectralGrid.Bands];
         var sum = new Xyz();

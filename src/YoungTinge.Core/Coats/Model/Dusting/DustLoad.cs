@@ -1,3 +1,4 @@
+using YoungTinge.Core.Coats.Model.Dusting;
 using YoungTinge.Core.Flowers;
 
 namespace YoungTinge.Core.Coats.Model;

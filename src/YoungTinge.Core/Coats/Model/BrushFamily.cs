@@ -1,9 +1,6 @@
-using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats.Model;
-using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 
-namespace YoungTinge.Core.Work;
+namespace YoungTinge.Core.Coats.Model;
 
 /// <summary>Hues that may share a brush: what is left in it does not show in the next.</summary>
 public enum BrushFamily
@@ -32,12 +29,7 @@ public static class BrushFamilies
     private static readonly (double Degrees, BrushFamily Family)[] Hues =
         [(40, BrushFamily.Pink), (72, BrushFamily.Orange), (104, BrushFamily.Yellow), (190, BrushFamily.Green), (298, BrushFamily.Blue), (335, BrushFamily.Violet)];
 
-    /// <param name="mix">Of dusts.</param>
-    public static BrushFamily Of(IReadOnlyList<Portion> mix, Materials materials) =>
-        DustMix.IsLustrous(mix, materials) ? BrushFamily.Lustre : Of(SwatchColour.OfDust(DustMix.OpticsOf(mix, materials), materials));
-
-    public static BrushFamily Of(WashCoat wash, Materials materials) => Of(SwatchColour.OfWash(CoatStack.LayerOf(wash, materials), materials));
-
+    /// <param name="colour">Of the pot, under daylight.</param>
     public static BrushFamily Of(Lab colour)
     {
         if (colour.Chroma < Colourless)

@@ -1,0 +1,44 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Flowers;
+
+namespace YoungTinge.Core.Coats.Model.Dusting;
+
+/// <param name="Mix">One or more dusts and starch, in parts by mass.</param>
+/// <param name="LoadMgPerCm2">Where the place is full; what stays on the piece, not what leaves the brush.</param>
+public sealed record DustCoat(Guid Id, IReadOnlyList<Portion> Mix, double LoadMgPerCm2, Place Place, Sides Sides) : Coat(Id), IPlacedCoat
+{
+    /// <summary>One last light dusting over the flower as it stands, to draw it together.</summary>
+    public bool AfterAssembly { get; init; }
+
+    public override bool IsFixed() => IsLocked || AfterAssembly;
+
+    public override CoatStage StageIn(Materials cabinet) => AfterAssembly ? CoatStage.Assembled : DustMix.IsLustrous(Mix, cabinet) ? CoatStage.Lustre : CoatStage.Dust;
+
+    public override bool IsOn(Side side) => Sides.Include(side);
+
+    public override IEnumerable<string> MaterialIds() => Mix.Select(portion => portion.MaterialId);
+
+    public override IEnumerable<PlanProblem> Problems(string path, Materials cabinet)
+    {
+        foreach (var problem in MixCheck.Problems(Mix, path, cabinet.Has<Dust>))
+            yield return problem;
+        var total = Mix.Sum(portion => portion.Parts);
+        if (!(LoadMgPerCm2 > 0))
+            yield return new PlanProblem($"{path}.loadMgPerCm2", PlanProblemCode.LoadNotAboveZero);
+        else if (total > 0 && Mix.All(portion => cabinet.Has<Dust>(portion.MaterialId)))
+        {
+            var limit = DustMix.LoadLimitMgPerCm2(Mix, cabinet);
+            if (!(LoadMgPerCm2 <= limit + 1e-9))
+                yield return new PlanProblem($"{path}.loadMgPerCm2", PlanProblemCode.LoadOverLimit, limit);
+        }
+
+        foreach (var problem in PlaceCheck.Problems(Place, $"{path}.place"))
+            yield return problem;
+    }
+
+    public override ResolvedCoat Resolve(Materials cabinet) => new ResolvedDust(this, cabinet);
+
+    public override double ShareAt(PiecePoint point, VeinPattern veins, double dustShare) => Place.MaskAt(point, veins) * dustShare;
+
+    public override Coat Strayed(double share, int seed) => this with { LoadMgPerCm2 = share * LoadMgPerCm2 };
+}

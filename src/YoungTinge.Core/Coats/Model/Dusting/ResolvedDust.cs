@@ -1,0 +1,86 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Optics;
+
+namespace YoungTinge.Core.Coats.Model.Dusting;
+
+/// <summary>Dust brushed on.</summary>
+public sealed class ResolvedDust : ResolvedCoat
+{
+    /// <summary>Without starch, a load from here on goes on in patches. House figure.</summary>
+    private const double NeedsStarchFromMgPerCm2 = 0.12;
+
+    /// <summary>One light pass of a brush. House figure.</summary>
+    private const double PassMgPerCm2 = 0.05;
+
+    private readonly DustCoat dust;
+    private readonly IReadOnlyList<(Dust Dust, double Parts)> mix;
+
+    internal ResolvedDust(DustCoat dust, Materials cabinet) : base(dust, cabinet)
+    {
+        this.dust = dust;
+        mix = [.. dust.Mix.Select(portion => (cabinet.Get<Dust>(portion.MaterialId), portion.Parts))];
+        Optics = DustMix.OpticsOf(dust.Mix, cabinet);
+        IsLustrous = mix.Any(part => part.Dust.Kind == DustKind.Lustre);
+        MainDustId = DustMix.MainOf(dust.Mix, cabinet);
+        pot = new Lazy<Lab>(() => SwatchColour.OfDust(Optics, cabinet));
+    }
+
+    private readonly Lazy<Lab> pot;
+
+    /// <summary>K and S of the mix, in cm2/mg.</summary>
+    public KubelkaMunkSpectra Optics { get; }
+
+    public bool IsLustrous { get; }
+
+    /// <summary>The dust that the mix is known by.</summary>
+    public string MainDustId { get; }
+
+    /// <summary>Of the mix, 0 to 1.</summary>
+    public double StarchShare => mix.Where(part => part.Dust.Kind == DustKind.Extender).Sum(part => part.Parts) / mix.Sum(part => part.Parts);
+
+    public override Lab? Pot => pot.Value;
+
+    public override bool IsBlendedOut => true;
+
+    public override CoatSlip OneSlip => new(dust with { LoadMgPerCm2 = dust.LoadMgPerCm2 + PassMgPerCm2 }, MainDustId);
+
+    public override CoatPassKey Pass
+    {
+        get
+        {
+            var family = IsLustrous ? BrushFamily.Lustre : BrushFamilies.Of(pot.Value);
+            return new CoatPassKey(PassKind.Dust, family, $"dust {family}", $"dust {CoatPassKey.KeyOf(dust.Mix)}", pot.Value.L);
+        }
+    }
+
+    public override CoatAmount AmountFor(PieceShape shape, int pieces) => new(Powders(shape, pieces));
+
+    public override double BenchMinutesFor(PieceShape shape, int pieces) =>
+        BenchMinutes.MixADust + pieces * dust.Sides.Count() * BenchMinutes.BrushASide * BenchMinutes.SizeOf(shape);
+
+    public override IEnumerable<RunStep> StepsFor(PieceShape shape, int pieces)
+    {
+        Caution[] cautions = mix.Any(part => part.Dust.Label.FoodStatus != FoodStatus.Edible) ? [Caution.DustInTheAir, Caution.DecorativeOnly] : [Caution.DustInTheAir];
+        yield return new MixDust($"{Id}:mix", Id, Powders(shape, pieces), cautions);
+        yield return new BrushDust($"{Id}:brush", Id, DustLoad.Nearest(dust.LoadMgPerCm2).Word, dust.Place, dust.Sides, pieces, dust.AfterAssembly, cautions);
+    }
+
+    public override IEnumerable<PlanAdvice> AdviceOn(FaceState face)
+    {
+        if (face.IsGlazed)
+            yield return Advise(AdviceCode.DustOverGlaze);
+        // A last dusting of the whole flower goes over everything that has dried meanwhile.
+        else if (face.IsPainted && !dust.AfterAssembly)
+            yield return Advise(AdviceCode.DustOverPaint);
+        if (dust.LoadMgPerCm2 >= NeedsStarchFromMgPerCm2 && mix.All(part => part.Dust.Kind == DustKind.Matte))
+            yield return Advise(AdviceCode.DustNotCut);
+    }
+
+    public override FaceState LaidOn(FaceState face) => face with { HasLooseDust = true, HasLustre = face.HasLustre || IsLustrous };
+
+    protected override Layer ToLayer() => new DustLayer(Optics, dust.LoadMgPerCm2);
+
+    private IReadOnlyList<MaterialAmount> Powders(PieceShape shape, int pieces) => Portion.Of(dust.Mix, DustLoad.MixG(dust, shape.AreaCm2, MeanShareOn(shape), pieces));
+}

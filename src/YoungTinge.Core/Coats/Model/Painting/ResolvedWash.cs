@@ -1,0 +1,89 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Optics;
+
+namespace YoungTinge.Core.Coats.Model.Painting;
+
+/// <summary>A wash, or a detail painted with one.</summary>
+public sealed class ResolvedWash : ResolvedCoat
+{
+    /// <summary>A thinner that soaks in so deep is mostly water. House figure.</summary>
+    public const double SoftensFromDepthMm = 0.2;
+
+    /// <summary>Spirit is gone from the skin, and steam finds nothing wet to carry off. House figure.</summary>
+    private const double DriesMinutes = 20;
+
+    /// <summary>A brush keeps some of a wash, and some dries in the dish. House figure.</summary>
+    private const double ShareOnPiece = 0.5;
+
+    /// <summary>Less than this cannot be mixed in a dish, in ml. House figure.</summary>
+    private const double SmallestMl = 1;
+
+    private readonly WashCoat wash;
+    private readonly Thinner thinner;
+    private readonly Lazy<Lab> pot;
+
+    internal ResolvedWash(WashCoat wash, Materials cabinet) : base(wash, cabinet)
+    {
+        this.wash = wash;
+        thinner = cabinet.Get<Thinner>(wash.ThinnerId);
+        WashLayer = PaintOptics.Wash(wash.Mix, thinner, wash.GPerMl, wash.WetMlPerCm2, cabinet);
+        pot = new Lazy<Lab>(() => SwatchColour.OfWash(WashLayer, cabinet));
+    }
+
+    public WashLayer WashLayer { get; }
+
+    public override Lab? Pot => pot.Value;
+
+    public override bool IsBlendedOut => wash.Marking is null;
+
+    public override double WaitMinutes => DriesMinutes;
+
+    /// <summary>Twice as much water in the brush; a detail is painted with the tip.</summary>
+    public override CoatSlip? OneSlip => wash.Marking is null
+        ? new CoatSlip(wash with { WetMlPerCm2 = 2 * wash.WetMlPerCm2 }, wash.Mix.MaxBy(portion => portion.Parts)!.MaterialId)
+        : null;
+
+    public override CoatPassKey Pass
+    {
+        get
+        {
+            var family = BrushFamilies.Of(pot.Value);
+            return new CoatPassKey(
+                PassKind.Wash, family, $"wash {family}", FormattableString.Invariant($"wash {wash.ThinnerId} {wash.GPerMl:0.####} {CoatPassKey.KeyOf(wash.Mix)}"), pot.Value.L);
+        }
+    }
+
+    public override CoatAmount AmountFor(PieceShape shape, int pieces)
+    {
+        var ml = MlFor(shape, pieces);
+        return new CoatAmount(Portion.Of(wash.Mix, ml * wash.GPerMl), wash.ThinnerId, ml);
+    }
+
+    public override double BenchMinutesFor(PieceShape shape, int pieces) => BenchMinutes.MixAWash
+        + pieces * wash.Sides.Count() * (wash.Marking is null ? BenchMinutes.WashASide : BenchMinutes.PaintADetail) * BenchMinutes.SizeOf(shape);
+
+    public override IEnumerable<RunStep> StepsFor(PieceShape shape, int pieces)
+    {
+        var amount = AmountFor(shape, pieces);
+        yield return new MixWash($"{Id}:mix", Id, amount.Powders, wash.ThinnerId, amount.Ml!.Value);
+        yield return new BrushWash($"{Id}:brush", Id, wash.Marking, wash.Place, wash.Sides, pieces, DriesMinutes);
+    }
+
+    public override IEnumerable<PlanAdvice> AdviceOn(FaceState face)
+    {
+        if (face.IsGlazed)
+            yield return Advise(AdviceCode.PaintOverGlaze);
+        if (thinner.WashDepthMm >= SoftensFromDepthMm)
+            yield return Advise(AdviceCode.WaterOnThinPiece, wash.ThinnerId);
+    }
+
+    public override FaceState LaidOn(FaceState face) => face with { IsPainted = true };
+
+    protected override Layer ToLayer() => WashLayer;
+
+    /// <summary>Thinner on all pieces, in ml.</summary>
+    private double MlFor(PieceShape shape, int pieces) =>
+        Math.Max(SmallestMl, pieces * wash.Sides.Count() * shape.AreaCm2 * MeanShareOn(shape) * wash.WetMlPerCm2 / ShareOnPiece);
+}
