@@ -11,8 +11,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** All work in the studio, first due first. */
         get: operations["listCommissions"];
         put?: never;
+        /** Begins a commission. */
         post: operations["addCommission"];
         delete?: never;
         options?: never;
@@ -27,9 +29,12 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** A flower with its pieces, in order along the stem. */
         get: operations["getFlower"];
+        /** Says what a flower is called and whether it is eaten. */
         put: operations["saveFlower"];
         post?: never;
+        /** Takes a flower out, into the bin. */
         delete: operations["removeFlower"];
         options?: never;
         head?: never;
@@ -43,9 +48,12 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** A piece with its plan. The version comes back as ETag too, to be sent with a change. */
         get: operations["getPiece"];
+        /** Changes the shape of a piece, over the version it was made from. */
         put: operations["savePiece"];
         post?: never;
+        /** Takes a piece out, into the bin. */
         delete: operations["removePiece"];
         options?: never;
         head?: never;
@@ -60,6 +68,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Saves a plan over the version it was made from (If-Match), or not at all. */
         put: operations["savePlan"];
         post?: never;
         delete?: never;
@@ -77,6 +86,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Everything that follows from a plan, whether it is saved or not: colours, picture, amounts, advice. Keeps nothing. */
         post: operations["previewPlan"];
         delete?: never;
         options?: never;
@@ -93,6 +103,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Ways to colour a piece so that it reaches its targets, side by side. Keeps nothing. */
         post: operations["proposePlans"];
         delete?: never;
         options?: never;
@@ -107,6 +118,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** What a flower can begin from: outlines to cut, and flowers and leaves that are made of them. */
         get: operations["getFlowerLibrary"];
         put?: never;
         post?: never;
@@ -125,6 +137,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Adds a piece to a flower. */
         post: operations["addPiece"];
         delete?: never;
         options?: never;
@@ -140,6 +153,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Puts the pieces of a flower in order along the stem. */
         put: operations["orderPieces"];
         post?: never;
         delete?: never;
@@ -157,6 +171,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Puts a flower into a commission, with its pieces. */
         post: operations["addFlower"];
         delete?: never;
         options?: never;
@@ -172,8 +187,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Changes what a commission says of itself, over the version it was made from. */
         put: operations["saveCommission"];
         post?: never;
+        /** Takes a commission out, into the bin. */
         delete: operations["removeCommission"];
         options?: never;
         head?: never;
@@ -189,6 +206,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Copies a commission with its flowers, with or without their colours. */
         post: operations["copyCommission"];
         delete?: never;
         options?: never;
@@ -205,6 +223,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Copies a flower into this or another commission, with or without its colours. */
         post: operations["copyFlower"];
         delete?: never;
         options?: never;
@@ -219,6 +238,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** What was taken out in the last thirty days. */
         get: operations["getBin"];
         put?: never;
         post?: never;
@@ -237,6 +257,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Gives back what was taken out. */
         post: operations["giveBack"];
         delete?: never;
         options?: never;
@@ -251,6 +272,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** A flower put together from its pieces, in any light. */
         get: operations["getBloom"];
         put?: never;
         post?: never;
@@ -267,6 +289,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** All flowers of a commission as a spray, in any light. */
         get: operations["getSpray"];
         put?: never;
         post?: never;
@@ -283,6 +306,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The coats of a commission as a day's work: all pieces with the first colour, then all with the next. */
         get: operations["getDustDay"];
         put?: never;
         post?: never;
@@ -299,6 +323,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The steps for all pieces of a kind, in order, with what has been done of them. */
         get: operations["getRunSheet"];
         put?: never;
         post?: never;
@@ -316,6 +341,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Ticks steps of a run sheet, or takes the ticks back: all of them or none. What is one tick to the maker, such as a coat of the dust day, may be several steps. Doing either twice is the same as once. */
         put: operations["tickSteps"];
         post?: never;
         delete?: never;
@@ -331,6 +357,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Everything that mixing can start from: what the flowers want, batches that were kept, and colours with a name. */
         get: operations["getMixingTable"];
         put?: never;
         post?: never;
@@ -349,6 +376,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Paste recipes for a colour, nearest first. */
         post: operations["findRecipes"];
         delete?: never;
         options?: never;
@@ -365,6 +393,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Everything that follows from a recipe as it lies on the table, for each move of a dose. Keeps nothing. */
         post: operations["lookAtRecipe"];
         delete?: never;
         options?: never;
@@ -381,6 +410,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** What to do with a batch that came out wrong. */
         post: operations["rescueBatch"];
         delete?: never;
         options?: never;
@@ -397,6 +427,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** How to measure a dose that is too small for the hand or the scale. */
         post: operations["planLetDown"];
         delete?: never;
         options?: never;
@@ -411,6 +442,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** What a colour does to a paste at eight doses up to its load limit. */
         get: operations["getDoseLadder"];
         put?: never;
         post?: never;
@@ -428,8 +460,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Keeps a batch for a commission, or writes over the version it was made from. The client makes the id, so that sending a new batch again after a lost answer does not keep it twice. */
         put: operations["keepBatch"];
         post?: never;
+        /** Takes a kept batch off the shelf. To put it back, keep it again under the same id. */
         delete: operations["removeBatch"];
         options?: never;
         head?: never;
@@ -445,6 +479,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Reads a colour as a maker types or picks it: #c9d8a0, or L, a and b as three numbers. */
         post: operations["readColour"];
         delete?: never;
         options?: never;
@@ -459,8 +494,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Everything on the shelf, with the colour it gives by itself. */
         get: operations["getCabinet"];
         put?: never;
+        /** Adds a material, or writes over the version that a change was made from. */
         post: operations["saveMaterial"];
         delete?: never;
         options?: never;
@@ -475,6 +512,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Which materials the plans use, how much of each, and which run short: of all commissions, of one, or of one flower. */
         get: operations["getNeeds"];
         put?: never;
         post?: never;
@@ -491,6 +529,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** What may stand in the cabinet twice. Only a suggestion. */
         get: operations["findDuplicates"];
         put?: never;
         post?: never;
@@ -507,9 +546,11 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** One material with everything that is known of it, to be changed. */
         get: operations["getMaterial"];
         put?: never;
         post?: never;
+        /** Takes a material out of the cabinet for good, unless something that is kept names it: then it can only be retired. */
         delete: operations["removeMaterial"];
         options?: never;
         head?: never;
@@ -525,7 +566,9 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Puts the made-up jars that the product comes with on the shelf. */
         post: operations["putInStarterJars"];
+        /** Takes out the made-up jars that nothing uses. */
         delete: operations["takeOutStarterJars"];
         options?: never;
         head?: never;
@@ -541,6 +584,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** The mean mass of a maker's own touch or drop, from many weighed together. */
         post: operations["weighUnit"];
         delete?: never;
         options?: never;
@@ -557,6 +601,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Learns the optics of a colour or a dust from one to four dabs, and shows what it learned. Keeps nothing: the client saves what it got with the rest of the material. */
         post: operations["characteriseColour"];
         delete?: never;
         options?: never;
@@ -571,6 +616,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Our library of natural colourings and fantasy palettes. */
         get: operations["listStartingPoints"];
         put?: never;
         post?: never;
@@ -589,6 +635,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** The picker by eye: a plane of lightness and colourfulness at one hue, a band of hues at one lightness, and the neighbours of the picked colour; each with what the cabinet needs to come to it. */
         post: operations["pickByEye"];
         delete?: never;
         options?: never;
@@ -605,6 +652,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** How pieces of one whorl would differ with a target's spread: alike, but no clones. */
         post: operations["showWhorl"];
         delete?: never;
         options?: never;
@@ -619,6 +667,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Whether a flower looks as if it belongs to the leaves of its commission. */
         get: operations["getFlowerCohesion"];
         put?: never;
         post?: never;
@@ -635,6 +684,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Whether the designs of a commission look as if they belong together. */
         get: operations["getCommissionCohesion"];
         put?: never;
         post?: never;
@@ -653,6 +703,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Takes in a picture of a flower, to stay with it. Sending it again does not add it twice. */
         post: operations["addPicture"];
         delete?: never;
         options?: never;
@@ -669,6 +720,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Takes in a picture of a dab, only to be read. */
         post: operations["layOutDabPicture"];
         delete?: never;
         options?: never;
@@ -683,6 +735,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The pictures of a flower with their marks. */
         get: operations["getPictures"];
         put?: never;
         post?: never;
@@ -699,6 +752,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** A picture of a flower itself. */
         get: operations["getPictureImage"];
         put?: never;
         post?: never;
@@ -715,6 +769,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** A picture of a dab itself, for a day. */
         get: operations["getDabPictureImage"];
         put?: never;
         post?: never;
@@ -733,6 +788,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Reads colours from a picture of a flower where the maker points. */
         post: operations["readPicture"];
         delete?: never;
         options?: never;
@@ -749,6 +805,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Reads colours from a picture of a dab where the maker points. */
         post: operations["readDabPicture"];
         delete?: never;
         options?: never;
@@ -765,6 +822,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Where the zones of the flower seem to lie in its picture. Keeps nothing. */
         post: operations["dividePicture"];
         delete?: never;
         options?: never;
@@ -780,6 +838,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Keeps how a picture is read and where it was sampled, over the version it was made from. */
         put: operations["savePictureMarks"];
         post?: never;
         delete?: never;
@@ -798,6 +857,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
+        /** Takes a picture out. */
         delete: operations["removePicture"];
         options?: never;
         head?: never;
@@ -813,6 +873,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** A dab of a jar laid before the simulated light box. */
         post: operations["photographDab"];
         delete?: never;
         options?: never;
@@ -829,6 +890,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** A dab of a jar under the simulated colour reader. */
         post: operations["readDab"];
         delete?: never;
         options?: never;
@@ -845,6 +907,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** A flower or leaf of our library, grown a little otherwise each time, in the simulated light box. */
         post: operations["photographFlower"];
         delete?: never;
         options?: never;
@@ -861,6 +924,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** The colours of a palette file, to choose targets from. */
         post: operations["readPalette"];
         delete?: never;
         options?: never;
@@ -875,6 +939,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The targets of a flower as a GPL palette. */
         get: operations["getPaletteGpl"];
         put?: never;
         post?: never;
@@ -891,6 +956,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The targets of a flower as an SVG. */
         get: operations["getPaletteSvg"];
         put?: never;
         post?: never;
@@ -907,9 +973,12 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The run of shades of a flower: as it was kept, or one to begin with. */
         get: operations["getOmbre"];
+        /** Keeps a run of shades, over the version it was made from. */
         put: operations["saveOmbre"];
         post?: never;
+        /** Takes the run of shades out; the pieces have their own pastes again. */
         delete: operations["removeOmbre"];
         options?: never;
         head?: never;
@@ -925,6 +994,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** What follows from a run of shades, by each method. Keeps nothing. */
         post: operations["lookAtOmbre"];
         delete?: never;
         options?: never;
@@ -941,6 +1011,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** How dust and glaze bring shades nearer that paste alone cannot reach. */
         post: operations["dustOmbre"];
         delete?: never;
         options?: never;
@@ -955,9 +1026,12 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The marbled batch of a flower: as it was kept, or one to begin with. */
         get: operations["getMarble"];
+        /** Keeps a marbled batch, over the version it was made from. */
         put: operations["saveMarble"];
         post?: never;
+        /** Takes the marbled batch out; the pieces have their own pastes again. */
         delete: operations["removeMarble"];
         options?: never;
         head?: never;
@@ -973,6 +1047,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** The sheet and the pieces that come of a marbled batch. Keeps nothing. */
         post: operations["lookAtMarble"];
         delete?: never;
         options?: never;
@@ -989,6 +1064,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** What each fold makes of a marbled batch. */
         post: operations["foldMarble"];
         delete?: never;
         options?: never;
@@ -1003,6 +1079,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** All pastes of a day over some commissions, with what has been done. */
         get: operations["getPasteDay"];
         put?: never;
         post?: never;
@@ -1019,6 +1096,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** What is to be bought for them, as a table. */
         get: operations["getShoppingCsv"];
         put?: never;
         post?: never;
@@ -1036,8 +1114,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Ticks a step of the paste day. A paste that is ticked is a batch from then on. */
         put: operations["tickPaste"];
         post?: never;
+        /** Takes a tick of the paste day back. */
         delete: operations["untickPaste"];
         options?: never;
         head?: never;
@@ -1052,8 +1132,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Lets a leftover go into a paste of the day. */
         put: operations["useLeftover"];
         post?: never;
+        /** Mixes a paste afresh after all. */
         delete: operations["leaveLeftover"];
         options?: never;
         head?: never;
@@ -1068,6 +1150,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Changes how many spares of a piece are made; all amounts follow. */
         put: operations["saveSpares"];
         post?: never;
         delete?: never;
@@ -1083,7 +1166,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The studio: whose it is, and how it measures. */
         get: operations["getStudio"];
+        /** Changes whose studio it is and how it measures; everything that is planned from then on follows. */
         put: operations["saveStudio"];
         post?: never;
         delete?: never;
@@ -1099,6 +1184,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Every batch of paste that was planned or mixed, newest first. */
         get: operations["listBatches"];
         put?: never;
         post?: never;
@@ -1116,6 +1202,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Changes how many of a flower are wanted; all amounts follow. */
         put: operations["saveCounts"];
         post?: never;
         delete?: never;
@@ -1131,6 +1218,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** What came out, newest first. */
         get: operations["listLogEntries"];
         put?: never;
         post?: never;
@@ -1148,6 +1236,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Logs what really came out, beside what the saved plan predicts now. The client makes the id, so that sending an entry again after a lost answer does not log it twice. */
         put: operations["addLogEntry"];
         post?: never;
         delete?: never;
@@ -1163,6 +1252,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The cabinet as a table. */
         get: operations["getCabinetCsv"];
         put?: never;
         post?: never;
@@ -1179,6 +1269,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The cabinet as JSON. */
         get: operations["getCabinetJson"];
         put?: never;
         post?: never;
@@ -1195,6 +1286,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** An empty table of the cabinet, to fill in. */
         get: operations["getCabinetTemplate"];
         put?: never;
         post?: never;
@@ -1211,6 +1303,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The JSON Schema of a cabinet file. */
         get: operations["getCabinetSchema"];
         put?: never;
         post?: never;
@@ -1227,6 +1320,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The logbook as a table. */
         get: operations["getLogbookCsv"];
         put?: never;
         post?: never;
@@ -1243,6 +1337,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The logbook as JSON. */
         get: operations["getLogbookJson"];
         put?: never;
         post?: never;
@@ -1259,6 +1354,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** An empty table of the logbook, to fill in. */
         get: operations["getLogbookTemplate"];
         put?: never;
         post?: never;
@@ -1275,6 +1371,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The JSON Schema of a logbook file. */
         get: operations["getLogbookSchema"];
         put?: never;
         post?: never;
@@ -1291,6 +1388,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The spectra of the cabinet as a table of text. */
         get: operations["getSpectra"];
         put?: never;
         post?: never;
@@ -1309,6 +1407,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** What a cabinet file would change, line by line. Changes nothing. */
         post: operations["previewCabinet"];
         delete?: never;
         options?: never;
@@ -1325,6 +1424,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Takes in a cabinet file, all of it or nothing, unless the cabinet has changed since the preview. */
         post: operations["takeCabinet"];
         delete?: never;
         options?: never;
@@ -1341,6 +1441,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** What a logbook file would add, line by line. Changes nothing. */
         post: operations["previewLogbook"];
         delete?: never;
         options?: never;
@@ -1357,6 +1458,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Takes in a logbook file, all of it or nothing. */
         post: operations["takeLogbook"];
         delete?: never;
         options?: never;
@@ -1373,6 +1475,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** The readings of a spectral file. Keeps nothing. */
         post: operations["readSpectra"];
         delete?: never;
         options?: never;
@@ -1387,6 +1490,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** All of the studio as an archive (zip). */
         get: operations["getStudioArchive"];
         put?: never;
         post?: never;
@@ -1405,6 +1509,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Puts an archived studio in place of this one. Told line by line if application/x-ndjson is accepted. */
         post: operations["restoreStudio"];
         delete?: never;
         options?: never;
@@ -1421,6 +1526,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** What an archive says of itself: only its first bytes are sent. */
         post: operations["previewStudio"];
         delete?: never;
         options?: never;
@@ -1435,6 +1541,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Studios that were replaced by an archive, the last first. */
         get: operations["listReplacedStudios"];
         put?: never;
         post?: never;
@@ -1453,6 +1560,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Puts a replaced studio back in place. */
         post: operations["bringBackStudio"];
         delete?: never;
         options?: never;
@@ -1465,149 +1573,309 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         AcknowledgedAdvice: {
+            /** @description What it is, as one of the words listed. */
             code: components["schemas"]["AdviceCode"];
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description The coat it is about, if it is one.
+             */
             coatId: null | string;
+            /** @description Why, in the maker's words; may be empty. */
             note: string;
         };
         AddLogEntryRequest: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the kind of piece.
+             */
             pieceId: string;
+            /** @description What was read: the paste, or a zone. */
             subject: components["schemas"]["LogSubject"];
+            /** @description Colour as it was read on the piece, CIE L*a*b* under D65. */
             actual: components["schemas"]["Lab"];
+            /** @description A note in the maker's words; may be empty. */
             note: string;
         };
         AddPictureAnswer: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
             id: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Width, in points of the picture or as a share of it.
+             */
             width: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Height, in points of the picture or as a share of it.
+             */
             height: number;
         };
-        /** @enum {unknown} */
+        /**
+         * @description What can be done as planned, but will be regretted.
+         * @enum {unknown}
+         */
         AdviceCode: "dustOverGlaze" | "steamOverGlaze" | "glazeOverLooseDust" | "paintOverGlaze" | "steamOverLustre" | "dustOverPaint" | "coatOverPollen" | "waterOnThinPiece" | "dustNotCut" | "hardLine" | "muddy" | "neonGreen" | "vanishes" | "wireShows" | "doseUnderOneUnit" | "decorativeOnly" | "mustBeEdible" | "notForGuests";
+        /** @description The answer to a request that failed: RFC 9457 problem details with a code, and a line for each wrong field. */
         ApiProblem: {
+            /** @description Address of what kind of problem it is. */
             type?: null | string;
+            /** @description What happened, in one sentence. */
             title?: null | string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How far the commission is; of a problem its HTTP status.
+             */
             status?: null | number;
+            /** @description What happened, in words; may be missing. */
             detail?: null | string;
+            /** @description The address that was asked. */
             instance?: null | string;
+            /** @description What it is, as one of the words listed. */
             code: components["schemas"]["ApiProblemCode"];
+            /** @description A line for each field that is wrong; empty if none is. */
             problems?: components["schemas"]["FieldProblem"][];
         };
-        /** @enum {unknown} */
+        /**
+         * @description What can go wrong with a request. The client has the words for each.
+         * @enum {unknown}
+         */
         ApiProblemCode: "notFound" | "unreadable" | "tooLarge" | "notPossible" | "versionMissing" | "changedElsewhere" | "otherSite" | "inUse" | "pictureGone" | "databaseAway" | "busy" | "diskFull" | "unexpected";
-        /** @enum {unknown} */
+        /**
+         * @description Where most of the colour comes from.
+         * @enum {unknown}
+         */
         Approach: "pasteLed" | "dustLed" | "washLed" | "marbled";
         ArchiveAnswer: {
+            /** @description What the studio is called. */
             studioName: string;
         };
-        /** @enum {unknown} */
+        /**
+         * @description How the pieces of a kind stand round the stem.
+         * @enum {unknown}
+         */
         Arrangement: "ring" | "spiral" | "oneSide";
-        /** @enum {unknown} */
+        /**
+         * @description What a batch of paste is at the moment.
+         * @enum {unknown}
+         */
         BatchState: "planned" | "resting" | "made" | "inUse" | "usedUp";
+        /** @description A recipe for a batch of known mass. */
         BatchView: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Paste before colour. In g.
+             */
             pasteG: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description White that its let-downs bring along: so much less is weighed.
+             */
             broughtG: number;
+            /** @description The colours, in the order in which they go in. */
             colours: components["schemas"]["DosedColourView"][];
+            /** @description What it comes out as with every dose as it is measured. */
             roundedColour: components["schemas"]["ColourView"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How far that is from the exact recipe.
+             */
             roundingDeltaE: number;
         };
+        /** @description A ball of paste as it is held against a ruler: never smaller than what it has to hold. */
         BenchBall: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Diameter, in whole millimetres, or half ones where it is small.
+             */
             mm: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description The same by a ruler in inches, in parts of PartsOfInch; for larger ones an even number, so that sixteenths do.
+             */
             inchParts: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description What a ball weighs at most, by whichever ruler it was measured, in g.
+             */
             largestG?: number;
         };
+        /** @description What dust, steam and glaze make of a paste. */
         BeyondView: {
+            /** @description The coloured paste. */
             paste: components["schemas"]["PasteRecipe"];
+            /** @description What is done in one go, in order. */
             passes: components["schemas"]["DustPassView"][];
+            /** @description One coat; null for none. */
             glazeId: null | string;
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
+            /** @description How a colour differs from its target: CIEDE2000 and its ways in words. */
             difference: components["schemas"]["Difference"];
         };
         BinEntryView: {
+            /** @description Which kind it is. */
             kind: components["schemas"]["BinKind"];
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
             id: string;
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
+            /** @description What it belongs to; empty for a commission. */
             of: string;
-            /** Format: date-time */
+            /**
+             * Format: date-time
+             * @description When it was taken out, in UTC.
+             */
             deletedAt: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Until it is gone for good, with the one that has begun: 1 on the last day.
+             */
             daysLeft: number;
         };
-        /** @enum {unknown} */
+        /**
+         * @description What can be taken out and given back.
+         * @enum {unknown}
+         */
         BinKind: "commission" | "flower" | "piece";
         /** @enum {unknown} */
         BlockKind: "paste" | "ombre" | "marble";
         BlockView: {
+            /** @description Names it as long as what it is about exists. */
             key: string;
+            /** @description Which kind it is. */
             kind: components["schemas"]["BlockKind"];
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the commission.
+             */
             commissionId: string;
+            /** @description Ids of the flowers. */
             flowerIds: string[];
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description 0 for whites and greys, then by hue.
+             */
             family: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description All of it, in g.
+             */
             totalG: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description What no piece needs. In g.
+             */
             remainsG: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Until the colour has come out, in hours.
+             */
             restHours: number;
+            /** @description What it is for. */
             uses: components["schemas"]["PasteUse"][];
+            /** @description The paste itself, or the pastes of a marble; empty for a run. */
             parts: components["schemas"]["PartView"][];
+            /** @description Null unless it is a run. */
             ombre: null | components["schemas"]["OmbreWayView"];
+            /** @description The marbled batch that it is part of. */
             marble: null | components["schemas"]["MarblePlan"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Thickness, in mm.
+             */
             thicknessMm: number;
+            /** @description That goes into it; null for none. */
             leftover: null | components["schemas"]["LeftoverView"];
+            /** @description One was chosen, but it does not go into it any more. */
             leftoverGone: boolean;
+            /** @description Leftovers that may go into it. */
             offers: components["schemas"]["LeftoverView"][];
+            /** @description Recipes in it that hold more colour than paste takes. */
             tooDeep: components["schemas"]["PartView"][];
+            /** @description To send with a tick. */
             fingerprint: string;
-            /** Format: date-time */
+            /**
+             * Format: date-time
+             * @description Null while it is to do.
+             */
             tickedAt: null | string;
+            /** @description It was ticked, but it has changed since. */
             changedSince: boolean;
         };
+        /** @description One piece of an open flower as it is seen, from above or from the side. */
         BloomPiece: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Place of its kind in the list that was asked about.
+             */
             kind: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Which one of its kind, from 0.
+             */
             number: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Which way its tip points, clockwise from up. In degrees.
+             */
             angleDegrees: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description From the middle of the flower to its base. In mm.
+             */
             baseMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How long it looks, as a share of its length; the steeper it stands, the shorter.
+             */
             lengthShare: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Share of light that it loses by standing steep and by what stands over it, 0 to 1.
+             */
             shade: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description The same at its foot, where a cupped piece is darker still.
+             */
             footShade: number;
+            /** @description A ball or a tube that one looks down on: seen round, not in its outline. */
             endOn: boolean;
             /**
              * Format: double
+             * @description How wide it looks, as a share of its width; from above always all of it.
              * @default 1
              */
             widthShare: number;
         };
         Box: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Left edge, as a share of the picture's width.
+             */
             left: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Upper edge, as a share of the picture's height.
+             */
             top: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Width, in points of the picture or as a share of it.
+             */
             width: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Height, in points of the picture or as a share of it.
+             */
             height: number;
         };
         /** @enum {unknown} */
@@ -1615,2076 +1883,4200 @@ export interface components {
         /** @enum {unknown} */
         Caution: "gloves" | "dustInTheAir" | "steam" | "fumes" | "bladesAndWire" | "decorativeOnly";
         ChangeCommissionsCopy: {
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
-            /** Format: date */
+            /**
+             * Format: date
+             * @description Date of delivery; null if none is set.
+             */
             dueOn: string;
+            /** @description Its targets, pastes and coats come along; else its pieces begin anew as plain paste. */
             withColours: boolean;
         };
         ChangeCommissionsFlowerCopyRequest: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description To copy it into: its own or another.
+             */
             commissionId: string;
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
+            /** @description Whether the colours are copied too. */
             withColours: boolean;
         };
         ChangeCommissionsMade: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
             id: string;
         };
         ChangeCommissionsSaved: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description To send with the next change.
+             */
             version: number;
         };
         ChangeFlowersChange: {
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
+            /** @description Whether this flower will be eaten. */
             mustBeEdible: boolean;
+            /** @description That the change was made from. */
             wasName: string;
+            /** @description What the client knew. */
             wasMustBeEdible: boolean;
         };
         ChangeFlowersMade: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
             id: string;
         };
         ChangeFlowersNewFlower: {
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Flowers of this kind, 0 or more; or the flowers themselves.
+             */
             flowers: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Buds of this flower, 0 or more.
+             */
             buds: number;
+            /** @description Whether this flower will be eaten. */
             mustBeEdible: boolean;
+            /** @description Id of a library flower to begin from; null for a blank one. */
             fromLibrary?: null | string;
         };
         ChangePiecesMade: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
             id: string;
         };
         ChangePiecesNewPiece: {
+            /** @description The kind of piece. */
             piece: components["schemas"]["Piece"];
+            /** @description Id of a natural colouring, or #rrggbb, to begin the targets from; null for a plain cream. */
             colouring?: null | string;
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description A piece whose plan it begins with instead: a copy to vary.
+             */
             planOf?: null | string;
         };
         ChangePiecesOrder: {
+            /** @description All pieces of the flower, from the top of the stem. */
             pieceIds: string[];
+            /** @description The order that the change was made from. */
             wasPieceIds: string[];
         };
         ChangePiecesSaved: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Of the piece, to send with its next change.
+             */
             version: number;
         };
         CharacteriseColourAnswer: {
+            /** @description With the scattering, to be saved. */
             absorption: number[];
+            /** @description Scattering S on the spectral grid, for each unit of amount. */
             scattering: number[];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Largest difference between a dab and what the model tells for it.
+             */
             worstDeltaE: number;
+            /** @description How well the model fits its dabs. */
             quality: components["schemas"]["FitQuality"];
+            /** @description Trials of this very jar that it was learned from, none to four. */
             dabs: components["schemas"]["CharacteriseColourDabView"][];
+            /** @description What it does dose by dose, up to its usual limit. */
             ladder: components["schemas"]["CharacteriseColourStepView"][];
         };
         CharacteriseColourDabView: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How much: g in 100 g of paste for a colour, mg/cm2 for a dust, the material's own measure elsewhere; above 0.
+             */
             amount: number;
+            /** @description Colour that was read, L*a*b* under daylight. */
             read: components["schemas"]["ColourView"];
+            /** @description What the model tells for it, L*a*b* under daylight. */
             told: components["schemas"]["ColourView"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Between the two.
+             */
             deltaE: number;
         };
         CharacteriseColourRequest: {
+            /** @description That the dabs are of, left out of what is learned from; null for a new one. */
             materialId: null | string;
+            /** @description A colour for paste, a dust or a lustre. */
             kind: components["schemas"]["MaterialKind"];
+            /** @description The paste that the dabs were mixed in or rubbed out on. */
             baseId: string;
+            /** @description All with a spectrum, or all taken by their colour alone. */
             dabs: components["schemas"]["DabReading"][];
         };
         CharacteriseColourStepView: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How much: g in 100 g of paste for a colour, mg/cm2 for a dust, the material's own measure elsewhere; above 0.
+             */
             amount: number;
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
         };
         CheckCohesionAccentView: {
+            /** @description Where it would go. */
             spot: components["schemas"]["CheckCohesionSpotView"];
+            /** @description Whose colour it takes up. */
             of: components["schemas"]["CheckCohesionSpotView"];
+            /** @description What it would become. */
             then: components["schemas"]["ColourView"];
         };
         CheckCohesionPairView: {
+            /** @description A flower, or what of it is no leaf. */
             one: string;
+            /** @description Another flower, or the leaves. */
             other: string;
+            /** @description True if the other are leaves. */
             otherIsLeaves: boolean;
+            /** @description Near enough to be seen as the same accent. */
             isTied: boolean;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How far the two accents are apart, lightness counting half; CIE units.
+             */
             distance: number;
+            /** @description The place of the one that is most like a place of the other. */
             echo: components["schemas"]["CheckCohesionSpotView"];
+            /** @description The place of the other. */
             echoIn: components["schemas"]["CheckCohesionSpotView"];
+            /** @description Changes that would tie the two together. */
             accents: components["schemas"]["CheckCohesionAccentView"][];
         };
         CheckCohesionSpotView: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the kind of piece.
+             */
             pieceId: string;
+            /** @description The kind of piece. */
             piece: string;
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the flower.
+             */
             flowerId: string;
+            /** @description The flower, by its place in the list. */
             flower: string;
+            /** @description Which zone of the piece; null where it is about none. */
             zone: components["schemas"]["Zone"];
+            /** @description That it has now. */
             colour: components["schemas"]["ColourView"];
         };
         /** @enum {unknown} */
         ChromaWord: "neutral" | "greyed" | "soft" | "clear" | "vivid";
+        /** @description One step that changes a piece's colour after the paste, as it is planned and kept. Each kind has a folder beside this file with all that is particular to it, and stands in CoatKinds. */
         Coat: components["schemas"]["CoatDustCoat"] | components["schemas"]["CoatWashCoat"] | components["schemas"]["CoatSteamCoat"] | components["schemas"]["CoatGlazeCoat"] | components["schemas"]["CoatPollenCoat"];
         CoatDustCoat: {
-            /** @enum {string} */
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
             kind: "dust";
+            /** @description One or more dusts and starch, in parts by mass. */
             mix: components["schemas"]["Portion"][];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Where the place is full; what stays on the piece, not what leaves the brush. In mg/cm2.
+             */
             loadMgPerCm2: number;
+            /** @description Where on the piece it lies, or where the work is seen. */
             place: components["schemas"]["Place"];
+            /** @description Face, back or both. */
             sides: components["schemas"]["Sides"];
+            /** @description One last light dusting over the flower as it stands, to draw it together. */
             afterAssembly?: boolean;
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Stays with the coat when it is moved or changed.
+             */
             id: string;
+            /** @description The planner leaves it as it is and plans round it. */
             isLocked?: boolean;
         };
         CoatGlazeCoat: {
-            /** @enum {string} */
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
             kind: "glaze";
+            /** @description Id of the glaze in the cabinet. */
             glazeId: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Coats in order, first on the paste; of a glaze how many, 1 to 5.
+             */
             coats: number;
+            /** @description Face, back or both. */
             sides: components["schemas"]["Sides"];
+            /** @description Dust stirred into the glaze; null for a clear one. */
             tint?: null | components["schemas"]["TintMix"];
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Stays with the coat when it is moved or changed.
+             */
             id: string;
+            /** @description The planner leaves it as it is and plans round it. */
             isLocked?: boolean;
         };
+        /** @description One mix on everything that gets it now. */
         CoatPass: {
+            /** @description Which kind it is. */
             kind: components["schemas"]["PassKind"];
+            /** @description Of the brush that it takes; null for what takes none. */
             family: null | components["schemas"]["BrushFamily"];
+            /** @description A clean brush: the one before was in another family. */
             newBrush: boolean;
+            /** @description Of each material for all pieces of the pass, what a brush loses counted in. */
             amounts: components["schemas"]["MaterialAmount"][];
+            /** @description Id of the thinner or glaze in the cabinet; null if it takes none. */
             thinnerOrGlazeId: null | string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of glaze or thinner; null for the rest.
+             */
             ml: null | number;
+            /** @description On the flowers as they stand. */
             afterAssembly: boolean;
+            /** @description What it is for. */
             uses: components["schemas"]["PassUse"][];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Until these pieces may be touched again; 0 for none. In minutes.
+             */
             waitMinutes: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Time at the bench, in minutes; drying left out.
+             */
             minutes?: number;
         };
+        /** @description Tinted crumbs on glue, for the centre and the anthers. */
         CoatPollenCoat: {
-            /** @enum {string} */
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
             kind: "pollen";
+            /** @description Id of the crumbs in the cabinet. */
             crumbId: string;
+            /** @description Id of the glue in the cabinet. */
             adhesiveId: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Share of the face that they hide where the place is full, above 0 up to 1.
+             */
             coverage: number;
+            /** @description Where on the piece it lies, or where the work is seen. */
             place: components["schemas"]["Place"];
+            /** @description Face, back or both. */
             sides: components["schemas"]["Sides"];
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Stays with the coat when it is moved or changed.
+             */
             id: string;
+            /** @description The planner leaves it as it is and plans round it. */
             isLocked?: boolean;
         };
+        /** @description The whole piece through steam. It acts on every dust below it. */
         CoatSteamCoat: {
-            /** @enum {string} */
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
             kind: "steam";
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description In the steam, in whole seconds, 1 to 60.
+             */
             seconds: number;
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Stays with the coat when it is moved or changed.
+             */
             id: string;
+            /** @description The planner leaves it as it is and plans round it. */
             isLocked?: boolean;
         };
+        /** @description Colour let down with spirit or water: brushed on thin, where it pools in grooves and creases, or painted as a marking. */
         CoatWashCoat: {
-            /** @enum {string} */
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
             kind: "wash";
+            /** @description One or more colours for paste, or dusts, in parts by mass. */
             mix: components["schemas"]["Portion"][];
+            /** @description Id of the thinner in the cabinet. */
             thinnerId: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description All colour in the thinner. In ml.
+             */
             gPerMl: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of the thinned colour, where the place is full. In ml/cm2.
+             */
             wetMlPerCm2: number;
+            /** @description Where on the piece it lies, or where the work is seen. */
             place: components["schemas"]["Place"];
+            /** @description Face, back or both. */
             sides: components["schemas"]["Sides"];
+            /** @description What is painted with it; null for a wash all over its place. */
             marking?: null | components["schemas"]["Marking"];
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Stays with the coat when it is moved or changed.
+             */
             id: string;
+            /** @description The planner leaves it as it is and plans round it. */
             isLocked?: boolean;
         };
+        /** @description The part of one colour in a recipe: the recipe with it against the recipe without it. */
         ColourEffect: {
+            /** @description Id of the colour for paste in the cabinet. */
             colourantId: string;
+            /** @description Which kind it is. */
             kind: components["schemas"]["EffectKind"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Lightness in words; or by how much L moves.
+             */
             lightness: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How colourful it is, in words; or by how much that moves.
+             */
             chroma: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Delta e.
+             */
             deltaE: number;
         };
         ColourLoad: {
+            /** @description Id of the colour for paste in the cabinet. */
             colourantId: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description G per100g.
+             */
             gPer100g: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Above this load paste turns soft and sticky, in g per 100 g of paste.
+             */
             limitGPer100g: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of the load limit; above 1 paste turns soft and sticky.
+             */
             share: number;
         };
+        /** @description A colour to show, with what a screen paints for it and its plain words. */
         ColourView: {
+            /** @description Relative to the white of its light: daylight unless said otherwise. */
             lab: components["schemas"]["Lab"];
+            /** @description sRGB, as colourful as a screen can be; the eye adapted to the light. */
             hex: string;
+            /** @description Plain words for it. */
             words: components["schemas"]["ColourWords"];
         };
+        /** @description A colour in plain words, so that a swatch is never colour alone: "pale soft yellow-green". */
         ColourWords: {
+            /** @description Lightness in words; or by how much L moves. */
             lightness: components["schemas"]["LightnessWord"];
+            /** @description How colourful it is, in words; or by how much that moves. */
             chroma: components["schemas"]["ChromaWord"];
+            /** @description The hue in words; or by how much it moves, in degrees. */
             hue: components["schemas"]["HueWord"];
         };
+        /** @description What a maker says of a commission. */
         CommissionDetails: {
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
-            /** Format: date */
+            /**
+             * Format: date
+             * @description Date of delivery; null if none is set.
+             */
             dueOn: string;
+            /** @description Where the flowers will stand, in the maker's words. */
             place: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description 0 to 100; null is not known.
+             */
             roomHumidityPercent: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description -10 to 50; null is not known. In degrees Celsius.
+             */
             roomCelsius: null | number;
+            /** @description That they will be seen in there. */
             light: components["schemas"]["LightKind"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Everything is to be ready so long before it is due, 0 to 60. In days.
+             */
             marginDays: number;
+            /** @description What the client wishes, or is told. */
             clientNote: string;
+            /** @description For the studio alone. */
             ownNote: string;
+            /** @description That everything must suit. */
             diets: components["schemas"]["Diet"][];
+            /** @description How far the commission is; of a problem its HTTP status. */
             status: components["schemas"]["CommissionStatus"];
         };
-        /** @enum {unknown} */
+        /**
+         * @description How far a commission is.
+         * @enum {unknown}
+         */
         CommissionStatus: "asked" | "planned" | "inWork" | "delivered" | "putAway";
         CommissionView: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
             id: string;
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
-            /** Format: date */
+            /**
+             * Format: date
+             * @description Date of delivery; null if none is set.
+             */
             dueOn: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description From today in the studio; below 0 when it is past. In days.
+             */
             dueInDays: number;
-            /** Format: date */
+            /**
+             * Format: date
+             * @description Everything is to be ready by then.
+             */
             readyOn: string;
+            /** @description Where on the piece it lies, or where the work is seen. */
             place: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Humidity where the work is done, 0 to 100 percent.
+             */
             roomHumidityPercent: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Temperature where the work is done, in degrees Celsius.
+             */
             roomCelsius: null | number;
+            /** @description The light that it is seen under. */
             light: components["schemas"]["LightKind"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Days to be finished before delivery, 0 or more. In days.
+             */
             marginDays: number;
+            /** @description What the client may read. */
             clientNote: string;
+            /** @description What only the maker reads. */
             ownNote: string;
+            /** @description Ways of eating that all of it must suit. */
             diets: components["schemas"]["Diet"][];
+            /** @description How far the commission is; of a problem its HTTP status. */
             status: components["schemas"]["CommissionStatus"];
+            /** @description There is something to do for it, now or soon. */
             isOpen: boolean;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description To send with a change (If-Match).
+             */
             version: number;
         };
+        /** @description A trial of a material, as it was read. */
         DabReading: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description g per 100 g of paste for a colourant, mg/cm2 for a dust; above 0.
+             */
             amount: number;
+            /** @description Under daylight. */
             colour: components["schemas"]["Lab"];
+            /** @description 36 values, 380 to 730 nm every 10 nm, 0 to 1; null if only its colour was read. */
             reflectance: null | number[];
         };
         /** @enum {unknown} */
         DepthWay: "powder" | "madeIntoPaste" | "dust";
-        /** @enum {unknown} */
+        /**
+         * @description A way of eating or a need that a material can be in the way of.
+         * @enum {unknown}
+         */
         Diet: "vegan" | "vegetarian" | "glutenFree" | "nutFree" | "dairyFree";
+        /** @description A result against its target, as facts for a sentence: "a touch too dark". */
         Difference: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description CIEDE2000.
+             */
             deltaE: number;
+            /** @description How large the step or difference is, in words. */
             size: components["schemas"]["DifferenceSize"];
+            /** @description The aspect that accounts for most of it. */
             way: components["schemas"]["DifferenceWay"];
         };
-        /** @enum {unknown} */
+        /**
+         * @description How much a result misses its target, in steps that an eye tells apart.
+         * @enum {unknown}
+         */
         DifferenceSize: "there" | "touch" | "shade" | "clear" | "far";
-        /** @enum {unknown} */
+        /**
+         * @description In which way a result misses its target.
+         * @enum {unknown}
+         */
         DifferenceWay: "darker" | "paler" | "duller" | "stronger" | "warmer" | "cooler" | "redder" | "greener";
+        /** @description One colour in a paste. */
         Dose: {
+            /** @description Id of the colour for paste in the cabinet. */
             colourantId: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Grams for each 100 g of paste before colour.
+             */
             gPer100g: number;
         };
+        /** @description A maker's own measure of one colour. */
         DoseUnit: {
+            /** @description Which kind it is. */
             kind: components["schemas"]["DoseUnitKind"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Mean mass of one, above 0. In g.
+             */
             massG: number;
         };
         /** @enum {unknown} */
         DoseUnitKind: "touch" | "drop" | "pea" | "knifeTip" | "pinch";
         DosedColourView: {
+            /** @description Id of the colour for paste in the cabinet. */
             colourantId: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Mass, in g; 0 or more.
+             */
             grams: number;
+            /** @description Null if the colour is only weighed. */
             units: null | components["schemas"]["UnitsView"];
+            /** @description How to measure a dose under one unit; null if it needs none, or none can be made. */
             letDown: null | components["schemas"]["LetDown"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Whole units that go in besides a let-down; 0 for most.
+             */
             countedBesides: number;
         };
+        /** @description Two materials of one kind that may be the same thing entered twice. */
         Duplicate: {
+            /** @description Id of the one. */
             oneId: string;
+            /** @description Id of the other. */
             otherId: string;
+            /** @description Why they may be the same thing. */
             reason: components["schemas"]["DuplicateReason"];
         };
         /** @enum {unknown} */
         DuplicateReason: "sameName" | "sameColour";
         DustPassView: {
+            /** @description Id of the dust in the cabinet. */
             dustId: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Dust that stays on the piece where the place is full, in mg/cm2; above 0.
+             */
             loadMgPerCm2: number;
+            /** @description The named load nearest to its own. */
             word: components["schemas"]["LoadWord"];
         };
         DustedShadeView: {
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
+            /** @description Against the shade as paste. */
             difference: components["schemas"]["Difference"];
+            /** @description Whether the target is reached. */
             isNear: boolean;
+            /** @description What is done in one go, in order. */
             passes: components["schemas"]["DustPassView"][];
         };
-        /** @enum {unknown} */
+        /**
+         * @description What a colour in a recipe mostly does.
+         * @enum {unknown}
+         */
         EffectKind: "colours" | "deepens" | "lightens" | "mutes" | "brightens" | "warms" | "cools" | "reddens" | "greens";
+        /** @description Something wrong with one field. */
         FieldProblem: {
+            /** @description The field, as in the JSON that was sent: coats[1].loadMgPerCm2. */
             path: string;
+            /** @description What is wrong with it. */
             code: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description The limit that was passed, if it is one.
+             */
             limit: null | number;
+            /** @description The material that it is about, by id. */
             material: null | string;
         };
+        /** @description Which colours a recipe may hold. */
         FiltersView: {
+            /** @description Ids of colours that it must hold. */
             mustUse: string[];
+            /** @description Ids of colours that it may not. */
             leaveOut: string[];
+            /** @description Only what may be eaten. */
             edibleOnly: boolean;
+            /** @description Only what suits all of these. */
             diets: components["schemas"]["Diet"][];
+            /** @description No more than the studio has left. */
             withinStock: boolean;
         };
         FindRecipesAnswer: {
+            /** @description The colour wanted, L*a*b* under daylight. */
             target: components["schemas"]["ColourView"];
+            /** @description Recipes, the nearest first. */
             recipes: components["schemas"]["FindRecipesRecipeView"][];
+            /** @description What dust and glaze can do where paste ends; null if paste gets there, or they cannot help. */
             beyond: null | components["schemas"]["BeyondView"];
         };
         FindRecipesRecipeView: {
+            /** @description A paste and its colours, in g per 100 g. */
             recipe: components["schemas"]["PasteRecipe"];
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
+            /** @description How a colour differs from its target: CIEDE2000 and its ways in words. */
             difference: components["schemas"]["Difference"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How far a slip of one dose moves the colour, CIEDE2000.
+             */
             unsteadiness: number;
+            /** @description The paste as it is weighed and measured. */
             batch: components["schemas"]["BatchView"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description In the studio's currency, 0 or more; null where a price is not known.
+             */
             cost: null | number;
         };
         FindRecipesRequest: {
+            /** @description Pastes to try. */
             baseIds: string[];
+            /** @description The colour wanted, L*a*b* under daylight. */
             target: components["schemas"]["Lab"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Paste before colour that the batch needs. In g.
+             */
             pasteG: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description 1 to 4.
+             */
             mostColourants: number;
+            /** @description Null for none: whatever is in the cabinet, within stock. */
             filters?: null | components["schemas"]["FiltersView"];
         };
-        /** @enum {unknown} */
+        /**
+         * @description How a face answers to light, beyond its colour.
+         * @enum {unknown}
+         */
         Finish: "matt" | "satin" | "gloss" | "pearl" | "metallic" | "frosted";
-        /** @enum {unknown} */
+        /**
+         * @description How well a model tells its dabs again.
+         * @enum {unknown}
+         */
         FitQuality: "good" | "fair" | "poor" | "rough";
-        /** @enum {unknown} */
+        /**
+         * @description Whether a material may be eaten: a house setting of the studio, not legal advice.
+         * @enum {unknown}
+         */
         FoodStatus: "edible" | "decorativeOnly" | "notFood";
         GetCabinetMaterialView: {
+            /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
             id: string;
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
+            /** @description Which kind it is. */
             kind: components["schemas"]["MaterialKind"];
+            /** @description What it comes as: gel, powder, spray ... */
             form: string;
+            /** @description Whether it may be eaten, by what the studio was told. */
             foodStatus: components["schemas"]["FoodStatus"];
+            /** @description What makes the colour, in words; empty if nothing does. */
             dyeFamily: string;
+            /** @description A note in the maker's words; may be empty. */
             note: string;
+            /** @description Null for what has no colour of its own. */
             chip: null | components["schemas"]["ColourView"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description g per 100 g for a colourant, mg/cm2 for a dust, else null.
+             */
             loadLimit: null | number;
+            /** @description In the maker's own units; null where the scale is better. */
             units: components["schemas"]["DoseUnit"][];
+            /** @description What is left of it and what it costs. */
             supply: components["schemas"]["Supply"];
+            /** @description All diets that it does not suit, by what was said and by what is in it. */
             notFor: components["schemas"]["Diet"][];
+            /** @description Ingredients that people may not bear, avoid or must be told of. */
             contains: components["schemas"]["Ingredient"][];
+            /** @description No longer bought: still known where it was used, no longer offered. */
             isRetired: boolean;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Standard wire gauge: the higher the finer; null is not known.
+             */
             gauge: null | number;
+            /** @description Where its optics come from: a list, a label, or dabs of this jar. */
             origin: components["schemas"]["OpticsOrigin"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Worst, CIEDE2000, 0 or more.
+             */
             worstDeltaE: null | number;
         };
         GetDoseLadderAnswer: {
+            /** @description The coloured paste. */
             paste: components["schemas"]["ColourView"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Above this load paste turns soft and sticky, in g per 100 g of paste.
+             */
             limitGPer100g: number;
+            /** @description Colour of the paste, dose by dose. */
             rungs: components["schemas"]["GetDoseLadderRungView"][];
         };
         GetDoseLadderRungView: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description G per100g.
+             */
             gPer100g: number;
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Colourfulness C*.
+             */
             chroma: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Delta E to the rung before.
+             */
             fromBefore: number;
         };
         GetDustDayAnswer: {
+            /** @description The commission that it belongs to. */
             commission: components["schemas"]["CommissionView"];
+            /** @description What is done in one go, in order. */
             passes: components["schemas"]["GetDustDayPassView"][];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Time at the bench, in minutes; drying left out.
+             */
             minutes: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How often a clean brush is taken up.
+             */
             brushChanges: number;
         };
         GetDustDayPassView: {
+            /** @description What is done in one go, on everything that gets it. */
             pass: components["schemas"]["CoatPass"];
+            /** @description Colour of the mix; null for what has none. */
             pot: null | components["schemas"]["ColourView"];
+            /** @description What it is for. */
             uses: components["schemas"]["GetDustDayUseView"][];
         };
+        /** @description One kind of piece in a pass. It is ticked on the piece's own run sheet, step by step. */
         GetDustDayUseView: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the kind of piece.
+             */
             pieceId: string;
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the flower.
+             */
             flowerId: string;
+            /** @description What the flower is called. */
             flowerName: string;
+            /** @description What the piece is called. */
             pieceName: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many pieces, with spares; or the kinds of piece.
+             */
             pieces: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Time at the bench, in minutes; drying left out.
+             */
             minutes: number;
+            /** @description What a hand calls the load: light, medium or heavy. */
             load: null | components["schemas"]["LoadWord"];
+            /** @description Where on the piece it lies, or where the work is seen. */
             place: null | components["schemas"]["Place"];
+            /** @description Face, back or both. */
             sides: null | components["schemas"]["Sides"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description In the steam, in whole seconds, 1 to 60.
+             */
             seconds: null | number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Coats in order, first on the paste; of a glaze how many, 1 to 5.
+             */
             coats: null | number;
+            /** @description What is painted with it; null for a wash all over its place. */
             marking: null | components["schemas"]["Marking"];
+            /** @description On that run sheet, with what to send with a tick. */
             stepKeys: {
                 [key: string]: string;
             };
+            /** @description All of them are ticked as they stand now. */
             isDone: boolean;
+            /** @description The flower is assembled, and a brush hardly comes there. */
             isOutOfReach: boolean;
         };
         GetFlowerAnswer: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
             id: string;
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Flowers of this kind, 0 or more; or the flowers themselves.
+             */
             flowers: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Buds of this flower, 0 or more.
+             */
             buds: number;
+            /** @description Whether this flower will be eaten. */
             mustBeEdible: boolean;
+            /** @description The commission that it belongs to. */
             commission: components["schemas"]["CommissionView"];
+            /** @description How many pieces, with spares; or the kinds of piece. */
             pieces: components["schemas"]["PieceView"][];
         };
         GetFlowerLibraryAnswer: {
+            /** @description Outlines that pieces can be cut to. */
             outlines: components["schemas"]["GetFlowerLibraryOutlineView"][];
+            /** @description Flowers of this kind, 0 or more; or the flowers themselves. */
             flowers: components["schemas"]["GetFlowerLibraryLibraryFlowerView"][];
+            /** @description How a piece of each kind mostly stands. */
             usualForms: components["schemas"]["PieceForm"][];
         };
         GetFlowerLibraryLibraryFlowerView: {
+            /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
             id: string;
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
+            /** @description Whether it is a leaf rather than a flower. */
             isFoliage: boolean;
+            /** @description How many pieces, with spares; or the kinds of piece. */
             pieces: components["schemas"]["GetFlowerLibraryLibraryPieceView"][];
+            /** @description As the flower is known by its picture: from above, from the front or from the side. */
             bloom: components["schemas"]["BloomPiece"][];
         };
         GetFlowerLibraryLibraryPieceView: {
+            /** @description The kind of piece. */
             piece: components["schemas"]["Piece"];
+            /** @description SVG path in a box of width by length millimetres, tip up. */
             outlinePath: string;
+            /** @description Colours to begin from, by zone. */
             zones: {
                 [key: string]: string;
             };
         };
         GetFlowerLibraryOutlineView: {
+            /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
             id: string;
+            /** @description SVG path in a box of 40 by 40, tip up. */
             path: string;
+            /** @description Whether it is a leaf. */
             isLeaf: boolean;
+            /** @description Whether it is a tube. */
             isTube: boolean;
+            /** @description How the veins run. */
             veins: components["schemas"]["VeinPattern"];
+            /** @description As a piece of this outline mostly stands: a leaf as a leaf. */
             form: components["schemas"]["PieceForm"];
         };
         GetMaterialAnswer: {
+            /** @description What is known of the material; or the rolled sheet as a picture. */
             sheet: components["schemas"]["MaterialRecord"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Version as it is kept: to be sent as If-Match with a change.
+             */
             version: number;
+            /** @description Trials of this very jar that it was learned from, none to four. */
             dabs: components["schemas"]["GetMaterialDabView"][];
         };
         GetMaterialDabView: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description g per 100 g, or mg/cm2.
+             */
             amount: number;
+            /** @description Colour that was read, L*a*b* under daylight. */
             read: components["schemas"]["ColourView"];
         };
         GetMixingTableAnswer: {
+            /** @description The commissions, first due first. */
             commissions: components["schemas"]["GetMixingTableCommissionView"][];
+            /** @description How many pieces, with spares; or the kinds of piece. */
             pieces: components["schemas"]["GetMixingTablePieceView"][];
+            /** @description Batches that were kept. */
             batches: components["schemas"]["KeptBatchView"][];
+            /** @description What was read on pieces and written down. */
             readings: components["schemas"]["GetMixingTableReadingView"][];
+            /** @description Colours with a name. */
             swatches: components["schemas"]["GetMixingTableSwatchView"][];
+            /** @description ISO 4217. */
             currency: string;
         };
         GetMixingTableCommissionView: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
             id: string;
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
+            /** @description The light that it is seen under. */
             light: components["schemas"]["LightKind"];
         };
         GetMixingTablePieceView: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
             id: string;
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the flower.
+             */
             flowerId: string;
+            /** @description What the flower is called. */
             flowerName: string;
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the commission.
+             */
             commissionId: string;
+            /** @description A paste and its colours, in g per 100 g. */
             recipe: components["schemas"]["PasteRecipe"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description That the piece needs at once. In g.
+             */
             pasteG: number;
+            /** @description The colour, finish and spread wanted in each zone. */
             targets: components["schemas"]["GetMixingTableTargetView"][];
         };
+        /** @description A paste of a piece that was measured and logged. */
         GetMixingTableReadingView: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
             id: string;
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the kind of piece.
+             */
             pieceId: string;
+            /** @description Colour as it was read on the piece, CIE L*a*b* under D65. */
             actual: components["schemas"]["ColourView"];
+            /** @description How a colour differs from its target: CIEDE2000 and its ways in words. */
             difference: components["schemas"]["Difference"];
-            /** Format: date-time */
+            /**
+             * Format: date-time
+             * @description When it was written down, in UTC.
+             */
             loggedAt: string;
         };
         GetMixingTableSwatchView: {
+            /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
             id: string;
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
         };
         GetMixingTableTargetView: {
+            /** @description Null for the ground colour of the paste. */
             zone: null | components["schemas"]["Zone"];
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
         };
         GetNeedsNeedView: {
+            /** @description Id of the material in the cabinet; null where it is about none. */
             materialId: string;
+            /** @description What it is counted in: grams, millilitres or pieces. */
             measure: components["schemas"]["Measure"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description In its own measure.
+             */
             amount: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description 0 if there is enough, null if it is not known what is left.
+             */
             short: null | number;
+            /** @description What it is for. */
             uses: components["schemas"]["GetNeedsUseView"][];
         };
         GetNeedsUseView: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the kind of piece.
+             */
             pieceId: string;
+            /** @description The kind of piece. */
             piece: string;
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the flower.
+             */
             flowerId: string;
+            /** @description The flower, by its place in the list. */
             flower: string;
         };
         GetPasteDayAnswer: {
+            /** @description All of the studio's. */
             commissions: components["schemas"]["GetPasteDayCommissionLine"][];
+            /** @description To be looked at first. */
             notMade: components["schemas"]["GetPasteDayNotMadeView"][];
+            /** @description To make before all else. */
             letDowns: components["schemas"]["GetPasteDayLetDownView"][];
+            /** @description Of those that were asked for, in order. */
             blocks: components["schemas"]["BlockView"][];
+            /** @description What those take, coats and all, against the stock. */
             shopping: components["schemas"]["ShoppingLine"][];
+            /** @description ISO 4217. */
             currency: string;
         };
         GetPasteDayCommissionLine: {
+            /** @description The commission that it belongs to. */
             commission: components["schemas"]["CommissionView"];
+            /** @description Flowers of this kind, 0 or more; or the flowers themselves. */
             flowers: components["schemas"]["GetPasteDayFlowerLine"][];
         };
         GetPasteDayFlowerLine: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
             id: string;
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Flowers of this kind, 0 or more; or the flowers themselves.
+             */
             flowers: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Buds of this flower, 0 or more.
+             */
             buds: number;
+            /** @description How many pieces, with spares; or the kinds of piece. */
             pieces: components["schemas"]["GetPasteDayPieceLine"][];
         };
+        /** @description A part of a touch, made measurable before the pastes are begun. */
         GetPasteDayLetDownView: {
+            /** @description To tick it by. */
             key: string;
+            /** @description Key of the paste within the day. */
             blockKey: string;
+            /** @description Id of the colour for paste in the cabinet. */
             colourantId: string;
+            /** @description How to measure a dose that is too small for the hand. */
             letDown: components["schemas"]["LetDown"];
+            /** @description Names the work as it was when it was ticked or shown. */
             fingerprint: string;
-            /** Format: date-time */
+            /**
+             * Format: date-time
+             * @description When it was ticked, in UTC; null if it is not.
+             */
             tickedAt: null | string;
+            /** @description Whether the work has changed since it was ticked. */
             changedSince: boolean;
         };
+        /** @description A run or a marble that cannot be made as it stands: its pieces are mixed by their own plans. */
         GetPasteDayNotMadeView: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the flower.
+             */
             flowerId: string;
+            /** @description What the flower is called. */
             flowerName: string;
+            /** @description Which kind it is. */
             kind: components["schemas"]["BlockKind"];
         };
         GetPasteDayPieceLine: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
             id: string;
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Without spares.
+             */
             needed: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many pieces, with spares; or the kinds of piece.
+             */
             pieces: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of the number needed.
+             */
             spareShare: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description For so fragile a piece.
+             */
             usualSpareShare: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Mass of one piece, in g.
+             */
             pieceG: number;
+            /** @description The ball of paste that makes one piece. */
             ball: components["schemas"]["BenchBall"];
+            /** @description Whether it is a ball or cone rather than flat. */
             solid: boolean;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Mass, in g; 0 or more.
+             */
             grams: number;
+            /** @description To carry it; null if its paste holds something that is gone. */
             wire: null | components["schemas"]["WireAdvice"];
         };
         GetPicturesPictureView: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
             id: string;
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
+            /** @description How the picture is read, and where it was sampled. */
             marks: components["schemas"]["PictureMarks"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Version as it is kept: to be sent as If-Match with a change.
+             */
             version: number;
         };
         GetPieceAnswer: {
+            /** @description The kind of piece. */
             piece: components["schemas"]["PieceView"];
+            /** @description How it gets its colour. */
             plan: components["schemas"]["PiecePlan"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Version as it is kept: to be sent as If-Match with a change.
+             */
             version: number;
         };
         GetRunSheetAnswer: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the flower.
+             */
             flowerId: string;
+            /** @description What the flower is called. */
             flowerName: string;
+            /** @description The commission that it belongs to. */
             commission: components["schemas"]["CommissionView"];
+            /** @description The kind of piece. */
             piece: components["schemas"]["PieceView"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Version of the plan that this follows from.
+             */
             planVersion: number;
+            /** @description The steps, in order. */
             steps: components["schemas"]["GetRunSheetStepView"][];
         };
         GetRunSheetStepView: {
+            /** @description How far this shade looks from the one before. */
             step: components["schemas"]["RunStep"];
+            /** @description To send with a tick. */
             fingerprint: string;
-            /** Format: date-time */
+            /**
+             * Format: date-time
+             * @description Null while it is to do.
+             */
             tickedAt: null | string;
+            /** @description It was ticked, but the plan has changed this step since. */
             changedSince: boolean;
         };
-        /** @enum {unknown} */
+        /**
+         * @description What would bring a zone nearer that the planner could not reach.
+         * @enum {unknown}
+         */
         Help: "restock" | "noGlaze" | "otherTarget" | "neighbours" | "notByWashes" | "unlock";
         /** @enum {unknown} */
         HueWord: "pink" | "red" | "orange" | "gold" | "yellow" | "yellowGreen" | "green" | "teal" | "blue" | "blueViolet" | "violet" | "magenta";
         ImportsAnswer: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Lines that are new here.
+             */
             new: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Lines that differ from what is kept.
+             */
             changed: number;
         };
         ImportsLineView: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Number of the line in the file, from 1.
+             */
             number: number;
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
+            /** @description What stands there: new, changed, same or bad; or its number. */
             state: components["schemas"]["LineState"];
+            /** @description A line for each field that is wrong; empty if none is. */
             problems: components["schemas"]["LineProblem"][];
         };
         ImportsPreview: {
+            /** @description To be sent along when the file is taken in. */
             state: string;
+            /** @description Why the file cannot be read at all; null if it can. */
             problem: null | components["schemas"]["TableProblem"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description That the problem is about.
+             */
             limit: null | number;
+            /** @description That the problem is about. */
             columns: string[];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Lines that are new here.
+             */
             new: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Lines that differ from what is kept.
+             */
             changed: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Lines that are kept already, word for word.
+             */
             same: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Lines that cannot be taken in.
+             */
             bad: number;
+            /** @description Every line of the file, with what would happen to it. */
             lines: components["schemas"]["ImportsLineView"][];
         };
         ImportsReadingView: {
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How much: g in 100 g of paste for a colour, mg/cm2 for a dust, the material's own measure elsewhere; above 0.
+             */
             amount: null | number;
+            /** @description Reflectance at 380 to 730 nm in steps of 10 nm, 0 to 1; 36 values. */
             reflectance: number[];
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
         };
-        /** @enum {unknown} */
+        /**
+         * @description Something in a material that people may not bear, avoid, or must be told of.
+         * @enum {unknown}
+         */
         Ingredient: "egg" | "gluten" | "nuts" | "milk" | "soya" | "gelatine" | "shellac" | "carmine" | "warnedColour";
         KeepBatchAnswer: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Version as it is kept: to be sent as If-Match with a change.
+             */
             version: number;
         };
         KeepBatchRequest: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the commission.
+             */
             commissionId: null | string;
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
+            /** @description A paste and its colours, in g per 100 g. */
             recipe: components["schemas"]["PasteRecipe"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description White paste before colour, in g; above 0.
+             */
             pasteG: number;
+            /** @description The colour wanted, L*a*b* under daylight. */
             target: components["schemas"]["Lab"];
+            /** @description Colour that was read, L*a*b* under daylight; null if it was not. */
             measured: null | components["schemas"]["Lab"];
+            /** @description A note in the maker's words; may be empty. */
             note: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description That the change was made from; 0 for a new batch.
+             */
             version: number;
+            /** @description Null before it was mixed. */
             made?: null | components["schemas"]["Making"];
         };
         KeptAnswer: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Of the plan as it was kept.
+             */
             version: number;
         };
+        /** @description A batch that was kept for a commission. */
         KeptBatchView: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
             id: string;
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Null when the commission is gone for good.
+             */
             commissionId: null | string;
+            /** @description What the commission is called. */
             commissionName: string;
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
+            /** @description A paste and its colours, in g per 100 g. */
             recipe: components["schemas"]["PasteRecipe"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description White paste before colour, in g; above 0.
+             */
             pasteG: number;
+            /** @description The colour wanted, L*a*b* under daylight. */
             target: components["schemas"]["ColourView"];
+            /** @description As what went in, or else its recipe, predicts it, rested; null if something in it is not in the cabinet any more. */
             colour: null | components["schemas"]["ColourView"];
+            /** @description As it came out; null before it was read. */
             measured: null | components["schemas"]["ColourView"];
+            /** @description Measured, or else predicted, against the target; null if neither is known. */
             difference: null | components["schemas"]["Difference"];
+            /** @description A note in the maker's words; may be empty. */
             note: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Version as it is kept: to be sent as If-Match with a change.
+             */
             version: number;
+            /** @description At the moment. */
             state: components["schemas"]["BatchState"];
-            /** Format: date-time */
+            /**
+             * Format: date-time
+             * @description When its colour will have come out; null for one that is not mixed.
+             */
             restedAt: null | string;
+            /** @description Null before it was mixed. */
             made: null | components["schemas"]["Making"];
         };
+        /** @description CIE 1976 L*a*b*, relative to the white of the light in use. L runs 0 to 100; a (red-green) and b (yellow-blue) are about -130 to 130 for surfaces. */
         Lab: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description CIE L*, 0 (black) to 100 (white).
+             */
             l: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description CIE a*, green to red; about -130 to 130.
+             */
             a: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description CIE b*, blue to yellow; about -130 to 130.
+             */
             b: number;
         };
+        /** @description A leftover that goes, or may go, into a paste. */
         LeftoverView: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the kept batch.
+             */
             batchId: string;
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
+            /** @description Where a batch is kept. */
             keptIn: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of the batch that came out wrong, in g.
+             */
             keepG: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Paste without colour to knead in. In g.
+             */
             freshG: number;
+            /** @description It is the colour already; else it is brought there. */
             asItIs: boolean;
+            /** @description Of the whole. */
             colour: components["schemas"]["ColourView"];
+            /** @description From the paste as planned. */
             difference: components["schemas"]["Difference"];
         };
+        /** @description A dose too small to measure, got by kneading whole units into a weighed lump of white and using a part of it. */
         LetDown: {
+            /** @description What the maker doses by: drop, touch, pinch ... */
             unit: components["schemas"]["DoseUnit"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Whole units into the first lump.
+             */
             units: number;
+            /** @description One, or two where one would have to be very large. */
             lumps: components["schemas"]["Lump"][];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Colour that reaches the batch, with every weight rounded to the scale.
+             */
             doseG: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description White that the part brings along: so much less is weighed for the batch.
+             */
             broughtG: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Lump that is left over; it keeps as a stock for later. In g.
+             */
             wasteG: number;
         };
-        /** @enum {unknown} */
+        /**
+         * @description Why the light of a picture cannot be trusted.
+         * @enum {unknown}
+         */
         LightDoubt: "markBlownOut" | "markTooDark" | "markUneven" | "strongCast" | "mixedLight" | "nothingNeutral" | "estimateUnsure";
-        /** @enum {unknown} */
+        /**
+         * @description The lights that flowers are looked at in.
+         * @enum {unknown}
+         */
         LightKind: "daylight" | "eveningDaylight" | "lamp" | "tube" | "warmLed" | "candle";
         /** @enum {unknown} */
         LightnessWord: "veryDark" | "dark" | "mid" | "light" | "pale";
         Likeness: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Mean CIEDE2000 between their mean colours.
+             */
             deltaE: number;
+            /** @description The same in a word. */
             word?: components["schemas"]["PiecesAlike"];
         };
+        /** @description Why one line cannot be taken in. */
         LineProblem: {
+            /** @description As in the head of the table; empty for the line as a whole. */
             column: string;
+            /** @description As MaterialRecordProblemCode names it, in camel case, or one of this folder's own. */
             code: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description The limit that was passed, if it is one.
+             */
             limit?: null | number;
-            /** @default  */
+            /**
+             * @description What stands there, shortened.
+             * @default
+             */
             said: string;
         };
         /** @enum {unknown} */
         LineState: "new" | "changed" | "same" | "bad";
         ListCommissionsAnswer: {
+            /** @description What the studio is called. */
             studioName: string;
+            /** @description Who makes the flowers; empty if she does not say. */
             maker: string;
+            /** @description The commissions, first due first. */
             commissions: components["schemas"]["ListCommissionsEntry"][];
         };
         ListCommissionsEntry: {
+            /** @description The commission that it belongs to. */
             commission: components["schemas"]["CommissionView"];
+            /** @description Flowers of this kind, 0 or more; or the flowers themselves. */
             flowers: components["schemas"]["ListCommissionsFlowerView"][];
         };
         ListCommissionsFlowerView: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
             id: string;
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Flowers of this kind, 0 or more; or the flowers themselves.
+             */
             flowers: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Buds of this flower, 0 or more.
+             */
             buds: number;
+            /** @description How many pieces, with spares; or the kinds of piece. */
             pieces: components["schemas"]["PieceView"][];
         };
         ListStartingPointsStartingPointView: {
+            /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
             id: string;
+            /** @description Which kind it is. */
             kind: components["schemas"]["StartingPointKind"];
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
+            /** @description Which part of the plant it is. */
             part: string;
+            /** @description Which of several, in words. */
             variant: string;
+            /** @description The flower that it is seen in, in words. */
             seenIn: string;
+            /** @description Whether it is a leaf. */
             isLeaf: boolean;
+            /** @description The colour, finish and spread wanted in each zone. */
             targets: components["schemas"]["TargetView"][];
         };
-        /** @enum {unknown} */
+        /**
+         * @description What a hand calls a load.
+         * @enum {unknown}
+         */
         LoadWord: "light" | "medium" | "heavy";
         LogEntryView: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
             id: string;
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the kind of piece.
+             */
             pieceId: null | string;
+            /** @description What the piece is called. */
             pieceName: string;
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Null if the piece is gone, or in the bin.
+             */
             flowerId: null | string;
+            /** @description What the flower is called. */
             flowerName: string;
+            /** @description What the commission is called. */
             commissionName: string;
+            /** @description What was read: the paste, or a zone. */
             subject: components["schemas"]["LogSubject"];
+            /** @description Colour that was expected, L*a*b* under daylight. */
             predicted: components["schemas"]["ColourView"];
+            /** @description Colour as it was read on the piece, CIE L*a*b* under D65. */
             actual: components["schemas"]["ColourView"];
+            /** @description The actual colour against the predicted one. */
             difference: components["schemas"]["Difference"];
+            /** @description A note in the maker's words; may be empty. */
             note: string;
-            /** Format: date-time */
+            /**
+             * Format: date-time
+             * @description When it was written down, in UTC.
+             */
             loggedAt: string;
         };
-        /** @enum {unknown} */
+        /**
+         * @description What a log entry is about: the paste, or a zone of the finished piece.
+         * @enum {unknown}
+         */
         LogSubject: "paste" | "rim" | "tip" | "heart" | "base" | "back";
         LookAtRecipeAgeView: {
+            /** @description How old the paste is. */
             age: components["schemas"]["PasteAge"];
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
+            /** @description How a colour differs from its target: CIEDE2000 and its ways in words. */
             difference: components["schemas"]["Difference"];
         };
         LookAtRecipeAlternativeView: {
+            /** @description In which way it differs or is reached. */
             way: components["schemas"]["DepthWay"];
+            /** @description A paste and its colours, in g per 100 g. */
             recipe: components["schemas"]["PasteRecipe"];
+            /** @description Dust and glaze over the paste that come nearer than paste alone; null where none do. */
             beyond: null | components["schemas"]["BeyondView"];
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
+            /** @description How a colour differs from its target: CIEDE2000 and its ways in words. */
             difference: components["schemas"]["Difference"];
         };
         LookAtRecipeAnswer: {
+            /** @description Under the light that was asked for. */
             target: components["schemas"]["ColourView"];
+            /** @description The paste fresh, rested and dried. */
             ages: components["schemas"]["LookAtRecipeAgeView"][];
+            /** @description What it looks like under other lights. */
             lights: components["schemas"]["LookAtRecipeLightView"][];
+            /** @description What each colour does: how L, chroma and hue move if a little more goes in. */
             effects: components["schemas"]["ColourEffect"][];
+            /** @description Each colour's load against its limit. */
             loads: components["schemas"]["ColourLoad"][];
+            /** @description The paste as it is weighed and measured. */
             batch: components["schemas"]["BatchView"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Until the colour has come out, in hours.
+             */
             restHours: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description In the studio's currency, 0 or more; null where a price is not known.
+             */
             cost: null | number;
+            /** @description Empty unless a dose is over its load limit. */
             alternatives: components["schemas"]["LookAtRecipeAlternativeView"][];
+            /** @description 36 values, 380 to 730 nm every 10 nm. */
             reflectance: number[];
+            /** @description A reflectance that looks like the target; 36 values, 0 to 1. */
             targetReflectance: number[];
         };
         LookAtRecipeLightView: {
+            /** @description The light that it is seen under. */
             light: components["schemas"]["LightKind"];
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
+            /** @description The colour wanted, L*a*b* under daylight. */
             target: components["schemas"]["ColourView"];
+            /** @description How a colour differs from its target: CIEDE2000 and its ways in words. */
             difference: components["schemas"]["Difference"];
         };
         LookAtRecipeRequest: {
+            /** @description A paste and its colours, in g per 100 g. */
             recipe: components["schemas"]["PasteRecipe"];
+            /** @description Under daylight. */
             target: components["schemas"]["Lab"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description White paste before colour, in g; above 0.
+             */
             pasteG: number;
+            /** @description To see the paste under. */
             light: components["schemas"]["LightKind"];
         };
+        /** @description One lump of a let-down. */
         Lump: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description White paste that the colour, or the part of the lump before, is kneaded into. In g.
+             */
             whiteG: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How much of the lump to go on with.
+             */
             partG: number;
         };
         MadeShadeView: {
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How far this shade looks from the one before.
+             */
             step: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description CIEDE2000 from the exact shade.
+             */
             off: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description By which one touch too many at the start moves it.
+             */
             touch: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description By which a gram too much at the first letting-down moves it.
+             */
             gram: number;
         };
+        /** @description A batch that has been mixed. */
         Making: {
-            /** Format: date-time */
+            /**
+             * Format: date-time
+             * @description When, in UTC.
+             */
             at: string;
+            /** @description What really went in. */
             recipe: components["schemas"]["PasteRecipe"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description All of it, above 0.
+             */
             grams: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description 0 to all of it. In g.
+             */
             leftG: number;
+            /** @description Where it lies, in the maker's words. */
             keptIn: string;
         };
-        /** @enum {unknown} */
+        /**
+         * @description What a marbled sheet looks like, in a maker's words.
+         * @enum {unknown}
+         */
         MarbleLook: "boldRibbons" | "fineVeins" | "softHaze" | "flat";
+        /** @description A paste of a marble, with its share of the block. */
         MarblePart: {
+            /** @description The coloured paste. */
             paste: components["schemas"]["PasteRecipe"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Share.
+             */
             share: number;
         };
+        /** @description A marbled batch as it is planned for a flower. */
         MarblePlan: {
+            /** @description Two to four pastes, as they are laid side by side. */
             stripes: components["schemas"]["MarbleStripe"][];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How often that row is laid.
+             */
             repeats: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How often the block is stretched and folded.
+             */
             folds: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description 0 for none, 1 for as much as paste bears.
+             */
             twist: number;
+            /** @description That are cut from it. */
             pieceIds: string[];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Paste for anything else, 0 or more.
+             */
             otherG: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description The same plan with the same seed gives the same picture.
+             */
             seed: number;
         };
+        /** @description One paste of a marbled batch. */
         MarbleStripe: {
+            /** @description A paste and its colours, in g per 100 g. */
             recipe: components["schemas"]["PasteRecipe"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description By mass, in any one unit.
+             */
             parts: number;
         };
+        /** @description A detail painted by hand. The same seed paints the same strokes; they thin out where their place fades. */
         Marking: {
+            /** @description Which kind it is. */
             kind: components["schemas"]["MarkingKind"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Width of a line, bar or rim, or across a dot or blotch. In mm.
+             */
             sizeMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description From one stripe or dot to the next; of no meaning for the rest. In mm.
+             */
             spacingMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How unsteady the hand is, 0 to 1: waves of a line, scatter of dots, raggedness of an edge.
+             */
             waver: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description The same seed gives the same strokes, streaks or noise; any whole number.
+             */
             seed: number;
+            /** @description Whether its strokes have a spacing. */
             isSpaced?: boolean;
         };
         /** @enum {unknown} */
         MarkingKind: "stripes" | "centreBar" | "veins" | "dots" | "picoteeRim" | "blotch";
+        /** @description So much of a material. */
         MaterialAmount: {
+            /** @description Id of the material in the cabinet; null where it is about none. */
             materialId: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Mass, in g; 0 or more.
+             */
             grams: number;
         };
-        /** @enum {unknown} */
+        /**
+         * @description The shelves of a cabinet.
+         * @enum {unknown}
+         */
         MaterialKind: "paste" | "colourant" | "dust" | "lustre" | "extender" | "glaze" | "thinner" | "crumb" | "adhesive" | "wire" | "tape" | "stamens";
+        /** @description A material written out flat, as a form, a line of a table or a JSON file holds it. What does not belong to its kind is null. Figures that were left out get usual ones for its kind and form. */
         MaterialRecord: {
+            /** @description Lower-case words joined by hyphens; null lets one be made from the name. */
             id?: null | string;
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
+            /** @description Which kind it is. */
             kind: components["schemas"]["MaterialKind"];
+            /** @description What it comes as: gel, powder, spray ... */
             form?: string;
+            /** @description Whether it may be eaten, by what the studio was told. */
             foodStatus?: components["schemas"]["FoodStatus"];
+            /** @description What makes the colour, in words. */
             dyeFamily?: string;
+            /** @description A note in the maker's words; may be empty. */
             note?: string;
+            /** @description Ingredients that people may not bear, avoid or must be told of. */
             contains?: components["schemas"]["Ingredient"][];
+            /** @description Diets that it does not suit, as far as the studio knows. */
             notFor?: components["schemas"]["Diet"][];
+            /** @description No longer bought: still known where it was used, no longer offered. */
             isRetired?: boolean;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Left in the pot, in g; null is not known.
+             */
             stockG?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Left, in whole pieces; null is not known.
+             */
             stockPieces?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Price of 1 g in the studio's currency; null is not known.
+             */
             pricePerG?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Price of one in the studio's currency; null is not known.
+             */
             pricePerPiece?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Left in the bottle, in ml; null is not known.
+             */
             stockMl?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Price of 1 ml in the studio's currency; null is not known.
+             */
             pricePerMl?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description What one pack holds, in the measure of the stock.
+             */
             packSize?: null | number;
+            /** @description The maker's mark on the pot; empty if there is none. */
             lot?: string;
-            /** Format: date */
+            /**
+             * Format: date
+             * @description Date on which the pot was opened; null is not known.
+             */
             openedOn?: null | string;
-            /** Format: date */
+            /**
+             * Format: date
+             * @description Date on the pot; null if there is none.
+             */
             bestBefore?: null | string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description g per 100 g for a colour, mg/cm2 for a dust.
+             */
             loadLimit?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Mean mass of one touch of a toothpick. In g.
+             */
             touchG?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Mass of one drop, in g; null is not known.
+             */
             dropG?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Mass of one pea of colour, in g; null is not known.
+             */
             peaG?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Mass of one knife tip, in g; null is not known.
+             */
             knifeTipG?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Mass of one pinch, in g; null is not known.
+             */
             pinchG?: null | number;
+            /** @description One colour that it is known by, under daylight: of the paste at LabelGPer100g for a colour, of a full cover for a dust, of itself for the rest. Given, it takes the place of whatever optics were known before, and is rough. */
             labelColour?: null | components["schemas"]["Lab"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Dose that a colour's label colour shows; 0.5 if it does not say. In g per 100 g of paste.
+             */
             labelGPer100g?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Standard wire gauge: the higher the finer; null is not known.
+             */
             gauge?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Share of the colour that is seen at once, 0 to 1.
+             */
             shareAtOnce?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Time in which 63 % of the rest of the colour comes out, in hours.
+             */
             timeConstantHours?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Share of the face that one coat makes glossy, 0 to 1.
+             */
             gloss?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Share of light turned back at the outer face, 0 to 1.
+             */
             outerReflection?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Share of light turned back inside the film, 0 to 1.
+             */
             innerReflection?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Wet film, in ml/cm2; above 0.
+             */
             wetMlPerCm2?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Density, in g/ml; above 0.
+             */
             densityGPerMl?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How deep a wash soaks in, in mm.
+             */
             washDepthMm?: null | number;
+            /** @description #rrggbb. */
             glintTint?: null | string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Glint of a full coat, 0 to 1.
+             */
             glintStrength?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Load that gives half of the glint, in mg/cm2.
+             */
             glintHalfLoadMgPerCm2?: null | number;
+            /** @description 36 values, 380 to 730 nm every 10 nm; in 1/mm for a paste, 1/mm for each g per 100 g for a colour, cm2/mg for a dust. */
             absorption?: null | number[];
+            /** @description In the unit of the absorption. */
             scattering?: null | number[];
+            /** @description 0 to 1. */
             reflectance?: null | number[];
+            /** @description Where its optics come from: a list, a label, or dabs of this jar. */
             origin?: components["schemas"]["OpticsOrigin"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Worst, CIEDE2000, 0 or more.
+             */
             worstDeltaE?: null | number;
+            /** @description Trials of this very jar that it was learned from, none to four. */
             dabs?: components["schemas"]["DabReading"][];
         };
+        /** @description Which flower of a picture is meant. */
         MeantFlower: {
+            /** @description A point on it, in shares of the picture's width and height; null if it was drawn round. */
             tap: null | components["schemas"]["PicturePoint"];
+            /** @description Points of a line round it, closed by itself; empty if it was tapped. */
             loop: components["schemas"]["PicturePoint"][];
+            /** @description Whether a flower can be told from what lies behind it. */
             isPossible?: boolean;
         };
-        /** @enum {unknown} */
+        /**
+         * @description What stock, packs and prices of a material are counted in.
+         * @enum {unknown}
+         */
         Measure: "grams" | "millilitres" | "pieces";
         /** @enum {unknown} */
         Measures: "metric" | "imperial";
+        /** @description A paste that a shade within a run has to be. */
         MiddleShade: {
+            /** @description A paste and its colours, in g per 100 g. */
             recipe: components["schemas"]["PasteRecipe"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Which shade, from 0; neither the first nor the last.
+             */
             at: number;
         };
         NamedLoad: {
+            /** @description The same in a word. */
             word: components["schemas"]["LoadWord"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description What stays on the piece.
+             */
             mgPerCm2: number;
         };
-        /** @enum {unknown} */
+        /**
+         * @description What it is that a maker has marked as neutral.
+         * @enum {unknown}
+         */
         NeutralKind: "whiteCard" | "greyCard" | "somethingGrey";
         /** @enum {unknown} */
         OmbreAct: "makePaste" | "setAside" | "addPaste" | "mixParts" | "leftOver";
-        /** @enum {unknown} */
+        /**
+         * @description How makers get from one deep paste to many paler ones.
+         * @enum {unknown}
+         */
         OmbreMethod: "cutBack" | "splitStock" | "doseEach";
+        /** @description A run of shades as it is planned for a flower. */
         OmbrePlan: {
+            /** @description Recipe of the first shade. */
             first: components["schemas"]["PasteRecipe"];
+            /** @description Recipe of the last shade. */
             last: components["schemas"]["PasteRecipe"];
+            /** @description A shade in the middle that the run goes through; null for none. */
             middle: null | components["schemas"]["MiddleShade"];
+            /** @description How far each shade should look from the one before, in any unit: all the same for an even run. */
             steps: number[];
+            /** @description Of each shade; one more than there are steps. */
             uses: components["schemas"]["ShadeUse"][];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Smallest step of the scale. In g.
+             */
             scaleG: number;
+            /** @description That was chosen. */
             school: components["schemas"]["OmbreMethod"];
         };
         OmbreStepView: {
+            /** @description What is done in this step. */
             act: components["schemas"]["OmbreAct"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Which shade, from 0.
+             */
             shade: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Mass, in g; 0 or more.
+             */
             grams: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Paste to weigh for what is made, beside let-downs; the same as Grams for the rest.
+             */
             weighG: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Where the run stops, for paste that is cut off there.
+             */
             stop: null | number;
+            /** @description Parts by mass, in any one unit, above 0; or what it is made of. */
             parts: components["schemas"]["StopPart"][];
+            /** @description A paste and its colours, in g per 100 g. */
             recipe: null | components["schemas"]["PasteRecipe"];
+            /** @description The paste as it is weighed and measured. */
             batch: null | components["schemas"]["BatchView"];
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: null | components["schemas"]["ColourView"];
         };
+        /** @description Everything that follows from a run. */
         OmbreView: {
+            /** @description The shades, from first to last. */
             shades: components["schemas"]["ShadeView"][];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Largest step against the smallest, each against what was asked; 1 is even.
+             */
             unevenness: number;
+            /** @description By each method, side by side. */
             ways: components["schemas"]["OmbreWayView"][];
         };
         OmbreWayView: {
+            /** @description By which way the shades are made. */
             school: components["schemas"]["OmbreMethod"];
+            /** @description The steps, in order. */
             steps: components["schemas"]["OmbreStepView"][];
+            /** @description The shades, from first to last. */
             shades: components["schemas"]["MadeShadeView"][];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description All of it, in g.
+             */
             totalG: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Paste that is left over, in g.
+             */
             leftOverG: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How often paste is kneaded together.
+             */
             kneadings: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How often something is weighed.
+             */
             weighings: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How far the largest step is from the mean step, as a ratio.
+             */
             unevenness: number;
         };
-        /** @enum {unknown} */
+        /**
+         * @description Where a material's optics come from.
+         * @enum {unknown}
+         */
         OpticsOrigin: "nominal" | "label" | "dabs";
         PalettesAnswer: {
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
+            /** @description The colours, in the order in which they go in. */
             colours: components["schemas"]["PalettesColourAnswer"][];
         };
         PalettesColourAnswer: {
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
         };
-        /** @enum {unknown} */
+        /**
+         * @description Whether a piece is one of every open flower or of every bud.
+         * @enum {unknown}
+         */
         PartOf: "flower" | "bud";
         PartView: {
+            /** @description A paste and its colours, in g per 100 g. */
             recipe: components["schemas"]["PasteRecipe"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Paste without colour, weighed and with let-downs.
+             */
             freshG: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of it, what is weighed by itself.
+             */
             weighG: number;
+            /** @description The paste as it is weighed and measured. */
             batch: components["schemas"]["BatchView"];
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
         };
         /** @enum {unknown} */
         PassKind: "dust" | "wash" | "steam" | "glaze" | "pollen";
+        /** @description One coat on all pieces of one kind, within a pass. */
         PassUse: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the kind of piece.
+             */
             pieceId: string;
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the coat within its plan; null where it is about none.
+             */
             coatId: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many pieces, with spares; or the kinds of piece.
+             */
             pieces: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Time at the bench, in minutes; drying left out.
+             */
             minutes: number;
+            /** @description The flower is assembled, and the brush hardly comes to where this coat goes. */
             isOutOfReach: boolean;
         };
-        /** @enum {unknown} */
+        /**
+         * @description The ages of a paste.
+         * @enum {unknown}
+         */
         PasteAge: "kneaded" | "rested" | "dried";
+        /** @description A paste and what is kneaded into it; no doses is the paste as it comes. */
         PasteRecipe: {
+            /** @description Id of the paste in the cabinet that is coloured. */
             baseId: string;
+            /** @description Colours in the paste, each in g per 100 g of paste before colour. */
             doses: components["schemas"]["Dose"][];
         };
+        /** @description How much of a paste goes to one kind of piece. */
         PasteUse: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the kind of piece.
+             */
             pieceId: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many pieces, with spares; or the kinds of piece.
+             */
             pieces: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Mass of one piece, in g.
+             */
             pieceG: number;
+            /** @description Of one piece. */
             ball: components["schemas"]["BenchBall"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Mass, in g; 0 or more.
+             */
             grams: number;
         };
+        /** @description A piece that a paste may be mixed for. */
         PasteUseView: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the flower.
+             */
             flowerId: string;
+            /** @description What the flower is called. */
             flowerName: string;
+            /** @description The kind of piece. */
             piece: components["schemas"]["PieceView"];
         };
-        /** @enum {unknown} */
+        /**
+         * @description Why a patch of a picture cannot be trusted.
+         * @enum {unknown}
+         */
         PatchDoubt: "blownOut" | "tooDark" | "tooVivid" | "uneven" | "lightEstimated";
+        /** @description The colour of a patch. */
         PatchView: {
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Typical delta E of its pixels from it.
+             */
             spread: number;
+            /** @description Why it cannot be trusted; empty if it can. */
             doubts: components["schemas"]["PatchDoubt"][];
         };
         PhotographFlowerRequest: {
+            /** @description Id of the colouring. */
             startingPointId: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description The same seed gives the same strokes, streaks or noise; any whole number.
+             */
             seed: number;
         };
         PickByEyeAnswer: {
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
+            /** @description How far it differs, CIEDE2000. */
             by: components["schemas"]["ReachedBy"];
+            /** @description Rows from light to dark, each from grey outward. */
             plane: components["schemas"]["PickByEyeCellView"][][];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Of the plane that the colour is nearest to.
+             */
             row: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Of the plane that the colour is nearest to.
+             */
             column: number;
+            /** @description Round the circle at this lightness and colourfulness, or as colourful as is reached. */
             hues: components["schemas"]["PickByEyeCellView"][];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description The hue in words; or by how much it moves, in degrees.
+             */
             hue: number;
+            /** @description Colours beside it, each a small step in one way. */
             neighbours: components["schemas"]["PickByEyeNeighbourView"][];
         };
         PickByEyeCellView: {
+            /** @description Null where no surface can be that colour. */
             colour: null | components["schemas"]["ColourView"];
+            /** @description How far it differs, CIEDE2000. */
             by: components["schemas"]["ReachedBy"];
         };
         PickByEyeNeighbourView: {
+            /** @description In which way it differs or is reached. */
             way: components["schemas"]["DifferenceWay"];
+            /** @description How large the step or difference is, in words. */
             size: components["schemas"]["DifferenceSize"];
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
+            /** @description How far it differs, CIEDE2000. */
             by: components["schemas"]["ReachedBy"];
         };
         PickByEyeRequest: {
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["Lab"];
         };
+        /** @description How a picture's light is known. */
         PictureLight: {
+            /** @description Where something neutral lies; null if nothing is marked. */
             mark: null | components["schemas"]["Box"];
+            /** @description What lies there. */
             kind: components["schemas"]["NeutralKind"];
-            /** @default false */
+            /**
+             * @description Without a mark: the picture's own colours are believed, and not estimated anew. For a camera that has said what its colours mean.
+             * @default false
+             */
             asIs: boolean;
         };
+        /** @description How a picture is read: what its light is taken from, what it shows, and where it was sampled. All of it can be moved later. */
         PictureMarks: {
+            /** @description The light that it is seen under. */
             light: components["schemas"]["PictureLight"];
+            /** @description Whether the picture shows a bloom from above, a piece, or something else. */
             seenAs: components["schemas"]["SeenAs"];
+            /** @description What was taken from the picture, and for which zone. */
             samples: components["schemas"]["PictureSample"][];
         };
+        /** @description A point in shares of a picture's width and height. */
         PicturePoint: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Across, as a share of the picture's width, 0 to 1.
+             */
             x: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Down, as a share of the picture's height, 0 to 1.
+             */
             y: number;
         };
+        /** @description Where a zone's colour was taken from a picture. */
         PictureSample: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Whose target it became; null while it has become none.
+             */
             pieceId: null | string;
+            /** @description Which zone of the piece; null where it is about none. */
             zone: components["schemas"]["Zone"];
+            /** @description A rectangle in the picture, in shares of its width and height. */
             box: components["schemas"]["Box"];
-            /** @default false */
+            /**
+             * @description It was proposed, and waits to be looked at before it is used.
+             * @default false
+             */
             isUnsure: boolean;
         };
+        /** @description A kind of piece: a whorl of petals, a leaf, a stamen. */
         Piece: {
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
+            /** @description Id of the outline in the library. */
             outlineId: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Length from the base to the tip, in mm.
+             */
             lengthMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Width at the widest, in mm.
+             */
             widthMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Rolled thickness of a flat piece; a solid one has none. In mm.
+             */
             thicknessMm: number;
+            /** @description Rolled from a ball or cone, not cut from a sheet. */
             solid: boolean;
+            /** @description Whether it belongs to a flower, a bud or a leaf. */
             partOf: components["schemas"]["PartOf"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many one flower (or bud) has.
+             */
             perPart: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Spares as a share of the number needed, 0 to 2: thin dry sugar breaks.
+             */
             spareShare: number;
+            /** @description How it is shaped and stands in the flower. */
             form?: components["schemas"]["PieceForm"];
         };
-        /** @enum {unknown} */
+        /**
+         * @description How a piece is made, which decides where its zones lie.
+         * @enum {unknown}
+         */
         PieceBuild: "flat" | "solid" | "tube";
+        /** @description How a piece is shaped and put into its flower. */
         PieceForm: {
+            /** @description What the piece is: petal, leaf, stamen ... */
             role: components["schemas"]["PieceRole"];
+            /** @description How the pieces stand round the stem. */
             arrangement: components["schemas"]["Arrangement"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Between the stem and the piece: 0 for upright, 90 for flat, more for bent back. 0 to 150. In degrees.
+             */
             openDegrees: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description From the middle of the flower to the base of the piece, 0 to 100. In mm.
+             */
             insetMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How far it is hollowed, 0 to 1.
+             */
             cup: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How far its edge is waved, 0 to 1.
+             */
             frill: number;
+            /** @description Another veiner than the outline's own; null for that. */
             veins: null | components["schemas"]["VeinPattern"];
         };
         /** @enum {unknown} */
         PieceHalf: "both" | "left" | "right";
+        /** @description How one kind of piece gets its colour: what it should look like, its paste, and the coats in order. */
         PiecePlan: {
+            /** @description Of the finished piece; one for every zone. */
             targets: {
                 [key: string]: components["schemas"]["Target"];
             };
+            /** @description What the paste alone should be, under daylight. */
             ground: components["schemas"]["Lab"];
+            /** @description The coloured paste. */
             paste: components["schemas"]["PasteRecipe"];
+            /** @description Coats in order, first on the paste; of a glaze how many, 1 to 5. */
             coats: components["schemas"]["Coat"][];
+            /** @description Advice that the maker goes against on purpose. */
             onPurpose?: components["schemas"]["AcknowledgedAdvice"][];
         };
-        /** @enum {unknown} */
+        /**
+         * @description What a piece is of its flower.
+         * @enum {unknown}
+         */
         PieceRole: "petal" | "centre" | "stamen" | "calyx" | "bud" | "leaf" | "berry" | "stem";
+        /** @description A piece as it stands on the stem: its size, how many, and its finished colour in every zone. */
         PieceView: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
             id: string;
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
+            /** @description SVG path in a box of width by length millimetres, tip up. */
             outlinePath: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Length from the base to the tip, in mm.
+             */
             lengthMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Width at the widest, in mm.
+             */
             widthMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Thickness, in mm.
+             */
             thicknessMm: number;
+            /** @description Whether it is a ball or cone rather than flat. */
             solid: boolean;
+            /** @description Whether it belongs to a flower, a bud or a leaf. */
             partOf: components["schemas"]["PartOf"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many are to be made, with spares.
+             */
             toMake: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many of the pieces to make are spares.
+             */
             spares: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Mass of one piece, in g.
+             */
             pieceG: number;
+            /** @description The ball of paste that makes one piece. */
             ball: components["schemas"]["BenchBall"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Paste for all pieces with what rolling loses, in whole g.
+             */
             batchG: number;
+            /** @description By zone. */
             finished: {
                 [key: string]: string;
             };
+            /** @description As it is edited. */
             piece: components["schemas"]["Piece"];
+            /** @description Flat, solid or a tube. */
             build: components["schemas"]["PieceBuild"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description To send with a change of it.
+             */
             version: number;
         };
-        /** @enum {unknown} */
+        /**
+         * @description How the mean colours of pieces cut from one sheet compare.
+         * @enum {unknown}
+         */
         PiecesAlike: "same" | "alike" | "different";
+        /** @description Where a coat lies on a piece of any size: full between two distances from its place, fading out over a third on either side. */
         Place: {
+            /** @description Which kind it is. */
             kind: components["schemas"]["PlaceKind"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Where the full load begins, 0 for right at the place.
+             */
             start: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Where it ends; not before the start.
+             */
             end: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How far the brush blends it out, past both ends; 0 is a hard line.
+             */
             feather: number;
+            /** @description What a brush catches there. */
             relief?: components["schemas"]["Relief"];
+            /** @description Both halves, or the one left or right of the midrib. */
             half?: components["schemas"]["PieceHalf"];
+            /** @description Other places that get the same coat; where they overlap it is no heavier. They have no others of their own. */
             also?: components["schemas"]["Place"][];
+            /** @description Only as far as it lies in here too; null for no such bound. */
             within?: null | components["schemas"]["Place"];
         };
         /** @enum {unknown} */
         PlaceKind: "whole" | "base" | "tip" | "rim" | "heart" | "bar";
         PlanLetDownAnswer: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description The dose that is to be measured, in g.
+             */
             doseG: number;
+            /** @description Null if it cannot be made with this scale and batch. */
             letDown: null | components["schemas"]["LetDown"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description White to weigh for the batch beside it.
+             */
             batchWhiteG: number;
         };
         PlanLetDownRequest: {
+            /** @description Id of the colour for paste in the cabinet. */
             colourantId: string;
+            /** @description What the maker counts by. */
             unit: components["schemas"]["DoseUnitKind"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How many of it the batch should get; parts of one are what this is for.
+             */
             unitsWanted: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description White paste before colour, in g; above 0.
+             */
             pasteG: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Smallest step of the scale. In g.
+             */
             scaleG: number;
         };
         PlanMarbleAnswer: {
+            /** @description What the flower is called. */
             flowerName: string;
+            /** @description The commission that it belongs to. */
             commission: components["schemas"]["CommissionView"];
+            /** @description How it gets its colour. */
             plan: components["schemas"]["MarblePlan"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description 0 while it was never kept.
+             */
             version: number;
+            /** @description All pieces of the commission. */
             uses: components["schemas"]["PasteUseView"][];
         };
         PlanMarbleFoldView: {
+            /** @description How the streaks are seen at arm's length. */
             seen: components["schemas"]["PlanMarbleMarbleSeenView"];
+            /** @description What the sheet looks like. */
             picture: components["schemas"]["PlanMarblePictureView"];
         };
         PlanMarbleFoldsView: {
+            /** @description How often the block is stretched and folded, 0 to 16. */
             folds: components["schemas"]["PlanMarbleFoldView"][];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description The first number of folds at which it is flat; null if not even the most are enough.
+             */
             flatAt: null | number;
         };
         PlanMarbleLookView: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description All of it, in g.
+             */
             totalG: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Thickness, in mm.
+             */
             thicknessMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Side of the square sheet that is drawn, in mm.
+             */
             sheetSideMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of the part that is shown; the sheet goes on. In mm.
+             */
             sheetWidthMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Height of the rolled sheet, in mm.
+             */
             sheetHeightMm: number;
+            /** @description What is known of the material; or the rolled sheet as a picture. */
             sheet: components["schemas"]["PlanMarblePictureView"];
+            /** @description That the cuts are of. */
             piece: null | components["schemas"]["PieceView"];
+            /** @description What pieces cut from the sheet look like. */
             cuts: components["schemas"]["PlanMarblePictureView"][];
+            /** @description How the streaks are seen at arm's length. */
             seen: components["schemas"]["PlanMarbleMarbleSeenView"];
+            /** @description Whether the streaks have gone so fine that the paste looks like one colour. */
             flat: components["schemas"]["ColourView"];
+            /** @description Of ten pieces; null if none is cut from it. */
             likeness: null | components["schemas"]["Likeness"];
+            /** @description Pastes of the block, side by side. */
             stripes: components["schemas"]["PlanMarbleStripeView"][];
         };
         PlanMarbleMarbleSeenView: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How often the block is stretched and folded, 0 to 16.
+             */
             folds: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description At arm's length, CIEDE2000 from the flat colour.
+             */
             contrast: number;
+            /** @description The marbled paste as it is planned. */
             look: components["schemas"]["MarbleLook"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description A tenth of the streaks is narrower. In mm.
+             */
             narrowMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Thickness to which it is usually rolled, in mm.
+             */
             usualMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description A tenth of them is wider. In mm.
+             */
             wideMm: number;
         };
         PlanMarblePictureView: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Points across the picture.
+             */
             columns: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Points down the picture.
+             */
             rows: number;
+            /** @description Three bytes a point (sRGB), row by row from the top, base64. */
             rgb: string;
         };
         PlanMarbleSaveRequest: {
+            /** @description How it gets its colour. */
             plan: components["schemas"]["MarblePlan"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Version as it is kept: to be sent as If-Match with a change.
+             */
             version: number;
         };
         PlanMarbleStripeView: {
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description To make of this paste.
+             */
             grams: number;
+            /** @description The paste as it is weighed and measured. */
             batch: components["schemas"]["BatchView"];
         };
         PlanOmbreAnswer: {
+            /** @description What the flower is called. */
             flowerName: string;
+            /** @description The commission that it belongs to. */
             commission: components["schemas"]["CommissionView"];
+            /** @description How it gets its colour. */
             plan: components["schemas"]["OmbrePlan"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description 0 while it was never kept.
+             */
             version: number;
+            /** @description All pieces of the commission. */
             uses: components["schemas"]["PasteUseView"][];
         };
         PlanOmbreSaveRequest: {
+            /** @description How it gets its colour. */
             plan: components["schemas"]["OmbrePlan"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Version as it is kept: to be sent as If-Match with a change.
+             */
             version: number;
         };
+        /** @description One material in a mix: dust or starch to brush on or to stir into a glaze, a colour or a dust to let down for painting. */
         Portion: {
+            /** @description Id of the material in the cabinet; null where it is about none. */
             materialId: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description By mass, in any one unit.
+             */
             parts: number;
         };
         PreviewPlanAdviceView: {
+            /** @description What it is, as one of the words listed. */
             code: components["schemas"]["AdviceCode"];
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the coat within its plan; null where it is about none.
+             */
             coatId: null | string;
+            /** @description Id of the material in the cabinet; null where it is about none. */
             materialId: null | string;
+            /** @description Which zone of the piece; null where it is about none. */
             zone: null | components["schemas"]["Zone"];
+            /** @description The maker's note where it is gone against on purpose; null where it is not. */
             onPurpose: null | string;
+            /** @description The plan with only this mended; null where that is for the maker to say. */
             fixed: null | components["schemas"]["PiecePlan"];
         };
         PreviewPlanAnswer: {
+            /** @description The zones of the piece. */
             zones: components["schemas"]["PreviewPlanZoneView"][];
+            /** @description What the paste alone should be, under daylight. */
             ground: components["schemas"]["ColourView"];
+            /** @description The coloured paste. */
             paste: components["schemas"]["ColourView"];
+            /** @description How the paste differs from what it should be. */
             pasteDifference: components["schemas"]["Difference"];
+            /** @description The paste as it is weighed and measured. */
             batch: components["schemas"]["BatchView"];
+            /** @description Coats in order, first on the paste; of a glaze how many, 1 to 5. */
             coats: components["schemas"]["PreviewPlanCoatView"][];
+            /** @description The face of the piece. */
             face: components["schemas"]["PreviewPlanFieldView"];
+            /** @description The back of the piece. */
             back: components["schemas"]["PreviewPlanFieldView"];
+            /** @description What an experienced maker would warn of. */
             advice: components["schemas"]["PreviewPlanAdviceView"][];
+            /** @description What a hand calls light, medium and heavy. */
             loads: components["schemas"]["NamedLoad"][];
         };
         PreviewPlanCoatView: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
             id: string;
+            /** @description The dust it is known by; null for what is no dust. */
             mainDustId: null | string;
+            /** @description The named load nearest to its own; null for what is no dust. */
             load: null | components["schemas"]["NamedLoad"];
+            /** @description The coat's own colour; null for steam and a clear glaze. */
             pot: null | components["schemas"]["ColourView"];
+            /** @description Of each material, to mix for all pieces and all coats. */
             amounts: components["schemas"]["MaterialAmount"][];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of glaze or thinner, for all pieces and all coats; null for the rest.
+             */
             ml: null | number;
         };
         PreviewPlanFieldView: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Points across the picture.
+             */
             columns: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Points down the picture.
+             */
             rows: number;
+            /** @description Three bytes a point (sRGB), row by row from the tip down, base64. */
             rgb: string;
+            /** @description Painted details, to be drawn sharp over it, in order. */
             marks?: components["schemas"]["PreviewPlanMarkView"][];
         };
         PreviewPlanMarkView: {
+            /** @description SVG path in a box of width by length millimetres, tip up. */
             path: string;
+            /** @description What is seen where the detail lies. */
             field: components["schemas"]["PreviewPlanFieldView"];
         };
         PreviewPlanZoneView: {
+            /** @description Which zone of the piece; null where it is about none. */
             zone: components["schemas"]["Zone"];
+            /** @description Paste first, then after each coat. */
             colours: components["schemas"]["ColourView"][];
+            /** @description The colour wanted, L*a*b* under daylight. */
             target: components["schemas"]["ColourView"];
+            /** @description How a colour differs from its target: CIEDE2000 and its ways in words. */
             difference: components["schemas"]["Difference"];
         };
         ProposePlansAnswer: {
+            /** @description One for each way that can be. */
             proposals: components["schemas"]["ProposePlansProposalView"][];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Within this a zone counts as reached.
+             */
             reachedDeltaE: number;
         };
         ProposePlansProposalView: {
+            /** @description Which way of colouring this is. */
             approach: components["schemas"]["Approach"];
+            /** @description How it gets its colour. */
             plan: components["schemas"]["PiecePlan"];
+            /** @description The zones of the piece. */
             zones: components["schemas"]["ProposePlansZoneView"][];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Worst, CIEDE2000, 0 or more.
+             */
             worstDeltaE: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Coats in order, first on the paste; of a glaze how many, 1 to 5.
+             */
             coats: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many different materials it takes.
+             */
             materials: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description At the bench, for all pieces with spares, drying left out.
+             */
             minutesForAll: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Risk, CIEDE2000, 0 or more.
+             */
             riskDeltaE: number;
+            /** @description Id of the material whose slip moves a zone most; null for none. */
             riskMaterialId: null | string;
+            /** @description Whether it may be eaten, by what the studio was told. */
             foodStatus: components["schemas"]["FoodStatus"];
+            /** @description What would bring a zone that is missed nearer. */
             help: components["schemas"]["ZoneHelp"][];
+            /** @description The marbled batch that it is part of. */
             marble: components["schemas"]["MarblePart"][];
         };
         ProposePlansRequest: {
+            /** @description As edited: its targets, its locked and painted coats, and its paste if that stays. */
             plan: components["schemas"]["PiecePlan"];
+            /** @description The paste is mixed already, or is a shade of a run. */
             keepPaste: boolean;
         };
         ProposePlansZoneView: {
+            /** @description Which zone of the piece; null where it is about none. */
             zone: components["schemas"]["Zone"];
+            /** @description The zone when all is done. */
             finished: components["schemas"]["ColourView"];
+            /** @description The colour wanted, L*a*b* under daylight. */
             target: components["schemas"]["ColourView"];
+            /** @description How a colour differs from its target: CIEDE2000 and its ways in words. */
             difference: components["schemas"]["Difference"];
         };
-        /** @enum {unknown} */
+        /**
+         * @description What makes a colour possible.
+         * @enum {unknown}
+         */
         ReachedBy: "paste" | "dust" | "nothing";
         ReadColourRequest: {
+            /** @description As it was typed. */
             text: string;
         };
         ReadDabOnBenchRequest: {
+            /** @description The jar that the dab is of. */
             materialId: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description g per 100 g, or mg/cm2.
+             */
             amount: number;
+            /** @description The paste below or around it. */
             baseId: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Which time: each has its own noise.
+             */
             take: number;
         };
         ReadDabOnBenchSpectrogram: {
+            /** @description 36 values, 380 to 730 nm. */
             reflectance: number[];
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
         };
         ReadPictureAnswer: {
+            /** @description Whether there was a cast to speak of. */
             hasCast: boolean;
+            /** @description Of that light, as a screen shows it. */
             lightColour: components["schemas"]["ColourView"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How far white may be off because the light is only estimated; null if it is not.
+             */
             unsureDeltaE: null | number;
+            /** @description Why the reading is not sure. */
             doubts: components["schemas"]["LightDoubt"][];
+            /** @description What was read in each rectangle. */
             patches: components["schemas"]["PatchView"][];
         };
         ReadPictureDivideRequest: {
+            /** @description The light that it is seen under. */
             light: components["schemas"]["PictureLight"];
+            /** @description Whether the picture shows a bloom from above, a piece, or something else. */
             seenAs: components["schemas"]["SeenAs"];
+            /** @description Which flower; null to be asked if that is not clear. */
             meant: null | components["schemas"]["MeantFlower"];
         };
         ReadPictureDivision: {
+            /** @description Several things stand there, or no plain ground lies behind: it has to be pointed at first, and nothing is proposed. */
             asksWhich: boolean;
+            /** @description Parts by mass, in any one unit, above 0; or what it is made of. */
             parts: components["schemas"]["ReadPicturePartView"][];
+            /** @description The zones of the piece. */
             zones: components["schemas"]["ReadPictureZoneView"][];
         };
         ReadPicturePartView: {
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Share.
+             */
             share: number;
         };
         ReadPictureRequest: {
+            /** @description The light that it is seen under. */
             light: components["schemas"]["PictureLight"];
+            /** @description Rectangles in the picture, in shares of its width and height. */
             boxes: components["schemas"]["Box"][];
         };
         ReadPictureZoneView: {
+            /** @description Which zone of the piece; null where it is about none. */
             zone: components["schemas"]["Zone"];
+            /** @description A rectangle in the picture, in shares of its width and height. */
             box: components["schemas"]["Box"];
+            /** @description What was read there, and how sure that is. */
             patch: components["schemas"]["PatchView"];
+            /** @description False if the place holds several colours. */
             isSure: boolean;
         };
-        /** @enum {unknown} */
+        /**
+         * @description Which part of a veined piece a brush catches.
+         * @enum {unknown}
+         */
         Relief: "everywhere" | "ridges" | "grooves";
+        /** @description A studio as it was before another took its place. */
         ReplacedStudio: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
             id: number;
+            /** @description What the studio is called. */
             studioName: string;
-            /** Format: date-time */
+            /**
+             * Format: date-time
+             * @description When another studio was put in its place, in UTC.
+             */
             replacedAt: string;
         };
+        /** @description A colour that went in besides the recipe, as the maker counts it. */
         RescueBatchAlsoInView: {
+            /** @description Id of the colour for paste in the cabinet. */
             colourantId: string;
+            /** @description What the maker doses by: drop, touch, pinch ... */
             unit: components["schemas"]["DoseUnitKind"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How many units were weighed or counted, a whole number above 0.
+             */
             count: number;
         };
         RescueBatchAnswer: {
+            /** @description The batch as it is now. */
             now: components["schemas"]["ColourView"];
+            /** @description How the batch differs from its target now. */
             nowDifference: components["schemas"]["Difference"];
+            /** @description The colour wanted, L*a*b* under daylight. */
             target: components["schemas"]["ColourView"];
+            /** @description Fresh paste to knead in. */
             baseId: string;
+            /** @description The way that wastes least paste. */
             leastMass: components["schemas"]["RescueBatchPlanView"];
+            /** @description What to do with all of the batch kept. */
             keepAll: null | components["schemas"]["RescueBatchPlanView"];
+            /** @description Made anew instead, to compare. */
             fresh: components["schemas"]["FindRecipesRecipeView"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of the cost of starting again.
+             */
             savedShare: number;
+            /** @description Whether making it anew is the better way. */
             startAgain: boolean;
+            /** @description Whether the batch is near enough as it is. */
             isThere: boolean;
         };
         RescueBatchPlanView: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of the batch that came out wrong, in g.
+             */
             keepG: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Fresh paste to knead in by itself: what let-downs do not bring along.
+             */
             weighG: number;
+            /** @description Colours to knead in, with their amounts. */
             add: components["schemas"]["DosedColourView"][];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description All of it, in g.
+             */
             totalG: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Paste that is left over, in g.
+             */
             leftOverG: number;
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
+            /** @description How a colour differs from its target: CIEDE2000 and its ways in words. */
             difference: components["schemas"]["Difference"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description In the studio's currency, 0 or more; null where a price is not known.
+             */
             cost: null | number;
         };
         RescueBatchRequest: {
+            /** @description What was meant to go in. */
             recipe: components["schemas"]["PasteRecipe"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Paste before colour of the batch as it is. In g.
+             */
             haveG: number;
+            /** @description What it looks like, rested, under daylight; null to trust the recipe. */
             measured: null | components["schemas"]["Lab"];
+            /** @description The colour wanted, L*a*b* under daylight. */
             target: components["schemas"]["Lab"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Paste that the pieces need. In g.
+             */
             needG: number;
+            /** @description What went in besides; null for nothing. */
             alsoIn?: null | components["schemas"]["RescueBatchAlsoInView"][];
+            /** @description Which colours may be used. */
             filters?: null | components["schemas"]["FiltersView"];
         };
+        /** @description One thing to do for all pieces of a kind, with its amounts. */
         RunStep: components["schemas"]["RunStepWeighPaste"] | components["schemas"]["RunStepAddColour"] | components["schemas"]["RunStepRestPaste"] | components["schemas"]["RunStepShapePieces"] | components["schemas"]["RunStepDryPieces"] | components["schemas"]["RunStepComparePieces"] | components["schemas"]["RunStepMixDust"] | components["schemas"]["RunStepBrushDust"] | components["schemas"]["RunStepMixWash"] | components["schemas"]["RunStepBrushWash"] | components["schemas"]["RunStepSteamPieces"] | components["schemas"]["RunStepGlazePieces"] | components["schemas"]["RunStepStickPollen"];
         RunStepAddColour: {
-            /** @enum {string} */
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
             kind: "addColour";
+            /** @description Id of the colour for paste in the cabinet. */
             colourantId: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Mass, in g; 0 or more.
+             */
             grams: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description What really goes in.
+             */
             measuredG: number;
+            /** @description In the maker's own units; null where the scale is better. */
             units: null | components["schemas"]["UnitChoice"];
+            /** @description For a dose, or the rest of one, under one unit; null if it needs none, or none can be made. */
             letDown: null | components["schemas"]["LetDown"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Whole units besides the let-down; 0 for most.
+             */
             countedBesides: number;
+            /** @description The paste that a let-down is made with. */
             baseId: string;
+            /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
+            /** @description To show with it. */
             cautions?: components["schemas"]["Caution"][];
         };
         RunStepBrushDust: {
-            /** @enum {string} */
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
             kind: "brushDust";
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the coat within its plan; null where it is about none.
+             */
             coatId: string;
+            /** @description What a hand calls the load: light, medium or heavy. */
             load: components["schemas"]["LoadWord"];
+            /** @description Where on the piece it lies, or where the work is seen. */
             place: components["schemas"]["Place"];
+            /** @description Face, back or both. */
             sides: components["schemas"]["Sides"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many pieces, with spares; or the kinds of piece.
+             */
             pieces: number;
+            /** @description Over the flower as it stands, not piece by piece. */
             afterAssembly: boolean;
+            /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
+            /** @description To show with it. */
             cautions: components["schemas"]["Caution"][];
         };
         RunStepBrushWash: {
-            /** @enum {string} */
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
             kind: "brushWash";
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the coat within its plan; null where it is about none.
+             */
             coatId: string;
+            /** @description What is painted with it; null for a wash all over its place. */
             marking: null | components["schemas"]["Marking"];
+            /** @description Where on the piece it lies, or where the work is seen. */
             place: components["schemas"]["Place"];
+            /** @description Face, back or both. */
             sides: components["schemas"]["Sides"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many pieces, with spares; or the kinds of piece.
+             */
             pieces: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description To leave it before the next step. In minutes.
+             */
             dryMinutes: number;
+            /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
+            /** @description To show with it. */
             cautions?: components["schemas"]["Caution"][];
         };
         RunStepComparePieces: {
-            /** @enum {string} */
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
             kind: "comparePieces";
+            /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
+            /** @description To show with it. */
             cautions?: components["schemas"]["Caution"][];
         };
         RunStepDryPieces: {
-            /** @enum {string} */
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
             kind: "dryPieces";
+            /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
+            /** @description To show with it. */
             cautions?: components["schemas"]["Caution"][];
         };
         RunStepGlazePieces: {
-            /** @enum {string} */
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
             kind: "glazePieces";
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the coat within its plan; null where it is about none.
+             */
             coatId: string;
+            /** @description Id of the glaze in the cabinet. */
             glazeId: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Which of the coats, from 1.
+             */
             number: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many there are altogether.
+             */
             of: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Volume for all pieces, in ml.
+             */
             ml: number;
+            /** @description Powder to stir in; empty for a clear glaze. */
             tint: components["schemas"]["MaterialAmount"][];
+            /** @description Face, back or both. */
             sides: components["schemas"]["Sides"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many pieces, with spares; or the kinds of piece.
+             */
             pieces: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description To leave it before the next step. In minutes.
+             */
             flashOffMinutes: number;
+            /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
+            /** @description To show with it. */
             cautions?: components["schemas"]["Caution"][];
         };
         RunStepMixDust: {
-            /** @enum {string} */
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
             kind: "mixDust";
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the coat within its plan; null where it is about none.
+             */
             coatId: string;
+            /** @description Each part of the mix, in g. */
             portions: components["schemas"]["MaterialAmount"][];
+            /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
+            /** @description To show with it. */
             cautions: components["schemas"]["Caution"][];
         };
         RunStepMixWash: {
-            /** @enum {string} */
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
             kind: "mixWash";
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the coat within its plan; null where it is about none.
+             */
             coatId: string;
+            /** @description The colours, in the order in which they go in. */
             colours: components["schemas"]["MaterialAmount"][];
+            /** @description Id of the thinner in the cabinet. */
             thinnerId: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of the thinner.
+             */
             ml: number;
+            /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
+            /** @description To show with it. */
             cautions?: components["schemas"]["Caution"][];
         };
         RunStepRestPaste: {
-            /** @enum {string} */
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
             kind: "restPaste";
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Until the colour has come out as far as the plan counts on.
+             */
             hours: number;
+            /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
+            /** @description To show with it. */
             cautions?: components["schemas"]["Caution"][];
         };
         RunStepShapePieces: {
-            /** @enum {string} */
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
             kind: "shapePieces";
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many pieces, with spares; or the kinds of piece.
+             */
             pieces: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Pieces made beyond those that are needed.
+             */
             spares: number;
+            /** @description The ball of paste that makes one piece. */
             ball: components["schemas"]["BenchBall"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Mass of one piece, in g.
+             */
             pieceG: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Thickness, in mm.
+             */
             thicknessMm: null | number;
+            /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
+            /** @description To show with it. */
             cautions?: components["schemas"]["Caution"][];
         };
         RunStepSteamPieces: {
-            /** @enum {string} */
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
             kind: "steamPieces";
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the coat within its plan; null where it is about none.
+             */
             coatId: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description In the steam, in whole seconds, 1 to 60.
+             */
             seconds: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many pieces, with spares; or the kinds of piece.
+             */
             pieces: number;
+            /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
+            /** @description To show with it. */
             cautions?: components["schemas"]["Caution"][];
         };
         RunStepStickPollen: {
-            /** @enum {string} */
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
             kind: "stickPollen";
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the coat within its plan; null where it is about none.
+             */
             coatId: string;
+            /** @description Id of the glue in the cabinet. */
             adhesiveId: string;
+            /** @description Id of the crumbs in the cabinet. */
             crumbId: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Mass, in g; 0 or more.
+             */
             grams: number;
+            /** @description Where on the piece it lies, or where the work is seen. */
             place: components["schemas"]["Place"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many pieces, with spares; or the kinds of piece.
+             */
             pieces: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description To leave it before it is touched. In hours.
+             */
             dryHours: number;
+            /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
+            /** @description To show with it. */
             cautions?: components["schemas"]["Caution"][];
         };
         RunStepWeighPaste: {
-            /** @enum {string} */
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
             kind: "weighPaste";
+            /** @description Id of the paste in the cabinet that is coloured. */
             baseId: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description To weigh: what let-downs bring along is taken off.
+             */
             grams: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description White that comes with let-downs; 0 for most. In g.
+             */
             broughtG: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How far the paste comes out from the plan with every dose as it is measured.
+             */
             offDeltaE: number;
+            /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
+            /** @description To show with it. */
             cautions?: components["schemas"]["Caution"][];
         };
         SaveCountsRequest: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Flowers of this kind, 0 or more; or the flowers themselves.
+             */
             flowers: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Buds of this flower, 0 or more.
+             */
             buds: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description That the change was made from.
+             */
             wasFlowers: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Buds as the client knew them.
+             */
             wasBuds: number;
         };
         SaveMaterialAnswer: {
+            /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
             id: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Version as it is kept: to be sent as If-Match with a change.
+             */
             version: number;
         };
         SaveMaterialRequest: {
+            /** @description What is known of the material; or the rolled sheet as a picture. */
             sheet: components["schemas"]["MaterialRecord"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description That the change was made from; 0 for a new material.
+             */
             version: number;
         };
         SavePictureMarksAnswer: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Version as it is kept: to be sent as If-Match with a change.
+             */
             version: number;
         };
         SavePictureMarksRequest: {
+            /** @description How the picture is read, and where it was sampled. */
             marks: components["schemas"]["PictureMarks"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Version as it is kept: to be sent as If-Match with a change.
+             */
             version: number;
         };
         SavePlanAnswer: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Version as it is kept: to be sent as If-Match with a change.
+             */
             version: number;
         };
         SaveSparesRequest: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of the number needed, 0 to 2.
+             */
             spareShare: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description That the change was made from.
+             */
             was: number;
         };
         SaveStudioRequest: {
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
+            /** @description Who makes the flowers; empty if she does not say. */
             maker: string;
+            /** @description IANA name. */
             timeZone: string;
+            /** @description ISO 4217, three letters. */
             currency: string;
+            /** @description Metric or imperial. */
             measures: components["schemas"]["Measures"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Smallest step of the scale, in g.
+             */
             scaleG: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Leftover, CIEDE2000, 0 or more.
+             */
             leftoverDeltaE: number;
         };
-        /** @enum {unknown} */
+        /**
+         * @description What a picture shows.
+         * @enum {unknown}
+         */
         SeenAs: "bloom" | "piece";
+        /** @description What a shade is for. */
         ShadeUse: {
+            /** @description Ids of the kinds of piece that it is for. */
             pieceIds: string[];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Paste for anything else, 0 or more.
+             */
             otherG: number;
         };
         ShadeView: {
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Mass, in g; 0 or more.
+             */
             grams: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description CIEDE2000 from the shade before; null for the first.
+             */
             step: null | number;
         };
+        /** @description What the work still takes of one material, against what is there. Amounts are in its own measure. */
         ShoppingLine: {
+            /** @description Null for something that the cabinet does not hold at all. */
             materialId: null | string;
+            /** @description Which kind it is. */
             kind: components["schemas"]["MaterialKind"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Of a wire; null for the rest.
+             */
             gauge: null | number;
+            /** @description What it is counted in: grams, millilitres or pieces. */
             measure: components["schemas"]["Measure"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description What is needed of it, in its own measure.
+             */
             need: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Null if it is not known what is left.
+             */
             stock: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Missing; 0 if there is enough, null if it is not known.
+             */
             short: null | number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description To buy; null if it is not known what a pack holds.
+             */
             packs: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of what is to be bought, by whole packs where they are known, in the studio's currency; null if that or the price is not known.
+             */
             cost: null | number;
         };
+        /** @description A picture that a camera took, to be taken in like any other. */
         ShotView: {
+            /** @description The file, base64. */
             jpeg: string;
+            /** @description Where its white card lies. */
             card: null | components["schemas"]["Box"];
+            /** @description Where what was photographed lies. */
             subject: null | components["schemas"]["Box"];
         };
         ShowBloomFlowerView: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the flower.
+             */
             flowerId: string;
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Flowers of this kind, 0 or more; or the flowers themselves.
+             */
             flowers: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Buds of this flower, 0 or more.
+             */
             buds: number;
+            /** @description The kinds of piece that it is put together from. */
             kinds: components["schemas"]["ShowBloomKindView"][];
+            /** @description What is seen from above, lowest first. */
             bloom: components["schemas"]["BloomPiece"][];
+            /** @description Under it. */
             leaves: components["schemas"]["SprayPiece"][];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description From the middle to the farthest tip of what is seen from above; 0 if nothing is. In mm.
+             */
             reachMm: number;
         };
         ShowBloomKindView: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the kind of piece.
+             */
             pieceId: string;
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
+            /** @description What the piece is: petal, leaf, stamen ... */
             role: components["schemas"]["PieceRole"];
+            /** @description Whether it belongs to a flower, a bud or a leaf. */
             partOf: components["schemas"]["PartOf"];
+            /** @description SVG path in a box of width by length millimetres, tip up. */
             outlinePath: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Length from the base to the tip, in mm.
+             */
             lengthMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Width at the widest, in mm.
+             */
             widthMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Share of the way to the next piece that it covers.
+             */
             overlap: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Pieces of this kind on one flower or bud.
+             */
             perPart: number;
+            /** @description Its face as it may come out: pieces of a whorl go round through them. */
             looks: components["schemas"]["PreviewPlanFieldView"][];
         };
         ShowBloomSprayView: {
+            /** @description Flowers of this kind, 0 or more; or the flowers themselves. */
             flowers: components["schemas"]["ShowBloomFlowerView"][];
+            /** @description How they lie; its flowers and kinds are by their places in the list. */
             spray: components["schemas"]["Spray"];
         };
         ShowWhorlRequest: {
+            /** @description The colour wanted, L*a*b* under daylight. */
             target: components["schemas"]["Target"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many pieces, with spares; or the kinds of piece.
+             */
             pieces: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description The same seed gives the same strokes, streaks or noise; any whole number.
+             */
             seed: number;
         };
-        /** @enum {unknown} */
+        /**
+         * @description Which sides a coat goes on.
+         * @enum {unknown}
+         */
         Sides: "face" | "back" | "both";
+        /** @description Flowers, buds and leaves as a hand lays them on a table: one bloom in the middle, the others round it, wider than high, and leaves looking out between them. */
         Spray: {
+            /** @description Where each bloom stands. */
             blooms: components["schemas"]["SprayBloom"][];
+            /** @description Lowest first; they lie under the blooms. */
             beside: components["schemas"]["SprayPiece"][];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description From the middle as far as anything reaches. In mm.
+             */
             halfWidthMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description From the middle as far as anything reaches. In mm.
+             */
             halfHeightMm: number;
         };
+        /** @description An open flower in a spray, from its middle. */
         SprayBloom: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Place in the list that was asked about.
+             */
             flower: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Across, in mm.
+             */
             xMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Along, in mm.
+             */
             yMm: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Clockwise. In degrees.
+             */
             turnDegrees: number;
         };
+        /** @description A leaf, bud or berry that looks out from under the flowers. */
         SprayPiece: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description The flower, by its place in the list.
+             */
             flower: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Place of its kind in its flower's list.
+             */
             kind: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Which one of its kind, from 0.
+             */
             number: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Which way its tip points, clockwise from up. In degrees.
+             */
             turnDegrees: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description From the middle to its base. In mm.
+             */
             baseMm: number;
         };
         StarterJarsAnswer: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Jars that came or went.
+             */
             changed: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Jars that stayed, because a plan or a batch names them.
+             */
             inUse: number;
         };
         /** @enum {unknown} */
         StartingPointKind: "natural" | "fantasy";
         StopPart: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Its place in the run.
+             */
             stop: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Mass, in g; 0 or more.
+             */
             grams: number;
         };
+        /** @description The studio: whose it is, and how it measures. */
         StudioView: {
+            /** @description What it is called, in the maker's words; up to 120 letters. */
             name: string;
+            /** @description Empty if she does not say. */
             maker: string;
+            /** @description IANA name. */
             timeZone: string;
+            /** @description ISO 4217. */
             currency: string;
+            /** @description Metric or imperial. */
             measures: components["schemas"]["Measures"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Smallest step of its scale. In g.
+             */
             scaleG: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description That a weight on this scale is shown with.
+             */
             scaleDecimals: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description A leftover may go into a paste if that differs by no more.
+             */
             leftoverDeltaE: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description To send with a change (If-Match).
+             */
             version: number;
         };
+        /** @description What is left of a material and what it costs; null is not known. What is counted has pieces, what is poured ml, the rest grams. */
         Supply: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Left in the pot, in g; null is not known.
+             */
             stockG: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description In the studio's currency. In g.
+             */
             pricePerG: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Left, in whole pieces; null is not known.
+             */
             stockPieces?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description In the studio's currency.
+             */
             pricePerPiece?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Left in the bottle, in ml; null is not known.
+             */
             stockMl?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description In the studio's currency. In ml.
+             */
             pricePerMl?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description What one pack holds, in the measure of the stock; null is not known.
+             */
             packSize?: null | number;
+            /** @description The maker's mark on the pot; empty if there is none. */
             lot?: string;
-            /** Format: date */
+            /**
+             * Format: date
+             * @description Date on which the pot was opened; null is not known.
+             */
             openedOn?: null | string;
-            /** Format: date */
+            /**
+             * Format: date
+             * @description Date on the pot; null if there is none.
+             */
             bestBefore?: null | string;
         };
         /** @enum {unknown} */
         TableProblem: "tooLarge" | "notText" | "empty" | "tooManyLines" | "columnsMissing" | "columnsUnknown" | "columnTwice" | "notThisKind" | null;
+        /** @description What a zone of the finished piece should look like. */
         Target: {
+            /** @description Under daylight; the middle of what may come out. */
             colour: components["schemas"]["Lab"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How far pieces of one whorl should differ from it, as a CIEDE2000: alike, but not clones. 0 to 12.
+             */
             spread: number;
+            /** @description Matt, satin, gloss or a shimmer. */
             finish: components["schemas"]["Finish"];
         };
+        /** @description What a zone should look like, to show. */
         TargetView: {
+            /** @description Which zone of the piece; null where it is about none. */
             zone: components["schemas"]["Zone"];
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How far pieces of a whorl may differ, CIEDE2000.
+             */
             spread: number;
+            /** @description Matt, satin, gloss or a shimmer. */
             finish: components["schemas"]["Finish"];
         };
         TickPasteRequest: {
+            /** @description Names the work as it was when it was ticked or shown. */
             fingerprint: string;
         };
         TickStepRequest: {
+            /** @description The steps, in order. */
             steps: components["schemas"]["TickStepStep"][];
+            /** @description Whether it is done or not. */
             isDone: boolean;
         };
         TickStepStep: {
+            /** @description Of the step. */
             key: string;
+            /** @description Of the step as the maker saw it. */
             fingerprint: string;
         };
         TintMix: {
+            /** @description In parts by mass. */
             mix: components["schemas"]["Portion"][];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description All of it, in 10 ml of glaze.
+             */
             gPer10ml: number;
         };
+        /** @description A dose in the unit that suits it best. */
         UnitChoice: {
+            /** @description What the maker doses by: drop, touch, pinch ... */
             unit: components["schemas"]["DoseUnit"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How many units the dose really is.
+             */
             exact: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Whole units to put in; at least one, since a recipe without one of its colours is another recipe.
+             */
             whole?: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description The mass in whole units, in g.
+             */
             roundedG?: number;
+            /** @description More than a hand counts, even of the largest unit: weigh it. */
             isTooMany?: boolean;
+            /** @description Too little to measure by this unit. */
             isUnderOne?: boolean;
         };
+        /** @description The mean mass of a maker's own touch, from several weighed together: one alone is less than a scale can tell. */
         UnitWeighing: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of one. In g.
+             */
             meanG: number;
         };
         UnitsView: {
+            /** @description Which kind it is. */
             kind: components["schemas"]["DoseUnitKind"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How many of the unit the dose really is.
+             */
             exact: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many to put in.
+             */
             whole: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description What one of it is in this batch.
+             */
             gPer100g: number;
+            /** @description Too little to measure by this unit. */
             isUnderOne: boolean;
+            /** @description More than a hand counts: weigh it. */
             isTooMany: boolean;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Delta E by which one unit more moves the colour.
+             */
             oneMore: null | number;
         };
         UseLeftoverRequest: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Id of the kept batch.
+             */
             batchId: string;
         };
         /** @enum {unknown} */
         VeinPattern: "none" | "fan" | "feather" | "palm" | null;
         WeighUnitRequest: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description All of it, in g.
+             */
             totalG: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description How many units were weighed or counted, a whole number above 0.
+             */
             count: number;
         };
+        /** @description Which wire carries a piece, and which colour of it shows least. */
         WireAdvice: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Standard wire gauge: the higher the finer.
+             */
             gauge: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of the bare wire, in mm.
+             */
             diameterMm: number;
+            /** @description The cabinet's wires of each colour, the one to take first: it shows least, and holds the paste by its paper unless only a bare one is hidden; empty if there are none. */
             choices: components["schemas"]["WireChoice"][];
         };
+        /** @description A wire of the cabinet within a piece. */
         WireChoice: {
+            /** @description Id of the wire in the cabinet. */
             wireId: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description CIEDE2000 between the paste over the wire and the plain paste, in daylight; 0 for a solid piece.
+             */
             showsDeltaE: number;
+            /** @description The same in a word. */
             word?: components["schemas"]["WireShows"];
         };
-        /** @enum {unknown} */
+        /**
+         * @description Whether a wire within a piece is seen at arm's length.
+         * @enum {unknown}
+         */
         WireShows: "hidden" | "hardly" | "shows";
-        /** @enum {unknown} */
+        /**
+         * @description A place that a maker really treats apart.
+         * @enum {unknown}
+         */
         Zone: "rim" | "tip" | "heart" | "base" | "back";
         ZoneHelp: {
+            /** @description Which zone of the piece; null where it is about none. */
             zone: components["schemas"]["Zone"];
+            /** @description What would bring a zone that is missed nearer. */
             help: components["schemas"]["Help"];
+            /** @description That it takes, if it is one. */
             materialId: null | string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description What would be left.
+             */
             deltaE: number;
         };
     };
@@ -3714,7 +6106,25 @@ export interface operations {
                     "application/json": components["schemas"]["ListCommissionsAnswer"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -3747,7 +6157,16 @@ export interface operations {
                     "application/json": components["schemas"]["ChangeCommissionsMade"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -3756,7 +6175,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -3772,6 +6200,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -3787,7 +6216,16 @@ export interface operations {
                     "application/json": components["schemas"]["GetFlowerAnswer"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -3796,7 +6234,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -3812,6 +6259,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -3829,7 +6277,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -3838,7 +6295,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Precondition Failed */
+            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -3847,7 +6304,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -3856,7 +6313,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -3872,6 +6338,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -3885,7 +6352,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -3894,7 +6370,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -3910,6 +6395,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -3925,7 +6411,16 @@ export interface operations {
                     "application/json": components["schemas"]["GetPieceAnswer"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -3934,7 +6429,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -3948,10 +6452,15 @@ export interface operations {
     savePiece: {
         parameters: {
             query?: {
+                /** @description Sure. */
                 sure?: boolean;
             };
-            header?: never;
+            header?: {
+                /** @description Version that the change was made from, in quotes: as it came with what is changed, or as ETag. */
+                "If-Match"?: string;
+            };
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -3971,7 +6480,16 @@ export interface operations {
                     "application/json": components["schemas"]["ChangePiecesSaved"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -3980,7 +6498,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Precondition Failed */
+            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -3989,7 +6507,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -3998,7 +6516,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Precondition Required */
+            /** @description If-Match is missing: say which version the change was made from. */
             428: {
                 headers: {
                     [name: string]: unknown;
@@ -4007,7 +6525,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -4023,6 +6550,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -4036,7 +6564,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -4045,7 +6582,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -4059,8 +6605,12 @@ export interface operations {
     savePlan: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Version that the change was made from, in quotes: as it came with what is changed, or as ETag. */
+                "If-Match"?: string;
+            };
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -4080,7 +6630,16 @@ export interface operations {
                     "application/json": components["schemas"]["SavePlanAnswer"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -4089,7 +6648,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Precondition Failed */
+            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -4098,7 +6657,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -4107,7 +6666,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Precondition Required */
+            /** @description If-Match is missing: say which version the change was made from. */
             428: {
                 headers: {
                     [name: string]: unknown;
@@ -4116,7 +6675,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -4130,11 +6698,14 @@ export interface operations {
     previewPlan: {
         parameters: {
             query?: {
+                /** @description That the pictures are seen under; daylight by default. Zones are always judged under daylight. */
                 light?: string;
+                /** @description How many coats lie in the pictures; all by default. */
                 shown?: number;
             };
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -4154,7 +6725,16 @@ export interface operations {
                     "application/json": components["schemas"]["PreviewPlanAnswer"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -4163,7 +6743,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -4172,7 +6752,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -4188,6 +6777,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -4207,7 +6797,16 @@ export interface operations {
                     "application/json": components["schemas"]["ProposePlansAnswer"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -4216,7 +6815,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -4225,7 +6824,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -4254,15 +6862,44 @@ export interface operations {
                     "application/json": components["schemas"]["GetFlowerLibraryAnswer"];
                 };
             };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
         };
     };
     addPiece: {
         parameters: {
             query?: {
+                /** @description Sure. */
                 sure?: boolean;
             };
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -4282,7 +6919,16 @@ export interface operations {
                     "application/json": components["schemas"]["ChangePiecesMade"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -4291,7 +6937,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -4300,7 +6946,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -4316,6 +6971,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -4333,7 +6989,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Precondition Failed */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -4342,7 +7007,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -4351,7 +7016,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -4367,6 +7041,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -4386,7 +7061,16 @@ export interface operations {
                     "application/json": components["schemas"]["ChangeFlowersMade"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -4395,7 +7079,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -4404,7 +7088,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -4418,8 +7111,12 @@ export interface operations {
     saveCommission: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Version that the change was made from, in quotes: as it came with what is changed, or as ETag. */
+                "If-Match"?: string;
+            };
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -4439,7 +7136,16 @@ export interface operations {
                     "application/json": components["schemas"]["ChangeCommissionsSaved"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -4448,7 +7154,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Precondition Failed */
+            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -4457,7 +7163,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -4466,7 +7172,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Precondition Required */
+            /** @description If-Match is missing: say which version the change was made from. */
             428: {
                 headers: {
                     [name: string]: unknown;
@@ -4475,7 +7181,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -4491,6 +7206,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -4504,7 +7220,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -4513,7 +7238,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -4529,6 +7263,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -4548,7 +7283,16 @@ export interface operations {
                     "application/json": components["schemas"]["ChangeCommissionsMade"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -4557,7 +7301,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -4566,7 +7310,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -4582,6 +7335,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -4601,7 +7355,16 @@ export interface operations {
                     "application/json": components["schemas"]["ChangeCommissionsMade"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -4610,7 +7373,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -4619,7 +7382,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -4648,7 +7420,25 @@ export interface operations {
                     "application/json": components["schemas"]["BinEntryView"][];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -4664,6 +7454,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -4677,7 +7468,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -4686,7 +7486,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -4700,10 +7509,12 @@ export interface operations {
     getBloom: {
         parameters: {
             query?: {
+                /** @description The light that it is seen under. */
                 light?: string;
             };
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -4719,7 +7530,16 @@ export interface operations {
                     "application/json": components["schemas"]["ShowBloomFlowerView"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -4728,7 +7548,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -4742,10 +7571,12 @@ export interface operations {
     getSpray: {
         parameters: {
             query?: {
+                /** @description The light that it is seen under. */
                 light?: string;
             };
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -4761,7 +7592,16 @@ export interface operations {
                     "application/json": components["schemas"]["ShowBloomSprayView"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -4770,7 +7610,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -4784,10 +7633,12 @@ export interface operations {
     getDustDay: {
         parameters: {
             query?: {
+                /** @description Dusting. */
                 dusting?: string;
             };
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -4803,7 +7654,16 @@ export interface operations {
                     "application/json": components["schemas"]["GetDustDayAnswer"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -4812,7 +7672,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -4828,6 +7697,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -4843,7 +7713,16 @@ export interface operations {
                     "application/json": components["schemas"]["GetRunSheetAnswer"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -4852,7 +7731,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -4868,6 +7756,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -4885,7 +7774,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -4894,7 +7792,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -4903,7 +7801,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -4932,7 +7839,25 @@ export interface operations {
                     "application/json": components["schemas"]["GetMixingTableAnswer"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -4965,7 +7890,16 @@ export interface operations {
                     "application/json": components["schemas"]["FindRecipesAnswer"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -4974,7 +7908,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -5007,7 +7950,16 @@ export interface operations {
                     "application/json": components["schemas"]["LookAtRecipeAnswer"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -5016,7 +7968,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -5049,7 +8010,16 @@ export interface operations {
                     "application/json": components["schemas"]["RescueBatchAnswer"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -5058,7 +8028,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -5091,7 +8070,16 @@ export interface operations {
                     "application/json": components["schemas"]["PlanLetDownAnswer"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -5100,7 +8088,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -5114,10 +8111,12 @@ export interface operations {
     getDoseLadder: {
         parameters: {
             query: {
+                /** @description Id of the paste in the cabinet that is coloured. */
                 baseId: string;
             };
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -5133,7 +8132,16 @@ export interface operations {
                     "application/json": components["schemas"]["GetDoseLadderAnswer"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -5142,7 +8150,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -5158,6 +8175,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -5177,7 +8195,16 @@ export interface operations {
                     "application/json": components["schemas"]["KeepBatchAnswer"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -5186,7 +8213,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Precondition Failed */
+            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -5195,7 +8222,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -5204,7 +8231,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -5220,6 +8256,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -5233,7 +8270,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -5242,7 +8288,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -5275,8 +8330,35 @@ export interface operations {
                     "application/json": components["schemas"]["ColourView"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5304,7 +8386,25 @@ export interface operations {
                     "application/json": components["schemas"]["GetCabinetMaterialView"][];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -5337,7 +8437,16 @@ export interface operations {
                     "application/json": components["schemas"]["SaveMaterialAnswer"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -5346,7 +8455,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Precondition Failed */
+            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -5355,7 +8464,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -5364,7 +8473,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -5378,7 +8496,9 @@ export interface operations {
     getNeeds: {
         parameters: {
             query?: {
+                /** @description Id of the commission. */
                 commissionId?: string;
+                /** @description Id of the flower. */
                 flowerId?: string;
             };
             header?: never;
@@ -5396,7 +8516,25 @@ export interface operations {
                     "application/json": components["schemas"]["GetNeedsNeedView"][];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -5425,7 +8563,25 @@ export interface operations {
                     "application/json": components["schemas"]["Duplicate"][];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -5441,6 +8597,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -5456,7 +8613,16 @@ export interface operations {
                     "application/json": components["schemas"]["GetMaterialAnswer"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -5465,7 +8631,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -5481,6 +8656,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -5494,7 +8670,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -5503,7 +8688,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Something that is kept names it, or it names what is gone. */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -5512,7 +8697,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -5541,7 +8735,25 @@ export interface operations {
                     "application/json": components["schemas"]["StarterJarsAnswer"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -5570,7 +8782,25 @@ export interface operations {
                     "application/json": components["schemas"]["StarterJarsAnswer"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -5603,8 +8833,35 @@ export interface operations {
                     "application/json": components["schemas"]["UnitWeighing"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5636,7 +8893,16 @@ export interface operations {
                     "application/json": components["schemas"]["CharacteriseColourAnswer"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -5645,7 +8911,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -5674,6 +8949,33 @@ export interface operations {
                     "application/json": components["schemas"]["ListStartingPointsStartingPointView"][];
                 };
             };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
         };
     };
     pickByEye: {
@@ -5698,7 +9000,16 @@ export interface operations {
                     "application/json": components["schemas"]["PickByEyeAnswer"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -5707,7 +9018,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -5740,8 +9060,35 @@ export interface operations {
                     "application/json": components["schemas"]["ColourView"][];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5756,6 +9103,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -5771,7 +9119,16 @@ export interface operations {
                     "application/json": components["schemas"]["CheckCohesionPairView"][];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -5780,7 +9137,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -5796,6 +9162,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -5811,7 +9178,16 @@ export interface operations {
                     "application/json": components["schemas"]["CheckCohesionPairView"][];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -5820,7 +9196,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -5834,11 +9219,14 @@ export interface operations {
     addPicture: {
         parameters: {
             query?: {
+                /** @description What it is called, in the maker's words; up to 120 letters. */
                 name?: string;
             };
             header?: never;
             path: {
+                /** @description Id of the flower. */
                 flowerId: string;
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -5854,7 +9242,16 @@ export interface operations {
                     "application/json": components["schemas"]["AddPictureAnswer"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -5863,7 +9260,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Payload Too Large */
+            /** @description The request or the file is too large. */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -5872,7 +9269,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -5881,7 +9278,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -5897,6 +9303,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -5912,7 +9319,16 @@ export interface operations {
                     "application/json": components["schemas"]["AddPictureAnswer"];
                 };
             };
-            /** @description Payload Too Large */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The request or the file is too large. */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -5921,8 +9337,26 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5937,6 +9371,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Id of the flower. */
                 flowerId: string;
             };
             cookie?: never;
@@ -5952,7 +9387,25 @@ export interface operations {
                     "application/json": components["schemas"]["GetPicturesPictureView"][];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -5968,6 +9421,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -5981,7 +9435,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -5990,7 +9453,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6006,6 +9478,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -6019,8 +9492,35 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6035,6 +9535,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -6054,7 +9555,16 @@ export interface operations {
                     "application/json": components["schemas"]["ReadPictureAnswer"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6063,7 +9573,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6072,7 +9582,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6088,6 +9607,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -6107,7 +9627,16 @@ export interface operations {
                     "application/json": components["schemas"]["ReadPictureAnswer"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6116,8 +9645,26 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6132,6 +9679,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -6151,7 +9699,16 @@ export interface operations {
                     "application/json": components["schemas"]["ReadPictureDivision"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6160,7 +9717,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6169,7 +9726,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6185,6 +9751,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -6204,7 +9771,16 @@ export interface operations {
                     "application/json": components["schemas"]["SavePictureMarksAnswer"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6213,7 +9789,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Precondition Failed */
+            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -6222,7 +9798,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6231,7 +9807,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6247,6 +9832,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -6260,7 +9846,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6269,7 +9864,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6302,7 +9906,16 @@ export interface operations {
                     "application/json": components["schemas"]["ShotView"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6311,7 +9924,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6344,7 +9966,16 @@ export interface operations {
                     "application/json": components["schemas"]["ReadDabOnBenchSpectrogram"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6353,7 +9984,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6386,8 +10026,35 @@ export interface operations {
                     "application/json": components["schemas"]["ShotView"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6415,7 +10082,16 @@ export interface operations {
                     "application/json": components["schemas"]["PalettesAnswer"];
                 };
             };
-            /** @description Payload Too Large */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The request or the file is too large. */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -6424,8 +10100,26 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6440,6 +10134,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -6453,7 +10148,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6462,7 +10166,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6478,6 +10191,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -6491,7 +10205,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6500,7 +10223,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6516,6 +10248,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -6531,7 +10264,16 @@ export interface operations {
                     "application/json": components["schemas"]["PlanOmbreAnswer"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6540,7 +10282,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6556,6 +10307,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -6575,7 +10327,16 @@ export interface operations {
                     "application/json": components["schemas"]["KeptAnswer"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6584,7 +10345,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Precondition Failed */
+            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -6593,7 +10354,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6602,7 +10363,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6618,6 +10388,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -6631,7 +10402,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6640,7 +10420,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6656,6 +10445,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -6675,7 +10465,16 @@ export interface operations {
                     "application/json": components["schemas"]["OmbreView"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6684,7 +10483,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6693,7 +10492,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6709,6 +10517,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -6728,7 +10537,16 @@ export interface operations {
                     "application/json": components["schemas"]["DustedShadeView"][];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6737,7 +10555,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6746,7 +10564,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6762,6 +10589,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -6777,7 +10605,16 @@ export interface operations {
                     "application/json": components["schemas"]["PlanMarbleAnswer"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6786,7 +10623,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6802,6 +10648,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -6821,7 +10668,16 @@ export interface operations {
                     "application/json": components["schemas"]["KeptAnswer"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6830,7 +10686,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Precondition Failed */
+            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -6839,7 +10695,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6848,7 +10704,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6864,6 +10729,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -6877,7 +10743,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6886,7 +10761,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6902,6 +10786,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -6921,7 +10806,16 @@ export interface operations {
                     "application/json": components["schemas"]["PlanMarbleLookView"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6930,7 +10824,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6939,7 +10833,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6955,6 +10858,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -6974,7 +10878,16 @@ export interface operations {
                     "application/json": components["schemas"]["PlanMarbleFoldsView"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6983,7 +10896,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6992,7 +10905,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7006,6 +10928,7 @@ export interface operations {
     getPasteDay: {
         parameters: {
             query: {
+                /** @description Those to plan; all if none is named. */
                 commissionId: string[];
             };
             header?: never;
@@ -7023,7 +10946,25 @@ export interface operations {
                     "application/json": components["schemas"]["GetPasteDayAnswer"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7037,6 +10978,7 @@ export interface operations {
     getShoppingCsv: {
         parameters: {
             query: {
+                /** @description Id of the commission. */
                 commissionId: string[];
             };
             header?: never;
@@ -7052,7 +10994,25 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7068,6 +11028,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Block. */
                 block: string;
             };
             cookie?: never;
@@ -7085,7 +11046,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Unprocessable Entity */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7094,7 +11064,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7110,6 +11089,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Block. */
                 block: string;
             };
             cookie?: never;
@@ -7123,7 +11103,25 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7139,6 +11137,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Block. */
                 block: string;
             };
             cookie?: never;
@@ -7156,7 +11155,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7165,7 +11173,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7174,7 +11182,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7190,6 +11207,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Block. */
                 block: string;
             };
             cookie?: never;
@@ -7203,7 +11221,25 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7219,6 +11255,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -7236,7 +11273,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7245,7 +11291,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Precondition Failed */
+            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -7254,7 +11300,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7263,7 +11309,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7292,7 +11347,25 @@ export interface operations {
                     "application/json": components["schemas"]["StudioView"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7306,7 +11379,10 @@ export interface operations {
     saveStudio: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Version that the change was made from, in quotes: as it came with what is changed, or as ETag. */
+                "If-Match"?: string;
+            };
             path?: never;
             cookie?: never;
         };
@@ -7325,7 +11401,16 @@ export interface operations {
                     "application/json": components["schemas"]["StudioView"];
                 };
             };
-            /** @description Precondition Failed */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -7334,7 +11419,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7343,7 +11428,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Precondition Required */
+            /** @description If-Match is missing: say which version the change was made from. */
             428: {
                 headers: {
                     [name: string]: unknown;
@@ -7352,7 +11437,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7381,7 +11475,25 @@ export interface operations {
                     "application/json": components["schemas"]["KeptBatchView"][];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7397,6 +11509,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -7414,7 +11527,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7423,7 +11545,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Precondition Failed */
+            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -7432,7 +11554,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7441,7 +11563,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7455,6 +11586,7 @@ export interface operations {
     listLogEntries: {
         parameters: {
             query?: {
+                /** @description Id of the kind of piece. */
                 pieceId?: string;
             };
             header?: never;
@@ -7472,7 +11604,25 @@ export interface operations {
                     "application/json": components["schemas"]["LogEntryView"][];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7488,6 +11638,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
             };
             cookie?: never;
@@ -7505,7 +11656,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7514,7 +11674,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7523,7 +11683,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7550,7 +11719,25 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7577,7 +11764,25 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7604,7 +11809,25 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7631,7 +11854,25 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7658,7 +11899,25 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7685,7 +11944,25 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7712,7 +11989,25 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7739,7 +12034,25 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7766,7 +12079,25 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7795,7 +12126,16 @@ export interface operations {
                     "application/json": components["schemas"]["ImportsPreview"];
                 };
             };
-            /** @description Payload Too Large */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The request or the file is too large. */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -7804,7 +12144,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7818,6 +12167,7 @@ export interface operations {
     takeCabinet: {
         parameters: {
             query: {
+                /** @description What stands there: new, changed, same or bad; or its number. */
                 state: string;
             };
             header?: never;
@@ -7835,7 +12185,16 @@ export interface operations {
                     "application/json": components["schemas"]["ImportsAnswer"];
                 };
             };
-            /** @description Precondition Failed */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -7844,7 +12203,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Payload Too Large */
+            /** @description The request or the file is too large. */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -7853,7 +12212,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7862,7 +12221,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7891,7 +12259,16 @@ export interface operations {
                     "application/json": components["schemas"]["ImportsPreview"];
                 };
             };
-            /** @description Payload Too Large */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The request or the file is too large. */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -7900,7 +12277,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7929,7 +12315,16 @@ export interface operations {
                     "application/json": components["schemas"]["ImportsAnswer"];
                 };
             };
-            /** @description Payload Too Large */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The request or the file is too large. */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -7938,7 +12333,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7947,7 +12342,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7976,7 +12380,16 @@ export interface operations {
                     "application/json": components["schemas"]["ImportsReadingView"][];
                 };
             };
-            /** @description Payload Too Large */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The request or the file is too large. */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -7985,8 +12398,26 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8012,7 +12443,25 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -8041,7 +12490,16 @@ export interface operations {
                     "application/json": components["schemas"]["ArchiveAnswer"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8050,7 +12508,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -8079,7 +12546,16 @@ export interface operations {
                     "application/json": components["schemas"]["ArchiveAnswer"];
                 };
             };
-            /** @description Payload Too Large */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The request or the file is too large. */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -8088,8 +12564,26 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8117,7 +12611,25 @@ export interface operations {
                     "application/json": components["schemas"]["ReplacedStudio"][];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -8133,6 +12645,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description What stands there: new, changed, same or bad; or its number. */
                 state: number;
             };
             cookie?: never;
@@ -8148,7 +12661,16 @@ export interface operations {
                     "application/json": components["schemas"]["ArchiveAnswer"];
                 };
             };
-            /** @description Not Found */
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is no such thing in this studio. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8157,7 +12679,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Some of the figures cannot be: a line for each field. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8166,7 +12688,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Service Unavailable */
+            /** @description Something went wrong here; it has been written down under the id of the request. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
             503: {
                 headers: {
                     [name: string]: unknown;

@@ -12,11 +12,16 @@ public static class Bin
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapDelete("/commissions/{id:guid}", Remove(BinKind.Commission)).WithName("removeCommission").Produces(204).ProducesProblems(404, 503);
-        api.MapDelete("/flowers/{id:guid}", Remove(BinKind.Flower)).WithName("removeFlower").Produces(204).ProducesProblems(404, 503);
-        api.MapDelete("/pieces/{id:guid}", Remove(BinKind.Piece)).WithName("removePiece").Produces(204).ProducesProblems(404, 503);
-        api.MapGet("/bin", List).WithName("getBin").Produces<IReadOnlyList<EntryView>>().ProducesProblems(503);
-        api.MapPost("/bin/{id:guid}/give-back", GiveBack).WithName("giveBack").Produces(204).ProducesProblems(404, 503);
+        api.MapDelete("/commissions/{id:guid}", Remove(BinKind.Commission)).WithName("removeCommission")
+            .WithSummary("Takes a commission out, into the bin.").Produces(204).ProducesProblems(404, 503);
+        api.MapDelete("/flowers/{id:guid}", Remove(BinKind.Flower)).WithName("removeFlower")
+            .WithSummary("Takes a flower out, into the bin.").Produces(204).ProducesProblems(404, 503);
+        api.MapDelete("/pieces/{id:guid}", Remove(BinKind.Piece)).WithName("removePiece")
+            .WithSummary("Takes a piece out, into the bin.").Produces(204).ProducesProblems(404, 503);
+        api.MapGet("/bin", List).WithName("getBin")
+            .WithSummary("What was taken out in the last thirty days.").Produces<IReadOnlyList<EntryView>>().ProducesProblems(503);
+        api.MapPost("/bin/{id:guid}/give-back", GiveBack).WithName("giveBack")
+            .WithSummary("Gives back what was taken out.").Produces(204).ProducesProblems(404, 503);
     }
 
     private static Func<Guid, CurrentStudio, BinStore, TimeProvider, CancellationToken, Task<IResult>> Remove(BinKind kind) => async (id, studio, bin, clock, cancel) =>

@@ -20,10 +20,14 @@ public static class ChangeCommissions
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPost("/commissions", Add).WithName("addCommission").Produces<Made>().ProducesProblems(422, 503);
-        api.MapPut("/commissions/{id:guid}", Save).WithName("saveCommission").Produces<Saved>().ProducesProblems(404, 412, 422, 428, 503);
-        api.MapPost("/commissions/{id:guid}/copy", CopyWhole).WithName("copyCommission").Produces<Made>().ProducesProblems(404, 422, 503);
-        api.MapPost("/flowers/{id:guid}/copy", CopyFlower).WithName("copyFlower").Produces<Made>().ProducesProblems(404, 422, 503);
+        api.MapPost("/commissions", Add).WithName("addCommission")
+            .WithSummary("Begins a commission.").Produces<Made>().ProducesProblems(422, 503);
+        api.MapPut("/commissions/{id:guid}", Save).WithName("saveCommission")
+            .WithSummary("Changes what a commission says of itself, over the version it was made from.").Produces<Saved>().ProducesProblems(404, 412, 422, 428, 503);
+        api.MapPost("/commissions/{id:guid}/copy", CopyWhole).WithName("copyCommission")
+            .WithSummary("Copies a commission with its flowers, with or without their colours.").Produces<Made>().ProducesProblems(404, 422, 503);
+        api.MapPost("/flowers/{id:guid}/copy", CopyFlower).WithName("copyFlower")
+            .WithSummary("Copies a flower into this or another commission, with or without its colours.").Produces<Made>().ProducesProblems(404, 422, 503);
     }
 
     private static async Task<IResult> Add(CommissionDetails request, CurrentStudio studio, CommissionStore commissions, CancellationToken cancel)

@@ -18,8 +18,10 @@ public static class ChangeFlowers
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPost("/commissions/{id:guid}/flowers", Add).WithName("addFlower").Produces<Made>().ProducesProblems(404, 422, 503);
-        api.MapPut("/flowers/{id:guid}", Save).WithName("saveFlower").Produces(204).ProducesProblems(404, 412, 422, 503);
+        api.MapPost("/commissions/{id:guid}/flowers", Add).WithName("addFlower")
+            .WithSummary("Puts a flower into a commission, with its pieces.").Produces<Made>().ProducesProblems(404, 422, 503);
+        api.MapPut("/flowers/{id:guid}", Save).WithName("saveFlower")
+            .WithSummary("Says what a flower is called and whether it is eaten.").Produces(204).ProducesProblems(404, 412, 422, 503);
     }
 
     private static async Task<IResult> Add(Guid id, NewFlower request, CurrentStudio studio, CommissionStore commissions, CabinetStore cabinet, CancellationToken cancel)

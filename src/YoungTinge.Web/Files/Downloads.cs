@@ -18,22 +18,23 @@ public static class Downloads
     {
         var files = api.MapGroup("/files");
         files.MapGet("/cabinet.csv", async (CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
-            TextDownload.Of(CabinetTable.WriteCsv((await LoadAsync(studio, cabinet, cancel)).All), TextDownload.Csv, "cabinet.csv")).Named("getCabinetCsv", TextDownload.Csv);
+            TextDownload.Of(CabinetTable.WriteCsv((await LoadAsync(studio, cabinet, cancel)).All), TextDownload.Csv, "cabinet.csv")).Named("getCabinetCsv", "The cabinet as a table.", TextDownload.Csv);
         files.MapGet("/cabinet.json", async (CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
-            TextDownload.Of(CabinetTable.WriteJson((await LoadAsync(studio, cabinet, cancel)).All), Json, "cabinet.json")).Named("getCabinetJson", Json);
-        files.MapGet("/cabinet-template.csv", () => TextDownload.Of(CabinetTable.Template(), TextDownload.Csv, "cabinet-template.csv")).Named("getCabinetTemplate", TextDownload.Csv);
-        files.MapGet("/cabinet.schema.json", () => TextDownload.Of(OpenJson.SchemaOf<CabinetFile>("Young Tinge cabinet"), Json, "cabinet.schema.json")).Named("getCabinetSchema", Json);
+            TextDownload.Of(CabinetTable.WriteJson((await LoadAsync(studio, cabinet, cancel)).All), Json, "cabinet.json")).Named("getCabinetJson", "The cabinet as JSON.", Json);
+        files.MapGet("/cabinet-template.csv", () => TextDownload.Of(CabinetTable.Template(), TextDownload.Csv, "cabinet-template.csv")).Named("getCabinetTemplate", "An empty table of the cabinet, to fill in.", TextDownload.Csv);
+        files.MapGet("/cabinet.schema.json", () => TextDownload.Of(OpenJson.SchemaOf<CabinetFile>("Young Tinge cabinet"), Json, "cabinet.schema.json")).Named("getCabinetSchema", "The JSON Schema of a cabinet file.", Json);
         files.MapGet("/logbook.csv", async (CurrentStudio studio, LogbookStore logbook, CancellationToken cancel) =>
-            TextDownload.Of(LogTable.WriteCsv(await RowsAsync(studio, logbook, cancel)), TextDownload.Csv, "logbook.csv")).Named("getLogbookCsv", TextDownload.Csv);
+            TextDownload.Of(LogTable.WriteCsv(await RowsAsync(studio, logbook, cancel)), TextDownload.Csv, "logbook.csv")).Named("getLogbookCsv", "The logbook as a table.", TextDownload.Csv);
         files.MapGet("/logbook.json", async (CurrentStudio studio, LogbookStore logbook, CancellationToken cancel) =>
-            TextDownload.Of(LogTable.WriteJson(await RowsAsync(studio, logbook, cancel)), Json, "logbook.json")).Named("getLogbookJson", Json);
-        files.MapGet("/logbook-template.csv", () => TextDownload.Of(LogTable.Template(), TextDownload.Csv, "logbook-template.csv")).Named("getLogbookTemplate", TextDownload.Csv);
-        files.MapGet("/logbook.schema.json", () => TextDownload.Of(OpenJson.SchemaOf<LogFile>("Young Tinge logbook"), Json, "logbook.schema.json")).Named("getLogbookSchema", Json);
+            TextDownload.Of(LogTable.WriteJson(await RowsAsync(studio, logbook, cancel)), Json, "logbook.json")).Named("getLogbookJson", "The logbook as JSON.", Json);
+        files.MapGet("/logbook-template.csv", () => TextDownload.Of(LogTable.Template(), TextDownload.Csv, "logbook-template.csv")).Named("getLogbookTemplate", "An empty table of the logbook, to fill in.", TextDownload.Csv);
+        files.MapGet("/logbook.schema.json", () => TextDownload.Of(OpenJson.SchemaOf<LogFile>("Young Tinge logbook"), Json, "logbook.schema.json")).Named("getLogbookSchema", "The JSON Schema of a logbook file.", Json);
         files.MapGet("/spectra.txt", async (CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
-            TextDownload.Of(SpectralReadings.Write(Readings(await LoadAsync(studio, cabinet, cancel))), "text/plain", "spectra.txt")).Named("getSpectra", "text/plain");
+            TextDownload.Of(SpectralReadings.Write(Readings(await LoadAsync(studio, cabinet, cancel))), "text/plain", "spectra.txt")).Named("getSpectra", "The spectra of the cabinet as a table of text.", "text/plain");
     }
 
-    private static void Named(this RouteHandlerBuilder route, string name, string type) => route.WithName(name).Produces(200, contentType: type).ProducesProblems(503);
+    private static void Named(this RouteHandlerBuilder route, string name, string summary, string type) =>
+        route.WithName(name).WithSummary(summary).Produces(200, contentType: type).ProducesProblems(503);
 
     private static async Task<Materials> LoadAsync(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) => await cabinet.LoadAsync(await studio.IdAsync(cancel), cancel);
 

@@ -32,11 +32,16 @@ public static class Imports
     public static void Map(RouteGroupBuilder api)
     {
         var files = api.MapGroup("/files");
-        files.MapPost("/cabinet/preview", PreviewCabinet).TakesFile(LargestFile).WithName("previewCabinet").Produces<Preview>().ProducesProblems(413, 503);
-        files.MapPost("/cabinet", TakeCabinet).TakesFile(LargestFile).WithName("takeCabinet").Produces<Answer>().ProducesProblems(412, 413, 422, 503);
-        files.MapPost("/logbook/preview", PreviewLogbook).TakesFile(LargestFile).WithName("previewLogbook").Produces<Preview>().ProducesProblems(413, 503);
-        files.MapPost("/logbook", TakeLogbook).TakesFile(LargestFile).WithName("takeLogbook").Produces<Answer>().ProducesProblems(413, 422, 503);
-        files.MapPost("/spectra/read", ReadSpectra).TakesFile(SpectralReadings.LargestBytes + 1024).WithName("readSpectra").Produces<IReadOnlyList<ReadingView>>().ProducesProblems(413, 422);
+        files.MapPost("/cabinet/preview", PreviewCabinet).TakesFile(LargestFile).WithName("previewCabinet")
+            .WithSummary("What a cabinet file would change, line by line. Changes nothing.").Produces<Preview>().ProducesProblems(413, 503);
+        files.MapPost("/cabinet", TakeCabinet).TakesFile(LargestFile).WithName("takeCabinet")
+            .WithSummary("Takes in a cabinet file, all of it or nothing, unless the cabinet has changed since the preview.").Produces<Answer>().ProducesProblems(412, 413, 422, 503);
+        files.MapPost("/logbook/preview", PreviewLogbook).TakesFile(LargestFile).WithName("previewLogbook")
+            .WithSummary("What a logbook file would add, line by line. Changes nothing.").Produces<Preview>().ProducesProblems(413, 503);
+        files.MapPost("/logbook", TakeLogbook).TakesFile(LargestFile).WithName("takeLogbook")
+            .WithSummary("Takes in a logbook file, all of it or nothing.").Produces<Answer>().ProducesProblems(413, 422, 503);
+        files.MapPost("/spectra/read", ReadSpectra).TakesFile(SpectralReadings.LargestBytes + 1024).WithName("readSpectra")
+            .WithSummary("The readings of a spectral file. Keeps nothing.").Produces<IReadOnlyList<ReadingView>>().ProducesProblems(413, 422);
     }
 
     private static async Task<IResult> PreviewCabinet(HttpRequest request, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)

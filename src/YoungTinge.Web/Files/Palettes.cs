@@ -16,11 +16,14 @@ public static class Palettes
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPost("/palettes/read", Read).TakesFile(Palette.LargestBytes + 1024).WithName("readPalette").Produces<Answer>().ProducesProblems(413, 422);
+        api.MapPost("/palettes/read", Read).TakesFile(Palette.LargestBytes + 1024).WithName("readPalette")
+            .WithSummary("The colours of a palette file, to choose targets from.").Produces<Answer>().ProducesProblems(413, 422);
         api.MapGet("/flowers/{id:guid}/palette.gpl", (Guid id, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CancellationToken cancel) =>
-            Write(id, "gpl", "text/plain", GplPalette.Write, studio, commissions, pieces, cancel)).WithName("getPaletteGpl").Produces(200, contentType: "text/plain").ProducesProblems(404, 503);
+            Write(id, "gpl", "text/plain", GplPalette.Write, studio, commissions, pieces, cancel)).WithName("getPaletteGpl")
+            .WithSummary("The targets of a flower as a GPL palette.").Produces(200, contentType: "text/plain").ProducesProblems(404, 503);
         api.MapGet("/flowers/{id:guid}/palette.svg", (Guid id, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CancellationToken cancel) =>
-            Write(id, "svg", "image/svg+xml", SvgPalette.Write, studio, commissions, pieces, cancel)).WithName("getPaletteSvg").Produces(200, contentType: "image/svg+xml").ProducesProblems(404, 503);
+            Write(id, "svg", "image/svg+xml", SvgPalette.Write, studio, commissions, pieces, cancel)).WithName("getPaletteSvg")
+            .WithSummary("The targets of a flower as an SVG.").Produces(200, contentType: "image/svg+xml").ProducesProblems(404, 503);
     }
 
     private static async Task<IResult> Read(HttpRequest request, CancellationToken cancel) => Palette.Read(await request.ReadFileAsync(cancel)) is { } palette

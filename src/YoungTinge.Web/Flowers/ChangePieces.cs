@@ -24,9 +24,12 @@ public static class ChangePieces
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPost("/flowers/{id:guid}/pieces", Add).WithName("addPiece").Produces<Made>().ProducesProblems(404, 422, 503);
-        api.MapPut("/pieces/{id:guid}", Save).WithName("savePiece").Produces<Saved>().ProducesProblems(404, 412, 422, 428, 503);
-        api.MapPut("/flowers/{id:guid}/pieces/order", Arrange).WithName("orderPieces").Produces(204).ProducesProblems(412, 422, 503);
+        api.MapPost("/flowers/{id:guid}/pieces", Add).WithName("addPiece")
+            .WithSummary("Adds a piece to a flower.").Produces<Made>().ProducesProblems(404, 422, 503);
+        api.MapPut("/pieces/{id:guid}", Save).WithName("savePiece")
+            .WithSummary("Changes the shape of a piece, over the version it was made from.").Produces<Saved>().ProducesProblems(404, 412, 422, 428, 503);
+        api.MapPut("/flowers/{id:guid}/pieces/order", Arrange).WithName("orderPieces")
+            .WithSummary("Puts the pieces of a flower in order along the stem.").Produces(204).ProducesProblems(412, 422, 503);
     }
 
     /// <param name="sure">What is asked about is so.</param>

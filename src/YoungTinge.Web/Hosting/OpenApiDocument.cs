@@ -1,25 +1,90 @@
+using System.Collections.Concurrent;
+using System.Reflection;
+using System.Runtime.CompilerServices;
 using System.Text.Json.Serialization.Metadata;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Store;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Hosting;
 
-/// <summary>The description of the API that the client's types are made from.</summary>
+/// <summary>The description of the API that the client's types are made from. Its words are the doc comments of the code.</summary>
 internal static class OpenApiDocument
 {
+    private static readonly ConcurrentDictionary<string, Type> Types = new();
+
+    private static readonly Lazy<DocComments> Comments =
+        new(() => DocComments.OfAll([typeof(Server).Assembly, typeof(Materials).Assembly, typeof(PieceStore).Assembly, typeof(YoungTinge.Files.OpenJson).Assembly, typeof(Devices.LightBoxCamera).Assembly]));
+
     public static void Configure(OpenApiOptions options)
     {
-        options.CreateSchemaReferenceId = type => NameOf(type);
+        options.CreateSchemaReferenceId = NameOf;
+        options.AddOperationTransformer((operation, context, _) =>
+        {
+            Describe(operation, context.Description.ActionDescriptor.EndpointMetadata);
+            return Task.CompletedTask;
+        });
         options.AddDocumentTransformer((document, _, _) =>
         {
             document.Info.Title = "Young Tinge";
             document.Info.Version = "1";
+            document.Info.Description = "Plans the colouring of sugar flowers. Lengths are in millimetres, masses in grams, colours in CIE L*a*b* under D65 (2 degree observer) where nothing else is said.";
             // Not the address of the machine that happened to build it.
             document.Servers?.Clear();
             RequireKinds(document);
+            DescribeProperties(document);
             return Task.CompletedTask;
         });
     }
+
+    /// <summary>An operation says what it does, at which place, and how it may fail.</summary>
+    private static void Describe(OpenApiOperation operation, IList<object> metadata)
+    {
+        if (metadata.OfType<MethodInfo>().FirstOrDefault() is not { } handler)
+            return;
+        var useCase = handler.DeclaringType!;
+        while (useCase.DeclaringType is { } outer && useCase.GetCustomAttribute<CompilerGeneratedAttribute>() is not null)
+            useCase = outer;
+        operation.Summary ??= Comments.Value.Of(handler) ?? Comments.Value.Of(useCase);
+        operation.Tags = new HashSet<OpenApiTagReference> { new(useCase.Namespace!.Split('.')[^1]) };
+        foreach (var parameter in operation.Parameters?.OfType<OpenApiParameter>() ?? [])
+            parameter.Description ??= Comments.Value.Of(handler, parameter.Name!) ?? PropertyWords.Of(parameter.Name!);
+        if (operation.Responses?.ContainsKey("428") == true)
+        {
+            (operation.Parameters ??= []).Add(new OpenApiParameter
+            {
+                Name = "If-Match",
+                In = ParameterLocation.Header,
+                Description = "Version that the change was made from, in quotes: as it came with what is changed, or as ETag.",
+                Schema = new OpenApiSchema { Type = JsonSchemaType.String },
+            });
+        }
+
+        foreach (var (status, response) in operation.Responses ?? [])
+            response.Description = ApiProblem.WordsFor(status) ?? response.Description;
+    }
+
+    private static void DescribeProperties(Microsoft.OpenApi.OpenApiDocument document)
+    {
+        foreach (var (name, schema) in document.Components?.Schemas ?? new Dictionary<string, IOpenApiSchema>())
+        {
+            if (TypeOf(name) is not { } type)
+                continue;
+            schema.Description ??= Comments.Value.Of(type);
+            foreach (var (property, shape) in schema.Properties ?? new Dictionary<string, IOpenApiSchema>())
+            {
+                var info = type.GetProperty(property, BindingFlags.Public | BindingFlags.Instance | BindingFlags.IgnoreCase);
+                shape.Description = PropertyWords.WithUnit(property, (info is null ? null : Comments.Value.Of(info)) ?? PropertyWords.Of(property));
+            }
+        }
+    }
+
+    /// <summary>A kind of coat or step is called after what it is a kind of as well.</summary>
+    private static Type? TypeOf(string name) => Types.TryGetValue(name, out var known)
+        ? known
+        : typeof(Materials).Assembly.GetTypes().FirstOrDefault(type => type.BaseType is { } kindOf && name == kindOf.Name + type.Name);
 
     /// <summary>The kind that tells coats and steps apart is always there, which the generator does not say by itself.</summary>
     private static void RequireKinds(Microsoft.OpenApi.OpenApiDocument document)
@@ -35,6 +100,10 @@ internal static class OpenApiDocument
     private static string? NameOf(JsonTypeInfo type)
     {
         var name = OpenApiOptions.CreateDefaultSchemaReferenceId(type);
-        return name is not null && type.Type.DeclaringType is { } useCase ? useCase.Name + name : name;
+        if (name is not null && type.Type.DeclaringType is { } useCase)
+            name = useCase.Name + name;
+        if (name is not null)
+            Types[name] = type.Type;
+        return name;
     }
 }

@@ -42,8 +42,10 @@ public static class GetPasteDay
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/paste-day", Handle).KeepsAnswer().WithName("getPasteDay").Produces<Answer>().ProducesProblems(503);
-        api.MapGet("/paste-day/shopping.csv", ShoppingCsv).WithName("getShoppingCsv").Produces(200, contentType: "text/csv").ProducesProblems(503);
+        api.MapGet("/paste-day", Handle).KeepsAnswer().WithName("getPasteDay")
+            .WithSummary("All pastes of a day over some commissions, with what has been done.").Produces<Answer>().ProducesProblems(503);
+        api.MapGet("/paste-day/shopping.csv", ShoppingCsv).WithName("getShoppingCsv")
+            .WithSummary("What is to be bought for them, as a table.").Produces(200, contentType: "text/csv").ProducesProblems(503);
     }
 
     /// <param name="commissionId">Those to plan; all if none is named.</param>

@@ -60,11 +60,16 @@ public static class PlanMarble
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/flowers/{id:guid}/marble", Get).KeepsAnswer().WithName("getMarble").Produces<Answer>().ProducesProblems(404, 503);
-        api.MapPost("/flowers/{id:guid}/marble/look", Look).WithName("lookAtMarble").Produces<LookView>().ProducesProblems(404, 422, 503);
-        api.MapPost("/flowers/{id:guid}/marble/folds", Folds).WithName("foldMarble").Produces<FoldsView>().ProducesProblems(404, 422, 503);
-        api.MapPut("/flowers/{id:guid}/marble", Save).WithName("saveMarble").Produces<KeptAnswer>().ProducesProblems(404, 412, 422, 503);
-        api.MapDelete("/flowers/{id:guid}/marble", Remove).WithName("removeMarble").Produces(204).ProducesProblems(404, 503);
+        api.MapGet("/flowers/{id:guid}/marble", Get).KeepsAnswer().WithName("getMarble")
+            .WithSummary("The marbled batch of a flower: as it was kept, or one to begin with.").Produces<Answer>().ProducesProblems(404, 503);
+        api.MapPost("/flowers/{id:guid}/marble/look", Look).WithName("lookAtMarble")
+            .WithSummary("The sheet and the pieces that come of a marbled batch. Keeps nothing.").Produces<LookView>().ProducesProblems(404, 422, 503);
+        api.MapPost("/flowers/{id:guid}/marble/folds", Folds).WithName("foldMarble")
+            .WithSummary("What each fold makes of a marbled batch.").Produces<FoldsView>().ProducesProblems(404, 422, 503);
+        api.MapPut("/flowers/{id:guid}/marble", Save).WithName("saveMarble")
+            .WithSummary("Keeps a marbled batch, over the version it was made from.").Produces<KeptAnswer>().ProducesProblems(404, 412, 422, 503);
+        api.MapDelete("/flowers/{id:guid}/marble", Remove).WithName("removeMarble")
+            .WithSummary("Takes the marbled batch out; the pieces have their own pastes again.").Produces(204).ProducesProblems(404, 503);
     }
 
     private static async Task<IResult> Get(

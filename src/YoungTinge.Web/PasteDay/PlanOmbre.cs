@@ -19,11 +19,16 @@ public static class PlanOmbre
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/flowers/{id:guid}/ombre", Get).KeepsAnswer().WithName("getOmbre").Produces<Answer>().ProducesProblems(404, 503);
-        api.MapPost("/flowers/{id:guid}/ombre/look", Look).WithName("lookAtOmbre").Produces<OmbreView>().ProducesProblems(404, 422, 503);
-        api.MapPost("/flowers/{id:guid}/ombre/dusted", Dusted).WithName("dustOmbre").Produces<IReadOnlyList<DustedShadeView>>().ProducesProblems(404, 422, 503);
-        api.MapPut("/flowers/{id:guid}/ombre", Save).WithName("saveOmbre").Produces<KeptAnswer>().ProducesProblems(404, 412, 422, 503);
-        api.MapDelete("/flowers/{id:guid}/ombre", Remove).WithName("removeOmbre").Produces(204).ProducesProblems(404, 503);
+        api.MapGet("/flowers/{id:guid}/ombre", Get).KeepsAnswer().WithName("getOmbre")
+            .WithSummary("The run of shades of a flower: as it was kept, or one to begin with.").Produces<Answer>().ProducesProblems(404, 503);
+        api.MapPost("/flowers/{id:guid}/ombre/look", Look).WithName("lookAtOmbre")
+            .WithSummary("What follows from a run of shades, by each method. Keeps nothing.").Produces<OmbreView>().ProducesProblems(404, 422, 503);
+        api.MapPost("/flowers/{id:guid}/ombre/dusted", Dusted).WithName("dustOmbre")
+            .WithSummary("How dust and glaze bring shades nearer that paste alone cannot reach.").Produces<IReadOnlyList<DustedShadeView>>().ProducesProblems(404, 422, 503);
+        api.MapPut("/flowers/{id:guid}/ombre", Save).WithName("saveOmbre")
+            .WithSummary("Keeps a run of shades, over the version it was made from.").Produces<KeptAnswer>().ProducesProblems(404, 412, 422, 503);
+        api.MapDelete("/flowers/{id:guid}/ombre", Remove).WithName("removeOmbre")
+            .WithSummary("Takes the run of shades out; the pieces have their own pastes again.").Produces(204).ProducesProblems(404, 503);
     }
 
     private static async Task<IResult> Get(

@@ -11,9 +11,12 @@ public static class GetPictures
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/flowers/{flowerId:guid}/pictures", List).WithName("getPictures").Produces<IReadOnlyList<PictureView>>().ProducesProblems(503);
-        api.MapGet("/pictures/{id:guid}/image", Image).WithName("getPictureImage").Produces(200, contentType: "image/jpeg").ProducesProblems(404, 503);
-        api.MapGet("/dab-pictures/{id:guid}/image", DabImage).WithName("getDabPictureImage").Produces(200, contentType: "image/jpeg").ProducesProblems(404);
+        api.MapGet("/flowers/{flowerId:guid}/pictures", List).WithName("getPictures")
+            .WithSummary("The pictures of a flower with their marks.").Produces<IReadOnlyList<PictureView>>().ProducesProblems(503);
+        api.MapGet("/pictures/{id:guid}/image", Image).WithName("getPictureImage")
+            .WithSummary("A picture of a flower itself.").Produces(200, contentType: "image/jpeg").ProducesProblems(404, 503);
+        api.MapGet("/dab-pictures/{id:guid}/image", DabImage).WithName("getDabPictureImage")
+            .WithSummary("A picture of a dab itself, for a day.").Produces(200, contentType: "image/jpeg").ProducesProblems(404);
     }
 
     private static async Task<IResult> List(Guid flowerId, CurrentStudio studio, PictureStore pictures, CancellationToken cancel) =>

@@ -13,8 +13,10 @@ public static class SavePictureMarks
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPut("/pictures/{id:guid}/marks", Handle).WithName("savePictureMarks").Produces<Answer>().ProducesProblems(404, 412, 422, 503);
-        api.MapDelete("/pictures/{id:guid}", Remove).WithName("removePicture").Produces(204).ProducesProblems(404, 503);
+        api.MapPut("/pictures/{id:guid}/marks", Handle).WithName("savePictureMarks")
+            .WithSummary("Keeps how a picture is read and where it was sampled, over the version it was made from.").Produces<Answer>().ProducesProblems(404, 412, 422, 503);
+        api.MapDelete("/pictures/{id:guid}", Remove).WithName("removePicture")
+            .WithSummary("Takes a picture out.").Produces(204).ProducesProblems(404, 503);
     }
 
     private static async Task<IResult> Handle(Guid id, Request request, CurrentStudio studio, PictureStore pictures, CancellationToken cancel)

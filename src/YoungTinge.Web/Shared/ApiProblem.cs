@@ -66,6 +66,23 @@ public sealed class ApiProblem : ProblemDetails
     public static JsonHttpResult<ApiProblem> NotPossible(IReadOnlyList<FieldProblem> problems) =>
         Result(StatusCodes.Status422UnprocessableEntity, ApiProblemCode.NotPossible, problems);
 
+    /// <summary>What a status of a failure means; null for an answer.</summary>
+    public static string? WordsFor(string status) => status switch
+    {
+        "400" => "The request could not be read.",
+        "403" => "Another site asked for it.",
+        "404" => "There is no such thing in this studio.",
+        "409" => "Something that is kept names it, or it names what is gone.",
+        "412" => "It was changed somewhere else in the meantime: the version in If-Match is not that which is kept.",
+        "413" => "The request or the file is too large.",
+        "422" => "Some of the figures cannot be: a line for each field.",
+        "428" => "If-Match is missing: say which version the change was made from.",
+        "500" => "Something went wrong here; it has been written down under the id of the request.",
+        "503" => "The database is away, or too much is being computed: Retry-After says when to ask again.",
+        "507" => "There is no room left to keep anything.",
+        _ => null,
+    };
+
     private static string TitleOf(ApiProblemCode code) => code switch
     {
         ApiProblemCode.NotFound => "There is nothing at this address.",

@@ -2,6 +2,7 @@ using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Studios;
 
+/// <summary>The studio: whose it is, and how it measures.</summary>
 public static class GetStudio
 {
     public static void Map(RouteGroupBuilder api) => api.MapGet("/studio", Handle)

@@ -27,8 +27,10 @@ public static class CheckCohesion
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/flowers/{id:guid}/cohesion", OfFlower).KeepsAnswer().WithName("getFlowerCohesion").Produces<IReadOnlyList<PairView>>().ProducesProblems(404, 503);
-        api.MapGet("/commissions/{id:guid}/cohesion", OfCommission).KeepsAnswer().WithName("getCommissionCohesion").Produces<IReadOnlyList<PairView>>().ProducesProblems(404, 503);
+        api.MapGet("/flowers/{id:guid}/cohesion", OfFlower).KeepsAnswer().WithName("getFlowerCohesion")
+            .WithSummary("Whether a flower looks as if it belongs to the leaves of its commission.").Produces<IReadOnlyList<PairView>>().ProducesProblems(404, 503);
+        api.MapGet("/commissions/{id:guid}/cohesion", OfCommission).KeepsAnswer().WithName("getCommissionCohesion")
+            .WithSummary("Whether the designs of a commission look as if they belong together.").Produces<IReadOnlyList<PairView>>().ProducesProblems(404, 503);
     }
 
     private static async Task<IResult> OfFlower(Guid id, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CancellationToken cancel)

@@ -13,5 +13,5 @@ public static class ListStartingPoints
         one.Id, one.Kind, one.Name, one.Part, one.Variant, one.SeenIn, one.IsLeaf, TargetView.From(one.Targets)))];
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/starting-points", () => TypedResults.Ok(All))
-        .WithName("listStartingPoints").Produces<IReadOnlyList<StartingPointView>>();
+        .WithName("listStartingPoints").Produces<IReadOnlyList<StartingPointView>>().ProducesProblems();
 }
