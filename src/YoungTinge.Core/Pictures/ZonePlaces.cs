@@ -7,6 +7,14 @@ internal static class ZonePlaces
 {
     private const int Angles = 72;
 
+    /// <summary>Where petals begin, as a share of the way from a bloom's middle to their ends.</summary>
+    private const double FootOfPetals = 0.16;
+
+    /// <summary>Across a piece, as a share of its half width.</summary>
+    private const double ClearOfEdge = 0.97;
+
+    private static readonly Zone[] FaceZones = [Zone.Rim, Zone.Tip, Zone.Heart, Zone.Base];
+
     /// <summary>A flower seen from above: outward from its middle; stamens and what covers the very middle are left out.</summary>
     public static IReadOnlyList<(Zone Zone, IReadOnlyList<int> Cells)> OfBloom(Foreground foreground, Foreground.Component main)
     {
@@ -39,12 +47,11 @@ internal static class ZonePlaces
                 return Zone.Tip;
             if (!isAtEnd && outward > 0.5 && edge[cell] is >= 1 and var far && far < 0.06 * furthest + 1)
                 return Zone.Rim;
-            return outward switch
-            {
-                > 0.19 and < 0.30 => Zone.Base,
-                > 0.42 and < 0.72 when edge[cell] > 0.1 * furthest => Zone.Heart,
-                _ => null,
-            };
+            // Between the edge and the middle it is as along a petal, whose foot stands outside the very middle.
+            var along = (outward - FootOfPetals) / (1 - FootOfPetals);
+            if (IsAlong(Zone.Base, along))
+                return Zone.Base;
+            return IsAlong(Zone.Heart, along) && edge[cell] > 0.1 * furthest ? Zone.Heart : null;
         });
     }
 
@@ -59,21 +66,20 @@ internal static class ZonePlaces
             var (left, right) = rows[cell / columns];
             var along = (bottom + 1.0 - (cell / columns + 0.5)) / (bottom - top + 1);
             var across = right > left ? Math.Abs(2.0 * (cell % columns - left) / (right - left) - 1) : 0;
-            return (along, across) switch
-            {
-                ( > 0.04 and < 0.16, < 0.7) => Zone.Base,
-                ( > 0.91 and < 0.985, < 0.6) => Zone.Tip,
-                ( > 0.35 and < 0.80, > 0.91 and < 0.97) => Zone.Rim,
-                ( > 0.34 and < 0.60, < 0.45) => Zone.Heart,
-                _ => null,
-            };
+            return FaceZones.Select(zone => (Zone?)zone).FirstOrDefault(zone => IsIn(ZoneArea.Of(zone!.Value), along, across));
         });
     }
+
+    private static bool IsAlong(Zone zone, double along) => ZoneArea.Of(zone) is var area && along > area.AlongFrom && along < area.AlongTo;
+
+    /// <summary>Where the zone is judged, less the very edge: there a picture shows what lies behind as well.</summary>
+    private static bool IsIn(ZoneArea area, double along, double across) =>
+        along > area.AlongFrom && along < area.AlongTo && across >= area.AcrossFrom && across < Math.Min(area.AcrossTo, ClearOfEdge);
 
     private static IReadOnlyList<(Zone Zone, IReadOnlyList<int> Cells)> Sorted(Foreground.Component main, Func<int, Zone?> zoneOf)
     {
         var cells = main.Cells.Select(cell => (Cell: cell, Zone: zoneOf(cell))).Where(one => one.Zone is not null).ToLookup(one => one.Zone!.Value, one => one.Cell);
-        return [.. new[] { Zone.Rim, Zone.Tip, Zone.Heart, Zone.Base }.Select(zone => (zone, (IReadOnlyList<int>)[.. cells[zone]]))];
+        return [.. FaceZones.Select(zone => (zone, (IReadOnlyList<int>)[.. cells[zone]]))];
     }
 
     /// <summary>Cells from each cell to the nearest one outside, straight or across (3-4 chamfer).</summary>
