@@ -24,9 +24,10 @@ public sealed class LayerStack
 
     /// <param name="paste">K and S of the coloured paste, in 1/mm.</param>
     /// <param name="layers">In order, first on the paste; null leaves a place in the list empty.</param>
-    public LayerStack(KubelkaMunkSpectra paste, IReadOnlyList<Layer?> layers)
+    /// <param name="steamedUpTo">How many of the layers have been through steam; by default all that lie below the last steam.</param>
+    public LayerStack(KubelkaMunkSpectra paste, IReadOnlyList<Layer?> layers, int? steamedUpTo = null)
     {
-        var lastSteam = layers.Select((layer, i) => layer is SteamLayer ? i : -1).DefaultIfEmpty(-1).Max();
+        var lastSteam = steamedUpTo ?? layers.Select((layer, i) => layer is SteamLayer ? i : -1).DefaultIfEmpty(-1).Max();
         for (var i = 0; i < layers.Count; i++)
         {
             if (layers[i]?.Film(paste, isSteamed: i < lastSteam) is { } lay)
@@ -43,10 +44,24 @@ public sealed class LayerStack
     /// <param name="reflectance">36 values of the paste, 0 to 1; becomes the finished face.</param>
     public void LayOn<TLies>(Span<double> reflectance, TLies lies) where TLies : struct, ILayerCoverage
     {
-        Span<double> before = stackalloc double[SpectralGrid.Bands];
         var isBare = true;
+        LayOn(reflectance, lies, 0, int.MaxValue, ref isBare);
+    }
+
+    /// <summary>Lays some of it on a face on which all below them lies already, in place.</summary>
+    /// <param name="reflectance">36 values of the face so far, 0 to 1.</param>
+    /// <param name="from">First layer to lay, by its place in the list.</param>
+    /// <param name="to">The layer before which to stop.</param>
+    /// <param name="isBare">Whether nothing but paste and washes lies there yet: handed on from what was laid before.</param>
+    public void LayOn<TLies>(Span<double> reflectance, TLies lies, int from, int to, ref bool isBare) where TLies : struct, ILayerCoverage
+    {
+        Span<double> before = stackalloc double[SpectralGrid.Bands];
         foreach (var (layer, lay) in films)
         {
+            if (layer < from)
+                continue;
+            if (layer >= to)
+                break;
             var cover = lies.CoverOf(layer);
             if (cover <= 0)
                 continue;

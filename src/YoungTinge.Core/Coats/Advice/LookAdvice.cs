@@ -4,6 +4,7 @@ using YoungTinge.Core.Coats.Model.Painting;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Numerics;
 
 namespace YoungTinge.Core.Coats.Advice;
 
@@ -47,12 +48,12 @@ public static class LookAdvice
     {
         var shape = piece.Shape();
         var found = new List<PlanAdvice>();
+        var without = SideBySide.Select(zones, (zone, _) => eye.Without(zone.Zone));
         for (var i = 0; i < plan.Coats.Count; i++)
         {
             if (plan.Plan.Coats[i] is not (DustCoat or WashCoat))
                 continue;
-            var without = i;
-            var mostAtEnd = zones.Select(zone => (zone.Zone, DeltaE: DeltaE2000.Between(zone.Finished, eye.See(zone.Zone, coat => coat != without)))).MaxBy(one => one.DeltaE);
+            var mostAtEnd = zones.Select((zone, at) => (zone.Zone, DeltaE: DeltaE2000.Between(zone.Finished, without[at][i]))).MaxBy(one => one.DeltaE);
             found.AddRange(CoatFaults(plan, i, mostAtEnd, zones, shape));
         }
 

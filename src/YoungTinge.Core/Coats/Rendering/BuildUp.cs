@@ -1,6 +1,7 @@
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Numerics;
 
 namespace YoungTinge.Core.Coats.Rendering;
 
@@ -18,12 +19,10 @@ public static class BuildUp
     public static IReadOnlyList<ZoneHistory> Of(ResolvedPlan plan, PieceShape shape) => Of(plan.Plan, new ZoneColourEvaluator(plan, shape));
 
     /// <param name="eye">Of this very plan.</param>
-    public static IReadOnlyList<ZoneHistory> Of(PiecePlan plan, ZoneColourEvaluator eye) => [.. Enum.GetValues<Zone>().Select(zone =>
+    public static IReadOnlyList<ZoneHistory> Of(PiecePlan plan, ZoneColourEvaluator eye) => SideBySide.Select(Enum.GetValues<Zone>(), (zone, _) =>
     {
-        // Every stage is laid anew: a steam later on changes the dust that is already there.
-        var stages = Enumerable.Range(1, plan.Coats.Count).Select(done => eye.See(zone, coat => coat < done));
-        Lab[] colours = [eye.Paste, .. stages];
+        Lab[] colours = [eye.Paste, .. eye.Stages(zone)];
         var target = plan.Targets[zone].Colour;
         return new ZoneHistory(zone, colours, target, Difference.Of(colours[^1], target));
-    })];
+    });
 }

@@ -1,6 +1,7 @@
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Numerics;
 using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.Coats.Rendering;
@@ -8,19 +9,21 @@ namespace YoungTinge.Core.Coats.Rendering;
 /// <summary>Sees the zones of one piece with all, some or none of its coats. Under daylight.</summary>
 public sealed class ZoneColourEvaluator
 {
-    private readonly Dictionary<Zone, (Side Side, LaidCoats.PointLoads[] Loads)> zones;
+    private static readonly Zone[] Zones = Enum.GetValues<Zone>();
+
     private readonly ResolvedPlan plan;
     private readonly Spectrum paste;
+    private readonly Samples[] zones;
 
     public ZoneColourEvaluator(ResolvedPlan plan, PieceShape shape)
     {
         this.plan = plan;
-        var laid = new LaidCoats(plan.Plan.Coats, shape);
         paste = KubelkaMunk.Opaque(plan.Paste);
-        zones = Enum.GetValues<Zone>().ToDictionary(zone => zone, zone =>
+        var laid = new LaidCoats(plan.Plan.Coats, shape);
+        zones = SideBySide.Select(Zones, (zone, _) =>
         {
             var area = ZoneArea.Of(zone, shape.Build);
-            return (area.Side, area.Samples(shape).Select(sample => laid.At(sample.Point, sample.CellAcrossMm, sample.CellAlongMm)).ToArray());
+            return new Samples(area.Side, [.. area.Samples(shape).Select(sample => Known.Of(laid.At(sample.Point, sample.CellAcrossMm, sample.CellAlongMm), plan.Coats.Count))]);
         });
     }
 
@@ -30,19 +33,110 @@ public sealed class ZoneColourEvaluator
     /// <param name="isLaid">Whether the coat at this place is there; all are by default.</param>
     public Lab See(Zone zone, Func<int, bool>? isLaid = null)
     {
-        var (side, loads) = zones[zone];
-        var stack = CoatStack.Of(plan, side, isLaid);
-        var light = Illuminant.D65;
+        var samples = zones[(int)zone];
+        var stack = CoatStack.Of(plan, samples.Side, isLaid);
+        var mean = new ColourMean();
         Span<double> face = stackalloc double[SpectralGrid.Bands];
-        var sum = new Xyz();
-        foreach (var load in loads)
+        foreach (var lies in samples.Points)
         {
             paste.Values.CopyTo(face);
-            stack.LayOn(face, load);
-            sum += light.XyzOf(face);
+            stack.LayOn(face, lies);
+            mean.Add(face);
         }
 
-        // An eye averages light, so the mean is taken of XYZ, not of L, a and b.
-        return LabFromXyz.Convert(sum * (1.0 / loads.Length), light.White);
+        return mean.Lab;
+    }
+
+    /// <summary>The zone after each coat, the first on the paste first.</summary>
+    /// <remarks>Each coat is laid on what lies there; only a steam changes what is below it, so after one all is laid anew.</remarks>
+    public IReadOnlyList<Lab> Stages(Zone zone)
+    {
+        var samples = zones[(int)zone];
+        var layers = LayersOn(samples.Side);
+        var means = new ColourMean[layers.Length];
+        var stacks = new LayerStack[layers.Length];
+        for (int i = 0, steamed = 0; i < layers.Length; i++)
+        {
+            steamed = layers[i] is SteamLayer ? i : steamed;
+            stacks[i] = i > 0 && layers[i] is not SteamLayer ? stacks[i - 1] : new LayerStack(plan.Paste, layers, steamed);
+        }
+
+        Span<double> face = stackalloc double[SpectralGrid.Bands];
+        foreach (var lies in samples.Points)
+        {
+            paste.Values.CopyTo(face);
+            var isBare = true;
+            for (var i = 0; i < layers.Length; i++)
+            {
+                var from = i;
+                if (layers[i] is SteamLayer)
+                {
+                    paste.Values.CopyTo(face);
+                    (from, isBare) = (0, true);
+                }
+
+                stacks[i].LayOn(face, lies, from, i + 1, ref isBare);
+                means[i].Add(face);
+            }
+        }
+
+        return [.. means.Select(mean => mean.Lab)];
+    }
+
+    /// <summary>The finished zone if one coat were left out, for each coat that is no steam; for a steam as it is with it.</summary>
+    /// <remarks>What lies below the coat is the same each time, so it is laid once.</remarks>
+    public IReadOnlyList<Lab> Without(Zone zone)
+    {
+        var samples = zones[(int)zone];
+        var layers = LayersOn(samples.Side);
+        var stack = new LayerStack(plan.Paste, layers);
+        var means = new ColourMean[layers.Length];
+        Span<double> below = stackalloc double[SpectralGrid.Bands], face = stackalloc double[SpectralGrid.Bands];
+        foreach (var lies in samples.Points)
+        {
+            paste.Values.CopyTo(below);
+            var isBareBelow = true;
+            for (var i = 0; i < layers.Length; i++)
+            {
+                below.CopyTo(face);
+                var isBare = isBareBelow;
+                stack.LayOn(face, lies, i + 1, layers.Length, ref isBare);
+                means[i].Add(face);
+                stack.LayOn(below, lies, i, i + 1, ref isBareBelow);
+            }
+        }
+
+        return [.. means.Select(mean => mean.Lab)];
+    }
+
+    private Layer?[] LayersOn(Side side) => [.. plan.Coats.Select(coat => coat.Coat.IsOn(side) ? coat.Layer : null)];
+
+    /// <summary>The spots of a zone that are looked at.</summary>
+    private sealed record Samples(Side Side, Known[] Points);
+
+    /// <summary>How much of each coat lies at a spot, worked out once.</summary>
+    private readonly struct Known(double[] shares, double[] covers) : ILayerCoverage
+    {
+        public static Known Of(LaidCoats.PointLoads loads, int coats) => new(
+            [.. Enumerable.Range(0, coats).Select(loads.ShareOf)], [.. Enumerable.Range(0, coats).Select(loads.CoverOf)]);
+
+        public double ShareOf(int layer) => shares[layer];
+
+        public double CoverOf(int layer) => covers[layer];
+    }
+
+    /// <summary>An eye averages light, so the mean is taken of XYZ, not of L, a and b.</summary>
+    private struct ColourMean
+    {
+        private Xyz sum;
+        private int count;
+
+        public void Add(ReadOnlySpan<double> face)
+        {
+            sum += Illuminant.D65.XyzOf(face);
+            count++;
+        }
+
+        public readonly Lab Lab => LabFromXyz.Convert(sum * (1.0 / count), Illuminant.D65.White);
     }
 }
