@@ -170,6 +170,27 @@ public class AnyPlanTests
         },
         iter: 30);
 
+    /// <summary>What is laid one on the other, and once for all coats that are left out, is what is laid anew each time.</summary>
+    [Fact]
+    public void A_zone_is_the_same_whether_it_is_laid_at_once_or_coat_by_coat() => Plans.Sample(
+        plan =>
+        {
+            var eye = new ZoneColourEvaluator(new ResolvedPlan(plan, TestData.Cabinet), Shape);
+            foreach (var zone in Enum.GetValues<Zone>())
+            {
+                var (stages, without) = (eye.Stages(zone), eye.Without(zone));
+                Assert.Equal(plan.Coats.Count, stages.Count);
+                for (var i = 0; i < plan.Coats.Count; i++)
+                {
+                    var coat = i;
+                    Assert.Equal(0, DeltaE2000.Between(eye.See(zone, other => other <= coat), stages[i]), 1e-9);
+                    if (plan.Coats[i] is not SteamCoat)
+                        Assert.Equal(0, DeltaE2000.Between(eye.See(zone, other => other != coat), without[i]), 1e-9);
+                }
+            }
+        },
+        iter: 60);
+
     private static IEnumerable<PlanAdvice> Warnings(PiecePlan plan)
     {
         var eye = new ZoneColourEvaluator(new ResolvedPlan(plan, TestData.Cabinet), Shape);
