@@ -3,7 +3,6 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.CoatPlanning;
 using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Coats.Model;
-using YoungTinge.Core.Coats.Model.Painting;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -39,8 +38,8 @@ public class FlowerBenchmarks
     {
         var shape = piece.Shape();
         var eye = new ZoneColourEvaluator(new ResolvedPlan(plan, materials), shape);
-        var zones = BuildUp.Of(plan, eye);
-        return LookAdvice.For(new ResolvedPlan(plan, materials), piece, zones, eye).Count + PiecePicture.Of(new ResolvedPlan(plan, materials), shape).Face.Marks.Count;
+        var zones = BuildUp.Of(eye);
+        return LookAdvice.For(eye, piece, zones).Count + PiecePicture.Of(eye.Plan, shape).Face.Marks.Count;
     }
 
     /// <summary>Face and back of twelve pieces with eight coats each.</summary>

@@ -39,7 +39,7 @@ public class Screenshots(Application application)
         browser.Run("window.scrollTo(0, 0)");
         Take(browser, "mixing-table");
         browser.Open("/cabinet");
-        browser.Find("heading", "Cabinet", exact: true);
+        browser.WaitForText("runs short by");
         Take(browser, "cabinet");
         browser.Open("/logbook");
         browser.Find("heading", "Logbook", exact: true);
@@ -65,6 +65,7 @@ public class Screenshots(Application application)
         browser.Click("link", "Ivy");
         browser.Click("link", "Large leaves");
         browser.Find("heading", "Large leaves", exact: true);
+        browser.WaitForText("runs short by");
         Take(browser, "flower-dark");
         return Task.CompletedTask;
     });
@@ -128,8 +129,9 @@ public class Screenshots(Application application)
 
     private static void Take(Browser browser, string name)
     {
-        browser.WaitUntil("fonts and pictures", () => (bool)browser.Run("return document.fonts.status === 'loaded'")!);
         browser.Run("document.activeElement?.blur()");
+        // A button that fades in is another picture each time.
+        browser.WaitUntil("fonts, and what moves", () => (bool)browser.Run("return document.fonts.status === 'loaded' && document.getAnimations().every((one) => one.playState !== 'running')")!);
         browser.Screenshot(Path.Combine(Repository.Folder, "docs", "screenshots", $"{name}.png"));
     }
 }

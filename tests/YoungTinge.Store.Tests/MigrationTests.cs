@@ -1,6 +1,6 @@
 using Npgsql;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats.Model.Dusting;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Store.Archives;
 using YoungTinge.Testing;

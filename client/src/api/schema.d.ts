@@ -1604,12 +1604,12 @@ export interface components {
             id: string;
             /**
              * Format: int32
-             * @description Width, in points of the picture or as a share of it.
+             * @description Width in points.
              */
             width: number;
             /**
              * Format: int32
-             * @description Height, in points of the picture or as a share of it.
+             * @description Height in points.
              */
             height: number;
         };
@@ -1626,7 +1626,7 @@ export interface components {
             title?: null | string;
             /**
              * Format: int32
-             * @description How far the commission is; of a problem its HTTP status.
+             * @description The HTTP status.
              */
             status?: null | number;
             /** @description What happened, in words; may be missing. */
@@ -1680,7 +1680,7 @@ export interface components {
             roundedColour: components["schemas"]["ColourView"];
             /**
              * Format: double
-             * @description How far that is from the exact recipe.
+             * @description How far that is from the exact recipe. In CIEDE2000.
              */
             roundingDeltaE: number;
         };
@@ -1723,7 +1723,7 @@ export interface components {
              * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
              */
             id: string;
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /** @description What it belongs to; empty for a commission. */
             of: string;
@@ -1869,12 +1869,12 @@ export interface components {
             top: number;
             /**
              * Format: double
-             * @description Width, in points of the picture or as a share of it.
+             * @description Width, as a share of the picture's width.
              */
             width: number;
             /**
              * Format: double
-             * @description Height, in points of the picture or as a share of it.
+             * @description Height, as a share of the picture's height.
              */
             height: number;
         };
@@ -1883,7 +1883,7 @@ export interface components {
         /** @enum {unknown} */
         Caution: "gloves" | "dustInTheAir" | "steam" | "fumes" | "bladesAndWire" | "decorativeOnly";
         ChangeCommissionsCopy: {
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /**
              * Format: date
@@ -1899,7 +1899,7 @@ export interface components {
              * @description To copy it into: its own or another.
              */
             commissionId: string;
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /** @description Whether the colours are copied too. */
             withColours: boolean;
@@ -1919,7 +1919,7 @@ export interface components {
             version: number;
         };
         ChangeFlowersChange: {
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /** @description Whether this flower will be eaten. */
             mustBeEdible: boolean;
@@ -1936,11 +1936,11 @@ export interface components {
             id: string;
         };
         ChangeFlowersNewFlower: {
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /**
              * Format: int32
-             * @description Flowers of this kind, 0 or more; or the flowers themselves.
+             * @description How many flowers of this kind, 0 or more.
              */
             flowers: number;
             /**
@@ -1991,7 +1991,7 @@ export interface components {
             scattering: number[];
             /**
              * Format: double
-             * @description Largest difference between a dab and what the model tells for it.
+             * @description Largest difference between a dab and what the model tells for it. In CIEDE2000.
              */
             worstDeltaE: number;
             /** @description How well the model fits its dabs. */
@@ -2102,7 +2102,7 @@ export interface components {
              * @description Where the place is full; what stays on the piece, not what leaves the brush. In mg/cm2.
              */
             loadMgPerCm2: number;
-            /** @description Where on the piece it lies, or where the work is seen. */
+            /** @description Where on the piece it lies. */
             place: components["schemas"]["Place"];
             /** @description Face, back or both. */
             sides: components["schemas"]["Sides"];
@@ -2126,7 +2126,7 @@ export interface components {
             glazeId: string;
             /**
              * Format: int32
-             * @description Coats in order, first on the paste; of a glaze how many, 1 to 5.
+             * @description How many coats of it.
              */
             coats: number;
             /** @description Face, back or both. */
@@ -2189,7 +2189,7 @@ export interface components {
              * @description Share of the face that they hide where the place is full, above 0 up to 1.
              */
             coverage: number;
-            /** @description Where on the piece it lies, or where the work is seen. */
+            /** @description Where on the piece it lies. */
             place: components["schemas"]["Place"];
             /** @description Face, back or both. */
             sides: components["schemas"]["Sides"];
@@ -2210,7 +2210,7 @@ export interface components {
             kind: "steam";
             /**
              * Format: int32
-             * @description In the steam, in whole seconds, 1 to 60.
+             * @description In the steam, in whole seconds.
              */
             seconds: number;
             /**
@@ -2242,7 +2242,7 @@ export interface components {
              * @description Of the thinned colour, where the place is full. In ml/cm2.
              */
             wetMlPerCm2: number;
-            /** @description Where on the piece it lies, or where the work is seen. */
+            /** @description Where on the piece it lies. */
             place: components["schemas"]["Place"];
             /** @description Face, back or both. */
             sides: components["schemas"]["Sides"];
@@ -2264,12 +2264,12 @@ export interface components {
             kind: components["schemas"]["EffectKind"];
             /**
              * Format: double
-             * @description Lightness in words; or by how much L moves.
+             * @description By how much L moves.
              */
             lightness: number;
             /**
              * Format: double
-             * @description How colourful it is, in words; or by how much that moves.
+             * @description By how much chroma moves.
              */
             chroma: number;
             /**
@@ -2308,16 +2308,16 @@ export interface components {
         };
         /** @description A colour in plain words, so that a swatch is never colour alone: "pale soft yellow-green". */
         ColourWords: {
-            /** @description Lightness in words; or by how much L moves. */
+            /** @description Lightness in words. */
             lightness: components["schemas"]["LightnessWord"];
-            /** @description How colourful it is, in words; or by how much that moves. */
+            /** @description How colourful it is, in words. */
             chroma: components["schemas"]["ChromaWord"];
-            /** @description The hue in words; or by how much it moves, in degrees. */
+            /** @description The hue in words. */
             hue: components["schemas"]["HueWord"];
         };
         /** @description What a maker says of a commission. */
         CommissionDetails: {
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /**
              * Format: date
@@ -2349,7 +2349,7 @@ export interface components {
             ownNote: string;
             /** @description That everything must suit. */
             diets: components["schemas"]["Diet"][];
-            /** @description How far the commission is; of a problem its HTTP status. */
+            /** @description How far the commission is. */
             status: components["schemas"]["CommissionStatus"];
         };
         /**
@@ -2363,7 +2363,7 @@ export interface components {
              * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
              */
             id: string;
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /**
              * Format: date
@@ -2380,7 +2380,7 @@ export interface components {
              * @description Everything is to be ready by then.
              */
             readyOn: string;
-            /** @description Where on the piece it lies, or where the work is seen. */
+            /** @description Where the flowers will be seen. */
             place: string;
             /**
              * Format: int32
@@ -2405,7 +2405,7 @@ export interface components {
             ownNote: string;
             /** @description Ways of eating that all of it must suit. */
             diets: components["schemas"]["Diet"][];
-            /** @description How far the commission is; of a problem its HTTP status. */
+            /** @description How far the commission is. */
             status: components["schemas"]["CommissionStatus"];
             /** @description There is something to do for it, now or soon. */
             isOpen: boolean;
@@ -2624,7 +2624,7 @@ export interface components {
         GetCabinetMaterialView: {
             /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
             id: string;
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /** @description Which kind it is. */
             kind: components["schemas"]["MaterialKind"];
@@ -2662,7 +2662,7 @@ export interface components {
             origin: components["schemas"]["OpticsOrigin"];
             /**
              * Format: double
-             * @description Worst, CIEDE2000, 0 or more.
+             * @description Worst. In CIEDE2000.
              */
             worstDeltaE: null | number;
         };
@@ -2738,7 +2738,7 @@ export interface components {
             pieceName: string;
             /**
              * Format: int32
-             * @description How many pieces, with spares; or the kinds of piece.
+             * @description How many pieces, with spares.
              */
             pieces: number;
             /**
@@ -2748,18 +2748,18 @@ export interface components {
             minutes: number;
             /** @description What a hand calls the load: light, medium or heavy. */
             load: null | components["schemas"]["LoadWord"];
-            /** @description Where on the piece it lies, or where the work is seen. */
+            /** @description Where on the piece it lies. */
             place: null | components["schemas"]["Place"];
             /** @description Face, back or both. */
             sides: null | components["schemas"]["Sides"];
             /**
              * Format: int32
-             * @description In the steam, in whole seconds, 1 to 60.
+             * @description In the steam, in whole seconds.
              */
             seconds: null | number;
             /**
              * Format: int32
-             * @description Coats in order, first on the paste; of a glaze how many, 1 to 5.
+             * @description How many coats of glaze; null for anything else.
              */
             coats: null | number;
             /** @description What is painted with it; null for a wash all over its place. */
@@ -2779,11 +2779,11 @@ export interface components {
              * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
              */
             id: string;
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /**
              * Format: int32
-             * @description Flowers of this kind, 0 or more; or the flowers themselves.
+             * @description How many flowers of this kind, 0 or more.
              */
             flowers: number;
             /**
@@ -2795,13 +2795,13 @@ export interface components {
             mustBeEdible: boolean;
             /** @description The commission that it belongs to. */
             commission: components["schemas"]["CommissionView"];
-            /** @description How many pieces, with spares; or the kinds of piece. */
+            /** @description The kinds of piece, in order along the stem. */
             pieces: components["schemas"]["PieceView"][];
         };
         GetFlowerLibraryAnswer: {
             /** @description Outlines that pieces can be cut to. */
             outlines: components["schemas"]["GetFlowerLibraryOutlineView"][];
-            /** @description Flowers of this kind, 0 or more; or the flowers themselves. */
+            /** @description How many flowers of this kind, 0 or more. */
             flowers: components["schemas"]["GetFlowerLibraryLibraryFlowerView"][];
             /** @description How a piece of each kind mostly stands. */
             usualForms: components["schemas"]["PieceForm"][];
@@ -2809,11 +2809,11 @@ export interface components {
         GetFlowerLibraryLibraryFlowerView: {
             /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
             id: string;
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /** @description Whether it is a leaf rather than a flower. */
             isFoliage: boolean;
-            /** @description How many pieces, with spares; or the kinds of piece. */
+            /** @description The kinds of piece that it is made of. */
             pieces: components["schemas"]["GetFlowerLibraryLibraryPieceView"][];
             /** @description As the flower is known by its picture: from above, from the front or from the side. */
             bloom: components["schemas"]["BloomPiece"][];
@@ -2843,7 +2843,7 @@ export interface components {
             form: components["schemas"]["PieceForm"];
         };
         GetMaterialAnswer: {
-            /** @description What is known of the material; or the rolled sheet as a picture. */
+            /** @description What is known of the material. */
             sheet: components["schemas"]["MaterialRecord"];
             /**
              * Format: int32
@@ -2865,7 +2865,7 @@ export interface components {
         GetMixingTableAnswer: {
             /** @description The commissions, first due first. */
             commissions: components["schemas"]["GetMixingTableCommissionView"][];
-            /** @description How many pieces, with spares; or the kinds of piece. */
+            /** @description The kinds of piece that a paste can be mixed for. */
             pieces: components["schemas"]["GetMixingTablePieceView"][];
             /** @description Batches that were kept. */
             batches: components["schemas"]["KeptBatchView"][];
@@ -2882,7 +2882,7 @@ export interface components {
              * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
              */
             id: string;
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /** @description The light that it is seen under. */
             light: components["schemas"]["LightKind"];
@@ -2893,7 +2893,7 @@ export interface components {
              * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
              */
             id: string;
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /**
              * Format: uuid
@@ -3002,7 +3002,7 @@ export interface components {
         GetPasteDayCommissionLine: {
             /** @description The commission that it belongs to. */
             commission: components["schemas"]["CommissionView"];
-            /** @description Flowers of this kind, 0 or more; or the flowers themselves. */
+            /** @description How many flowers of this kind, 0 or more. */
             flowers: components["schemas"]["GetPasteDayFlowerLine"][];
         };
         GetPasteDayFlowerLine: {
@@ -3011,11 +3011,11 @@ export interface components {
              * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
              */
             id: string;
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /**
              * Format: int32
-             * @description Flowers of this kind, 0 or more; or the flowers themselves.
+             * @description How many flowers of this kind, 0 or more.
              */
             flowers: number;
             /**
@@ -3023,7 +3023,7 @@ export interface components {
              * @description Buds of this flower, 0 or more.
              */
             buds: number;
-            /** @description How many pieces, with spares; or the kinds of piece. */
+            /** @description How many pieces, with spares. */
             pieces: components["schemas"]["GetPasteDayPieceLine"][];
         };
         /** @description A part of a touch, made measurable before the pastes are begun. */
@@ -3064,7 +3064,7 @@ export interface components {
              * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
              */
             id: string;
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /**
              * Format: int32
@@ -3073,7 +3073,7 @@ export interface components {
             needed: number;
             /**
              * Format: int32
-             * @description How many pieces, with spares; or the kinds of piece.
+             * @description How many pieces, with spares.
              */
             pieces: number;
             /**
@@ -3109,7 +3109,7 @@ export interface components {
              * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
              */
             id: string;
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /** @description How the picture is read, and where it was sampled. */
             marks: components["schemas"]["PictureMarks"];
@@ -3188,9 +3188,9 @@ export interface components {
              * @description Number of the line in the file, from 1.
              */
             number: number;
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
-            /** @description What stands there: new, changed, same or bad; or its number. */
+            /** @description What would happen to the line: new, changed, same or bad. */
             state: components["schemas"]["LineState"];
             /** @description A line for each field that is wrong; empty if none is. */
             problems: components["schemas"]["LineProblem"][];
@@ -3231,7 +3231,7 @@ export interface components {
             lines: components["schemas"]["ImportsLineView"][];
         };
         ImportsReadingView: {
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /**
              * Format: double
@@ -3261,7 +3261,7 @@ export interface components {
              * @description Id of the commission.
              */
             commissionId: null | string;
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /** @description A paste and its colours, in g per 100 g. */
             recipe: components["schemas"]["PasteRecipe"];
@@ -3305,7 +3305,7 @@ export interface components {
             commissionId: null | string;
             /** @description What the commission is called. */
             commissionName: string;
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /** @description A paste and its colours, in g per 100 g. */
             recipe: components["schemas"]["PasteRecipe"];
@@ -3348,12 +3348,12 @@ export interface components {
             l: number;
             /**
              * Format: double
-             * @description CIE a*, green to red; about -130 to 130.
+             * @description CIE a*, green to red.
              */
             a: number;
             /**
              * Format: double
-             * @description CIE b*, blue to yellow; about -130 to 130.
+             * @description CIE b*, blue to yellow.
              */
             b: number;
         };
@@ -3364,7 +3364,7 @@ export interface components {
              * @description Id of the kept batch.
              */
             batchId: string;
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /** @description Where a batch is kept. */
             keptIn: string;
@@ -3463,7 +3463,7 @@ export interface components {
         ListCommissionsEntry: {
             /** @description The commission that it belongs to. */
             commission: components["schemas"]["CommissionView"];
-            /** @description Flowers of this kind, 0 or more; or the flowers themselves. */
+            /** @description How many flowers of this kind, 0 or more. */
             flowers: components["schemas"]["ListCommissionsFlowerView"][];
         };
         ListCommissionsFlowerView: {
@@ -3472,11 +3472,11 @@ export interface components {
              * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
              */
             id: string;
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /**
              * Format: int32
-             * @description Flowers of this kind, 0 or more; or the flowers themselves.
+             * @description How many flowers of this kind, 0 or more.
              */
             flowers: number;
             /**
@@ -3484,7 +3484,7 @@ export interface components {
              * @description Buds of this flower, 0 or more.
              */
             buds: number;
-            /** @description How many pieces, with spares; or the kinds of piece. */
+            /** @description How many pieces, with spares. */
             pieces: components["schemas"]["PieceView"][];
         };
         ListStartingPointsStartingPointView: {
@@ -3492,7 +3492,7 @@ export interface components {
             id: string;
             /** @description Which kind it is. */
             kind: components["schemas"]["StartingPointKind"];
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /** @description Which part of the plant it is. */
             part: string;
@@ -3790,7 +3790,7 @@ export interface components {
         MaterialRecord: {
             /** @description Lower-case words joined by hyphens; null lets one be made from the name. */
             id?: null | string;
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /** @description Which kind it is. */
             kind: components["schemas"]["MaterialKind"];
@@ -3959,7 +3959,7 @@ export interface components {
             origin?: components["schemas"]["OpticsOrigin"];
             /**
              * Format: double
-             * @description Worst, CIEDE2000, 0 or more.
+             * @description Worst. In CIEDE2000.
              */
             worstDeltaE?: null | number;
             /** @description Trials of this very jar that it was learned from, none to four. */
@@ -4055,7 +4055,7 @@ export interface components {
              * @description Where the run stops, for paste that is cut off there.
              */
             stop: null | number;
-            /** @description Parts by mass, in any one unit, above 0; or what it is made of. */
+            /** @description What is kneaded together. */
             parts: components["schemas"]["StopPart"][];
             /** @description A paste and its colours, in g per 100 g. */
             recipe: null | components["schemas"]["PasteRecipe"];
@@ -4115,13 +4115,13 @@ export interface components {
          */
         OpticsOrigin: "nominal" | "label" | "dabs";
         PalettesAnswer: {
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /** @description The colours, in the order in which they go in. */
             colours: components["schemas"]["PalettesColourAnswer"][];
         };
         PalettesColourAnswer: {
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
@@ -4165,7 +4165,7 @@ export interface components {
             coatId: string;
             /**
              * Format: int32
-             * @description How many pieces, with spares; or the kinds of piece.
+             * @description How many pieces, with spares.
              */
             pieces: number;
             /**
@@ -4197,7 +4197,7 @@ export interface components {
             pieceId: string;
             /**
              * Format: int32
-             * @description How many pieces, with spares; or the kinds of piece.
+             * @description How many pieces, with spares.
              */
             pieces: number;
             /**
@@ -4272,7 +4272,7 @@ export interface components {
             hues: components["schemas"]["PickByEyeCellView"][];
             /**
              * Format: int32
-             * @description The hue in words; or by how much it moves, in degrees.
+             * @description The hue in words.
              */
             hue: number;
             /** @description Colours beside it, each a small step in one way. */
@@ -4351,7 +4351,7 @@ export interface components {
         };
         /** @description A kind of piece: a whorl of petals, a leaf, a stamen. */
         Piece: {
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /** @description Id of the outline in the library. */
             outlineId: string;
@@ -4433,7 +4433,7 @@ export interface components {
             ground: components["schemas"]["Lab"];
             /** @description The coloured paste. */
             paste: components["schemas"]["PasteRecipe"];
-            /** @description Coats in order, first on the paste; of a glaze how many, 1 to 5. */
+            /** @description Coats in order, first on the paste. */
             coats: components["schemas"]["Coat"][];
             /** @description Advice that the maker goes against on purpose. */
             onPurpose?: components["schemas"]["AcknowledgedAdvice"][];
@@ -4450,7 +4450,7 @@ export interface components {
              * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
              */
             id: string;
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /** @description SVG path in a box of width by length millimetres, tip up. */
             outlinePath: string;
@@ -4601,7 +4601,7 @@ export interface components {
             picture: components["schemas"]["PlanMarblePictureView"];
         };
         PlanMarbleFoldsView: {
-            /** @description How often the block is stretched and folded, 0 to 16. */
+            /** @description How often the block is stretched and folded,. */
             folds: components["schemas"]["PlanMarbleFoldView"][];
             /**
              * Format: int32
@@ -4635,7 +4635,7 @@ export interface components {
              * @description Height of the rolled sheet, in mm.
              */
             sheetHeightMm: number;
-            /** @description What is known of the material; or the rolled sheet as a picture. */
+            /** @description The rolled sheet as a picture. */
             sheet: components["schemas"]["PlanMarblePictureView"];
             /** @description That the cuts are of. */
             piece: null | components["schemas"]["PieceView"];
@@ -4653,7 +4653,7 @@ export interface components {
         PlanMarbleMarbleSeenView: {
             /**
              * Format: int32
-             * @description How often the block is stretched and folded, 0 to 16.
+             * @description How often the block is stretched and folded,.
              */
             folds: number;
             /**
@@ -4775,7 +4775,7 @@ export interface components {
             pasteDifference: components["schemas"]["Difference"];
             /** @description The paste as it is weighed and measured. */
             batch: components["schemas"]["BatchView"];
-            /** @description Coats in order, first on the paste; of a glaze how many, 1 to 5. */
+            /** @description Coats in order, first on the paste. */
             coats: components["schemas"]["PreviewPlanCoatView"][];
             /** @description The face of the piece. */
             face: components["schemas"]["PreviewPlanFieldView"];
@@ -4843,7 +4843,7 @@ export interface components {
             proposals: components["schemas"]["ProposePlansProposalView"][];
             /**
              * Format: double
-             * @description Within this a zone counts as reached.
+             * @description Within this a zone counts as reached. In CIEDE2000.
              */
             reachedDeltaE: number;
         };
@@ -4856,12 +4856,12 @@ export interface components {
             zones: components["schemas"]["ProposePlansZoneView"][];
             /**
              * Format: double
-             * @description Worst, CIEDE2000, 0 or more.
+             * @description Worst. In CIEDE2000.
              */
             worstDeltaE: number;
             /**
              * Format: int32
-             * @description Coats in order, first on the paste; of a glaze how many, 1 to 5.
+             * @description Coats in order, first on the paste.
              */
             coats: number;
             /**
@@ -4876,7 +4876,7 @@ export interface components {
             minutesForAll: number;
             /**
              * Format: double
-             * @description Risk, CIEDE2000, 0 or more.
+             * @description Risk. In CIEDE2000.
              */
             riskDeltaE: number;
             /** @description Id of the material whose slip moves a zone most; null for none. */
@@ -4942,7 +4942,7 @@ export interface components {
             lightColour: components["schemas"]["ColourView"];
             /**
              * Format: double
-             * @description How far white may be off because the light is only estimated; null if it is not.
+             * @description How far white may be off because the light is only estimated; null if it is not. In CIEDE2000.
              */
             unsureDeltaE: null | number;
             /** @description Why the reading is not sure. */
@@ -4961,7 +4961,7 @@ export interface components {
         ReadPictureDivision: {
             /** @description Several things stand there, or no plain ground lies behind: it has to be pointed at first, and nothing is proposed. */
             asksWhich: boolean;
-            /** @description Parts by mass, in any one unit, above 0; or what it is made of. */
+            /** @description The flower and its parts by colour, with their shares. */
             parts: components["schemas"]["ReadPicturePartView"][];
             /** @description The zones of the piece. */
             zones: components["schemas"]["ReadPictureZoneView"][];
@@ -5152,13 +5152,13 @@ export interface components {
             coatId: string;
             /** @description What a hand calls the load: light, medium or heavy. */
             load: components["schemas"]["LoadWord"];
-            /** @description Where on the piece it lies, or where the work is seen. */
+            /** @description Where on the piece it lies. */
             place: components["schemas"]["Place"];
             /** @description Face, back or both. */
             sides: components["schemas"]["Sides"];
             /**
              * Format: int32
-             * @description How many pieces, with spares; or the kinds of piece.
+             * @description How many pieces, with spares.
              */
             pieces: number;
             /** @description Over the flower as it stands, not piece by piece. */
@@ -5181,13 +5181,13 @@ export interface components {
             coatId: string;
             /** @description What is painted with it; null for a wash all over its place. */
             marking: null | components["schemas"]["Marking"];
-            /** @description Where on the piece it lies, or where the work is seen. */
+            /** @description Where on the piece it lies. */
             place: components["schemas"]["Place"];
             /** @description Face, back or both. */
             sides: components["schemas"]["Sides"];
             /**
              * Format: int32
-             * @description How many pieces, with spares; or the kinds of piece.
+             * @description How many pieces, with spares.
              */
             pieces: number;
             /**
@@ -5256,7 +5256,7 @@ export interface components {
             sides: components["schemas"]["Sides"];
             /**
              * Format: int32
-             * @description How many pieces, with spares; or the kinds of piece.
+             * @description How many pieces, with spares.
              */
             pieces: number;
             /**
@@ -5336,7 +5336,7 @@ export interface components {
             kind: "shapePieces";
             /**
              * Format: int32
-             * @description How many pieces, with spares; or the kinds of piece.
+             * @description How many pieces, with spares.
              */
             pieces: number;
             /**
@@ -5374,12 +5374,12 @@ export interface components {
             coatId: string;
             /**
              * Format: int32
-             * @description In the steam, in whole seconds, 1 to 60.
+             * @description In the steam, in whole seconds.
              */
             seconds: number;
             /**
              * Format: int32
-             * @description How many pieces, with spares; or the kinds of piece.
+             * @description How many pieces, with spares.
              */
             pieces: number;
             /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
@@ -5407,11 +5407,11 @@ export interface components {
              * @description Mass, in g; 0 or more.
              */
             grams: number;
-            /** @description Where on the piece it lies, or where the work is seen. */
+            /** @description Where on the piece it lies. */
             place: components["schemas"]["Place"];
             /**
              * Format: int32
-             * @description How many pieces, with spares; or the kinds of piece.
+             * @description How many pieces, with spares.
              */
             pieces: number;
             /**
@@ -5444,7 +5444,7 @@ export interface components {
             broughtG: number;
             /**
              * Format: double
-             * @description How far the paste comes out from the plan with every dose as it is measured.
+             * @description How far the paste comes out from the plan with every dose as it is measured. In CIEDE2000.
              */
             offDeltaE: number;
             /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
@@ -5455,7 +5455,7 @@ export interface components {
         SaveCountsRequest: {
             /**
              * Format: int32
-             * @description Flowers of this kind, 0 or more; or the flowers themselves.
+             * @description How many flowers of this kind, 0 or more.
              */
             flowers: number;
             /**
@@ -5484,7 +5484,7 @@ export interface components {
             version: number;
         };
         SaveMaterialRequest: {
-            /** @description What is known of the material; or the rolled sheet as a picture. */
+            /** @description What is known of the material. */
             sheet: components["schemas"]["MaterialRecord"];
             /**
              * Format: int32
@@ -5528,7 +5528,7 @@ export interface components {
             was: number;
         };
         SaveStudioRequest: {
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /** @description Who makes the flowers; empty if she does not say. */
             maker: string;
@@ -5545,7 +5545,7 @@ export interface components {
             scaleG: number;
             /**
              * Format: double
-             * @description Leftover, CIEDE2000, 0 or more.
+             * @description Leftover. In CIEDE2000.
              */
             leftoverDeltaE: number;
         };
@@ -5632,11 +5632,11 @@ export interface components {
              * @description Id of the flower.
              */
             flowerId: string;
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /**
              * Format: int32
-             * @description Flowers of this kind, 0 or more; or the flowers themselves.
+             * @description How many flowers of this kind, 0 or more.
              */
             flowers: number;
             /**
@@ -5662,7 +5662,7 @@ export interface components {
              * @description Id of the kind of piece.
              */
             pieceId: string;
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /** @description What the piece is: petal, leaf, stamen ... */
             role: components["schemas"]["PieceRole"];
@@ -5694,7 +5694,7 @@ export interface components {
             looks: components["schemas"]["PreviewPlanFieldView"][];
         };
         ShowBloomSprayView: {
-            /** @description Flowers of this kind, 0 or more; or the flowers themselves. */
+            /** @description How many flowers of this kind, 0 or more. */
             flowers: components["schemas"]["ShowBloomFlowerView"][];
             /** @description How they lie; its flowers and kinds are by their places in the list. */
             spray: components["schemas"]["Spray"];
@@ -5704,7 +5704,7 @@ export interface components {
             target: components["schemas"]["Target"];
             /**
              * Format: int32
-             * @description How many pieces, with spares; or the kinds of piece.
+             * @description How many pieces, with spares.
              */
             pieces: number;
             /**
@@ -5814,7 +5814,7 @@ export interface components {
         };
         /** @description The studio: whose it is, and how it measures. */
         StudioView: {
-            /** @description What it is called, in the maker's words; up to 120 letters. */
+            /** @description What it is called, in the maker's words. */
             name: string;
             /** @description Empty if she does not say. */
             maker: string;
@@ -5836,7 +5836,7 @@ export interface components {
             scaleDecimals: number;
             /**
              * Format: double
-             * @description A leftover may go into a paste if that differs by no more.
+             * @description A leftover may go into a paste if that differs by no more. In CIEDE2000.
              */
             leftoverDeltaE: number;
             /**
@@ -6115,7 +6115,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -6124,7 +6124,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6166,7 +6166,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6175,7 +6175,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -6184,7 +6184,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6225,7 +6225,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6234,7 +6234,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -6243,7 +6243,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6286,7 +6286,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6295,7 +6295,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
+            /** @description It was changed somewhere else in the meantime. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -6304,7 +6304,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6313,7 +6313,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -6322,7 +6322,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6361,7 +6361,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6370,7 +6370,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -6379,7 +6379,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6420,7 +6420,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6429,7 +6429,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -6438,7 +6438,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6489,7 +6489,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6498,7 +6498,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
+            /** @description It was changed somewhere else in the meantime. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -6507,7 +6507,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6516,7 +6516,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description If-Match is missing: say which version the change was made from. */
+            /** @description Say which version this change was made from (If-Match). */
             428: {
                 headers: {
                     [name: string]: unknown;
@@ -6525,7 +6525,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -6534,7 +6534,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6573,7 +6573,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6582,7 +6582,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -6591,7 +6591,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6639,7 +6639,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6648,7 +6648,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
+            /** @description It was changed somewhere else in the meantime. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -6657,7 +6657,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6666,7 +6666,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description If-Match is missing: say which version the change was made from. */
+            /** @description Say which version this change was made from (If-Match). */
             428: {
                 headers: {
                     [name: string]: unknown;
@@ -6675,7 +6675,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -6684,7 +6684,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6734,7 +6734,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6743,7 +6743,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6752,7 +6752,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -6761,7 +6761,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6806,7 +6806,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6815,7 +6815,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6824,7 +6824,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -6833,7 +6833,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6871,7 +6871,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -6880,7 +6880,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6928,7 +6928,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6937,7 +6937,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6946,7 +6946,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -6955,7 +6955,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -6998,7 +6998,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
+            /** @description It was changed somewhere else in the meantime. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -7007,7 +7007,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7016,7 +7016,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -7025,7 +7025,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7070,7 +7070,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7079,7 +7079,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7088,7 +7088,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -7097,7 +7097,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7145,7 +7145,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7154,7 +7154,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
+            /** @description It was changed somewhere else in the meantime. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -7163,7 +7163,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7172,7 +7172,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description If-Match is missing: say which version the change was made from. */
+            /** @description Say which version this change was made from (If-Match). */
             428: {
                 headers: {
                     [name: string]: unknown;
@@ -7181,7 +7181,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -7190,7 +7190,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7229,7 +7229,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7238,7 +7238,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -7247,7 +7247,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7292,7 +7292,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7301,7 +7301,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7310,7 +7310,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -7319,7 +7319,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7364,7 +7364,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7373,7 +7373,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7382,7 +7382,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -7391,7 +7391,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7429,7 +7429,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -7438,7 +7438,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7477,7 +7477,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7486,7 +7486,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -7495,7 +7495,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7539,7 +7539,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7548,7 +7548,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -7557,7 +7557,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7601,7 +7601,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7610,7 +7610,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -7619,7 +7619,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7663,7 +7663,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7672,7 +7672,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -7681,7 +7681,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7722,7 +7722,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7731,7 +7731,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -7740,7 +7740,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7783,7 +7783,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7792,7 +7792,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7801,7 +7801,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -7810,7 +7810,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7848,7 +7848,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -7857,7 +7857,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7899,7 +7899,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7908,7 +7908,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -7917,7 +7917,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -7959,7 +7959,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7968,7 +7968,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -7977,7 +7977,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -8019,7 +8019,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8028,7 +8028,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -8037,7 +8037,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -8079,7 +8079,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8088,7 +8088,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -8097,7 +8097,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -8141,7 +8141,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8150,7 +8150,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -8159,7 +8159,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -8204,7 +8204,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8213,7 +8213,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
+            /** @description It was changed somewhere else in the meantime. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -8222,7 +8222,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8231,7 +8231,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -8240,7 +8240,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -8279,7 +8279,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8288,7 +8288,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -8297,7 +8297,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -8339,7 +8339,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8348,7 +8348,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -8357,7 +8357,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -8395,7 +8395,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -8404,7 +8404,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -8446,7 +8446,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8455,7 +8455,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
+            /** @description It was changed somewhere else in the meantime. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -8464,7 +8464,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8473,7 +8473,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -8482,7 +8482,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -8525,7 +8525,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -8534,7 +8534,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -8572,7 +8572,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -8581,7 +8581,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -8622,7 +8622,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8631,7 +8631,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -8640,7 +8640,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -8679,7 +8679,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8688,7 +8688,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something that is kept names it, or it names what is gone. */
+            /** @description Something that is kept names it. */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -8697,7 +8697,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -8706,7 +8706,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -8744,7 +8744,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -8753,7 +8753,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -8791,7 +8791,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -8800,7 +8800,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -8842,7 +8842,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8851,7 +8851,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -8860,7 +8860,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -8902,7 +8902,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8911,7 +8911,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -8920,7 +8920,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -8958,7 +8958,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -8967,7 +8967,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -9009,7 +9009,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -9018,7 +9018,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -9027,7 +9027,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -9069,7 +9069,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -9078,7 +9078,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -9087,7 +9087,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -9128,7 +9128,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9137,7 +9137,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -9146,7 +9146,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -9187,7 +9187,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9196,7 +9196,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -9205,7 +9205,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -9219,7 +9219,7 @@ export interface operations {
     addPicture: {
         parameters: {
             query?: {
-                /** @description What it is called, in the maker's words; up to 120 letters. */
+                /** @description What it is called, in the maker's words. */
                 name?: string;
             };
             header?: never;
@@ -9251,7 +9251,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9260,7 +9260,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The request or the file is too large. */
+            /** @description The request is too large. */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -9269,7 +9269,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -9278,7 +9278,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -9287,7 +9287,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -9328,7 +9328,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The request or the file is too large. */
+            /** @description The request is too large. */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -9337,7 +9337,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -9346,7 +9346,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -9355,7 +9355,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -9396,7 +9396,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -9405,7 +9405,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -9444,7 +9444,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9453,7 +9453,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -9462,7 +9462,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -9501,7 +9501,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9510,7 +9510,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -9519,7 +9519,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -9564,7 +9564,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9573,7 +9573,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -9582,7 +9582,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -9591,7 +9591,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -9636,7 +9636,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9645,7 +9645,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -9654,7 +9654,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -9663,7 +9663,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -9708,7 +9708,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9717,7 +9717,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -9726,7 +9726,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -9735,7 +9735,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -9780,7 +9780,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9789,7 +9789,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
+            /** @description It was changed somewhere else in the meantime. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -9798,7 +9798,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -9807,7 +9807,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -9816,7 +9816,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -9855,7 +9855,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9864,7 +9864,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -9873,7 +9873,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -9915,7 +9915,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -9924,7 +9924,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -9933,7 +9933,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -9975,7 +9975,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -9984,7 +9984,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -9993,7 +9993,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -10035,7 +10035,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10044,7 +10044,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -10053,7 +10053,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -10091,7 +10091,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The request or the file is too large. */
+            /** @description The request is too large. */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -10100,7 +10100,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -10109,7 +10109,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -10118,7 +10118,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -10157,7 +10157,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10166,7 +10166,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -10175,7 +10175,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -10214,7 +10214,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10223,7 +10223,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -10232,7 +10232,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -10273,7 +10273,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10282,7 +10282,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -10291,7 +10291,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -10336,7 +10336,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10345,7 +10345,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
+            /** @description It was changed somewhere else in the meantime. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -10354,7 +10354,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -10363,7 +10363,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -10372,7 +10372,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -10411,7 +10411,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10420,7 +10420,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -10429,7 +10429,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -10474,7 +10474,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10483,7 +10483,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -10492,7 +10492,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -10501,7 +10501,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -10546,7 +10546,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10555,7 +10555,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -10564,7 +10564,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -10573,7 +10573,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -10614,7 +10614,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10623,7 +10623,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -10632,7 +10632,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -10677,7 +10677,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10686,7 +10686,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
+            /** @description It was changed somewhere else in the meantime. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -10695,7 +10695,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -10704,7 +10704,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -10713,7 +10713,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -10752,7 +10752,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10761,7 +10761,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -10770,7 +10770,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -10815,7 +10815,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10824,7 +10824,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -10833,7 +10833,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -10842,7 +10842,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -10887,7 +10887,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10896,7 +10896,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -10905,7 +10905,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -10914,7 +10914,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -10955,7 +10955,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -10964,7 +10964,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -11003,7 +11003,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -11012,7 +11012,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -11055,7 +11055,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -11064,7 +11064,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -11073,7 +11073,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -11112,7 +11112,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -11121,7 +11121,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -11164,7 +11164,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11173,7 +11173,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -11182,7 +11182,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -11191,7 +11191,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -11230,7 +11230,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -11239,7 +11239,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -11282,7 +11282,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11291,7 +11291,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
+            /** @description It was changed somewhere else in the meantime. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -11300,7 +11300,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -11309,7 +11309,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -11318,7 +11318,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -11356,7 +11356,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -11365,7 +11365,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -11410,7 +11410,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
+            /** @description It was changed somewhere else in the meantime. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -11419,7 +11419,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -11428,7 +11428,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description If-Match is missing: say which version the change was made from. */
+            /** @description Say which version this change was made from (If-Match). */
             428: {
                 headers: {
                     [name: string]: unknown;
@@ -11437,7 +11437,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -11446,7 +11446,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -11484,7 +11484,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -11493,7 +11493,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -11536,7 +11536,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11545,7 +11545,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
+            /** @description It was changed somewhere else in the meantime. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -11554,7 +11554,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -11563,7 +11563,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -11572,7 +11572,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -11613,7 +11613,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -11622,7 +11622,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -11665,7 +11665,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11674,7 +11674,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -11683,7 +11683,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -11692,7 +11692,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -11728,7 +11728,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -11737,7 +11737,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -11773,7 +11773,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -11782,7 +11782,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -11818,7 +11818,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -11827,7 +11827,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -11863,7 +11863,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -11872,7 +11872,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -11908,7 +11908,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -11917,7 +11917,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -11953,7 +11953,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -11962,7 +11962,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -11998,7 +11998,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -12007,7 +12007,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -12043,7 +12043,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -12052,7 +12052,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -12088,7 +12088,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -12097,7 +12097,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -12135,7 +12135,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The request or the file is too large. */
+            /** @description The request is too large. */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -12144,7 +12144,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -12153,7 +12153,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -12167,7 +12167,7 @@ export interface operations {
     takeCabinet: {
         parameters: {
             query: {
-                /** @description What stands there: new, changed, same or bad; or its number. */
+                /** @description What would happen to the line: new, changed, same or bad. */
                 state: string;
             };
             header?: never;
@@ -12194,7 +12194,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description It was changed somewhere else in the meantime: the version in If-Match is not that which is kept. */
+            /** @description It was changed somewhere else in the meantime. */
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -12203,7 +12203,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The request or the file is too large. */
+            /** @description The request is too large. */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -12212,7 +12212,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -12221,7 +12221,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -12230,7 +12230,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -12268,7 +12268,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The request or the file is too large. */
+            /** @description The request is too large. */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -12277,7 +12277,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -12286,7 +12286,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -12324,7 +12324,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The request or the file is too large. */
+            /** @description The request is too large. */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -12333,7 +12333,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -12342,7 +12342,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -12351,7 +12351,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -12389,7 +12389,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The request or the file is too large. */
+            /** @description The request is too large. */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -12398,7 +12398,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -12407,7 +12407,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -12416,7 +12416,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -12452,7 +12452,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -12461,7 +12461,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -12499,7 +12499,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -12508,7 +12508,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -12517,7 +12517,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -12555,7 +12555,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The request or the file is too large. */
+            /** @description The request is too large. */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -12564,7 +12564,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -12573,7 +12573,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -12582,7 +12582,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -12620,7 +12620,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -12629,7 +12629,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -12645,7 +12645,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description What stands there: new, changed, same or bad; or its number. */
+                /** @description What would happen to the line: new, changed, same or bad. */
                 state: number;
             };
             cookie?: never;
@@ -12670,7 +12670,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is no such thing in this studio. */
+            /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -12679,7 +12679,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Some of the figures cannot be: a line for each field. */
+            /** @description Some of the figures cannot be. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -12688,7 +12688,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something went wrong here; it has been written down under the id of the request. */
+            /** @description Something went wrong here. */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -12697,7 +12697,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description The database is away, or too much is being computed: Retry-After says when to ask again. */
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
             503: {
                 headers: {
                     [name: string]: unknown;

@@ -1,7 +1,5 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
-using YoungTinge.Core.Coats.Model.Dusting;
-using YoungTinge.Core.Coats.Model.Painting;
 
 namespace YoungTinge.Core.CoatPlanning;
 

@@ -1,8 +1,6 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Coats.Model;
-using YoungTinge.Core.Coats.Model.Glazing;
-using YoungTinge.Core.Coats.Model.Steaming;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;

@@ -1,6 +1,5 @@
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats.Model.Dusting;
-using YoungTinge.Core.Coats.Model.Painting;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Optics;
 

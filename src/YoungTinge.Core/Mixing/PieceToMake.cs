@@ -5,4 +5,7 @@ namespace YoungTinge.Core.Mixing;
 
 /// <summary>One kind of piece, and the paste that it is made of.</summary>
 /// <param name="Parts">Flowers or buds that it is made for.</param>
-public record PieceToMake(Guid PieceId, Piece Piece, int Parts, PasteRecipe Paste);
+public abstract record PieceToMake(Guid PieceId, Piece Piece, int Parts)
+{
+    public abstract PasteRecipe Paste { get; }
+}

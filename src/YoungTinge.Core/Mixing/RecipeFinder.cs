@@ -23,7 +23,7 @@ public sealed class RecipeFinder
     private const double PriceOfAGram = 1.0;
 
     /// <summary>Share of the drift under other lights.</summary>
-    private const double PriceOfDrift = 0.2;
+    private const double PriceOfShift = 0.2;
 
     /// <summary>For each unit of money per 100 g of paste.</summary>
     private const double PriceOfMoney = 0.1;
@@ -136,11 +136,11 @@ public sealed class RecipeFinder
         }
 
         var roundedDeltaE = DeltaE2000.Between(search.Target, candidate.Model.ColourOf(chosen, rounded));
-        return deltaE + roundedDeltaE + 0.5 * Unsteadiness(candidate) + PriceOfDrift * Drift(candidate)
+        return deltaE + roundedDeltaE + 0.5 * DoseSensitivity(candidate) + PriceOfShift * MetamerismShift(candidate)
             + PriceOfAColour * chosen.Length + PriceOfAGram * doses.Sum() + PriceOfMoney * money;
     }
 
-    private double Unsteadiness(Candidate candidate)
+    private double DoseSensitivity(Candidate candidate)
     {
         var (chosen, doses, _) = candidate.Set;
         var colour = candidate.Model.ColourOf(chosen, doses);
@@ -157,7 +157,7 @@ public sealed class RecipeFinder
     }
 
     /// <summary>How far it parts from the target under other lights.</summary>
-    private double Drift(Candidate candidate)
+    private double MetamerismShift(Candidate candidate)
     {
         Span<double> face = stackalloc double[SpectralGrid.Bands];
         candidate.Model.ReflectanceOf(candidate.Set.Chosen, candidate.Set.Doses, face);
@@ -215,6 +215,6 @@ public sealed class RecipeFinder
         var doses = chosen.Select((colourant, i) => new Dose(colourants[colourant].Id, exact[i])).Where(dose => dose.GPer100g > 0)
             .OrderByDescending(dose => dose.GPer100g).ToList();
         var colour = candidate.Model.ColourOf(chosen, exact);
-        return new FoundRecipe(new PasteRecipe(candidate.BaseId, doses), colour, Difference.Of(colour, search.Target), Unsteadiness(candidate));
+        return new FoundRecipe(new PasteRecipe(candidate.BaseId, doses), colour, Difference.Of(colour, search.Target), DoseSensitivity(candidate));
     }
 }

@@ -55,5 +55,5 @@ public sealed record RecipeSearch(IReadOnlyList<string> BaseIds, Lab Target, dou
 /// <summary>A recipe that was found.</summary>
 /// <param name="Colour">What it comes out as, rested, under daylight.</param>
 /// <param name="Difference">Against the target.</param>
-/// <param name="Unsteadiness">Delta E by which the colour moves when its most sensitive dose is 10 % off.</param>
-public sealed record FoundRecipe(PasteRecipe Recipe, Lab Colour, Difference Difference, double Unsteadiness);
+/// <param name="DoseSensitivity">Delta E by which the colour moves when its most sensitive dose is 10 % off.</param>
+public sealed record FoundRecipe(PasteRecipe Recipe, Lab Colour, Difference Difference, double DoseSensitivity);

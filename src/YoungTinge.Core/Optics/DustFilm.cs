@@ -38,7 +38,7 @@ public sealed class DustFilm
         var depths = MemoryMarshal.Cast<double, Vector256<double>>(depthPerLoad);
         for (var i = 0; i < faces.Length; i++)
         {
-            faces[i] = SimdKubelkaMunk.Laid(depths[i] * loadMgPerCm2, scatterings[i] * loadMgPerCm2, boths[i] * loadMgPerCm2, faces[i]);
+            faces[i] = SimdKubelkaMunk.LayerOver(depths[i] * loadMgPerCm2, scatterings[i] * loadMgPerCm2, boths[i] * loadMgPerCm2, faces[i]);
         }
     }
 }

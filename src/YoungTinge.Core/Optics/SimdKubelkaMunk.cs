@@ -17,7 +17,7 @@ internal static class SimdKubelkaMunk
     /// <param name="total">K + S times it.</param>
     /// <param name="face">Reflectance below, 0 to 1.</param>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    public static Vector256<double> Laid(Vector256<double> depth, Vector256<double> scattered, Vector256<double> total, Vector256<double> face)
+    public static Vector256<double> LayerOver(Vector256<double> depth, Vector256<double> scattered, Vector256<double> total, Vector256<double> face)
     {
         var square = depth * depth;
         var series = Vector256<double>.One + square * (Vector256.Create(1.0 / 3)

@@ -37,7 +37,7 @@ public sealed class WashFilm(KubelkaMunkSpectra paste, KubelkaMunkSpectra colour
             var below = bare ? ownK[i] : dark * dark / (lit * 2) * ownS[i];
             var k = Vector256.Max(below + moreK[i] * share, Vector256<double>.Zero);
             var s = ownS[i] + moreS[i] * share;
-            faces[i] = SimdKubelkaMunk.Laid(Vector256.Sqrt(k * (k + s * 2)) * depthMm, s * depthMm, (k + s) * depthMm, faces[i]);
+            faces[i] = SimdKubelkaMunk.LayerOver(Vector256.Sqrt(k * (k + s * 2)) * depthMm, s * depthMm, (k + s) * depthMm, faces[i]);
         }
     }
 

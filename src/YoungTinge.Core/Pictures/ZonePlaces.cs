@@ -13,7 +13,8 @@ internal static class ZonePlaces
     /// <summary>Across a piece, as a share of its half width.</summary>
     private const double ClearOfEdge = 0.97;
 
-    private static readonly Zone[] FaceZones = [Zone.Rim, Zone.Tip, Zone.Heart, Zone.Base];
+    /// <summary>Where the zones of a face are judged: there their colours are read too.</summary>
+    private static readonly Dictionary<Zone, ZoneArea> Areas = new[] { Zone.Rim, Zone.Tip, Zone.Heart, Zone.Base }.ToDictionary(zone => zone, zone => ZoneArea.Of(zone));
 
     /// <summary>A flower seen from above: outward from its middle; stamens and what covers the very middle are left out.</summary>
     public static IReadOnlyList<(Zone Zone, IReadOnlyList<int> Cells)> OfBloom(Foreground foreground, Foreground.Component main)
@@ -66,11 +67,17 @@ internal static class ZonePlaces
             var (left, right) = rows[cell / columns];
             var along = (bottom + 1.0 - (cell / columns + 0.5)) / (bottom - top + 1);
             var across = right > left ? Math.Abs(2.0 * (cell % columns - left) / (right - left) - 1) : 0;
-            return FaceZones.Select(zone => (Zone?)zone).FirstOrDefault(zone => IsIn(ZoneArea.Of(zone!.Value), along, across));
+            foreach (var (zone, area) in Areas)
+            {
+                if (IsIn(area, along, across))
+                    return zone;
+            }
+
+            return null;
         });
     }
 
-    private static bool IsAlong(Zone zone, double along) => ZoneArea.Of(zone) is var area && along > area.AlongFrom && along < area.AlongTo;
+    private static bool IsAlong(Zone zone, double along) => Areas[zone] is var area && along > area.AlongFrom && along < area.AlongTo;
 
     /// <summary>Where the zone is judged, less the very edge: there a picture shows what lies behind as well.</summary>
     private static bool IsIn(ZoneArea area, double along, double across) =>
@@ -79,7 +86,7 @@ internal static class ZonePlaces
     private static IReadOnlyList<(Zone Zone, IReadOnlyList<int> Cells)> Sorted(Foreground.Component main, Func<int, Zone?> zoneOf)
     {
         var cells = main.Cells.Select(cell => (Cell: cell, Zone: zoneOf(cell))).Where(one => one.Zone is not null).ToLookup(one => one.Zone!.Value, one => one.Cell);
-        return [.. FaceZones.Select(zone => (zone, (IReadOnlyList<int>)[.. cells[zone]]))];
+        return [.. Areas.Keys.Select(zone => (zone, (IReadOnlyList<int>)[.. cells[zone]]))];
     }
 
     /// <summary>Cells from each cell to the nearest one outside, straight or across (3-4 chamfer).</summary>

@@ -9,8 +9,8 @@ public static class CabinetTable
     public const string JsonFormat = "young-tinge-cabinet";
 
     public static string WriteCsv(IEnumerable<Material> materials) => CsvTable.Write(
-        [.. SheetColumns.All.Select(column => column.Name)],
-        materials.Select(MaterialRecord.Of).Select(sheet => (IReadOnlyList<string>)[.. SheetColumns.All.Select(column => column.Of(sheet))]));
+        [.. MaterialColumns.All.Select(column => column.Name)],
+        materials.Select(MaterialRecord.Of).Select(sheet => (IReadOnlyList<string>)[.. MaterialColumns.All.Select(column => column.Of(sheet))]));
 
     /// <summary>An empty table with two examples.</summary>
     public static string Template()
@@ -21,7 +21,7 @@ public static class CabinetTable
             new() { Name = "Example green wire", Kind = MaterialKind.Wire, FoodStatus = FoodStatus.NotFood, StockPieces = 50, Gauge = 24 },
         ];
         string[] looks = ["#c7405a", "#3e754d"];
-        var columns = SheetColumns.All.Where(column => column.InTemplate && column.Name != "id").ToList();
+        var columns = MaterialColumns.All.Where(column => column.InTemplate && column.Name != "id").ToList();
         return CsvTable.Write(
             [.. columns.Select(column => column.Name)],
             examples.Zip(looks, (sheet, look) => (IReadOnlyList<string>)[.. columns.Select(column => column.Name == "label_colour" ? look : column.Of(sheet))]));
@@ -33,7 +33,7 @@ public static class CabinetTable
     /// <summary>What would happen to the cabinet. Columns that are not in the file stay as they are.</summary>
     public static TableResult<Material> ReadCsv(byte[] file, Materials cabinet)
     {
-        var (rows, problem, columns, limit) = CsvTable.Read(file, [.. SheetColumns.All.Select(column => column.Name)], ["name", "kind"]);
+        var (rows, problem, columns, limit) = CsvTable.Read(file, [.. MaterialColumns.All.Select(column => column.Name)], ["name", "kind"]);
         if (problem is { } why)
             return new TableResult<Material>.Refused(why, limit, columns);
         return new TableResult<Material>.Read(Lines(rows.Select(row => (row.Number, SheetOf(row, cabinet))), cabinet));
@@ -63,7 +63,7 @@ public static class CabinetTable
         var known = Find(id, name, cabinet);
         var sheet = known is null ? new MaterialRecord { Name = name, Kind = MaterialKind.Paste } : MaterialRecord.Of(known);
         var problems = new List<LineProblem>();
-        foreach (var column in SheetColumns.All)
+        foreach (var column in MaterialColumns.All)
         {
             if (!row.Cells.TryGetValue(column.Name, out var cell))
                 continue;
@@ -96,7 +96,7 @@ public static class CabinetTable
             var name = sheet.Name.Trim();
             var before = cabinet.Find(id);
             if (problems.Count == 0 && before is not null && MaterialKinds.Of(before) != sheet.Kind)
-                problems.Add(new LineProblem("kind", "kindFixed", null, SheetColumns.Word(sheet.Kind)));
+                problems.Add(new LineProblem("kind", "kindFixed", null, MaterialColumns.Word(sheet.Kind)));
             if (problems.Count == 0 && names.TryGetValue(name, out var owner) && owner != id)
                 problems.Add(new LineProblem("name", "nameTaken", null, name));
             if (problems.Count > 0)
@@ -116,7 +116,7 @@ public static class CabinetTable
 
     private static string Written(Material material) => JsonSerializer.Serialize(MaterialRecord.Of(material), OpenJson.Options);
 
-    private static string ColumnOf(string field) => SheetColumns.All.FirstOrDefault(column => column.Field == field)?.Name ?? field;
+    private static string ColumnOf(string field) => MaterialColumns.All.FirstOrDefault(column => column.Field == field)?.Name ?? field;
 
     private static string CodeOf(MaterialRecordProblemCode code) => JsonNamingPolicy.CamelCase.ConvertName(code.ToString());
 }

@@ -34,7 +34,7 @@ public static class LogTable
     public static string WriteCsv(IEnumerable<LogRow> rows) => CsvTable.Write(Columns, rows.Select(row => (IReadOnlyList<string>)
     [
         row.Id.ToString(), row.LoggedAt.ToUniversalTime().ToString("O", CultureInfo.InvariantCulture), row.PieceId.ToString(), row.Commission, row.Flower, row.Piece,
-        row.Zone is { } zone ? SheetColumns.Word(zone) : Paste,
+        row.Zone is { } zone ? MaterialColumns.Word(zone) : Paste,
         .. new[] { row.Predicted, row.Actual }.SelectMany(lab => new[] { lab.L, lab.A, lab.B }).Select(Numbers.Write), row.Note,
     ]));
 
@@ -94,7 +94,7 @@ public static class LogTable
         Zone? zone = null;
         if (!Cell("of").Equals(Paste, StringComparison.OrdinalIgnoreCase))
         {
-            zone = SheetColumns.Of<Zone>(Cell("of"));
+            zone = MaterialColumns.Of<Zone>(Cell("of"));
             if (zone is null)
                 problems.Add(new LineProblem("of", "unknownWord", null, Cell("of")));
         }

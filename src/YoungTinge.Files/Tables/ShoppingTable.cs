@@ -14,7 +14,7 @@ public static class ShoppingTable
         var material = line.MaterialId is { } id ? materials.Get<Material>(id) : null;
         return (IReadOnlyList<string>)
         [
-            material?.Label.Name ?? SheetColumns.Word(line.Kind), Number(line.Gauge), Word(line.Measure), Number(line.Need), Number(line.Stock), Number(line.Short), Number(material?.Supply.PackSize), Number(line.Packs),
+            material?.Label.Name ?? MaterialColumns.Word(line.Kind), Number(line.Gauge), Word(line.Measure), Number(line.Need), Number(line.Stock), Number(line.Short), Number(material?.Supply.PackSize), Number(line.Packs),
             Number(line.Cost), line.Cost is null ? "" : currency,
         ];
     }));

@@ -2,7 +2,6 @@ using Npgsql;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Coats.Model;
-using YoungTinge.Core.Coats.Model.Dusting;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Marble;
 using YoungTinge.Core.Mixing;

@@ -1,8 +1,4 @@
 using YoungTinge.Core.Coats.Model;
-using YoungTinge.Core.Coats.Model.Dusting;
-using YoungTinge.Core.Coats.Model.Glazing;
-using YoungTinge.Core.Coats.Model.Painting;
-using YoungTinge.Core.Coats.Model.Steaming;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Work;
 using YoungTinge.Store;

@@ -1,7 +1,6 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Coats.Model;
-using YoungTinge.Core.Coats.Model.Dusting;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -70,9 +69,9 @@ public static class PreviewPlan
         var batch = DosedRecipe.For(plan.Paste, quantity.BatchG, materials);
         var resolved = new ResolvedPlan(plan, materials);
         var eye = new ZoneColourEvaluator(resolved, shape);
-        var zones = BuildUp.Of(plan, eye);
+        var zones = BuildUp.Of(eye);
         // What a rule says of a coat need not be found again by looking.
-        var advice = WarningsOf(resolved, eye, zones).DistinctBy(one => (one.Code, one.CoatId, one.MaterialId));
+        var advice = WarningsOf(eye, zones).DistinctBy(one => (one.Code, one.CoatId, one.MaterialId));
         var paste = zones[0].Colours[0];
         var picture = PiecePicture.Of(resolved.With([.. plan.Coats.Take(shown)]), shape, light: light);
         return new Answer(
@@ -91,11 +90,11 @@ public static class PreviewPlan
         IEnumerable<PlanAdvice> Warnings(ResolvedPlan of)
         {
             var its = new ZoneColourEvaluator(of, shape);
-            return WarningsOf(of, its, BuildUp.Of(of.Plan, its));
+            return WarningsOf(its, BuildUp.Of(its));
         }
 
-        IEnumerable<PlanAdvice> WarningsOf(ResolvedPlan of, ZoneColourEvaluator its, IReadOnlyList<ZoneHistory> seen) =>
-            PlanAdvisor.ForGuests(of, planned.Guests).Concat(PlanAdvisor.For(of, batch)).Concat(LookAdvice.For(of, planned.Piece, seen, its));
+        IEnumerable<PlanAdvice> WarningsOf(ZoneColourEvaluator its, IReadOnlyList<ZoneHistory> seen) =>
+            PlanAdvisor.ForGuests(its.Plan, planned.Guests).Concat(PlanAdvisor.For(its.Plan, batch)).Concat(LookAdvice.For(its, planned.Piece, seen));
     }
 
     internal static FieldView View(SidePicture side) => View(side.Field) with { Marks = [.. side.Marks.Select(mark => new MarkView(mark.Path, View(mark.Field)))] };

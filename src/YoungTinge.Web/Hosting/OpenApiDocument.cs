@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using System.Globalization;
 using System.Reflection;
 using System.Runtime.CompilerServices;
 using System.Text.Json.Serialization.Metadata;
@@ -50,7 +51,7 @@ internal static class OpenApiDocument
         operation.Summary ??= Comments.Value.Of(handler) ?? Comments.Value.Of(useCase);
         operation.Tags = new HashSet<OpenApiTagReference> { new(useCase.Namespace!.Split('.')[^1]) };
         foreach (var parameter in operation.Parameters?.OfType<OpenApiParameter>() ?? [])
-            parameter.Description ??= Comments.Value.Of(handler, parameter.Name!) ?? PropertyWords.Of(parameter.Name!);
+            parameter.Description ??= PropertyWords.For("", parameter.Name!, Comments.Value.Of(handler, parameter.Name!));
         if (operation.Responses?.ContainsKey("428") == true)
         {
             (operation.Parameters ??= []).Add(new OpenApiParameter
@@ -63,7 +64,7 @@ internal static class OpenApiDocument
         }
 
         foreach (var (status, response) in operation.Responses ?? [])
-            response.Description = ApiProblem.WordsFor(status) ?? response.Description;
+            response.Description = ApiProblem.TitlesOf(int.Parse(status, CultureInfo.InvariantCulture)) ?? response.Description;
     }
 
     private static void DescribeProperties(Microsoft.OpenApi.OpenApiDocument document)
@@ -76,7 +77,7 @@ internal static class OpenApiDocument
             foreach (var (property, shape) in schema.Properties ?? new Dictionary<string, IOpenApiSchema>())
             {
                 var info = type.GetProperty(property, BindingFlags.Public | BindingFlags.Instance | BindingFlags.IgnoreCase);
-                shape.Description = PropertyWords.WithUnit(property, (info is null ? null : Comments.Value.Of(info)) ?? PropertyWords.Of(property));
+                shape.Description = PropertyWords.For(name, property, info is null ? null : Comments.Value.Of(info));
             }
         }
     }

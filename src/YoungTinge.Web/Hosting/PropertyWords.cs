@@ -3,7 +3,10 @@ using System.Text.RegularExpressions;
 
 namespace YoungTinge.Web.Hosting;
 
-/// <summary>Words for a property that has no doc comment: from a list by its name, or, where the name says all, the name itself with its unit.</summary>
+/// <summary>
+/// Words for each property of the API: its doc comment; else what the list says of it, of this schema or by its name; else its name itself.
+/// The unit that a name ends with is always among them.
+/// </summary>
 internal static partial class PropertyWords
 {
     private static readonly Lazy<Dictionary<string, string>> Listed = new(ReadList);
@@ -11,32 +14,27 @@ internal static partial class PropertyWords
     /// <summary>Units as they end a name, longest first.</summary>
     private static readonly (string Ending, string Unit)[] Units =
     [
-        ("MgPerCm2", ", in mg/cm2"), ("MlPerCm2", ", in ml/cm2"), ("GPer100g", ", in g per 100 g of paste"), ("GPer10ml", ", in g in 10 ml"), ("GPerMl", ", in g/ml"),
-        ("DeltaE", ", CIEDE2000, 0 or more"), ("Celsius", ", in degrees Celsius"), ("Degrees", ", in degrees"), ("Minutes", ", in minutes"), ("Seconds", ", in seconds"), ("Hours", ", in hours"), ("Days", ", in days"),
-        ("Share", " as a share, 0 to 1"), ("Mm", ", in mm"), ("Ml", ", in ml"), ("G", ", in g"),
+        ("MgPerCm2", "mg/cm2"), ("MlPerCm2", "ml/cm2"), ("GPer100g", "g per 100 g of paste"), ("GPer10ml", "g in 10 ml"), ("GPerMl", "g/ml"), ("DeltaE", "CIEDE2000"),
+        ("Celsius", "degrees Celsius"), ("Degrees", "degrees"), ("Minutes", "minutes"), ("Seconds", "seconds"), ("Hours", "hours"), ("Days", "days"), ("Mm", "mm"), ("Ml", "ml"), ("G", "g"),
     ];
 
-    /// <summary>Names that stand in the list, for a test that none of them is dead.</summary>
-    public static IReadOnlyCollection<string> Names => Listed.Value.Keys;
+    /// <summary>What stands in the list, as it is looked up: <c>name</c> or <c>Schema.name</c>.</summary>
+    public static IReadOnlyCollection<string> Keys => Listed.Value.Keys;
 
-    public static string Of(string name)
+    /// <param name="comment">Of the code; null if there is none.</param>
+    public static string For(string schema, string name, string? comment)
     {
-        if (Listed.Value.TryGetValue(name, out var words))
-            return words;
-        if (name.EndsWith("Id", StringComparison.Ordinal))
-            return $"Id of the {Words(name[..^2])}.";
-        var (ending, unit) = Units.Append(("", "")).First(one => name.EndsWith(one.Item1, StringComparison.Ordinal));
-        var plain = Words(name[..^ending.Length]);
-        return $"{char.ToUpperInvariant(plain[0])}{plain[1..]}{unit}.";
+        var (ending, unit) = Units.FirstOrDefault(one => name.EndsWith(one.Ending, StringComparison.Ordinal));
+        var words = comment ?? Listed.Value.GetValueOrDefault($"{schema}.{name}") ?? Listed.Value.GetValueOrDefault(name) ?? NameOf(name, ending ?? "");
+        return unit is null || words.Contains(unit.Split(' ', '/')[0], StringComparison.Ordinal) ? words : $"{words} In {unit}.";
     }
 
-    /// <summary>Words with the unit that the name ends with, if they do not tell it themselves.</summary>
-    public static string WithUnit(string name, string words)
+    private static string NameOf(string name, string ending)
     {
-        var unit = Units.Append(("", "")).First(one => name.EndsWith(one.Item1, StringComparison.Ordinal)).Item2;
-        if (!unit.StartsWith(", in ", StringComparison.Ordinal) || words.Contains(unit[5..].Split(' ', '/')[0], StringComparison.Ordinal))
-            return words;
-        return $"{words.TrimEnd('.')}. In {unit[5..]}.";
+        if (name.EndsWith("Id", StringComparison.Ordinal))
+            return $"Id of the {Words(name[..^2])}.";
+        var words = Words(name[..^ending.Length]);
+        return $"{char.ToUpperInvariant(words[0])}{words[1..]}.";
     }
 
     private static string Words(string camel) => Capitals().Replace(camel, " $0").ToLowerInvariant();

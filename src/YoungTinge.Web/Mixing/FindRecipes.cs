@@ -44,6 +44,6 @@ public static class FindRecipes
     }
 
     internal static RecipeView View(FoundRecipe found, double pasteG, Materials materials) => new(
-        found.Recipe, ColourView.From(found.Colour), found.Difference, found.Unsteadiness,
+        found.Recipe, ColourView.From(found.Colour), found.Difference, found.DoseSensitivity,
         BatchView.From(DosedRecipe.For(found.Recipe, pasteG, materials)), RecipeEvaluation.CostOf(found.Recipe, pasteG, materials));
 }

@@ -66,21 +66,23 @@ public sealed class ApiProblem : ProblemDetails
     public static JsonHttpResult<ApiProblem> NotPossible(IReadOnlyList<FieldProblem> problems) =>
         Result(StatusCodes.Status422UnprocessableEntity, ApiProblemCode.NotPossible, problems);
 
-    /// <summary>What a status of a failure means; null for an answer.</summary>
-    public static string? WordsFor(string status) => status switch
+    /// <summary>What may be meant by a status of a failure, in the titles that its answer has; null for an answer that is none.</summary>
+    public static string? TitlesOf(int status) => status < StatusCodes.Status400BadRequest ? null : string.Join(
+        " ", Enum.GetValues<ApiProblemCode>().Where(code => StatusOf(code) == status).Select(TitleOf).DefaultIfEmpty(TitleOf(ApiProblemCode.Unexpected)));
+
+    private static int StatusOf(ApiProblemCode code) => code switch
     {
-        "400" => "The request could not be read.",
-        "403" => "Another site asked for it.",
-        "404" => "There is no such thing in this studio.",
-        "409" => "Something that is kept names it, or it names what is gone.",
-        "412" => "It was changed somewhere else in the meantime: the version in If-Match is not that which is kept.",
-        "413" => "The request or the file is too large.",
-        "422" => "Some of the figures cannot be: a line for each field.",
-        "428" => "If-Match is missing: say which version the change was made from.",
-        "500" => "Something went wrong here; it has been written down under the id of the request.",
-        "503" => "The database is away, or too much is being computed: Retry-After says when to ask again.",
-        "507" => "There is no room left to keep anything.",
-        _ => null,
+        ApiProblemCode.NotFound or ApiProblemCode.PictureGone => StatusCodes.Status404NotFound,
+        ApiProblemCode.Unreadable => StatusCodes.Status400BadRequest,
+        ApiProblemCode.TooLarge => StatusCodes.Status413PayloadTooLarge,
+        ApiProblemCode.NotPossible => StatusCodes.Status422UnprocessableEntity,
+        ApiProblemCode.VersionMissing => StatusCodes.Status428PreconditionRequired,
+        ApiProblemCode.ChangedElsewhere => StatusCodes.Status412PreconditionFailed,
+        ApiProblemCode.OtherSite => StatusCodes.Status403Forbidden,
+        ApiProblemCode.InUse => StatusCodes.Status409Conflict,
+        ApiProblemCode.DatabaseAway or ApiProblemCode.Busy => StatusCodes.Status503ServiceUnavailable,
+        ApiProblemCode.DiskFull => StatusCodes.Status507InsufficientStorage,
+        _ => StatusCodes.Status500InternalServerError,
     };
 
     private static string TitleOf(ApiProblemCode code) => code switch

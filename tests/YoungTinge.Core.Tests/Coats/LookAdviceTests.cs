@@ -1,7 +1,6 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Coats.Model;
-using YoungTinge.Core.Coats.Model.Dusting;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -16,7 +15,7 @@ public class LookAdviceTests
     {
         var shape = (piece ?? Petal).Shape();
         var eye = new ZoneColourEvaluator(new ResolvedPlan(plan, TestData.Cabinet), shape);
-        return LookAdvice.For(new ResolvedPlan(plan, TestData.Cabinet), piece ?? Petal, BuildUp.Of(plan, eye), eye);
+        return LookAdvice.For(eye, piece ?? Petal, BuildUp.Of(eye));
     }
 
     private static PiecePlan Wanting(Lab colour, PiecePlan plan) => plan with { Targets = plan.Targets.ToDictionary(target => target.Key, _ => Target.Of(colour)) };

@@ -1,6 +1,5 @@
 using CsCheck;
 using YoungTinge.Core.Coats.Model;
-using YoungTinge.Core.Coats.Model.Dusting;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;

@@ -1,7 +1,5 @@
 using CsCheck;
 using YoungTinge.Core.Coats.Model;
-using YoungTinge.Core.Coats.Model.Glazing;
-using YoungTinge.Core.Coats.Model.Painting;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Work;

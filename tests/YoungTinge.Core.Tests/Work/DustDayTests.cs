@@ -1,10 +1,6 @@
 using CsCheck;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
-using YoungTinge.Core.Coats.Model.Dusting;
-using YoungTinge.Core.Coats.Model.Painting;
-using YoungTinge.Core.Coats.Model.Pollen;
-using YoungTinge.Core.Coats.Model.Steaming;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
@@ -127,7 +123,7 @@ public class DustDayTests
     public void Gates_come_after_what_must_dry()
     {
         var pollen = new PollenCoat(Guid.NewGuid(), "crumb", "glue", 0.5, Place.Whole, Sides.Face);
-        var withCrumbs = new Materials(TestData.Cabinet.All.Append(new Crumb(new Label("crumb", "Crumb", "sugar", FoodStatus.Edible), Spectrum.From(_ => 0.5))));
+        var withCrumbs = new Materials(TestData.Cabinet.All.Append(new Crumb(new Label("crumb", "Crumb", "sugar", FoodStatus.Edible), Spectrum.From(_ => 0.5))).Append(new Adhesive(new Label("glue", "Glue", "gum", FoodStatus.Edible))));
         Assert.Equal(0, Dust("nettle").Resolve(TestData.Cabinet).WaitMinutes);
         Assert.True(Glaze(coats: 2).Resolve(TestData.Cabinet).WaitMinutes > Glaze().Resolve(TestData.Cabinet).WaitMinutes);
         Assert.True(pollen.Resolve(withCrumbs).WaitMinutes >= 12 * 60);

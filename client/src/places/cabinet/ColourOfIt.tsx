@@ -10,7 +10,7 @@ import { NumberField } from '../../shared/NumberField'
 import { Swatch } from '../../shared/Swatch'
 import { deltaE } from '../../shared/words'
 import { Characterise } from './Characterise'
-import { Group } from './SheetFields'
+import { Group } from './MaterialFields'
 
 /** Where the colour of a material comes from: a list, a label, or dabs of this very jar. */
 export function ColourOfIt({

@@ -13,7 +13,7 @@ import { SelectField } from '../../shared/SelectField'
 import { hasFields } from '../../shared/stored'
 import { useKept } from '../../shared/useKept'
 import { ColourOfIt } from './ColourOfIt'
-import { SheetFields } from './SheetFields'
+import { MaterialFields } from './MaterialFields'
 import { WhereUsed } from './WhereUsed'
 import { useProblems } from '../../shared/useProblems'
 import { PageTitle } from '../../shared/PageTitle'
@@ -113,7 +113,7 @@ function Sheet({ id, sheet: saved, version }: { id: string | null; sheet: Materi
             onChoose={(kind) => draft.set({ sheet: { ...blank(kind as MaterialKind), name: sheet.name }, version: 0 })}
           />
         )}
-        <SheetFields sheet={sheet} problemAt={problemAt} onChange={change}>
+        <MaterialFields sheet={sheet} problemAt={problemAt} onChange={change}>
           <ColourOfIt
             key={`${id} ${sheet.kind}`}
             sheet={sheet}
@@ -121,7 +121,7 @@ function Sheet({ id, sheet: saved, version }: { id: string | null; sheet: Materi
             problem={problemAt('labelColour')}
             onChange={change}
           />
-        </SheetFields>
+        </MaterialFields>
         <div className="flex flex-wrap items-center gap-3">
           <button className="btn btn-primary btn-sm" disabled={save.isPending}>
             {t(id === null ? 'material.add' : 'material.save')}

@@ -1,6 +1,4 @@
 using YoungTinge.Core.Coats.Model;
-using YoungTinge.Core.Coats.Model.Dusting;
-using YoungTinge.Core.Coats.Model.Painting;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -42,10 +40,10 @@ public static class LookAdvice
     private const double PlainlySeen = 2;
     private const double NotSeen = 1;
 
-    /// <param name="zones">Of this plan.</param>
-    /// <param name="eye">Of this plan.</param>
-    public static IReadOnlyList<PlanAdvice> For(ResolvedPlan plan, Piece piece, IReadOnlyList<ZoneHistory> zones, ZoneColourEvaluator eye)
+    /// <param name="zones">What this eye sees.</param>
+    public static IReadOnlyList<PlanAdvice> For(ZoneColourEvaluator eye, Piece piece, IReadOnlyList<ZoneHistory> zones)
     {
+        var plan = eye.Plan;
         var shape = piece.Shape();
         var found = new List<PlanAdvice>();
         var without = SideBySide.Select(zones, (zone, _) => eye.Without(zone.Zone));

@@ -1,10 +1,5 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
-using YoungTinge.Core.Coats.Model.Dusting;
-using YoungTinge.Core.Coats.Model.Glazing;
-using YoungTinge.Core.Coats.Model.Painting;
-using YoungTinge.Core.Coats.Model.Pollen;
-using YoungTinge.Core.Coats.Model.Steaming;
 
 namespace YoungTinge.Core.Coats.Advice;
 

@@ -1,9 +1,4 @@
 using System.Text.Json.Serialization.Metadata;
-using YoungTinge.Core.Coats.Model.Dusting;
-using YoungTinge.Core.Coats.Model.Glazing;
-using YoungTinge.Core.Coats.Model.Painting;
-using YoungTinge.Core.Coats.Model.Pollen;
-using YoungTinge.Core.Coats.Model.Steaming;
 
 namespace YoungTinge.Core.Coats.Model;
 

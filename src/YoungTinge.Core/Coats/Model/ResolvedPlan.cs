@@ -1,4 +1,5 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.Coats.Model;
@@ -26,6 +27,9 @@ public sealed class ResolvedPlan
 
     /// <summary>In order, first on the paste.</summary>
     public IReadOnlyList<ResolvedCoat> Coats { get; }
+
+    /// <summary>What the coats of one side do to the light; null where a coat is not on it.</summary>
+    public IReadOnlyList<Layer?> LayersOn(Side side) => [.. Coats.Select(coat => coat.Coat.IsOn(side) ? coat.Layer : null)];
 
     /// <summary>The same paste under other coats; those that were there already are not looked up again.</summary>
     public ResolvedPlan With(IReadOnlyList<Coat> coats) => new(

@@ -35,6 +35,6 @@ public abstract record RunStep(string Key, IReadOnlyList<Caution> Cautions)
         (typeof(DryPieces), "dryPieces"), (typeof(ComparePieces), "comparePieces"),
     ];
 
-    /// <summary>What it takes out of the cabinet; for paste and supports see <c>StepTakes</c>.</summary>
+    /// <summary>What it takes out of the cabinet, wires and other supports apart.</summary>
     public virtual IReadOnlyList<MaterialTake> Takes() => [];
 }

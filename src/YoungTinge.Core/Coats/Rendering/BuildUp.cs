@@ -16,13 +16,12 @@ public sealed record ZoneHistory(Zone Zone, IReadOnlyList<Lab> Colours, Lab Targ
 /// <summary>The colour of every zone of a piece after every coat.</summary>
 public static class BuildUp
 {
-    public static IReadOnlyList<ZoneHistory> Of(ResolvedPlan plan, PieceShape shape) => Of(plan.Plan, new ZoneColourEvaluator(plan, shape));
+    public static IReadOnlyList<ZoneHistory> Of(ResolvedPlan plan, PieceShape shape) => Of(new ZoneColourEvaluator(plan, shape));
 
-    /// <param name="eye">Of this very plan.</param>
-    public static IReadOnlyList<ZoneHistory> Of(PiecePlan plan, ZoneColourEvaluator eye) => SideBySide.Select(Enum.GetValues<Zone>(), (zone, _) =>
+    public static IReadOnlyList<ZoneHistory> Of(ZoneColourEvaluator eye) => SideBySide.Select(Enum.GetValues<Zone>(), (zone, _) =>
     {
         Lab[] colours = [eye.Paste, .. eye.Stages(zone)];
-        var target = plan.Targets[zone].Colour;
+        var target = eye.Plan.Plan.Targets[zone].Colour;
         return new ZoneHistory(zone, colours, target, Difference.Of(colours[^1], target));
     });
 }

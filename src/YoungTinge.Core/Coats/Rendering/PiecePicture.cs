@@ -29,7 +29,7 @@ public sealed record PiecePicture(SidePicture Face, SidePicture Back)
 
         SidePicture Side(Side side)
         {
-            var stack = CoatStack.Of(plan, side);
+            var stack = new LayerStack(plan.Paste, plan.LayersOn(side));
             var marked = easel.Laid.Marked.Where(coat => plan.Plan.Coats[coat].IsOn(side));
             return new SidePicture(
                 easel.Paint(stack, null),

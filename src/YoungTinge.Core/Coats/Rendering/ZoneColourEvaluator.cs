@@ -6,7 +6,7 @@ using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.Coats.Rendering;
 
-/// <summary>Sees the zones of one piece with all, some or none of its coats. Under daylight.</summary>
+/// <summary>Sees the zones of one piece: finished, after each coat, and with each coat left out. Under daylight.</summary>
 public sealed class ZoneColourEvaluator
 {
     private static readonly Zone[] Zones = Enum.GetValues<Zone>();
@@ -27,14 +27,15 @@ public sealed class ZoneColourEvaluator
         });
     }
 
+    public ResolvedPlan Plan => plan;
+
     public Lab Paste => Illuminant.D65.LabOf(paste);
 
     /// <summary>The finished zone.</summary>
-    /// <param name="isLaid">Whether the coat at this place is there; all are by default.</param>
-    public Lab See(Zone zone, Func<int, bool>? isLaid = null)
+    public Lab See(Zone zone)
     {
         var samples = zones[(int)zone];
-        var stack = CoatStack.Of(plan, samples.Side, isLaid);
+        var stack = new LayerStack(plan.Paste, plan.LayersOn(samples.Side));
         var mean = new ColourMean();
         Span<double> face = stackalloc double[SpectralGrid.Bands];
         foreach (var lies in samples.Points)
@@ -52,10 +53,10 @@ public sealed class ZoneColourEvaluator
     public IReadOnlyList<Lab> Stages(Zone zone)
     {
         var samples = zones[(int)zone];
-        var layers = LayersOn(samples.Side);
-        var means = new ColourMean[layers.Length];
-        var stacks = new LayerStack[layers.Length];
-        for (int i = 0, steamed = 0; i < layers.Length; i++)
+        var layers = plan.LayersOn(samples.Side);
+        var means = new ColourMean[layers.Count];
+        var stacks = new LayerStack[layers.Count];
+        for (int i = 0, steamed = 0; i < layers.Count; i++)
         {
             steamed = layers[i] is SteamLayer ? i : steamed;
             stacks[i] = i > 0 && layers[i] is not SteamLayer ? stacks[i - 1] : new LayerStack(plan.Paste, layers, steamed);
@@ -66,7 +67,7 @@ public sealed class ZoneColourEvaluator
         {
             paste.Values.CopyTo(face);
             var isBare = true;
-            for (var i = 0; i < layers.Length; i++)
+            for (var i = 0; i < layers.Count; i++)
             {
                 var from = i;
                 if (layers[i] is SteamLayer)
@@ -88,19 +89,19 @@ public sealed class ZoneColourEvaluator
     public IReadOnlyList<Lab> Without(Zone zone)
     {
         var samples = zones[(int)zone];
-        var layers = LayersOn(samples.Side);
+        var layers = plan.LayersOn(samples.Side);
         var stack = new LayerStack(plan.Paste, layers);
-        var means = new ColourMean[layers.Length];
+        var means = new ColourMean[layers.Count];
         Span<double> below = stackalloc double[SpectralGrid.Bands], face = stackalloc double[SpectralGrid.Bands];
         foreach (var lies in samples.Points)
         {
             paste.Values.CopyTo(below);
             var isBareBelow = true;
-            for (var i = 0; i < layers.Length; i++)
+            for (var i = 0; i < layers.Count; i++)
             {
                 below.CopyTo(face);
                 var isBare = isBareBelow;
-                stack.LayOn(face, lies, i + 1, layers.Length, ref isBare);
+                stack.LayOn(face, lies, i + 1, layers.Count, ref isBare);
                 means[i].Add(face);
                 stack.LayOn(below, lies, i, i + 1, ref isBareBelow);
             }
@@ -108,8 +109,6 @@ public sealed class ZoneColourEvaluator
 
         return [.. means.Select(mean => mean.Lab)];
     }
-
-    private Layer?[] LayersOn(Side side) => [.. plan.Coats.Select(coat => coat.Coat.IsOn(side) ? coat.Layer : null)];
 
     /// <summary>The spots of a zone that are looked at.</summary>
     private sealed record Samples(Side Side, Known[] Points);

@@ -1,7 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Flowers;
 
-namespace YoungTinge.Core.Coats.Model.Dusting;
+namespace YoungTinge.Core.Coats.Model;
 
 /// <param name="Mix">One or more dusts and starch, in parts by mass.</param>
 /// <param name="LoadMgPerCm2">Where the place is full; what stays on the piece, not what leaves the brush.</param>

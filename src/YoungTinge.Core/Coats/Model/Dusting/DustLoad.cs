@@ -1,4 +1,3 @@
-using YoungTinge.Core.Coats.Model.Dusting;
 using YoungTinge.Core.Flowers;
 
 namespace YoungTinge.Core.Coats.Model;

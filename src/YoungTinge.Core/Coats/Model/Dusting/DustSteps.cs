@@ -1,7 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Flowers;
 
-namespace YoungTinge.Core.Coats.Model.Dusting;
+namespace YoungTinge.Core.Coats.Model;
 
 public sealed record MixDust(string Key, Guid CoatId, IReadOnlyList<MaterialAmount> Portions, IReadOnlyList<Caution> Cautions) : RunStep(Key, Cautions)
 {

@@ -3,7 +3,7 @@ using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Optics;
 
-namespace YoungTinge.Core.Coats.Model.Dusting;
+namespace YoungTinge.Core.Coats.Model;
 
 /// <summary>Dust brushed on.</summary>
 public sealed class ResolvedDust : ResolvedCoat

@@ -1,7 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Flowers;
 
-namespace YoungTinge.Core.Coats.Model.Glazing;
+namespace YoungTinge.Core.Coats.Model;
 
 public sealed record GlazeCoat(Guid Id, string GlazeId, int Coats, Sides Sides) : Coat(Id)
 {

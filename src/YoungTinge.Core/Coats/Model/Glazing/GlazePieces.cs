@@ -1,7 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Flowers;
 
-namespace YoungTinge.Core.Coats.Model.Glazing;
+namespace YoungTinge.Core.Coats.Model;
 
 /// <param name="Number">Which of the coats, from 1.</param>
 /// <param name="FlashOffMinutes">To leave it before the next step.</param>

@@ -3,7 +3,7 @@ using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Optics;
 
-namespace YoungTinge.Core.Coats.Model.Glazing;
+namespace YoungTinge.Core.Coats.Model;
 
 /// <summary>One or more coats of a glaze, clear or tinted.</summary>
 public sealed class ResolvedGlaze : ResolvedCoat

@@ -1,4 +1,4 @@
-namespace YoungTinge.Core.Coats.Model.Painting;
+namespace YoungTinge.Core.Coats.Model;
 
 /// <summary>Finds what no hand can paint.</summary>
 internal static class MarkingCheck

@@ -3,7 +3,7 @@ using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Optics;
 
-namespace YoungTinge.Core.Coats.Model.Painting;
+namespace YoungTinge.Core.Coats.Model;
 
 /// <summary>A wash, or a detail painted with one.</summary>
 public sealed class ResolvedWash : ResolvedCoat

@@ -1,7 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Flowers;
 
-namespace YoungTinge.Core.Coats.Model.Painting;
+namespace YoungTinge.Core.Coats.Model;
 
 /// <summary>Colour let down with spirit or water: brushed on thin, where it pools in grooves and creases, or painted as a marking.</summary>
 /// <param name="Mix">One or more colours for paste, or dusts, in parts by mass.</param>

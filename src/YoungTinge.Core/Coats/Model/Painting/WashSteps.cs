@@ -1,7 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Flowers;
 
-namespace YoungTinge.Core.Coats.Model.Painting;
+namespace YoungTinge.Core.Coats.Model;
 
 /// <param name="Ml">Of the thinner.</param>
 public sealed record MixWash(string Key, Guid CoatId, IReadOnlyList<MaterialAmount> Colours, string ThinnerId, double Ml) : RunStep(Key, [Caution.Gloves, Caution.Fumes])

@@ -1,7 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Flowers;
 
-namespace YoungTinge.Core.Coats.Model.Pollen;
+namespace YoungTinge.Core.Coats.Model;
 
 /// <summary>Tinted crumbs on glue, for the centre and the anthers.</summary>
 /// <param name="Coverage">Share of the face that they hide where the place is full, above 0 up to 1.</param>

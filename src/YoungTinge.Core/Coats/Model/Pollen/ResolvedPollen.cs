@@ -3,7 +3,7 @@ using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Optics;
 
-namespace YoungTinge.Core.Coats.Model.Pollen;
+namespace YoungTinge.Core.Coats.Model;
 
 /// <summary>Crumbs stuck on.</summary>
 public sealed class ResolvedPollen : ResolvedCoat
@@ -17,7 +17,12 @@ public sealed class ResolvedPollen : ResolvedCoat
     private readonly PollenCoat pollen;
     private readonly Crumb crumb;
 
-    internal ResolvedPollen(PollenCoat pollen, Materials cabinet) : base(pollen, cabinet) => (this.pollen, crumb) = (pollen, cabinet.Get<Crumb>(pollen.CrumbId));
+    internal ResolvedPollen(PollenCoat pollen, Materials cabinet) : base(pollen, cabinet)
+    {
+        (this.pollen, crumb) = (pollen, cabinet.Get<Crumb>(pollen.CrumbId));
+        // Nothing is computed of the glue, but a plan that names one that is gone is not whole.
+        _ = cabinet.Get<Adhesive>(pollen.AdhesiveId);
+    }
 
     public override Lab? Pot => Illuminant.D65.LabOf(crumb.Reflectance);
 

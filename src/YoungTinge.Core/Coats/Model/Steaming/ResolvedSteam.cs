@@ -2,7 +2,7 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Optics;
 
-namespace YoungTinge.Core.Coats.Model.Steaming;
+namespace YoungTinge.Core.Coats.Model;
 
 /// <summary>A pass through steam.</summary>
 public sealed class ResolvedSteam : ResolvedCoat

@@ -1,6 +1,6 @@
 using YoungTinge.Core.Cabinet;
 
-namespace YoungTinge.Core.Coats.Model.Steaming;
+namespace YoungTinge.Core.Coats.Model;
 
 /// <summary>The whole piece through steam. It acts on every dust below it.</summary>
 public sealed record SteamCoat(Guid Id, int Seconds) : Coat(Id)

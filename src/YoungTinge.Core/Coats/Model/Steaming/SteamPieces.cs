@@ -1,3 +1,3 @@
-namespace YoungTinge.Core.Coats.Model.Steaming;
+namespace YoungTinge.Core.Coats.Model;
 
 public sealed record SteamPieces(string Key, Guid CoatId, int Seconds, int Pieces) : RunStep(Key, [Caution.Steam]);

@@ -27,7 +27,7 @@ type NumberName = {
 }[keyof MaterialRecord]
 
 /** All of a material but its colour, in the order in which a maker reads a jar. */
-export function SheetFields({
+export function MaterialFields({
   sheet,
   problemAt,
   onChange,

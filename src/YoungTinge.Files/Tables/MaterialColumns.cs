@@ -13,7 +13,7 @@ internal sealed record SheetColumn(
     string Name, string Field, Func<MaterialRecord, string> Of, Func<MaterialRecord, string, MaterialRecord?> Put, MaterialRecordProblemCode Wrong, bool InTemplate = true);
 
 /// <summary>The columns of the cabinet's table, in order.</summary>
-internal static class SheetColumns
+internal static class MaterialColumns
 {
     public static IReadOnlyList<SheetColumn> All { get; } =
     [
