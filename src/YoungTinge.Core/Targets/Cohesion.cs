@@ -57,7 +57,9 @@ public static class Cohesion
     {
         var parts = group.ToList();
         var area = parts.Sum(part => part.AreaCm2);
-        return [.. parts.Where(part => part.AreaCm2 >= LeastAreaShare * area)];
+        var large = parts.Where(part => part.AreaCm2 >= LeastAreaShare * area).ToList();
+        // Of many small ones no one stands out, and the eye takes them all.
+        return large.Count > 0 ? large : parts;
     }
 
     private static CohesionPair Compare(IReadOnlyList<CohesionPart> one, IReadOnlyList<CohesionPart> other)

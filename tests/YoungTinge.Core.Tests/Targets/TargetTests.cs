@@ -124,6 +124,14 @@ public class TargetTests
         Assert.False(pair.IsTied);
     }
 
+    /// <summary>Of many small parts none stands out: the eye takes them all, and finds the one that ties.</summary>
+    [Fact]
+    public void A_flower_of_many_small_parts_is_compared_by_all_of_them()
+    {
+        var small = Enumerable.Range(0, 9).Select(i => new CohesionPart(Guid.NewGuid(), "flower", 2, i == 4 ? Leaf : Petal));
+        Assert.True(Assert.Single(Cohesion.Of([.. small, new(Guid.NewGuid(), "leaves", 30, Leaf)])).IsTied);
+    }
+
     [Fact]
     public void A_hint_of_the_petal_on_the_leaf_ties_them()
     {
@@ -139,7 +147,7 @@ public class TargetTests
     private static readonly Gen<Dictionary<Zone, Lab>> Faces = Surfaces.Array[5].Select(colours => Enum.GetValues<Zone>().Zip(colours).ToDictionary(pair => pair.First, pair => pair.Second));
 
     [Fact]
-    public void Of_any_two_groups_each_proposal_ties_them_and_touches_no_heart() => Gen.Select(Faces, Faces).Sample((one, other) =>
+    public void Of_any_two_groups_each_proposal_ties_them_and_touches_no_heart() => Gen.Select(Faces, Faces).Holds((one, other) =>
     {
         CohesionPart[] parts = [new(Guid.NewGuid(), "one", 10, one), new(Guid.NewGuid(), "other", 20, other)];
         var pair = Assert.Single(Cohesion.Of(parts));
@@ -155,10 +163,10 @@ public class TargetTests
             });
             Assert.True(Assert.Single(Cohesion.Of([.. after])).IsTied);
         }
-    }, iter: 60);
+    }, turns: 60);
 
     [Fact]
-    public void Any_colour_has_neighbours_at_the_step_and_a_whorl_of_its_spread() => Gen.Select(Surfaces, Gen.Double[0.3, 8], Gen.Int[2, 20]).Sample((colour, step, pieces) =>
+    public void Any_colour_has_neighbours_at_the_step_and_a_whorl_of_its_spread() => Gen.Select(Surfaces, Gen.Double[0.3, 8], Gen.Int[2, 20]).Holds((colour, step, pieces) =>
     {
         Assert.All(Neighbours.Of(colour, step), one =>
         {
@@ -169,7 +177,7 @@ public class TargetTests
         Assert.All(whorl, one => Assert.True(ObjectColourSolid.Contain(one)));
         // At the edge of what surfaces can be, pieces may come out nearer than asked.
         Assert.True(Math.Sqrt(whorl.Average(one => Math.Pow(DeltaE2000.Between(colour, one), 2))) <= step + 0.02);
-    }, iter: 100);
+    }, turns: 100);
 
     [Fact]
     public void More_jars_never_reach_less()
