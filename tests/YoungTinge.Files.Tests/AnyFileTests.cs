@@ -37,8 +37,8 @@ public class AnyFileTests
     [Fact]
     public void Any_cabinet_file_is_read_or_refused()
     {
-        Damaged(Csv).Sample(file => Lines(CabinetTable.ReadCsv(file, Cabinet)), iter: 400);
-        Damaged(Json).Sample(file => Lines(CabinetTable.ReadJson(file, Cabinet)), iter: 400);
+        Damaged(Csv).Holds(file => Lines(CabinetTable.ReadCsv(file, Cabinet)), turns: 400);
+        Damaged(Json).Holds(file => Lines(CabinetTable.ReadJson(file, Cabinet)), turns: 400);
 
         static void Lines(TableResult<Material> result)
         {
@@ -63,7 +63,7 @@ public class AnyFileTests
         AnyOf("one\ntwo", "one\r\ntwo", "one\rtwo", "'=1+1", "''-", "=1+1", "+", "1,500", "a;b;c\n", "\"quoted\"", "-5", "0x1F")).Select(text => text.Trim());
 
     [Fact]
-    public void The_studios_own_logbook_comes_in_again_as_it_went_out() => Texts.Array[4].Sample(texts =>
+    public void The_studios_own_logbook_comes_in_again_as_it_went_out() => Texts.Array[4].Holds(texts =>
     {
         var row = new LogRow(Guid.NewGuid(), Guid.NewGuid(), $"C{texts[0]}", $"F{texts[1]}", $"P{texts[2]}", null, new Lab(80, 1, 2), new Lab(79.25, -3, 4.5), texts[3], DateTimeOffset.UnixEpoch.AddYears(56));
         PieceName[] pieces = [new(row.PieceId, row.Commission, row.Flower, row.Piece)];
@@ -76,16 +76,16 @@ public class AnyFileTests
 
         // Also when the piece has been taken out since: what is in the logbook stays there.
         Assert.Equal(LineState.Same, Assert.Single(Assert.IsType<TableResult<LogRow>.Read>(LogTable.ReadCsv(Encoding.UTF8.GetBytes(LogTable.WriteCsv([row])), [], new HashSet<Guid> { row.Id })).Lines).State);
-    }, iter: 1000);
+    }, turns: 1000);
 
     [Fact]
-    public void The_studios_own_cabinet_comes_in_again_as_it_went_out() => Texts.Array[3].Sample(texts =>
+    public void The_studios_own_cabinet_comes_in_again_as_it_went_out() => Texts.Array[3].Holds(texts =>
     {
         var jar = Cabinet.Get<Dust>("nettle");
         var odd = new Materials([jar with { Label = jar.Label with { Name = $"N{texts[0]}", Form = texts[1], Note = texts[2] } }]);
         foreach (var result in new[] { CabinetTable.ReadCsv(Encoding.UTF8.GetBytes(CabinetTable.WriteCsv(odd.All)), odd), CabinetTable.ReadJson(Encoding.UTF8.GetBytes(CabinetTable.WriteJson(odd.All)), odd) })
             Assert.Equal(LineState.Same, Assert.Single(Assert.IsType<TableResult<Material>.Read>(result).Lines).State);
-    }, iter: 500);
+    }, turns: 500);
 
     [Theory]
     [InlineData("1,500", null)]
@@ -110,28 +110,28 @@ public class AnyFileTests
     }
 
     [Fact]
-    public void Any_logbook_file_is_read_or_refused() => Damaged(Log).Sample(
-        file => LogTable.ReadCsv(file, [new PieceName(Guid.Empty, "Name of the commission", "Name of the flower", "Name of the piece")], new HashSet<Guid>()), iter: 400);
+    public void Any_logbook_file_is_read_or_refused() => Damaged(Log).Holds(
+        file => LogTable.ReadCsv(file, [new PieceName(Guid.Empty, "Name of the commission", "Name of the flower", "Name of the piece")], new HashSet<Guid>()), turns: 400);
 
     [Fact]
     public void Any_palette_is_read_or_refused()
     {
-        Damaged(Gpl).Sample(file => Whole(Palette.Read(file)), iter: 400);
-        Damaged(Svg).Sample(file => Whole(Palette.Read(file)), iter: 400);
+        Damaged(Gpl).Holds(file => Whole(Palette.Read(file)), turns: 400);
+        Damaged(Svg).Holds(file => Whole(Palette.Read(file)), turns: 400);
 
         static void Whole(Palette? palette) => Assert.True(palette is null || palette.Colours.All(one => one.Colour is { R: >= 0 and <= 1, G: >= 0 and <= 1, B: >= 0 and <= 1 }));
     }
 
     [Fact]
-    public void Any_table_of_spectra_is_read_or_refused() => Damaged(Spectra).Sample(
-        file => Assert.All(SpectralReadings.Read(file) ?? [], reading => Assert.All(reading.Reflectance.Values.ToArray(), value => Assert.InRange(value, 0, 1))), iter: 400);
+    public void Any_table_of_spectra_is_read_or_refused() => Damaged(Spectra).Holds(
+        file => Assert.All(SpectralReadings.Read(file) ?? [], reading => Assert.All(reading.Reflectance.Values.ToArray(), value => Assert.InRange(value, 0, 1))), turns: 400);
 
     [Fact]
-    public void Any_picture_is_read_or_refused() => Damaged(Jpeg).Sample(file =>
+    public void Any_picture_is_read_or_refused() => Damaged(Jpeg).Holds(file =>
     {
         if (PictureFile.Read(file) is PictureResult.Read { Photo: var photo })
             Assert.True(photo.Rgb.Length == 3 * photo.Width * photo.Height && Math.Max(photo.Width, photo.Height) <= PictureFile.LongestKept);
-    }, iter: 300);
+    }, turns: 300);
 
     [Theory]
     [InlineData("0,15", 0.15)]
@@ -148,10 +148,10 @@ public class AnyFileTests
     }
 
     [Fact]
-    public void Any_number_goes_out_and_comes_in_the_same() => Gen.Double[0, 1_000_000].Sample(stock =>
+    public void Any_number_goes_out_and_comes_in_the_same() => Gen.Double[0, 1_000_000].Holds(stock =>
     {
         var rowan = Cabinet.Get<Colourant>("rowan") with { Supply = new Supply(stock, stock / 1e4) };
         var back = (TableResult<Material>.Read)CabinetTable.ReadCsv(Encoding.UTF8.GetBytes(CabinetTable.WriteCsv([rowan])), Cabinet);
         Assert.Equal((stock, stock / 1e4), (back.Lines[0].Value!.Supply.StockG, back.Lines[0].Value!.Supply.PricePerG));
-    }, iter: 200);
+    }, turns: 200);
 }

@@ -56,7 +56,7 @@ public class AnySheetTests
     public void Any_sheet_is_refused_or_becomes_a_material_of_its_kind()
     {
         var possible = 0;
-        Sheets.Sample(sheet =>
+        Sheets.Holds(sheet =>
         {
             if (MaterialRecordCheck.Problems(sheet).Count > 0)
                 return;
@@ -68,24 +68,24 @@ public class AnySheetTests
             var chip = SwatchColour.Of(material, new Materials([.. TestData.Cabinet.All, material]));
             Assert.Equal(sheet.Kind.HasOptics() || sheet.Kind.HasReflectance(), chip is not null);
             Assert.True(chip is not { } colour || (colour.IsFinite && colour.L is >= 0 and <= 100.001));
-        }, iter: 4000);
+        }, turns: 4000);
         Assert.True(possible > 200, $"{possible}");
     }
 
     [Fact]
-    public void What_a_material_holds_is_all_in_its_sheet() => Sheets.Sample(sheet =>
+    public void What_a_material_holds_is_all_in_its_sheet() => Sheets.Holds(sheet =>
     {
         if (MaterialRecordCheck.Problems(sheet).Count > 0)
             return;
         var once = MaterialRecord.Of(MaterialFromRecord.Convert(sheet, "new"));
         var twice = MaterialRecord.Of(MaterialFromRecord.Convert(once, "unused"));
         Assert.Equal(JsonSerializer.Serialize(once), JsonSerializer.Serialize(twice));
-    }, iter: 4000);
+    }, turns: 4000);
 
     [Fact]
     public void Every_problem_names_a_field_of_the_sheet()
     {
         var fields = typeof(MaterialRecord).GetProperties().Select(property => char.ToLowerInvariant(property.Name[0]) + property.Name[1..]).ToHashSet();
-        Sheets.Sample(sheet => Assert.All(MaterialRecordCheck.Problems(sheet), problem => Assert.Contains(problem.Field, fields)), iter: 1500);
+        Sheets.Holds(sheet => Assert.All(MaterialRecordCheck.Problems(sheet), problem => Assert.Contains(problem.Field, fields)), turns: 1500);
     }
 }

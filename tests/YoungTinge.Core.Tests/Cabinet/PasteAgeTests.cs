@@ -12,7 +12,7 @@ public class PasteAgeTests
 
     [Fact]
     public void Colour_comes_out_steadily_as_paste_rests() =>
-        Gen.Select(Gen.Int[0, Colourants.Length - 1], Gen.Double[0.02, 3]).Sample((colour, dose) =>
+        Gen.Select(Gen.Int[0, Colourants.Length - 1], Gen.Double[0.02, 3]).Holds((colour, dose) =>
         {
             var recipe = TestData.Recipe((Colourants[colour].Id, dose));
             var shares = new[] { 0.0, 1, 4, 12, 48 }.Select(hours => PasteOptics.Mix(recipe, TestData.Cabinet, hours).Absorption.Values.ToArray().Sum()).ToList();

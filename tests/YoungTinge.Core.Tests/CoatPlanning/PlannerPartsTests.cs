@@ -59,7 +59,7 @@ public class PlannerPartsTests
 
     /// <summary>Three parts whose squares add up to the CIE 1994 difference (graphic arts weights), written out in full here.</summary>
     [Fact]
-    public void A_zone_distance_is_the_difference_of_1994() => Gen.Select(Colours, Colours).Sample((target, colour) =>
+    public void A_zone_distance_is_the_difference_of_1994() => Gen.Select(Colours, Colours).Holds((target, colour) =>
     {
         Span<double> parts = stackalloc double[3];
         new ZoneDistance(target).Put(colour, parts);
@@ -73,7 +73,7 @@ public class PlannerPartsTests
 
     [Fact]
     public void Near_a_target_the_distance_is_about_the_difference_that_is_shown() => Gen.Select(
-        Gen.Double[30, 85], Gen.Double[-35, 35], Gen.Double[-20, 35], Gen.Double[-1.5, 1.5], Gen.Double[-1.5, 1.5], Gen.Double[-1.5, 1.5]).Sample((l, a, b, dl, da, db) =>
+        Gen.Double[30, 85], Gen.Double[-35, 35], Gen.Double[-20, 35], Gen.Double[-1.5, 1.5], Gen.Double[-1.5, 1.5], Gen.Double[-1.5, 1.5]).Holds((l, a, b, dl, da, db) =>
     {
         var target = new Lab(l, a, b);
         var colour = new Lab(l + dl, a + da, b + db);
@@ -85,7 +85,7 @@ public class PlannerPartsTests
 
     /// <summary>A linear problem within bounds, against coordinate descent until nothing moves.</summary>
     [Fact]
-    public void The_solver_finds_the_least_squares_within_bounds() => Gen.Select(Gen.Double[-1, 1].Array[12], Gen.Double[-1, 1].Array[6]).Sample(
+    public void The_solver_finds_the_least_squares_within_bounds() => Gen.Select(Gen.Double[-1, 1].Array[12], Gen.Double[-1, 1].Array[6]).Holds(
         (matrix, wanted) =>
         {
             double[] Miss(double[] x) => [.. Enumerable.Range(0, 6).Select(row => matrix[2 * row] * x[0] + matrix[2 * row + 1] * x[1] - wanted[row])];
@@ -107,10 +107,10 @@ public class PlannerPartsTests
             Assert.All(solved.Zip(most), pair => Assert.InRange(pair.First, 0, pair.Second));
             Assert.InRange(Cost(solved) - Cost(x), -1e-6, 0.005);
         },
-        iter: 200);
+        turns: 200);
 
     [Fact]
-    public void A_solver_never_ends_worse_than_it_began() => Gen.Select(Gen.Double[0, 1], Gen.Double[0, 1], Gen.Double[0, 3]).Sample((a, b, phase) =>
+    public void A_solver_never_ends_worse_than_it_began() => Gen.Select(Gen.Double[0, 1], Gen.Double[0, 1], Gen.Double[0, 3]).Holds((a, b, phase) =>
     {
         double[] Miss(double[] x) => [Math.Sin(5 * x[0] + phase) + x[1], x[0] * x[1] - 0.3, Math.Exp(x[1]) - 1.2];
         var solved = AmountSolver.Solve([a, b], [1, 1], Miss, 30);
@@ -118,7 +118,7 @@ public class PlannerPartsTests
     });
 
     [Fact]
-    public void Parts_become_small_whole_numbers_near_their_ratio() => Gen.Double[0.05, 1].Array[2, 3].Sample(shares =>
+    public void Parts_become_small_whole_numbers_near_their_ratio() => Gen.Double[0.05, 1].Array[2, 3].Holds(shares =>
     {
         var parts = BenchRounding.WholeParts(shares);
         Assert.All(parts, part => Assert.True(part >= 1));
@@ -144,7 +144,7 @@ public class PlannerPartsTests
     }
 
     [Fact]
-    public void Coats_are_put_in_the_order_that_the_bench_needs() => Gen.Shuffle(new[] { 0, 1, 2, 3, 4, 5, 6 }).Sample(order =>
+    public void Coats_are_put_in_the_order_that_the_bench_needs() => Gen.Shuffle(new[] { 0, 1, 2, 3, 4, 5, 6 }).Holds(order =>
     {
         Coat[] coats =
         [
@@ -174,7 +174,7 @@ public class PlannerPartsTests
 
     /// <summary>Fewer points see about what all see: near enough to choose by.</summary>
     [Fact]
-    public void The_quick_look_agrees_with_the_full_one() => Stacks.Sample(
+    public void The_quick_look_agrees_with_the_full_one() => Stacks.Holds(
         coats =>
         {
             var eye = new ZoneColourEvaluator(new ResolvedPlan(Plan() with { Coats = coats }, TestData.Cabinet), Shape);
@@ -185,11 +185,11 @@ public class PlannerPartsTests
                 Assert.Equal(quick[(int)zone], new CoatSimulator(Shape, TestData.Cabinet).See(PasteOptics.Mix(Plan().Paste, TestData.Cabinet), coats, zone)[0]);
             }
         },
-        iter: 40);
+        turns: 40);
 
     /// <summary>A coat all over has one load everywhere but for the veins: then a mean of loads sees nearly what a mean of looks does.</summary>
     [Fact]
-    public void A_probe_sees_nearly_what_the_piece_shows() => Gen.Select(Gen.Int[0, 3], Gen.Double[0.02, 0.25]).Sample((dust, load) =>
+    public void A_probe_sees_nearly_what_the_piece_shows() => Gen.Select(Gen.Int[0, 3], Gen.Double[0.02, 0.25]).Holds((dust, load) =>
     {
         var id = new[] { "wine-lees", "nettle", "guelder", "cockle" }[dust];
         var mix = PasteOptics.Mix(Plan().Paste, TestData.Cabinet);

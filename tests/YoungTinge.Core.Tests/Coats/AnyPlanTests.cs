@@ -43,7 +43,7 @@ public class AnyPlanTests
     private static readonly PieceShape Shape = Petal.Shape();
 
     [Fact]
-    public void Every_stage_is_a_colour_and_the_last_is_the_finished_piece() => Plans.Sample(
+    public void Every_stage_is_a_colour_and_the_last_is_the_finished_piece() => Plans.Holds(
         plan =>
         {
             Assert.Empty(PlanCheck.Problems(plan, TestData.Cabinet));
@@ -53,20 +53,20 @@ public class AnyPlanTests
                 Assert.All(history.Colours, colour => Assert.True(PlanCheck.IsColour(colour), $"{colour}"));
             });
         },
-        iter: 60);
+        turns: 60);
 
     [Fact]
-    public void Taking_the_last_coat_away_gives_the_stage_before() => Plans.Where(plan => plan.Coats.Count > 0).Sample(
+    public void Taking_the_last_coat_away_gives_the_stage_before() => Plans.Where(plan => plan.Coats.Count > 0).Holds(
         plan =>
         {
             var whole = BuildUp.Of(new ResolvedPlan(plan, TestData.Cabinet), Shape);
             var less = BuildUp.Of(new ResolvedPlan(plan with { Coats = [.. plan.Coats.SkipLast(1)] }, TestData.Cabinet), Shape);
             Assert.All(whole.Zip(less), pair => Assert.Equal(pair.First.Colours[^2], pair.Second.Finished));
         },
-        iter: 40);
+        turns: 40);
 
     [Fact]
-    public void A_coat_that_lies_nowhere_changes_nothing() => Plans.Sample(
+    public void A_coat_that_lies_nowhere_changes_nothing() => Plans.Holds(
         plan =>
         {
             var nowhere = Dust("jackdaw", 0.4, new Place(PlaceKind.Rim, 39, 40, 0));
@@ -74,10 +74,10 @@ public class AnyPlanTests
             // Not to the last digit: the mean of the zone is added up from other points.
             Assert.All(with, history => Assert.Equal(0, DeltaE2000.Between(history.Colours[^2], history.Colours[^1]), 1e-9));
         },
-        iter: 40);
+        turns: 40);
 
     [Fact]
-    public void Steam_on_matte_dust_never_lightens() => Gen.Select(Gen.Int[0, 25], Gen.Double[0.02, 0.6]).Sample((i, load) =>
+    public void Steam_on_matte_dust_never_lightens() => Gen.Select(Gen.Int[0, 25], Gen.Double[0.02, 0.6]).Holds((i, load) =>
     {
         var matte = TestData.Cabinet.All.OfType<Dust>().Where(dust => dust.Kind == DustKind.Matte).ElementAt(i);
         var dust = new DustCoat(Guid.NewGuid(), [new Portion(matte.Id, 1)], load, Place.Whole, Sides.Both);
@@ -87,7 +87,7 @@ public class AnyPlanTests
 
     /// <summary>A detail is never seen outside what lies between no paint and paint all over.</summary>
     [Fact]
-    public void A_detail_changes_a_zone_no_more_than_the_same_colour_all_over() => Gen.Select(Details, Gen.Int[0, 4]).Sample(
+    public void A_detail_changes_a_zone_no_more_than_the_same_colour_all_over() => Gen.Select(Details, Gen.Int[0, 4]).Holds(
         (detail, zone) =>
         {
             var marked = (WashCoat)detail with { Place = Place.Whole, Sides = Sides.Both };
@@ -101,10 +101,10 @@ public class AnyPlanTests
             var all = marked with { Marking = new Marking(MarkingKind.Blotch, 60, 1, 0, 1) };
             Assert.True(Moved(marked) <= Moved(all with { Marking = all.Marking! with { SizeMm = 60 } }) + 0.6, $"{marked.Marking}");
         },
-        iter: 40);
+        turns: 40);
 
     [Fact]
-    public void A_picture_has_a_colour_everywhere_on_the_piece_in_every_light() => Gen.Select(Plans, Gen.Enum<LightKind>()).Sample(
+    public void A_picture_has_a_colour_everywhere_on_the_piece_in_every_light() => Gen.Select(Plans, Gen.Enum<LightKind>()).Holds(
         (plan, light) =>
         {
             var picture = PiecePicture.Of(new ResolvedPlan(plan, TestData.Cabinet), Shape, 24, 32, Lights.Of(light));
@@ -119,10 +119,10 @@ public class AnyPlanTests
 
             Assert.Equal(plan.Coats.OfType<WashCoat>().Count(wash => wash.Marking is not null && wash.Sides.Include(Side.Face)), picture.Face.Marks.Count);
         },
-        iter: 25);
+        turns: 25);
 
     [Fact]
-    public void A_plan_is_the_same_after_it_was_written_and_read() => Plans.Sample(
+    public void A_plan_is_the_same_after_it_was_written_and_read() => Plans.Holds(
         plan =>
         {
             var options = new JsonSerializerOptions(JsonSerializerDefaults.Web)
@@ -136,10 +136,10 @@ public class AnyPlanTests
             Assert.All(plan.Coats.OfType<IPlacedCoat>().Zip(read.Coats.OfType<IPlacedCoat>()), pair => Assert.Equal(pair.First.Place, pair.Second.Place));
             Assert.Equal(BuildUp.Of(new ResolvedPlan(plan, TestData.Cabinet), Shape).Select(zone => zone.Finished), BuildUp.Of(new ResolvedPlan(read, TestData.Cabinet), Shape).Select(zone => zone.Finished));
         },
-        iter: 25);
+        turns: 25);
 
     [Fact]
-    public void Faults_are_found_in_any_plan_without_falling_over_and_name_what_is_there() => Plans.Sample(
+    public void Faults_are_found_in_any_plan_without_falling_over_and_name_what_is_there() => Plans.Holds(
         plan =>
         {
             var eye = new ZoneColourEvaluator(new ResolvedPlan(plan, TestData.Cabinet), Shape);
@@ -158,11 +158,11 @@ public class AnyPlanTests
                 Assert.Empty(Warnings(cured).Select(one => (one.Code, one.CoatId)).Except(Warnings(plan).Select(one => (one.Code, one.CoatId))));
             });
         },
-        iter: 30);
+        turns: 30);
 
     /// <summary>What is laid one on the other, and once for all coats that are left out, is what is laid anew each time.</summary>
     [Fact]
-    public void A_zone_is_the_same_whether_it_is_laid_at_once_or_coat_by_coat() => Plans.Sample(
+    public void A_zone_is_the_same_whether_it_is_laid_at_once_or_coat_by_coat() => Plans.Holds(
         plan =>
         {
             var resolved = new ResolvedPlan(plan, TestData.Cabinet);
@@ -180,7 +180,7 @@ public class AnyPlanTests
                 }
             }
         },
-        iter: 60);
+        turns: 60);
 
     private static IEnumerable<PlanAdvice> Warnings(PiecePlan plan)
     {
@@ -191,7 +191,7 @@ public class AnyPlanTests
     private static readonly DosedRecipe PasteBatch = DosedRecipe.For(Plan().Paste, 200, TestData.Cabinet);
 
     [Fact]
-    public void Every_plan_has_a_run_sheet_with_amounts_that_can_be_measured() => Plans.Sample(plan =>
+    public void Every_plan_has_a_run_sheet_with_amounts_that_can_be_measured() => Plans.Holds(plan =>
     {
         var steps = RunSheet.For(plan, Petal, 7, TestData.Cabinet);
         Assert.Equal(steps.Count, steps.Select(step => step.Key).Distinct().Count());

@@ -86,7 +86,7 @@ public class CoatKindsTests
 
     [Fact]
     public void Dust_in_a_wash_is_as_much_colour_as_its_mass() =>
-        Gen.Select(Gen.Double[0.001, 0.2], Gen.Double[0.0005, 0.01], Gen.Bool).Sample((gPerMl, wetMlPerCm2, isWater) =>
+        Gen.Select(Gen.Double[0.001, 0.2], Gen.Double[0.0005, 0.01], Gen.Bool).Holds((gPerMl, wetMlPerCm2, isWater) =>
         {
             var thinner = Cabinet.Get<Thinner>(isWater ? Water : Spirit);
             var layer = PaintOptics.Wash([new Portion("wine-lees", 1)], thinner, gPerMl, wetMlPerCm2, Cabinet);
@@ -94,7 +94,7 @@ public class CoatKindsTests
             var dust = Cabinet.Get<Dust>("wine-lees").Optics;
             for (var band = 0; band < SpectralGrid.Bands; band++)
                 Assert.Equal(dust.Absorption[band] * mgPerCm2, layer.Colour.Absorption[band] * layer.DepthMm, 1e-9);
-        }, iter: 200);
+        }, turns: 200);
 
     [Fact]
     public void A_wash_pools_in_the_grooves_that_dust_passes_over()
@@ -125,14 +125,14 @@ public class CoatKindsTests
     }
 
     [Fact]
-    public void Pollen_hides_its_share_of_the_face() => Gen.Double[0.01, 1].Sample(coverage =>
+    public void Pollen_hides_its_share_of_the_face() => Gen.Double[0.01, 1].Holds(coverage =>
     {
         var paste = PasteOptics.Mix(TestData.Recipe(("fen", 0.4)), Cabinet);
         var below = KubelkaMunk.Opaque(paste);
         var face = Face([Pollen(coverage)], paste);
         for (var band = 0; band < SpectralGrid.Bands; band++)
             Assert.Equal(coverage * Gold[band] + (1 - coverage) * below[band], face[band], 1e-12);
-    }, iter: 100);
+    }, turns: 100);
 
     [Fact]
     public void What_cannot_be_is_named_at_its_field()
@@ -205,7 +205,7 @@ public class CoatKindsTests
     public void A_mix_of_one_thing_in_parts_is_that_thing_and_its_parts_add_up()
     {
         var rowan = TestData.Cabinet.Get<Colourant>("rowan").Optics;
-        Gen.Select(Gen.Double[0.01, 50], Gen.Double[0.01, 50], Gen.Double[0.1, 500]).Sample((one, other, grams) =>
+        Gen.Select(Gen.Double[0.01, 50], Gen.Double[0.01, 50], Gen.Double[0.1, 500]).Holds((one, other, grams) =>
         {
             var amounts = Portion.Of([new Portion("rowan", one), new Portion("ember", other)], grams);
             Assert.Equal(grams, amounts.Sum(amount => amount.Grams), 1e-9);
@@ -213,7 +213,7 @@ public class CoatKindsTests
             var mean = KubelkaMunkSpectra.Mean([(rowan, one / (one + other)), (rowan, other / (one + other))]);
             for (var band = 0; band < SpectralGrid.Bands; band++)
                 Assert.Equal(rowan.Absorption[band], mean.Absorption[band], 1e-12);
-        }, iter: 100);
+        }, turns: 100);
     }
 
     [Fact]
@@ -240,7 +240,7 @@ public class CoatKindsTests
 
     /// <summary>Ten thousand lists of coats in any order, and "mend it" pressed until it is not offered any more.</summary>
     [Fact]
-    public void Mending_one_fault_after_another_ends_brings_no_new_one_and_loses_no_coat() => AnyCoat.Array[0, 7].Sample(coats =>
+    public void Mending_one_fault_after_another_ends_brings_no_new_one_and_loses_no_coat() => AnyCoat.Array[0, 7].Holds(coats =>
     {
         var plan = Plan(coats);
         var (first, steams) = (Keys(plan), coats.Count(coat => coat is SteamCoat));
@@ -260,7 +260,7 @@ public class CoatKindsTests
         // What is left is for the maker to say: nothing that has a clear way out.
         var clear = Keys(plan).Select(key => key.Code).Intersect([AdviceCode.HardLine, AdviceCode.DustNotCut, AdviceCode.WaterOnThinPiece, AdviceCode.GlazeOverLooseDust, AdviceCode.DustOverGlaze, AdviceCode.CoatOverPollen]).ToList();
         Assert.True(clear.Count == 0, $"{string.Join(' ', clear)}: {string.Join(", ", plan.Coats)}");
-    }, iter: 10_000);
+    }, turns: 10_000);
 
     private static HashSet<(AdviceCode Code, Guid? CoatId)> Keys(PiecePlan plan) => [.. Faults(plan).Select(advice => (advice.Code, advice.CoatId))];
 

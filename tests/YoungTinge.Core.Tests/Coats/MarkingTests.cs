@@ -28,7 +28,7 @@ public class MarkingTests
 
     /// <summary>An independent count: which of many random points lie in any shape, by the winding of its corners.</summary>
     [Fact]
-    public void A_cover_map_hides_what_lies_inside_its_shapes() => Markings.Sample(
+    public void A_cover_map_hides_what_lies_inside_its_shapes() => Markings.Holds(
         marking =>
         {
             var shapes = MarkingShapes.Of(marking, Place.Whole, Shape);
@@ -44,7 +44,7 @@ public class MarkingTests
 
             Assert.Equal((double)inside / points, map.ShareOf(0, Shape.LengthMm / 2, Shape.WidthMm, Shape.LengthMm), 0.035);
         },
-        iter: 30);
+        turns: 30);
 
     private static bool Winds(IReadOnlyList<(double X, double Y)> ring, double x, double y)
     {
@@ -61,7 +61,7 @@ public class MarkingTests
     }
 
     [Fact]
-    public void The_same_seed_paints_the_same_strokes_and_another_one_others() => Markings.Sample(
+    public void The_same_seed_paints_the_same_strokes_and_another_one_others() => Markings.Holds(
         marking =>
         {
             static string Written(IEnumerable<MarkShape> shapes) => string.Join(';', shapes.SelectMany(shape => shape.Ring));
@@ -70,7 +70,7 @@ public class MarkingTests
             if (marking.Waver > 0.1)
                 Assert.NotEqual(first, Written(MarkingShapes.Of(marking with { Seed = marking.Seed + 1 }, Place.Whole, Shape)));
         },
-        iter: 60);
+        turns: 60);
 
     [Fact]
     public void Every_detail_leaves_strokes_that_are_larger_when_it_is()
@@ -173,7 +173,7 @@ public class MarkingTests
         Gen.Int[0, 5], Gen.Double[0, 0.5], Gen.Double[0.5, 1], Gen.Double[0, 0.5], (kind, start, end, feather) => new Place((PlaceKind)kind, start, end, feather));
 
     [Fact]
-    public void Places_put_together_are_the_fullest_of_them_and_only_within_their_bound() => Gen.Select(Places, Places, Places, Points).Sample((one, other, within, point) =>
+    public void Places_put_together_are_the_fullest_of_them_and_only_within_their_bound() => Gen.Select(Places, Places, Places, Points).Holds((one, other, within, point) =>
     {
         foreach (var veins in Enum.GetValues<VeinPattern>())
         {

@@ -14,10 +14,10 @@ public class PlaceTests
 
     [Fact]
     public void A_mask_is_between_none_and_all() =>
-        Gen.Select(Places, Points).Sample((place, point) => Assert.InRange(place.MaskAt(point), 0, 1));
+        Gen.Select(Places, Points).Holds((place, point) => Assert.InRange(place.MaskAt(point), 0, 1));
 
     [Fact]
-    public void The_whole_piece_is_covered_everywhere() => Points.Sample(point => Assert.Equal(1, Place.Whole.MaskAt(point)));
+    public void The_whole_piece_is_covered_everywhere() => Points.Holds(point => Assert.Equal(1, Place.Whole.MaskAt(point)));
 
     [Theory]
     [InlineData(PlaceKind.Base, 0.02, 0.9)]

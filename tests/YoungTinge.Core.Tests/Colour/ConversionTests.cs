@@ -50,7 +50,7 @@ public class ConversionTests
     }
 
     [Fact]
-    public void Lab_goes_to_Xyz_and_back() => DeltaE2000Tests.Colours.Sample(lab =>
+    public void Lab_goes_to_Xyz_and_back() => DeltaE2000Tests.Colours.Holds(lab =>
     {
         var back = LabFromXyz.Convert(XyzFromLab.Convert(lab, Illuminant.D65.White), Illuminant.D65.White);
         Assert.Equal(lab.L, back.L, Tolerance);
@@ -60,7 +60,7 @@ public class ConversionTests
 
     [Fact]
     public void A_screen_colour_goes_to_OkLab_Lab_and_back() =>
-        Gen.Select(Gen.Double[0, 1], Gen.Double[0, 1], Gen.Double[0, 1]).Sample((r, g, b) =>
+        Gen.Select(Gen.Double[0, 1], Gen.Double[0, 1], Gen.Double[0, 1]).Holds((r, g, b) =>
         {
             var colour = new Srgb(r, g, b);
             AssertNear(colour, Srgb.FromLinear(OkLab.FromLinearRgb(colour.ToLinear()).ToLinearRgb()));
@@ -114,7 +114,7 @@ public class ConversionTests
     /// <summary>Also for colours far beyond a screen: bands that reflect nearly all or nearly nothing.</summary>
     [Fact]
     public void A_surface_of_any_colour_has_a_smooth_reflectance_of_that_colour() =>
-        Gen.Select(Gen.Int[0, 30], Gen.Int[3, 35], Gen.Double[0.02, 0.3], Gen.Double[0.4, 0.9]).Where((from, to, _, _) => from < to - 3).Sample((from, to, low, high) =>
+        Gen.Select(Gen.Int[0, 30], Gen.Int[3, 35], Gen.Double[0.02, 0.3], Gen.Double[0.4, 0.9]).Where((from, to, _, _) => from < to - 3).Holds((from, to, low, high) =>
         {
             var colour = Illuminant.D65.LabOf(Spectrum.From(band => band >= from && band < to ? high : low));
             var reflectance = ReflectanceFromColour.Convert(colour);

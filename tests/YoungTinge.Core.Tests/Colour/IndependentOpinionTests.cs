@@ -2,7 +2,6 @@ using System.Diagnostics;
 using System.Text.Json;
 using YoungTinge.Checks;
 using YoungTinge.Core.Colour;
-using YoungTinge.Testing;
 
 namespace YoungTinge.Core.Tests.Colour;
 

@@ -9,12 +9,12 @@ public class ObjectColourSolidTests
 
     [Fact]
     public void Every_surface_is_inside() =>
-        Gen.Double[0, 1].Array[SpectralGrid.Bands].Sample(r => Assert.True(ObjectColourSolid.Contain(Illuminant.D65.LabOf(new Spectrum(r)))));
+        Gen.Double[0, 1].Array[SpectralGrid.Bands].Holds(r => Assert.True(ObjectColourSolid.Contain(Illuminant.D65.LabOf(new Spectrum(r)))));
 
     /// <summary>Surfaces that reflect all or nothing, with two changes along the spectrum, are the most colourful there are (Schroedinger).</summary>
     [Fact]
     public void The_most_colourful_surfaces_are_the_edge() =>
-        Gen.Select(Gen.Int[0, 34], Gen.Int[1, 35], Gen.Bool).Where((from, to, _) => from < to).Sample((from, to, inverted) =>
+        Gen.Select(Gen.Int[0, 34], Gen.Int[1, 35], Gen.Bool).Where((from, to, _) => from < to).Holds((from, to, inverted) =>
         {
             var surface = Spectrum.From(band => (band >= from && band < to) != inverted ? 1 : 0);
             var edge = Illuminant.D65.XyzOf(surface);
@@ -34,7 +34,7 @@ public class ObjectColourSolidTests
 
     [Fact]
     public void The_nearest_possible_colour_is_possible_and_keeps_lightness() =>
-        Gen.Select(Gen.Double[1, 99], Gen.Double[-150, 150], Gen.Double[-150, 150]).Sample((l, a, b) =>
+        Gen.Select(Gen.Double[1, 99], Gen.Double[-150, 150], Gen.Double[-150, 150]).Holds((l, a, b) =>
         {
             var nearest = ObjectColourSolid.Nearest(new Lab(l, a, b));
             Assert.True(ObjectColourSolid.Contain(nearest));

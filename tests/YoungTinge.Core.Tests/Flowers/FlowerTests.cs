@@ -60,7 +60,7 @@ public class FlowerTests
     public void From_the_side_a_flower_opens_upwards_and_a_hanging_one_downwards()
     {
         var random = Gen.Select(Gen.Int[1, 24], Gen.Double[5, 120], Gen.Double[0, 10]);
-        random.Sample((count, open, inset) =>
+        random.Holds((count, open, inset) =>
         {
             Piece[] kinds = [Petals(count, open: open, inset: inset)];
             var (side, hanging, front) = (Bloom.Of(kinds, KnownFrom.Side), Bloom.Of(kinds, KnownFrom.SideHanging), Bloom.Of(kinds, KnownFrom.Front));
@@ -70,7 +70,7 @@ public class FlowerTests
             Assert.All(side, piece => Assert.Equal(open <= 90, Math.Cos(piece.AngleDegrees * Math.PI / 180) >= -1e-9));
             Assert.All(side.Zip(hanging), pair => Assert.Equal(180, pair.Second.AngleDegrees - pair.First.AngleDegrees, 1e-9));
             Assert.All(side.Concat(front), piece => Assert.True(piece is { LengthShare: > 0 and <= 1 + 1e-9, WidthShare: > 0 and <= 1 + 1e-9 }));
-        }, iter: 300);
+        }, turns: 300);
         // Petals that look away lie behind those that face who looks.
         var ring = Bloom.Of([Petals(8)], KnownFrom.Side);
         Assert.True(Math.Abs(Math.Sin(ring[0].AngleDegrees * Math.PI / 180)) < Math.Abs(Math.Sin(ring[3].AngleDegrees * Math.PI / 180)));
@@ -110,7 +110,7 @@ public class FlowerTests
 
     [Fact]
     public void Any_flower_is_drawn_within_its_reach_and_never_with_too_much() => Gen.Select(
-        Gen.Int[1, 400], Gen.Int[0, 2], Gen.Double[0, 150], Gen.Double[0, 40]).Sample((count, arrangement, open, inset) =>
+        Gen.Int[1, 400], Gen.Int[0, 2], Gen.Double[0, 150], Gen.Double[0, 40]).Holds((count, arrangement, open, inset) =>
     {
         Piece[] kinds = [Petals(count, (Arrangement)arrangement, open, inset), Petals(count, Arrangement.Spiral, 80)];
         var bloom = Bloom.Of(kinds);

@@ -67,7 +67,7 @@ public class OutlineTests
     public void Left_and_right_of_a_point_are_its_sign()
     {
         var row = Shape("broad-sepal").RowAtMm(25);
-        Gen.Double[0.1, 15].Sample(x =>
+        Gen.Double[0.1, 15].Holds(x =>
         {
             var (right, left) = (row.PointAt(x), row.PointAt(-x));
             Assert.Equal(right with { XMm = -x }, left);
@@ -76,7 +76,7 @@ public class OutlineTests
     }
 
     [Fact]
-    public void Ridges_lie_where_more_dust_lies_and_grooves_where_less_does() => Gen.Select(Gen.Double[0.05, 0.95], Gen.Double[0, 1]).Sample((along, across) =>
+    public void Ridges_lie_where_more_dust_lies_and_grooves_where_less_does() => Gen.Select(Gen.Double[0.05, 0.95], Gen.Double[0, 1]).Holds((along, across) =>
     {
         var point = new PiecePoint(along, across, 5);
         foreach (var veins in new[] { VeinPattern.Fan, VeinPattern.Feather, VeinPattern.Palm })

@@ -49,7 +49,7 @@ public class PieceShapeTests
     public void Twice_the_size_is_four_times_the_area()
     {
         var outline = OutlineLibrary.Get("broad-sepal");
-        Gen.Select(Gen.Double[5, 90], Gen.Double[5, 90]).Sample((length, width) => Assert.Equal(
+        Gen.Select(Gen.Double[5, 90], Gen.Double[5, 90]).Holds((length, width) => Assert.Equal(
             4 * new PieceShape(outline, length, width).AreaCm2, new PieceShape(outline, 2 * length, 2 * width).AreaCm2, 1e-6));
     }
 

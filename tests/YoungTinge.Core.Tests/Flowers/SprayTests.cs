@@ -53,7 +53,7 @@ public class SprayTests
     }
 
     [Fact]
-    public void Nothing_reaches_past_what_is_shown_and_every_leaf_is_seen() => Commissions.Sample(flowers =>
+    public void Nothing_reaches_past_what_is_shown_and_every_leaf_is_seen() => Commissions.Holds(flowers =>
     {
         var spray = Spray.Of(flowers);
         foreach (var bloom in spray.Blooms)

@@ -24,11 +24,11 @@ public class MarbleTests
 
     [Fact]
     public void However_it_is_kneaded_each_paste_keeps_its_share_of_the_sheet() =>
-        Gen.Select(Gen.Int[0, 12], Gen.Double[0, 1], Gen.Int[1, 3], Gen.Int[1, 1000]).Sample((folds, twist, repeats, seed) =>
+        Gen.Select(Gen.Int[0, 12], Gen.Double[0, 1], Gen.Int[1, 3], Gen.Int[1, 1000]).Holds((folds, twist, repeats, seed) =>
         {
             var plan = Moonlit with { Twist = twist, Repeats = repeats, Seed = seed };
             Assert.All(Sheet(plan, folds).AreaShares().Zip(plan.Shares()), share => Assert.Equal(share.Second, share.First, 0.005));
-        }, iter: 60);
+        }, turns: 60);
 
     [Theory]
     [InlineData(2)]
@@ -43,7 +43,7 @@ public class MarbleTests
 
     [Fact]
     public void More_smearing_never_raises_contrast() =>
-        Gen.Select(Gen.Int[1, 10], Gen.Double[0, 1], Gen.Int[1, 1000], Gen.Double[0, 0.1]).Sample((folds, twist, seed, smearMm) =>
+        Gen.Select(Gen.Int[1, 10], Gen.Double[0, 1], Gen.Int[1, 1000], Gen.Double[0, 0.1]).Holds((folds, twist, seed, smearMm) =>
         {
             double Spread(double smear)
             {
@@ -60,7 +60,7 @@ public class MarbleTests
             }
 
             Assert.InRange(Spread(smearMm + 0.01), 0, Spread(smearMm) * 1.0001 + 1e-9);
-        }, iter: 60);
+        }, turns: 60);
 
     /// <summary>
     /// Without a twist a fold halves every wave of the stripes; a smear after each fold takes from a wave what a Gaussian takes. Both are

@@ -13,17 +13,17 @@ public class DosedRecipeTests
         (ember, lichen, pasteG) => (TestData.Recipe(("ember", ember), ("lichen", lichen)), pasteG));
 
     [Fact]
-    public void Measured_finer_no_colour_is_further_off_than_was_allowed_for() => Batches.Sample(batch =>
+    public void Measured_finer_no_colour_is_further_off_than_was_allowed_for() => Batches.Holds(batch =>
     {
         const double most = 0.4;
         var finer = DosedRecipe.For(batch.Recipe, batch.PasteG, TestData.Cabinet, most);
         foreach (var colour in finer.Colours.Where(colour => colour.CountedBesides > 0))
             Assert.InRange(colour.MeasuredG / colour.Grams, 0.97, 1.03);
         Assert.InRange(finer.RoundingDeltaE, 0, Math.Max(2 * most + 0.1, DosedRecipe.For(batch.Recipe, batch.PasteG, TestData.Cabinet).RoundingDeltaE));
-    }, iter: 200);
+    }, turns: 200);
 
     [Fact]
-    public void What_is_counted_and_what_the_let_down_brings_make_the_dose() => Batches.Sample(batch =>
+    public void What_is_counted_and_what_the_let_down_brings_make_the_dose() => Batches.Holds(batch =>
     {
         foreach (var colour in DosedRecipe.For(batch.Recipe, batch.PasteG, TestData.Cabinet, 0.1).Colours.Where(colour => colour.CountedBesides > 0))
         {
@@ -33,10 +33,10 @@ public class DosedRecipeTests
             // The rest is less than a unit: that is what it is for.
             Assert.InRange(letDown.DoseG, 0, 1.03 * units.Unit.MassG);
         }
-    }, iter: 200);
+    }, turns: 200);
 
     [Fact]
-    public void Whole_units_do_as_long_as_their_rounding_is_not_seen_and_else_there_is_a_finer_way() => Batches.Sample(batch =>
+    public void Whole_units_do_as_long_as_their_rounding_is_not_seen_and_else_there_is_a_finer_way() => Batches.Holds(batch =>
     {
         var dosed = DosedRecipe.For(batch.Recipe, batch.PasteG, TestData.Cabinet);
         var whole = batch.Recipe.Doses.Select(dose => dose with { GPer100g = UnitChoice.For(TestData.Cabinet.Get<Colourant>(dose.ColourantId), dose.GPer100g * batch.PasteG / 100)!.RoundedG * 100 / batch.PasteG });
@@ -47,7 +47,7 @@ public class DosedRecipeTests
         // A batch that a lump fits into can always be measured to half a step.
         if (batch.PasteG > 60)
             Assert.InRange(dosed.RoundingDeltaE, 0, DosedRecipe.FinerOverDeltaE + 0.1);
-    }, iter: 200);
+    }, turns: 200);
 
     [Fact]
     public void The_colour_told_is_the_colour_of_what_was_measured()

@@ -23,7 +23,7 @@ public class LeftoverUseTests
 
     [Fact]
     public void A_paler_leftover_of_the_same_colours_goes_in_whole_and_the_rest_is_made_up_exactly() =>
-        Gen.Select(Gen.Double[0.05, 1], Gen.Double[10, 60], Gen.Double[60, 300]).Sample((strength, leftG, needG) =>
+        Gen.Select(Gen.Double[0.05, 1], Gen.Double[10, 60], Gen.Double[60, 300]).Holds((strength, leftG, needG) =>
         {
             var paler = Times(Blush, strength);
             var use = LeftoverUse.Of(Left(paler, leftG), Blush, needG, Allowed, TestData.Cabinet)!;
@@ -32,13 +32,13 @@ public class LeftoverUseTests
             // By hand: what the whole should hold less what the leftover brings.
             foreach (var colour in use.Batch.Colours)
                 Assert.Equal(In(Blush, colour.ColourantId, needG) - In(paler, colour.ColourantId, leftG), colour.Grams, 1e-9);
-        }, iter: 300);
+        }, turns: 300);
 
     [Fact]
     public void Nothing_goes_in_that_would_move_the_paste_by_more_than_is_allowed()
     {
         string[] colourants = ["ragged-robin", "ember", "fen", "sloe", "lantern"];
-        Gen.Select(Gen.Int[0, 4], Gen.Int[0, 4], Gen.Double[0.01, 1.5], Gen.Double[0.01, 1.5], Gen.Double[5, 200], Gen.Double[5, 200]).Sample((one, other, dose, otherDose, leftG, needG) =>
+        Gen.Select(Gen.Int[0, 4], Gen.Int[0, 4], Gen.Double[0.01, 1.5], Gen.Double[0.01, 1.5], Gen.Double[5, 200], Gen.Double[5, 200]).Holds((one, other, dose, otherDose, leftG, needG) =>
         {
             var recipe = TestData.Recipe((colourants[one], dose)).With(new Dose(colourants[other], otherDose));
             if (LeftoverUse.Of(Left(recipe, leftG), Blush, needG, Allowed, TestData.Cabinet) is not { } use)
@@ -51,7 +51,7 @@ public class LeftoverUseTests
             foreach (var added in doses)
                 whole = whole.With(added);
             Assert.InRange(DeltaE2000.Between(TestData.ColourOf(Blush), TestData.ColourOf(whole)), 0, Allowed + 1e-6);
-        }, iter: 500);
+        }, turns: 500);
     }
 
     [Fact]
@@ -92,10 +92,10 @@ public class LeftoverUseTests
 
     [Fact]
     public void Pastes_kneaded_together_hold_what_each_held() =>
-        Gen.Select(Gen.Double[0.1, 1], Gen.Double[0.1, 1], Gen.Double[1, 100], Gen.Double[1, 100]).Sample((dose, other, one, two) =>
+        Gen.Select(Gen.Double[0.1, 1], Gen.Double[0.1, 1], Gen.Double[1, 100], Gen.Double[1, 100]).Holds((dose, other, one, two) =>
         {
             var whole = PasteRecipe.Kneaded([(TestData.Recipe(("ember", dose), ("fen", 0.2)), one), (TestData.Recipe(("ember", other)), two)]);
             Assert.Equal((dose * one + other * two) / (one + two), whole.Doses.Single(kept => kept.ColourantId == "ember").GPer100g, 1e-9);
             Assert.Equal(0.2 * one / (one + two), whole.Doses.Single(kept => kept.ColourantId == "fen").GPer100g, 1e-9);
-        }, iter: 200);
+        }, turns: 200);
 }

@@ -12,7 +12,7 @@ public class LetDownTests
 
     [Fact]
     public void The_dose_arrives_everything_can_be_weighed_and_no_paste_is_lost() =>
-        Gen.Select(Gen.Double[-5, -1], Gen.Double[5, 1000]).Sample((log, pasteG) =>
+        Gen.Select(Gen.Double[-5, -1], Gen.Double[5, 1000]).Holds((log, pasteG) =>
         {
             var dose = Math.Pow(10, log);
             if (LetDown.For(dose, Touch, pasteG) is not { } letDown)
@@ -66,7 +66,7 @@ public class LetDownTests
 
     /// <summary>Two let-downs in one paste, and the white of both is taken off what is weighed, once.</summary>
     [Fact]
-    public void What_let_downs_bring_adds_up_and_is_taken_off_once() => Gen.Select(Gen.Double[0.001, 0.02].Array[2, 3], Gen.Double[30, 400]).Sample((doses, pasteG) =>
+    public void What_let_downs_bring_adds_up_and_is_taken_off_once() => Gen.Select(Gen.Double[0.001, 0.02].Array[2, 3], Gen.Double[30, 400]).Holds((doses, pasteG) =>
     {
         string[] ids = ["inkcap", "ember", "lichen"];
         var recipe = TestData.Recipe([.. doses.Select((dose, i) => (ids[i], dose))]);
@@ -80,7 +80,7 @@ public class LetDownTests
         var work = new PlannedWork(Guid.NewGuid(), TestPlans.Petal, 7, plan);
         var part = PasteDaySheet.Of([new(Guid.NewGuid(), Guid.NewGuid(), [work], null, null)], TestData.Cabinet).Single().Mixed.Single();
         Assert.Equal((weigh.Grams, weigh.BroughtG), (part.WeighG, part.Batch.BroughtG));
-    }, iter: 40);
+    }, turns: 40);
 
     private static IReadOnlyList<RunStep> Planning(PiecePlan plan) => RunSheet.For(plan, TestPlans.Petal, 7, TestData.Cabinet);
 

@@ -32,7 +32,7 @@ public class QuantityTests
     }
 
     [Fact]
-    public void A_ball_of_the_piece_has_the_pieces_mass() => Gen.Double[0.01, 500].Sample(grams =>
+    public void A_ball_of_the_piece_has_the_pieces_mass() => Gen.Double[0.01, 500].Holds(grams =>
     {
         var radiusCm = BenchBall.DiameterMmOf(grams) / 20;
         Assert.Equal(grams, 4.0 / 3 * Math.PI * radiusCm * radiusCm * radiusCm * 1.30, 1e-9 * grams);
@@ -42,7 +42,7 @@ public class QuantityTests
     /// <summary>By either ruler: a ball that is rolled as the sheet says holds its piece, and the batch holds all the balls.</summary>
     [Fact]
     public void A_ball_is_never_smaller_than_its_piece_and_the_batch_covers_them_all() => Gen.Select(
-        Gen.Double[3, 90], Gen.Double[3, 80], Gen.Double[0.3, 1.2], Gen.Bool, Gen.Int[1, 60], Gen.Int[1, 12]).Sample((length, width, thickness, solid, perPart, parts) =>
+        Gen.Double[3, 90], Gen.Double[3, 80], Gen.Double[0.3, 1.2], Gen.Bool, Gen.Int[1, 60], Gen.Int[1, 12]).Holds((length, width, thickness, solid, perPart, parts) =>
     {
         var quantity = PasteQuantity.For(Petal with { LengthMm = length, WidthMm = width, ThicknessMm = thickness, Solid = solid, PerPart = perPart }, parts);
         var inchMm = quantity.Ball.InchParts * 25.4 / BenchBall.PartsOfInch;

@@ -30,7 +30,7 @@ public class OmbreTests
             });
 
     [Fact]
-    public void Shades_start_and_end_where_they_should_and_stand_evenly_apart() => Runs.Sample(run =>
+    public void Shades_start_and_end_where_they_should_and_stand_evenly_apart() => Runs.Holds(run =>
     {
         var (first, last, grams) = run;
         var shades = Run(first, last, grams).Shades;
@@ -38,11 +38,11 @@ public class OmbreTests
         Assert.Equal(TestData.ColourOf(last), shades[^1].Colour);
         var steps = OmbreRun.StepsOf([.. shades.Select(shade => shade.Colour)]);
         Assert.InRange(steps.Max() / steps.Min(), 1, 1.001);
-    }, iter: 600);
+    }, turns: 600);
 
     /// <summary>Whatever is made is set aside for a shade or said to be left over, to the scale's step; nothing is dropped.</summary>
     [Fact]
-    public void No_paste_of_a_run_is_lost() => Gen.Select(Runs, Gen.Enum<OmbreMethod>(), Gen.Int[0, 2]).Sample((run, school, coarse) =>
+    public void No_paste_of_a_run_is_lost() => Gen.Select(Runs, Gen.Enum<OmbreMethod>(), Gen.Int[0, 2]).Holds((run, school, coarse) =>
     {
         var scaleG = new[] { 0.1, 1, 5 }[coarse];
         var grams = run.Grams.Select(g => Math.Ceiling(Math.Max(g, 20 * scaleG) / scaleG) * scaleG).ToArray();
@@ -51,7 +51,7 @@ public class OmbreTests
         var wasteG = way.Steps.Sum(step => step.Batch?.Colours.Sum(colour => colour.LetDown?.WasteG ?? 0) ?? 0);
         var keptG = grams.Sum() + way.Steps.Where(step => step.Act == OmbreAct.LeftOver).Sum(step => step.Grams);
         Assert.Equal(way.TotalG - wasteG, keptG, scaleG * (run.Grams.Length + 1));
-    }, iter: 150);
+    }, turns: 150);
 
     [Fact]
     public void Steps_are_even_to_the_eye_and_not_in_parts()
@@ -100,7 +100,7 @@ public class OmbreTests
     }
 
     [Fact]
-    public void Every_school_makes_every_shade_in_its_mass_and_near_its_colour() => Runs.Sample(drawn =>
+    public void Every_school_makes_every_shade_in_its_mass_and_near_its_colour() => Runs.Holds(drawn =>
     {
         var run = Run(drawn.First, drawn.Last, drawn.Grams);
         foreach (var school in Enum.GetValues<OmbreMethod>())
@@ -112,7 +112,7 @@ public class OmbreTests
             Assert.InRange(way.Unevenness, 1, 1.4);
             Assert.All(way.Shades, shade => Assert.InRange(shade.OffDeltaE, 0, 2.5));
         }
-    }, iter: 600);
+    }, turns: 600);
 
     /// <summary>The steps of a cut-back are done by hand here, gram by gram, and must leave each shade its mass.</summary>
     [Fact]
@@ -140,7 +140,7 @@ public class OmbreTests
 
     [Fact]
     public void Whatever_is_weighed_the_scale_can_show() =>
-        Gen.Select(Runs, Gen.Int[0, 2]).Sample((drawn, kind) =>
+        Gen.Select(Runs, Gen.Int[0, 2]).Holds((drawn, kind) =>
         {
             var scaleG = new[] { 0.1, 0.5, 1 }[kind];
             double[] grams = [.. drawn.Grams.Select(mass => Math.Round(mass))];
@@ -150,7 +150,7 @@ public class OmbreTests
                     .Where(step => step.Act != OmbreAct.LeftOver).SelectMany(step => step.Parts?.Select(part => part.Grams) ?? [step.Grams]);
                 Assert.All(weighed, mass => Assert.Equal(mass, Math.Round(mass / scaleG) * scaleG, 1e-6));
             }
-        }, iter: 40);
+        }, turns: 40);
 
     [Fact]
     public void No_smaller_first_batch_makes_the_same_cut_back()

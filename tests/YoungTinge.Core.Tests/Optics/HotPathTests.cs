@@ -13,7 +13,7 @@ public class HotPathTests
 
     [Fact]
     public void The_fast_paste_reflects_as_the_plain_one_does() =>
-        Gen.Select(Gen.Int[0, Colourants.Length - 2], Gen.Double[0, 4], Gen.Double[0, 4]).Sample((first, one, two) =>
+        Gen.Select(Gen.Int[0, Colourants.Length - 2], Gen.Double[0, 4], Gen.Double[0, 4]).Holds((first, one, two) =>
         {
             var expected = PasteOptics.Reflectance(TestData.Recipe((Colourants[first].Id, one), (Colourants[first + 1].Id, two)), TestData.Cabinet);
             var actual = new double[SpectralGrid.Bands];
@@ -30,7 +30,7 @@ public class HotPathTests
 
     [Fact]
     public void The_slopes_are_those_of_small_steps() =>
-        Gen.Select(Gen.Int[0, Colourants.Length - 1], Gen.Double[0.02, 3]).Sample((colour, dose) =>
+        Gen.Select(Gen.Int[0, Colourants.Length - 1], Gen.Double[0.02, 3]).Holds((colour, dose) =>
         {
             const double step = 1e-5;
             var slopes = new Lab[1];

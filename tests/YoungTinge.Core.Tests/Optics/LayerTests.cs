@@ -21,7 +21,7 @@ public class LayerTests
 
     [Fact]
     public void The_fast_layer_agrees_with_the_plain_one() =>
-        Gen.Select(Dusts, Reflectances, Gen.Double[-12, 4]).Sample((dust, below, log) =>
+        Gen.Select(Dusts, Reflectances, Gen.Double[-12, 4]).Holds((dust, below, log) =>
         {
             var load = Math.Exp(log);
             var expected = KubelkaMunk.Layer(dust.Optics.Absorption, dust.Optics.Scattering, load, below);
@@ -52,7 +52,7 @@ public class LayerTests
     }
 
     [Fact]
-    public void No_load_changes_nothing() => Gen.Select(Dusts, Reflectances).Sample((dust, below) =>
+    public void No_load_changes_nothing() => Gen.Select(Dusts, Reflectances).Holds((dust, below) =>
     {
         var face = below.Values.ToArray();
         new DustFilm(dust.Optics).LayOn(face, 0);
@@ -63,7 +63,7 @@ public class LayerTests
 
     [Fact]
     public void Any_layer_reflects_between_nothing_and_everything() =>
-        Gen.Select(Dusts, Reflectances, Gen.Double[0, 5]).Sample((dust, below, load) =>
+        Gen.Select(Dusts, Reflectances, Gen.Double[0, 5]).Holds((dust, below, load) =>
         {
             var face = below.Values.ToArray();
             new DustFilm(dust.Optics).LayOn(face, load);
@@ -72,7 +72,7 @@ public class LayerTests
 
     [Fact]
     public void Two_thin_layers_are_one_thick_layer() =>
-        Gen.Select(Dusts, Reflectances, Gen.Double[0.01, 0.3], Gen.Double[0.01, 0.3]).Sample((dust, below, first, second) =>
+        Gen.Select(Dusts, Reflectances, Gen.Double[0.01, 0.3], Gen.Double[0.01, 0.3]).Holds((dust, below, first, second) =>
         {
             var film = new DustFilm(dust.Optics);
             var twice = below.Values.ToArray();
@@ -86,7 +86,7 @@ public class LayerTests
 
     [Fact]
     public void More_dye_never_raises_the_reflectance() =>
-        Gen.Select(Colourants.Where(c => c.Id != "oyster-shell"), Gen.Double[0, 2], Gen.Double[0.001, 1]).Sample((dye, dose, more) =>
+        Gen.Select(Colourants.Where(c => c.Id != "oyster-shell"), Gen.Double[0, 2], Gen.Double[0.001, 1]).Holds((dye, dose, more) =>
         {
             // A pigment also scatters: only where its own paint is darker than the paste must it darken.
             var less = PasteOptics.Reflectance(new PasteRecipe("bright-white-paste", [new Dose(dye.Id, dose)]), TestData.Cabinet);
@@ -99,7 +99,7 @@ public class LayerTests
         });
 
     [Fact]
-    public void Rest_only_deepens() => Gen.Select(Colourants, Gen.Double[0.05, 2], Gen.Double[0, 48]).Sample((dye, dose, hours) =>
+    public void Rest_only_deepens() => Gen.Select(Colourants, Gen.Double[0.05, 2], Gen.Double[0, 48]).Holds((dye, dose, hours) =>
     {
         var recipe = new PasteRecipe("bright-white-paste", [new Dose(dye.Id, dose)]);
         var fresh = PasteOptics.Reflectance(recipe, TestData.Cabinet, 0);
@@ -114,7 +114,7 @@ public class LayerTests
 
     [Fact]
     public void Glaze_never_brightens_and_no_coat_changes_nothing() =>
-        Gen.Select(Glazes, Reflectances, Gen.Int[1, 5]).Sample((glaze, below, coats) =>
+        Gen.Select(Glazes, Reflectances, Gen.Int[1, 5]).Holds((glaze, below, coats) =>
         {
             var glazed = below.Values.ToArray();
             new GlazeFilm(glaze.Optics, coats).LayOn(glazed);
@@ -147,7 +147,7 @@ public class LayerTests
 
     [Fact]
     public void A_wash_on_bare_paste_is_the_same_by_either_way_and_an_empty_one_changes_nothing() =>
-        Gen.Select(Colourants, Colourants, Gen.Double[0, 2], Gen.Double[0, 2]).Sample((inPaste, inWash, dose, washed) =>
+        Gen.Select(Colourants, Colourants, Gen.Double[0, 2], Gen.Double[0, 2]).Holds((inPaste, inWash, dose, washed) =>
         {
             var paste = PasteOptics.Mix(TestData.Recipe((inPaste.Id, dose)), TestData.Cabinet);
             var face = KubelkaMunk.Opaque(paste);

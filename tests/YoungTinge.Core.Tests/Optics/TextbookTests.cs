@@ -16,7 +16,7 @@ public class TextbookTests
 
     [Fact]
     public void A_layer_is_what_the_hyperbolic_form_says() =>
-        Gen.Select(Constants, Constants, Gen.Double[0.05, 2], Gen.Double[0, 1]).Sample((k, s, x, below) =>
+        Gen.Select(Constants, Constants, Gen.Double[0.05, 2], Gen.Double[0, 1]).Holds((k, s, x, below) =>
         {
             var a = 1 + k / s;
             var b = Math.Sqrt(a * a - 1);
@@ -26,15 +26,15 @@ public class TextbookTests
         });
 
     [Fact]
-    public void A_thick_layer_hides_what_is_below() => Gen.Select(Constants, Constants, Gen.Double[0, 1]).Sample((k, s, below) =>
+    public void A_thick_layer_hides_what_is_below() => Gen.Select(Constants, Constants, Gen.Double[0, 1]).Holds((k, s, below) =>
         Assert.Equal(KubelkaMunk.Opaque(k, s), KubelkaMunk.Layer(k, s, 500, below), 1e-9));
 
     [Fact]
-    public void A_layer_that_only_absorbs_dims_twice() => Gen.Select(Constants, Gen.Double[0, 1], Gen.Double[0, 1]).Sample((k, x, below) =>
+    public void A_layer_that_only_absorbs_dims_twice() => Gen.Select(Constants, Gen.Double[0, 1], Gen.Double[0, 1]).Holds((k, x, below) =>
         Assert.Equal(below * Math.Exp(-2 * k * x), KubelkaMunk.Layer(k, 0, x, below), 1e-12));
 
     [Fact]
-    public void Ratio_and_reflectance_are_each_others_inverse() => Gen.Double[0.001, 1].Sample(r =>
+    public void Ratio_and_reflectance_are_each_others_inverse() => Gen.Double[0.001, 1].Holds(r =>
         Assert.Equal(r, KubelkaMunk.Opaque(KubelkaMunk.RatioFromReflectance(r), 1), 1e-9));
 
     [Fact]

@@ -48,7 +48,7 @@ public class CoatAmountTests
     public void Steam_takes_nothing() => Assert.Empty(Of(Steam).Powders);
 
     [Fact]
-    public void What_is_bought_is_what_the_coats_take() => Gen.Int[1, 60].Sample(flowers =>
+    public void What_is_bought_is_what_the_coats_take() => Gen.Int[1, 60].Holds(flowers =>
     {
         Coat[] coats = [Dust("wine-lees", 0.2), Wash(), Glaze(coats: 2) with { Id = Guid.NewGuid() }];
         var pieces = PasteQuantity.For(Petal, flowers).Pieces;

@@ -28,7 +28,7 @@ public class DustDayTests
     private static readonly Gen<PlannedWork[]> Days = Coats.Array[0, 5].Select(coats => Work(coats)).Array[0, 6];
 
     [Fact]
-    public void Every_coat_is_done_once_and_each_piece_has_its_own_in_their_order() => Days.Sample(works =>
+    public void Every_coat_is_done_once_and_each_piece_has_its_own_in_their_order() => Days.Holds(works =>
     {
         var day = DustDayPlan.Of(works, TestData.Cabinet);
         var done = day.Passes.SelectMany(pass => pass.Uses).ToList();
@@ -38,7 +38,7 @@ public class DustDayTests
     });
 
     [Fact]
-    public void Flowers_are_assembled_once_between_what_comes_before_and_after() => Gen.Select(Days, Gen.Enum<Dusting>()).Sample((works, dusting) =>
+    public void Flowers_are_assembled_once_between_what_comes_before_and_after() => Gen.Select(Days, Gen.Enum<Dusting>()).Holds((works, dusting) =>
     {
         var passes = DustDayPlan.Of(works, TestData.Cabinet, dusting).Passes;
         Assert.Equal(passes.OrderBy(pass => pass.AfterAssembly), passes);
@@ -61,7 +61,7 @@ public class DustDayTests
     }
 
     [Fact]
-    public void What_is_mixed_is_what_the_pieces_take_by_themselves() => Days.Sample(
+    public void What_is_mixed_is_what_the_pieces_take_by_themselves() => Days.Holds(
         works =>
         {
             var shape = Petal.Shape();
@@ -69,7 +69,7 @@ public class DustDayTests
             var together = DustDayPlan.Of(works, TestData.Cabinet).Passes.Where(pass => pass.Kind == PassKind.Dust).SelectMany(pass => pass.Amounts).Sum(amount => amount.Grams);
             Assert.Equal(alone, together, 1e-9);
         },
-        iter: 40);
+        turns: 40);
 
     [Fact]
     public void The_same_mix_goes_over_all_pieces_in_one_pass()
@@ -83,14 +83,14 @@ public class DustDayTests
 
     /// <summary>An independent search: every order of stations there is.</summary>
     [Fact]
-    public void No_order_takes_fewer_stations() => Gen.Int[0, 3].Array[0, 4].Array[1, 3].Sample(
+    public void No_order_takes_fewer_stations() => Gen.Int[0, 3].Array[0, 4].Array[1, 3].Holds(
         stations =>
         {
             List<List<string>> chains = [.. stations.Select(chain => chain.Select(station => $"s{station}").ToList())];
             var order = BrushOrder.For(chains);
             Assert.Equal(Fewest(chains.ConvertAll(chain => chain.Where((one, i) => i == 0 || chain[i - 1] != one).ToList())), order.Count);
         },
-        iter: 200);
+        turns: 200);
 
     private static int Fewest(List<List<string>> chains)
     {
