@@ -8,5 +8,8 @@ export default tseslint.config(
   ...tseslint.configs.recommended,
   reactHooks.configs.flat.recommended,
   // Scripts that run in Node, not in the browser.
-  { files: ['checks/*.mjs'], languageOptions: { globals: { process: 'readonly', Response: 'readonly' } } },
+  {
+    files: ['checks/*.mjs', 'scripts/*.mjs'],
+    languageOptions: { globals: { process: 'readonly', Response: 'readonly' } },
+  },
 )

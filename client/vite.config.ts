@@ -8,6 +8,9 @@ export default defineConfig({
     // Straight into the folder that the server serves.
     outDir: '../src/YoungTinge.Web/wwwroot',
     emptyOutDir: true,
+    // What each page fetches: how much that may be is tested.
+    manifest: true,
+    modulePreload: { polyfill: false },
     // Fonts stay files: the content policy allows no fonts inside the style sheet.
     assetsInlineLimit: 0,
   },

@@ -1,59 +1,92 @@
-import { createBrowserRouter, createRoutesFromElements, Navigate, Route } from 'react-router'
-import { CabinetPage } from './places/cabinet/CabinetPage'
-import { MaterialPage } from './places/cabinet/MaterialPage'
-import { NewFlowerPage } from './places/commissions/NewFlowerPage'
-import { BinPage } from './places/commissions/BinPage'
-import { CommissionPage } from './places/commissions/CommissionPage'
-import { CommissionsPage } from './places/commissions/CommissionsPage'
-import { FilesPage } from './places/files/FilesPage'
-import { BloomPage } from './places/bloom/BloomPage'
-import { SprayPage } from './places/bloom/SprayPage'
-import { SwatchCardPage } from './places/bloom/SwatchCardPage'
-import { DustDayPage } from './places/dustDay/DustDayPage'
-import { FlowerPage } from './places/flower/FlowerPage'
-import { NewPiecePage } from './places/flower/NewPiecePage'
-import { RunSheetPage } from './places/flower/RunSheetPage'
-import { LogbookPage } from './places/logbook/LogbookPage'
-import { MixingPage } from './places/mixing/MixingPage'
-import { MarblePage } from './places/pasteDay/MarblePage'
-import { OmbrePage } from './places/pasteDay/OmbrePage'
-import { PasteDayPage } from './places/pasteDay/PasteDayPage'
-import { StudioPage } from './places/studio/StudioPage'
-import { TargetsPage } from './places/targets/TargetsPage'
-import { GlossaryPage } from './places/glossary/GlossaryPage'
+import type { ComponentType } from 'react'
+import { Redirect, Route, Router, Switch } from 'wouter'
+import { useAddress, useAddressSearch } from './shared/address'
 import { Frame } from './shared/Frame'
 import { NothingHere } from './shared/NothingHere'
-import { Fallen } from './shared/SafetyNet'
+import { firstPage, Place } from './shared/Place'
+import type { WordGroup } from './shared/translation'
 
-export const router = createBrowserRouter(
-  createRoutesFromElements(
-    <Route element={<Frame />} errorElement={<Fallen />}>
-      <Route index element={<Navigate to="/commissions" replace />} />
-      <Route path="commissions" element={<CommissionsPage />} />
-      <Route path="commissions/new" element={<CommissionPage />} />
-      <Route path="commissions/:commissionId" element={<CommissionPage />} />
-      <Route path="commissions/:commissionId/new-flower" element={<NewFlowerPage />} />
-      <Route path="commissions/:commissionId/dust-day" element={<DustDayPage />} />
-      <Route path="commissions/:commissionId/spray" element={<SprayPage />} />
-      <Route path="bin" element={<BinPage />} />
-      <Route path="flowers/:flowerId" element={<FlowerPage />} />
-      <Route path="flowers/:flowerId/targets" element={<TargetsPage />} />
-      <Route path="flowers/:flowerId/ombre" element={<OmbrePage />} />
-      <Route path="flowers/:flowerId/marble" element={<MarblePage />} />
-      <Route path="flowers/:flowerId/bloom" element={<BloomPage />} />
-      <Route path="flowers/:flowerId/card" element={<SwatchCardPage />} />
-      <Route path="flowers/:flowerId/new-piece" element={<NewPiecePage />} />
-      <Route path="flowers/:flowerId/:pieceId" element={<FlowerPage />} />
-      <Route path="flowers/:flowerId/:pieceId/run-sheet" element={<RunSheetPage />} />
-      <Route path="paste-day" element={<PasteDayPage />} />
-      <Route path="studio" element={<StudioPage />} />
-      <Route path="mixing" element={<MixingPage />} />
-      <Route path="cabinet" element={<CabinetPage />} />
-      <Route path="cabinet/:id" element={<MaterialPage />} />
-      <Route path="files" element={<FilesPage />} />
-      <Route path="logbook" element={<LogbookPage />} />
-      <Route path="glossary" element={<GlossaryPage />} />
-      <Route path="*" element={<NothingHere />} />
-    </Route>,
-  ),
-)
+/** Every page by its address. Its code, and words that only such pages have, are fetched when it is first opened. */
+const pages: { path: string; load: () => Promise<ComponentType>; words?: WordGroup[] }[] = [
+  { path: '/commissions', load: async () => (await import('./places/commissions/CommissionsPage')).CommissionsPage },
+  { path: '/commissions/new', load: async () => (await import('./places/commissions/CommissionPage')).CommissionPage },
+  {
+    path: '/commissions/:commissionId',
+    load: async () => (await import('./places/commissions/CommissionPage')).CommissionPage,
+  },
+  {
+    path: '/commissions/:commissionId/new-flower',
+    load: async () => (await import('./places/commissions/NewFlowerPage')).NewFlowerPage,
+  },
+  {
+    path: '/commissions/:commissionId/dust-day',
+    load: async () => (await import('./places/dustDay/DustDayPage')).DustDayPage,
+  },
+  { path: '/commissions/:commissionId/spray', load: async () => (await import('./places/bloom/SprayPage')).SprayPage },
+  { path: '/bin', load: async () => (await import('./places/commissions/BinPage')).BinPage },
+  { path: '/flowers/:flowerId', load: async () => (await import('./places/flower/FlowerPage')).FlowerPage },
+  {
+    path: '/flowers/:flowerId/targets',
+    load: async () => (await import('./places/targets/TargetsPage')).TargetsPage,
+    words: ['jars'],
+  },
+  {
+    path: '/flowers/:flowerId/ombre',
+    load: async () => (await import('./places/pasteDay/OmbrePage')).OmbrePage,
+    words: ['paste'],
+  },
+  {
+    path: '/flowers/:flowerId/marble',
+    load: async () => (await import('./places/pasteDay/MarblePage')).MarblePage,
+    words: ['paste'],
+  },
+  { path: '/flowers/:flowerId/bloom', load: async () => (await import('./places/bloom/BloomPage')).BloomPage },
+  { path: '/flowers/:flowerId/card', load: async () => (await import('./places/bloom/SwatchCardPage')).SwatchCardPage },
+  {
+    path: '/flowers/:flowerId/new-piece',
+    load: async () => (await import('./places/flower/NewPiecePage')).NewPiecePage,
+  },
+  { path: '/flowers/:flowerId/:pieceId', load: async () => (await import('./places/flower/FlowerPage')).FlowerPage },
+  {
+    path: '/flowers/:flowerId/:pieceId/run-sheet',
+    load: async () => (await import('./places/flower/RunSheetPage')).RunSheetPage,
+  },
+  {
+    path: '/paste-day',
+    load: async () => (await import('./places/pasteDay/PasteDayPage')).PasteDayPage,
+    words: ['paste'],
+  },
+  { path: '/studio', load: async () => (await import('./places/studio/StudioPage')).StudioPage },
+  { path: '/mixing', load: async () => (await import('./places/mixing/MixingPage')).MixingPage },
+  { path: '/cabinet', load: async () => (await import('./places/cabinet/CabinetPage')).CabinetPage },
+  {
+    path: '/cabinet/:id',
+    load: async () => (await import('./places/cabinet/MaterialPage')).MaterialPage,
+    words: ['jars'],
+  },
+  { path: '/files', load: async () => (await import('./places/files/FilesPage')).FilesPage, words: ['files'] },
+  { path: '/logbook', load: async () => (await import('./places/logbook/LogbookPage')).LogbookPage },
+  { path: '/glossary', load: async () => (await import('./places/glossary/GlossaryPage')).GlossaryPage },
+]
+
+export function App() {
+  return (
+    <Router hook={useAddress} searchHook={useAddressSearch}>
+      <Frame>
+        <Switch>
+          <Route path="/">
+            <Redirect to={firstPage} replace />
+          </Route>
+          {pages.map(({ path, load, words }) => (
+            <Route key={path} path={path}>
+              <Place name={path} load={load} words={words} />
+            </Route>
+          ))}
+          <Route>
+            <NothingHere />
+          </Route>
+        </Switch>
+      </Frame>
+    </Router>
+  )
+}

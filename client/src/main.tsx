@@ -2,9 +2,7 @@ import { QueryClientProvider } from '@tanstack/react-query'
 import { FreshQueryClient } from './api/FreshQueryClient'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
-import { RouterProvider } from 'react-router/dom'
-import { router } from './App'
-import './locales/i18n'
+import { App } from './App'
 import { applyTheme } from './shared/theme'
 import './styles.css'
 
@@ -15,7 +13,7 @@ const queries = new FreshQueryClient({ defaultOptions: { queries: { retry: 1, st
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
-      <RouterProvider router={router} />
+      <App />
     </QueryClientProvider>
   </StrictMode>,
 )

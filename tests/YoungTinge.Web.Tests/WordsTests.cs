@@ -18,7 +18,13 @@ namespace YoungTinge.Web.Tests;
 /// <summary>Whatever the server can say is wrong, the client has words for.</summary>
 public partial class WordsTests
 {
-    private static readonly JsonNode Words = JsonNode.Parse(File.ReadAllText(Path.Combine(Repository.Folder, "client", "src", "locales", "en.json")))!;
+    private static readonly string Client = Path.Combine(Repository.Folder, "client", "src");
+
+    private static readonly JsonObject Words = WordsIn([.. Directory.EnumerateFiles(Path.Combine(Client, "locales", "en")).Select(file => Path.GetFileNameWithoutExtension(file))]);
+
+    private static JsonObject WordsIn(params string[] groups) => new(groups
+        .SelectMany(group => JsonNode.Parse(File.ReadAllText(Path.Combine(Client, "locales", "en", $"{group}.json")))!.AsObject())
+        .Select(one => KeyValuePair.Create(one.Key, one.Value?.DeepClone())));
 
     private static IEnumerable<string> Codes<T>() where T : struct, Enum => Enum.GetNames<T>().Select(JsonNamingPolicy.CamelCase.ConvertName);
 
@@ -32,7 +38,7 @@ public partial class WordsTests
         { "commission.is", [.. Codes<CommissionStatus>()] },
         { "commission.shown", [.. Codes<CommissionStatus>()] },
         { "bin.kind", [.. Codes<BinKind>()] },
-        { "cabinet.shelf", [.. Codes<MaterialKind>()] },
+        { "shelf", [.. Codes<MaterialKind>()] },
         { "ombre.school", [.. Codes<OmbreMethod>()] },
         { "marble.look", [.. Codes<MarbleLook>()] },
     };
@@ -41,7 +47,7 @@ public partial class WordsTests
     [MemberData(nameof(Told))]
     public void Everything_that_can_be_told_has_words(string place, string[] codes)
     {
-        var words = place.Split('.').Aggregate(Words, (node, part) => node[part]!).AsObject();
+        var words = place.Split('.').Aggregate((JsonNode)Words, (node, part) => node[part]!).AsObject();
         Assert.All(codes, code => Assert.True(words.ContainsKey(code), code));
     }
 
@@ -52,7 +58,7 @@ public partial class WordsTests
     [Fact]
     public void Words_and_the_places_that_say_them_agree()
     {
-        var source = string.Join('\n', Directory.EnumerateFiles(Path.Combine(Repository.Folder, "client", "src"), "*.ts*", SearchOption.AllDirectories)
+        var source = string.Join('\n', Directory.EnumerateFiles(Client, "*.ts*", SearchOption.AllDirectories)
             .Where(file => !file.EndsWith("schema.d.ts", StringComparison.Ordinal)).Select(File.ReadAllText));
         var paths = All(Words, "").Select(one => Plural().Replace(one.Path, "")).ToHashSet();
 
@@ -65,7 +71,59 @@ public partial class WordsTests
         Assert.Equal([], paths.Except(quoted).Where(path => !patterns.Any(pattern => pattern.IsMatch(path))));
     }
 
-    [GeneratedRegex("_(one|other)$")]
+    /// <summary>Each page with the file that draws it and the words that come with it.</summary>
+    public static TheoryData<string, string[]> Pages
+    {
+        get
+        {
+            var pages = Page().Matches(File.ReadAllText(Path.Combine(Client, "App.tsx"))).Select(match =>
+                (File: $"{match.Groups[1].Value}.tsx", Groups: Regex.Matches(match.Groups[2].Value, "'(\\w+)'").Select(group => group.Groups[1].Value)));
+            var data = new TheoryData<string, string[]>();
+            foreach (var (file, groups) in pages) data.Add(file, file.EndsWith("/CommissionsPage.tsx", StringComparison.Ordinal) ? ["first"] : ["first", "rest", .. groups]);
+            return data;
+        }
+    }
+
+    /// <summary>No page, and nothing that is drawn round it, says what has not come yet.</summary>
+    [Theory]
+    [MemberData(nameof(Pages))]
+    public void What_a_page_says_comes_with_it(string page, string[] groups)
+    {
+        var words = WordsIn(groups);
+        var sections = words.Select(one => one.Key).ToHashSet();
+        var paths = All(words, "").Select(one => Plural().Replace(one.Path, "")).ToHashSet();
+        var files = new HashSet<string>();
+        var waiting = new Stack<string>(["main.tsx", page]);
+        while (waiting.TryPop(out var file))
+        {
+            // Places are fetched from there, each when it is opened.
+            if (file == "App.tsx" || !files.Add(file)) continue;
+            foreach (Match import in Imported().Matches(File.ReadAllText(Path.Combine(Client, file))))
+            {
+                var path = Path.GetRelativePath(Client, Path.GetFullPath(Path.Combine(Client, Path.GetDirectoryName(file)!, import.Groups[1].Value)));
+                foreach (var one in new[] { $"{path}.ts", $"{path}.tsx" }.Where(one => File.Exists(Path.Combine(Client, one)))) waiting.Push(one);
+            }
+        }
+        // Its functions belong to many pages, and each calls what it has words for.
+        files.Remove("shared/words.ts");
+        Assert.All(files, file =>
+        {
+            var source = File.ReadAllText(Path.Combine(Client, file));
+            Assert.Equal([], Said().Matches(source).Select(match => match.Groups[1].Value).Except(paths));
+            Assert.Equal([], SaidIn().Matches(source).Select(match => match.Groups[1].Value).Except(sections));
+        });
+    }
+
+    [GeneratedRegex(@"\bt\(\s*`(\w+)\.")]
+    private static partial Regex SaidIn();
+
+    [GeneratedRegex(@"import\('\./(places/[^']*)'\)(?:(?!import\()[^\]])*?(?:words: (\[[^\]]*\])[^\]]*?)?\},?\n")]
+    private static partial Regex Page();
+
+    [GeneratedRegex(@"(?:^import (?!type )[^']*|import\()'(\.[^']*)'", RegexOptions.Multiline)]
+    private static partial Regex Imported();
+
+    [GeneratedRegex("_(zero|one|other)$")]
     private static partial Regex Plural();
 
     [GeneratedRegex(@"\bt\(\s*'([\w.-]+)'")]

@@ -1,4 +1,6 @@
 import createClient from 'openapi-fetch'
+import { ProgressLines } from '../core/ProgressLines'
+import { RequestFailed } from '../core/RequestFailed'
 import type { components, paths } from './schema'
 
 type Schemas = components['schemas']
@@ -137,27 +139,6 @@ export const zones: Zone[] = ['rim', 'tip', 'heart', 'base', 'back']
 
 export const api = createClient<paths>({ baseUrl: '' })
 
-/** A request that did not do what it was for. `code` picks the words; `problems` say which fields. */
-export class RequestFailed extends Error {
-  constructor(
-    readonly code: ApiProblemCode,
-    readonly problems: FieldProblem[] = [],
-  ) {
-    super(code)
-  }
-
-  /** Nothing was wrong with the request itself: the same one may succeed later. */
-  get isPassing() {
-    return (
-      this.code === 'offline' ||
-      this.code === 'databaseAway' ||
-      this.code === 'busy' ||
-      this.code === 'diskFull' ||
-      this.code === 'unexpected'
-    )
-  }
-}
-
 /** The data of an answer, or a thrown {@link RequestFailed}. */
 export async function answer<T>(request: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
   const result = await reach(request)
@@ -182,19 +163,6 @@ async function failureOf(response: Response): Promise<RequestFailed> {
 
 const ndjson = 'application/x-ndjson'
 
-/** What long work says: how far it is, and at last its answer, or what went wrong. */
-type Line<T> = { progress: number } | { answer: T } | { trouble: ApiProblem }
-
-/** Hears the whole lines of a text that is still growing: tells progress on, and returns the answer when it comes. */
-function hear<T>(lines: string[], onProgress: (share: number) => void): { answer: T } | undefined {
-  for (const line of lines.filter(Boolean)) {
-    const said = JSON.parse(line) as Line<T>
-    if ('answer' in said) return said
-    if ('trouble' in said) throw new RequestFailed(said.trouble.code, said.trouble.problems)
-    onProgress(said.progress)
-  }
-}
-
 /**
  * Sends a file of any size, and then waits for what is made of it; tells how far it is, sending being the first half. Only the older
  * way of asking tells how much of a file has gone out.
@@ -203,14 +171,14 @@ export function uploadLarge<T>(path: string, file: Blob, onProgress: (share: num
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest()
     let seen = 0
+    const lines = new ProgressLines<T>((share) => onProgress(0.5 + share / 2))
     const isLines = () => request.getResponseHeader('Content-Type')?.startsWith(ndjson) ?? false
     const read = () => {
       if (!isLines()) return
-      const end = request.responseText.lastIndexOf('\n') + 1
-      const lines = request.responseText.slice(seen, end).split('\n')
-      seen = end
+      const piece = request.responseText.slice(seen)
+      seen = request.responseText.length
       try {
-        const heard = hear<T>(lines, (share) => onProgress(0.5 + share / 2))
+        const heard = lines.hear(piece)
         if (heard) resolve(heard.answer)
       } catch (failure) {
         reject(failure as Error)
@@ -253,13 +221,11 @@ export async function longWork<T>(
   )
   if (!response.ok || !response.body) throw await failureOf(response)
   const reader = response.body.pipeThrough(new TextDecoderStream()).getReader()
-  let rest = ''
+  const lines = new ProgressLines<T>(onProgress)
   for (;;) {
     const { value, done } = await reach(reader.read())
     if (done) throw new RequestFailed('unexpected')
-    const lines = (rest + value).split('\n')
-    rest = lines.pop() ?? ''
-    const heard = hear<T>(lines, onProgress)
+    const heard = lines.hear(value)
     if (heard) return heard.answer
   }
 }

@@ -1,7 +1,8 @@
 import type { QueryKey } from '@tanstack/react-query'
 import { queryOptions } from '@tanstack/react-query'
 import type { Dusting, LightKind, LookRequest } from './api'
-import { answer, api, RequestFailed } from './api'
+import { answer, api } from './api'
+import { RequestFailed } from '../core/RequestFailed'
 
 /** Key and fetch of everything that is read, in one place. */
 export const queries = {

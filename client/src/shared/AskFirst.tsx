@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from './translation'
 import type { Asking } from './useAsking'
 
 /** Whether what was typed may be thrown away. */

@@ -1,5 +1,5 @@
-import type { TFunction } from 'i18next'
-import { useTranslation } from 'react-i18next'
+import type { TFunction } from './translation'
+import { useTranslation } from './translation'
 import type { KeptBatch } from '../api/api'
 import { Swatch } from './Swatch'
 import { deltaE, differenceWords } from './words'

@@ -1,8 +1,9 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from './translation'
 import type { Beyond } from '../api/api'
 import { InlineSwatch } from './Swatch'
 import type { NameOf } from './words'
 import { deltaE, differenceWords } from './words'
+import { significant } from './numbers'
 
 /** What dust and glaze can do where paste ends, as one sentence. */
 export function BeyondWords({ beyond, nameOf }: { beyond: Beyond; nameOf: NameOf }) {
@@ -10,7 +11,7 @@ export function BeyondWords({ beyond, nameOf }: { beyond: Beyond; nameOf: NameOf
   const steps = [
     t('mixing.beyond.paste', {
       paste: beyond.paste.doses
-        .map((dose) => `${nameOf(dose.colourantId)} ${Number(dose.gPer100g.toPrecision(2))} g`)
+        .map((dose) => `${nameOf(dose.colourantId)} ${t('unit.g', { value: significant(dose.gPer100g, 2) })}`)
         .join(', '),
     }),
     ...beyond.passes.map((pass) =>

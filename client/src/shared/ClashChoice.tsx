@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from './translation'
 
 /** Somebody else saved in the meantime: whose version stays is for the maker to say. */
 export function ClashChoice({ onTheirs, onMine }: { onTheirs: () => void; onMine: () => void }) {

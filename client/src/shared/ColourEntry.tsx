@@ -1,11 +1,13 @@
 import { useEffect, useId, useRef, useState } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from './translation'
 import type { ColourView } from '../api/api'
-import { answer, api, RequestFailed } from '../api/api'
+import { answer, api } from '../api/api'
+import { RequestFailed } from '../core/RequestFailed'
 import { Problem } from './Message'
 import { Term } from './Term'
 import type { TermName } from './terms'
 import { colourName, problemWords } from './words'
+import { labWords } from './numbers'
 
 /** A colour half typed is no mistake: what does not look whole yet is read only after this much quiet. */
 const quietMs = 500
@@ -101,8 +103,7 @@ export function ColourEntry({
         ) : (
           colour && (
             <p className="quiet mt-1 text-xs">
-              {colourName(t, colour)}, L {colour.lab.l.toFixed(0)} a {colour.lab.a.toFixed(0)} b{' '}
-              {colour.lab.b.toFixed(0)}
+              {colourName(t, colour)}, {labWords(colour.lab)}
             </p>
           )
         )}

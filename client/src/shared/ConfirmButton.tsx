@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from './translation'
 
 /** For what is not done by mistake: asks once more, in place. */
 export function ConfirmButton({

@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query'
 import { Copy } from 'lucide-react'
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from './translation'
 import { Choice } from './Choice'
 import { Failure } from './Message'
 import { SelectField } from './SelectField'

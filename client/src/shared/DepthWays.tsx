@@ -1,9 +1,10 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from './translation'
 import type { Look } from '../api/api'
 import { BeyondWords } from './BeyondWords'
 import { InlineSwatch } from './Swatch'
 import type { NameOf } from './words'
 import { deltaE, differenceWords } from './words'
+import { significant } from './numbers'
 
 /** What to do instead of more colour than paste takes. */
 export function DepthWays({ ways, nameOf }: { ways: Look['alternatives']; nameOf: NameOf }) {
@@ -18,7 +19,7 @@ export function DepthWays({ ways, nameOf }: { ways: Look['alternatives']; nameOf
             <>
               {t(`mixing.way.${way.way}`, {
                 recipe: way.recipe.doses
-                  .map((one) => `${nameOf(one.colourantId)} ${Number(one.gPer100g.toPrecision(2))} g`)
+                  .map((one) => `${nameOf(one.colourantId)} ${t('unit.g', { value: significant(one.gPer100g, 2) })}`)
                   .join(', '),
                 difference: differenceWords(t, way.difference),
                 deltaE: deltaE(way.difference.deltaE),

@@ -1,7 +1,7 @@
 import { X } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { useEffect, useRef } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from './translation'
 
 /** Something over the page: the browser keeps the focus in it, closes it with Escape, and gives the focus back. */
 export function Dialog({ title, onClose, children }: { title: string; onClose: () => void; children: ReactNode }) {
@@ -27,7 +27,7 @@ export function Dialog({ title, onClose, children }: { title: string; onClose: (
     >
       <div className="flex items-baseline gap-3">
         <h2 className="font-semibold">{title}</h2>
-        <button className="btn btn-ghost btn-sm ml-auto" aria-label={t('editor.close')} onClick={onClose}>
+        <button className="btn btn-ghost btn-sm ml-auto" aria-label={t('frame.close')} onClick={onClose}>
           <X size={16} aria-hidden />
         </button>
       </div>

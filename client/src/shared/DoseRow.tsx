@@ -1,6 +1,6 @@
 import { X } from 'lucide-react'
 import type { ReactNode } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from './translation'
 import { NumberField } from './NumberField'
 
 /** One colour of a paste: its dose to type, and a way to take it out. */

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 import { useEffect, useRef, useState } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from './translation'
 
 /** Takes a file that is dropped anywhere on it, or pasted while it is on the page. */
 export function DropZone({

@@ -1,7 +1,7 @@
 import { X } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { useEffect } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from './translation'
 import { useOpened } from './useOpened'
 
 /** The strip under the ribbons in which the opened column or target is edited. */
@@ -30,7 +30,7 @@ export function Editor({
         {actions}
         <button className="btn btn-ghost btn-sm ml-auto" onClick={onClose}>
           <X size={16} aria-hidden />
-          {t('editor.close')}
+          {t('frame.close')}
         </button>
       </div>
       {children}

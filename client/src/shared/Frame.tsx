@@ -1,25 +1,27 @@
 import { useQuery } from '@tanstack/react-query'
 import { Keyboard, Moon, Search, Settings2, Sun } from 'lucide-react'
+import type { ReactNode } from 'react'
 import { useEffect, useState } from 'react'
-import { useTranslation } from 'react-i18next'
-import { Link, NavLink, Outlet } from 'react-router'
+import { useTranslation } from './translation'
+import { Link } from 'wouter'
 import { queries } from '../api/queries'
 import { FrameSlot } from './FrameState'
 import { JumpBox } from './JumpBox'
-import { measureIn } from './measures'
+import { measureIn } from './language'
 import { Shortcuts } from './Shortcuts'
 import { chooseTheme, currentTheme } from './theme'
 import { useKeys } from './useKeys'
+import { NavLink } from './NavLink'
 
 const places = ['commissions', 'paste-day', 'mixing', 'cabinet', 'logbook', 'files'] as const
 
 /** The frame round every place: word mark, places, what is jumped to, theme. A place adds its own state at the right by the slot. */
-export function Frame() {
-  const { t, i18n } = useTranslation()
+export function Frame({ children }: { children: ReactNode }) {
+  const { t } = useTranslation()
   const studio = useQuery(queries.studio()).data
   useEffect(() => {
-    if (studio) measureIn(i18n, studio.measures === 'imperial', studio.scaleDecimals)
-  }, [studio, i18n])
+    if (studio) measureIn(studio.measures === 'imperial', studio.scaleDecimals)
+  }, [studio])
   const [theme, setTheme] = useState(currentTheme)
   const [slot, setSlot] = useState<HTMLElement | null>(null)
   const [opened, setOpened] = useState<'jump' | 'keys' | null>(null)
@@ -39,8 +41,8 @@ export function Frame() {
               <li key={place}>
                 <NavLink
                   to={`/${place}`}
-                  className={({ isActive }) =>
-                    `whitespace-nowrap ${isActive ? 'font-semibold' : 'quiet hover:text-base-content'}`
+                  className={(isHere) =>
+                    `whitespace-nowrap ${isHere ? 'font-semibold' : 'quiet hover:text-base-content'}`
                   }
                 >
                   {t(`frame.${place}`)}
@@ -67,7 +69,7 @@ export function Frame() {
           >
             <Keyboard size={18} aria-hidden />
           </button>
-          <Link to="/studio" className={icon} aria-label={t('studio.title')} title={t('studio.title')}>
+          <Link to="/studio" className={icon} aria-label={t('frame.studio')} title={t('frame.studio')}>
             <Settings2 size={18} aria-hidden />
           </Link>
           <button
@@ -84,9 +86,7 @@ export function Frame() {
         </span>
       </header>
       <div id="place" className="flex min-h-0 min-w-0 grow flex-col" tabIndex={-1}>
-        <FrameSlot value={slot}>
-          <Outlet />
-        </FrameSlot>
+        <FrameSlot value={slot}>{children}</FrameSlot>
       </div>
       {opened === 'jump' && <JumpBox onClose={() => setOpened(null)} />}
       {opened === 'keys' && <Shortcuts onClose={() => setOpened(null)} />}

@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query'
-import type { TFunction } from 'i18next'
+import type { TFunction } from './translation'
 import { useId, useState } from 'react'
-import { useTranslation } from 'react-i18next'
-import { useNavigate } from 'react-router'
+import { useTranslation } from './translation'
+import { useLocation } from 'wouter'
 import type { Commissions, KeptBatch, Material } from '../api/api'
 import { queries } from '../api/queries'
 import { Dialog } from './Dialog'
@@ -19,7 +19,7 @@ const mostShown = 9
 /** Any flower, piece, commission, jar, batch or page, by a few letters of its name. */
 export function JumpBox({ onClose }: { onClose: () => void }) {
   const { t } = useTranslation()
-  const go = useNavigate()
+  const [, go] = useLocation()
   const id = useId()
   const [text, setText] = useState('')
   const [at, setAt] = useState(0)
@@ -115,7 +115,7 @@ function goalsOf(
     ...materials.map((material) => ({
       to: `/cabinet/${material.id}`,
       name: material.name,
-      kind: t(`cabinet.shelf.${material.kind}`),
+      kind: t(`shelf.${material.kind}`),
     })),
     ...batches.map((batch) => ({
       to: `/paste-day?batch=${batch.id}`,

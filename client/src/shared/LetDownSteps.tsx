@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from './translation'
 import type { LetDown } from '../api/api'
 import { grams, lumpWords, scale } from './words'
 

@@ -1,7 +1,7 @@
 import { CircleAlert } from 'lucide-react'
 import type { ReactNode } from 'react'
-import { useTranslation } from 'react-i18next'
-import { RequestFailed } from '../api/api'
+import { useTranslation } from './translation'
+import { RequestFailed } from '../core/RequestFailed'
 import { NothingHere } from './NothingHere'
 import type { NameOf } from './words'
 import { problemWords } from './words'
@@ -25,7 +25,7 @@ export function Failure({ error, nameOf, kept = false }: { error: unknown; nameO
     <div role="alert">
       {failed.problems.length === 0 ? (
         <Problem>
-          {t(`trouble.${failed.code}`)} {kept && t('log.kept')}
+          {t(`trouble.${failed.code}`)} {kept && t('trouble.kept')}
         </Problem>
       ) : (
         failed.problems.map((problem, i) => <Problem key={i}>{problemWords(t, problem, nameOf)}</Problem>)

@@ -1,5 +1,5 @@
-import { useTranslation } from 'react-i18next'
-import { Link, useLocation } from 'react-router'
+import { useTranslation } from './translation'
+import { Link, useLocation } from 'wouter'
 import { PageTitle } from './PageTitle'
 
 /** What an address of ours that leads nowhere any more was for. */
@@ -12,7 +12,7 @@ function goneThing(path: string): 'flower' | 'commission' | 'jar' | null {
 /** For a wrong or a dead address: what is gone, and where to go on. */
 export function NothingHere() {
   const { t } = useTranslation()
-  const { pathname } = useLocation()
+  const [pathname] = useLocation()
   const gone = goneThing(pathname)
   return (
     <main className="p-6">

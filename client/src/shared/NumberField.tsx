@@ -1,7 +1,8 @@
 import { useEffect, useId, useRef, useState } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from './translation'
 import { Problem } from './Message'
-import { readNumber, typedNumber } from './readNumber'
+import { readNumber } from '../core/readNumber'
+import { decimalMark, typedNumber } from './numbers'
 
 /**
  * A number as people type it in their language. What cannot be read is kept on the screen and said, and the value stays what it was
@@ -30,7 +31,7 @@ export function NumberField({
   hideLabel?: boolean
   className?: string
 }) {
-  const { t, i18n } = useTranslation()
+  const { t } = useTranslation()
   const id = useId()
   const input = useRef<HTMLInputElement>(null)
   // What is being typed; without it the field shows the value, so that other controls move it.
@@ -45,7 +46,7 @@ export function NumberField({
 
   function understood(text: string) {
     if (onClear && text.trim() === '') return { kind: 'empty' } as const
-    const number = readNumber(text, i18n.language)
+    const number = readNumber(text, decimalMark())
     return whole && number.kind === 'number' && !Number.isInteger(number.value)
       ? ({ kind: 'fraction' } as const)
       : number
@@ -76,7 +77,7 @@ export function NumberField({
           id={id}
           className="input input-sm w-18 px-2"
           inputMode={whole ? 'numeric' : 'decimal'}
-          value={typed ?? (value === null ? '' : typedNumber(value, i18n.language))}
+          value={typed ?? (value === null ? '' : typedNumber(value))}
           aria-invalid={wrong ? true : undefined}
           aria-describedby={wrong ? `${id}-wrong` : undefined}
           onChange={(event) => type(event.target.value)}
@@ -98,7 +99,7 @@ export function NumberField({
                 input.current?.focus()
               }}
             >
-              {typedNumber(one, i18n.language)}
+              {typedNumber(one)}
             </button>
           ))}
         </div>

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react'
 import { useEffect, useRef } from 'react'
-import { useTranslation } from 'react-i18next'
-import { useLocation } from 'react-router'
+import { useTranslation } from './translation'
+import { useLocation } from 'wouter'
 
 /**
  * The heading of a page, and the title of its window. After a way from one page to another the keyboard and the screen reader are
@@ -19,7 +19,7 @@ export function PageTitle({
 }) {
   const { t } = useTranslation()
   const heading = useRef<HTMLHeadingElement>(null)
-  const { pathname } = useLocation()
+  const [pathname] = useLocation()
   useEffect(() => {
     document.title = `${title} · ${t('frame.name')}`
   }, [title, t])

@@ -1,6 +1,6 @@
 import type { KeyboardEvent, PointerEvent } from 'react'
 import { Fragment, useRef, useState } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from './translation'
 import type { Box } from '../api/api'
 
 /** A place in a picture, in shares of its width and height. */

@@ -1,5 +1,5 @@
 import { TriangleAlert } from 'lucide-react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from './translation'
 import type { LightDoubt, Patch } from '../api/api'
 
 /** Why a picture cannot be trusted, as a whole or where it was read. */

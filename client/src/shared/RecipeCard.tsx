@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from './translation'
 import type { ColourView, FoundRecipe } from '../api/api'
 import { Swatch } from './Swatch'
 import type { NameOf } from './words'

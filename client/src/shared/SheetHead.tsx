@@ -1,6 +1,6 @@
 import { Printer } from 'lucide-react'
-import { useTranslation } from 'react-i18next'
-import { Link } from 'react-router'
+import { useTranslation } from './translation'
+import { Link } from 'wouter'
 import { FrameState } from './FrameState'
 import { PageTitle } from './PageTitle'
 

@@ -1,5 +1,5 @@
-import { useTranslation } from 'react-i18next'
-import { Link } from 'react-router'
+import { useTranslation } from './translation'
+import { Link } from 'wouter'
 import { Dialog } from './Dialog'
 
 const keys = [
@@ -30,7 +30,7 @@ export function Shortcuts({ onClose }: { onClose: () => void }) {
       </dl>
       <p className="mt-3 text-sm">
         <Link className="act" to="/glossary" onClick={onClose}>
-          {t('glossary.open')}
+          {t('frame.glossary')}
         </Link>
       </p>
     </Dialog>

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from './translation'
 import type { ColourView } from '../api/api'
 import { colourName } from './words'
 

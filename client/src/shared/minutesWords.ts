@@ -1,4 +1,4 @@
-import type { TFunction } from 'i18next'
+import type { TFunction } from './translation'
 
 /** "45 min", "3 h 20 min": to five minutes once it is long. */
 export function minutesWords(t: TFunction, minutes: number): string {

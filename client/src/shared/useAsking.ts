@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import { useBlocker } from 'react-router'
+import { address } from './address'
 import { useUnsavedForm } from './unsavedForms'
 
 /**
@@ -7,27 +7,30 @@ import { useUnsavedForm } from './unsavedForms'
  * @param isChanged Something would be lost.
  */
 export function useAsking(isChanged: boolean, onClose: () => void) {
-  const [isAsking, setAsking] = useState(false)
+  const [isClosing, setClosing] = useState(false)
+  const [wayOut, setWayOut] = useState<{ leave: () => void } | null>(null)
   useUnsavedForm(isChanged)
-  const blocker = useBlocker(
-    ({ currentLocation, nextLocation }) => isChanged && currentLocation.pathname !== nextLocation.pathname,
-  )
   useEffect(() => {
     if (!isChanged) return
-    const hold = (event: BeforeUnloadEvent) => event.preventDefault()
-    window.addEventListener('beforeunload', hold)
-    return () => window.removeEventListener('beforeunload', hold)
+    const letGo = address.hold((leave) => setWayOut({ leave }))
+    const warn = (event: BeforeUnloadEvent) => event.preventDefault()
+    window.addEventListener('beforeunload', warn)
+    return () => {
+      letGo()
+      window.removeEventListener('beforeunload', warn)
+    }
   }, [isChanged])
   return {
-    isAsking: (isAsking && isChanged) || blocker.state === 'blocked',
-    close: () => (isChanged ? setAsking(true) : onClose()),
+    isAsking: isChanged && (isClosing || wayOut !== null),
+    close: () => (isChanged ? setClosing(true) : onClose()),
     stay: () => {
-      setAsking(false)
-      blocker.reset?.()
+      setClosing(false)
+      setWayOut(null)
     },
     throwAway: () => {
-      setAsking(false)
-      if (blocker.state === 'blocked') blocker.proceed()
+      setClosing(false)
+      setWayOut(null)
+      if (wayOut) wayOut.leave()
       else onClose()
     },
   }

@@ -1,14 +1,14 @@
 import { useCallback, useEffect, useState } from 'react'
-import { forget, readStored, store } from './stored'
+import { kept } from './kept'
 
 /** State that outlives a reload and a restart, under a name of its own. @param begin What it is when nothing was kept. */
 export function useKept<T>(name: string, begin: T, isOne: (value: unknown) => value is T) {
   const [{ value, isChanged }, setState] = useState(() => {
-    const kept = readStored(name, isOne)
-    return { value: kept ?? begin, isChanged: kept !== null }
+    const found = kept.read(name, isOne)
+    return { value: found ?? begin, isChanged: found !== null }
   })
   useEffect(() => {
-    if (isChanged) store(name, value)
+    if (isChanged) kept.write(name, value)
   }, [name, value, isChanged])
   const set = useCallback(
     (next: T | ((was: T) => T)) =>
@@ -21,7 +21,7 @@ export function useKept<T>(name: string, begin: T, isOne: (value: unknown) => va
   /** Forgets what was kept: it has been saved, or is not wanted. */
   const drop = useCallback(
     (next: T) => {
-      forget(name)
+      kept.forget(name)
       setState({ value: next, isChanged: false })
     },
     [name],

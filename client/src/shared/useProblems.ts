@@ -1,5 +1,5 @@
-import { useTranslation } from 'react-i18next'
-import { RequestFailed } from '../api/api'
+import { useTranslation } from './translation'
+import { RequestFailed } from '../core/RequestFailed'
 import type { ProblemAt } from './Editor'
 import type { NameOf } from './words'
 import { problemWords } from './words'

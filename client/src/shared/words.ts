@@ -1,4 +1,4 @@
-import type { TFunction } from 'i18next'
+import type { TFunction } from './translation'
 import type {
   ColourView,
   CommissionView,
@@ -11,6 +11,7 @@ import type {
   PieceView,
   Zone,
 } from '../api/api'
+import { figures, fixed, moment, significant } from './numbers'
 
 /** A material's name by its id; the id itself if it is gone. */
 export type NameOf = (id: string) => string
@@ -42,7 +43,7 @@ export function differenceWords(t: TFunction, difference: Difference): string {
 export const offWorthSaying = 1
 
 export function deltaE(difference: number): string {
-  return difference.toFixed(1)
+  return fixed(difference, 1)
 }
 
 /** A mass as a bench scale shows it. */
@@ -84,14 +85,14 @@ export function amountOf(t: TFunction, measure: Measure, value: number): string 
 
 /** An amount of money as people in this place write it. */
 export function money(amount: number, currency: string): string {
-  return amount.toLocaleString(undefined, { style: 'currency', currency })
+  return figures(amount, { style: 'currency', currency })
 }
 
 /** What is wrong with a field, in the maker's words. */
 export function problemWords(t: TFunction, problem: FieldProblem, nameOf: (id: string) => string): string {
   return t(`problem.${problem.code}`, {
     defaultValue: t('problem.other'),
-    limit: problem.limit === null ? '' : Number(problem.limit.toPrecision(3)),
+    limit: problem.limit === null ? '' : significant(problem.limit, 3),
     material: problem.material ? nameOf(problem.material) : '',
   })
 }
@@ -115,5 +116,5 @@ export function dueWords(t: TFunction, commission: CommissionView): string {
 
 /** A day as people in this place write it. @param iso A date, or a moment. */
 export function dayWords(iso: string): string {
-  return new Date(iso).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' })
+  return moment(iso, { day: 'numeric', month: 'short', year: 'numeric' })
 }

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
-import { useTranslation } from 'react-i18next'
-import { useParams } from 'react-router'
+import { useTranslation } from '../../shared/translation'
+import { useParams } from 'wouter'
 import type { Material, PieceView } from '../../api/api'
 import { answer, api, zones } from '../../api/api'
 import { queries } from '../../api/queries'

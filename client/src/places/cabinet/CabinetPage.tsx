@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query'
 import { FolderDown, Plus } from 'lucide-react'
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
-import { Link } from 'react-router'
+import { useTranslation } from '../../shared/translation'
+import { Link } from 'wouter'
 import type { Material } from '../../api/api'
 import { queries } from '../../api/queries'
 import { kinds } from '../../shared/cabinet'
@@ -14,6 +14,7 @@ import { colourName, grams } from '../../shared/words'
 import { CabinetNotes } from './CabinetNotes'
 import { StarterJars } from './StarterJars'
 import { PageTitle } from '../../shared/PageTitle'
+import { inOrder } from '../../shared/numbers'
 
 /** What stands in the studio's cabinet, shelf by shelf, each with its colour and whether it may be eaten. */
 export function CabinetPage() {
@@ -78,7 +79,7 @@ export function CabinetPage() {
           materials.length > 0 && (
             <section key={kind} aria-labelledby={`shelf-${kind}`}>
               <h2 id={`shelf-${kind}`} className="border-base-300 border-t px-4 pt-4 pb-2 font-semibold lg:px-6">
-                {t(`cabinet.shelf.${kind}`)} <span className="quiet font-normal">{materials.length}</span>
+                {t(`shelf.${kind}`)} <span className="quiet font-normal">{materials.length}</span>
               </h2>
               <ul className="surround grid grid-cols-[repeat(auto-fill,minmax(13.5rem,1fr))] gap-x-4 gap-y-4 px-4 py-4 lg:px-6">
                 {materials.map((material) => (
@@ -104,7 +105,7 @@ const stockOf = ({ supply }: Material) => supply.stockG ?? supply.stockMl ?? sup
 function sorted(materials: Material[], order: Order): Material[] {
   const by: Record<Order, (one: Material, other: Material) => number> = {
     shelf: () => 0,
-    name: (one, other) => one.name.localeCompare(other.name),
+    name: (one, other) => inOrder(one.name, other.name),
     colour: (one, other) => (other.chip?.lab.l ?? 0) - (one.chip?.lab.l ?? 0),
     stock: (one, other) => stockOf(one) - stockOf(other),
   }

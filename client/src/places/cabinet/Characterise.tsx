@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query'
 import { Plus, X } from 'lucide-react'
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { CharacteriseAnswer, ColourView, Material, MaterialRecord, SpectralReading } from '../../api/api'
 import { answer, api, upload } from '../../api/api'
 import { offered } from '../../shared/cabinet'
@@ -92,7 +92,7 @@ export function Characterise({
         <h3 className="font-semibold">{t('dabs.title')}</h3>
         <button type="button" className="btn btn-ghost btn-sm ml-auto" onClick={onClose}>
           <X size={16} aria-hidden />
-          {t('editor.close')}
+          {t('frame.close')}
         </button>
       </div>
       <p className="max-w-prose text-sm">{t(`dabs.how.${sort}`)}</p>

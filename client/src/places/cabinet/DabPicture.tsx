@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { Box, ColourView, PictureReading } from '../../api/api'
 import { answer, api, upload } from '../../api/api'
 import { DropZone } from '../../shared/DropZone'

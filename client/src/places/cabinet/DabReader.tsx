@@ -1,5 +1,5 @@
 import { useMutation } from '@tanstack/react-query'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { ColourView } from '../../api/api'
 import { answer, api } from '../../api/api'
 import { Failure } from '../../shared/Message'

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { FoodStatus, Ingredient, MaterialRecord } from '../../api/api'
 import { NumberField } from '../../shared/NumberField'
 import { SelectField } from '../../shared/SelectField'

@@ -1,8 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useTranslation } from 'react-i18next'
-import { Link, useNavigate, useParams } from 'react-router'
+import { useTranslation } from '../../shared/translation'
+import { Link, useLocation, useParams } from 'wouter'
 import type { Material, MaterialKind, MaterialRecord } from '../../api/api'
-import { answer, api, RequestFailed } from '../../api/api'
+import { answer, api } from '../../api/api'
+import { RequestFailed } from '../../core/RequestFailed'
 import { aside, queries } from '../../api/queries'
 import { isCounted, kinds } from '../../shared/cabinet'
 import { ClashChoice } from '../../shared/ClashChoice'
@@ -10,7 +11,7 @@ import { ConfirmButton } from '../../shared/ConfirmButton'
 import { FrameState } from '../../shared/FrameState'
 import { Failure, Reading, Unreadable } from '../../shared/Message'
 import { SelectField } from '../../shared/SelectField'
-import { hasFields } from '../../shared/stored'
+import { hasFields } from '../../core/Kept'
 import { useKept } from '../../shared/useKept'
 import { ColourOfIt } from './ColourOfIt'
 import { MaterialFields } from './MaterialFields'
@@ -50,7 +51,7 @@ const isDraft = (value: unknown): value is Draft => hasFields(value, 'sheet', 'v
 
 function Sheet({ id, sheet: saved, version }: { id: string | null; sheet: MaterialRecord; version: number }) {
   const { t } = useTranslation()
-  const navigate = useNavigate()
+  const [, navigate] = useLocation()
   const client = useQueryClient()
   const materials = useQuery(queries.materials())
   const draft = useKept<Draft>(`material/${id ?? 'new'}`, { sheet: saved, version }, isDraft)
@@ -109,7 +110,7 @@ function Sheet({ id, sheet: saved, version }: { id: string | null; sheet: Materi
           <SelectField
             label={t('material.kind')}
             value={sheet.kind}
-            options={kinds.map((kind) => ({ value: kind, label: t(`cabinet.shelf.${kind}`) }))}
+            options={kinds.map((kind) => ({ value: kind, label: t(`shelf.${kind}`) }))}
             onChoose={(kind) => draft.set({ sheet: { ...blank(kind as MaterialKind), name: sheet.name }, version: 0 })}
           />
         )}

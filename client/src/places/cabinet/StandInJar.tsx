@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { Material } from '../../api/api'
 import { isDabbed } from '../../shared/cabinet'
 import { SelectField } from '../../shared/SelectField'

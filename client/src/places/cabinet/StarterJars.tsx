@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import { answer, api } from '../../api/api'
 import { ConfirmButton } from '../../shared/ConfirmButton'
 import { Failure } from '../../shared/Message'

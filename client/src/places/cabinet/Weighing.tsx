@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { DoseUnitKind, MaterialRecord } from '../../api/api'
 import { answer, api } from '../../api/api'
 import { Choice } from '../../shared/Choice'

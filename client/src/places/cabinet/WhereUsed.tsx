@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
-import { useTranslation } from 'react-i18next'
-import { Link } from 'react-router'
+import { useTranslation } from '../../shared/translation'
+import { Link } from 'wouter'
 import { queries } from '../../api/queries'
 import { amountOf } from '../../shared/words'
 

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useTranslation } from 'react-i18next'
-import { Link } from 'react-router'
+import { useTranslation } from '../../shared/translation'
+import { Link } from 'wouter'
 import { answer, api } from '../../api/api'
 import { queries } from '../../api/queries'
 import { Failure, Reading, Unreadable } from '../../shared/Message'
@@ -24,7 +24,7 @@ export function BinPage() {
           {t('commission.title')}
         </Link>
       </p>
-      <PageTitle title={t('bin.title')} />
+      <PageTitle title={t('frame.bin')} />
       <p className="quiet mt-1 max-w-prose text-sm">{t(data.length === 0 ? 'bin.empty' : 'bin.help')}</p>
       <ul className="divide-base-300 mt-3 divide-y">
         {data.map((entry) => (

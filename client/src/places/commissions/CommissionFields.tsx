@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { CommissionDetails } from '../../api/api'
 import { statuses } from '../../api/api'
 import type { ProblemAt } from '../../shared/Editor'

@@ -1,15 +1,16 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useTranslation } from 'react-i18next'
-import { Link, useNavigate, useParams } from 'react-router'
+import { useTranslation } from '../../shared/translation'
+import { Link, useLocation, useParams } from 'wouter'
 import type { CommissionDetails, CommissionView } from '../../api/api'
-import { answer, api, RequestFailed } from '../../api/api'
+import { answer, api } from '../../api/api'
+import { RequestFailed } from '../../core/RequestFailed'
 import { aside, queries } from '../../api/queries'
 import { ClashChoice } from '../../shared/ClashChoice'
 import { ConfirmButton } from '../../shared/ConfirmButton'
 import { Failure, Reading, Unreadable } from '../../shared/Message'
 import { NothingHere } from '../../shared/NothingHere'
 import { PageTitle } from '../../shared/PageTitle'
-import { hasFields } from '../../shared/stored'
+import { hasFields } from '../../core/Kept'
 import { useKept } from '../../shared/useKept'
 import { useProblems } from '../../shared/useProblems'
 import { CommissionFields } from './CommissionFields'
@@ -50,7 +51,7 @@ export function CommissionPage() {
 function Open({ kept }: { kept: CommissionView | null }) {
   const { t } = useTranslation()
   const client = useQueryClient()
-  const go = useNavigate()
+  const [, go] = useLocation()
   const draft = useKept<CommissionDetails>(
     `commission/${kept?.id ?? 'new'}`,
     kept ? detailsOf(kept) : blank(),

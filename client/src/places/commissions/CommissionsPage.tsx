@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query'
 import { Plus } from 'lucide-react'
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
-import { Link } from 'react-router'
+import { useTranslation } from '../../shared/translation'
+import { Link } from 'wouter'
 import type { CommissionEntry, CommissionView } from '../../api/api'
 import { statuses } from '../../api/api'
 import { queries } from '../../api/queries'
@@ -13,6 +13,7 @@ import { SearchField } from '../../shared/SearchField'
 import { SelectField } from '../../shared/SelectField'
 import { dueWords, flowerCount } from '../../shared/words'
 import { FirstSteps } from './FirstSteps'
+import { inOrder } from '../../shared/numbers'
 
 const tallestPx = 76
 const shortestPx = 22
@@ -68,7 +69,7 @@ export function CommissionsPage() {
           {t('commission.new')}
         </Link>
         <Link className="act min-h-6 text-sm" to="/bin">
-          {t('bin.title')}
+          {t('frame.bin')}
         </Link>
       </div>
       {all.length === 0 && <FirstSteps studioName={data.studioName} maker={data.maker} />}
@@ -171,7 +172,7 @@ function has({ commission, flowers }: CommissionEntry, wanted: string): boolean 
 function sorted(entries: CommissionEntry[], order: Order): CommissionEntry[] {
   const by: Record<Order, (one: CommissionView, other: CommissionView) => number> = {
     due: (one, other) => one.dueOn.localeCompare(other.dueOn),
-    name: (one, other) => one.name.localeCompare(other.name),
+    name: (one, other) => inOrder(one.name, other.name),
     status: (one, other) => statuses.indexOf(one.status) - statuses.indexOf(other.status),
   }
   return [...entries].sort((one, other) => by[order](one.commission, other.commission))

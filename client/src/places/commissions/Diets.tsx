@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { Diet } from '../../api/api'
 import { diets } from '../../shared/diets'
 

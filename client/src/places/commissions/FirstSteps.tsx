@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { Check } from 'lucide-react'
-import { useTranslation } from 'react-i18next'
-import { Link } from 'react-router'
+import { useTranslation } from '../../shared/translation'
+import { Link } from 'wouter'
 import { queries } from '../../api/queries'
 import { PutInStarterJars } from '../../shared/PutInStarterJars'
 

@@ -1,14 +1,15 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useTranslation } from 'react-i18next'
-import { Link, useNavigate, useParams } from 'react-router'
+import { useTranslation } from '../../shared/translation'
+import { Link, useLocation, useParams } from 'wouter'
 import type { LibraryFlower } from '../../api/api'
-import { answer, api, RequestFailed } from '../../api/api'
+import { answer, api } from '../../api/api'
+import { RequestFailed } from '../../core/RequestFailed'
 import { queries } from '../../api/queries'
 import { Failure, Reading, Unreadable } from '../../shared/Message'
 import { NothingHere } from '../../shared/NothingHere'
 import { NumberField } from '../../shared/NumberField'
 import { PageTitle } from '../../shared/PageTitle'
-import { hasFields } from '../../shared/stored'
+import { hasFields } from '../../core/Kept'
 import { TextField } from '../../shared/TextField'
 import { useKept } from '../../shared/useKept'
 import { useProblems } from '../../shared/useProblems'
@@ -31,7 +32,7 @@ export function NewFlowerPage() {
   const { commissionId = '' } = useParams()
   const { t } = useTranslation()
   const client = useQueryClient()
-  const go = useNavigate()
+  const [, go] = useLocation()
   const library = useQuery(queries.flowerLibrary())
   const commissions = useQuery(queries.commissions()).data?.commissions
   const kept = useKept<Draft>(`new-flower/${commissionId}`, blank, isDraft)

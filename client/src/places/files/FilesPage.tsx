@@ -1,6 +1,6 @@
 import { Download } from 'lucide-react'
 import type { ReactNode } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import { ImportFile } from './ImportFile'
 import { StudioArchive } from './StudioArchive'
 import { PageTitle } from '../../shared/PageTitle'

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { ImportPreview } from '../../api/api'
 import { Problem } from '../../shared/Message'
 
@@ -43,9 +43,14 @@ export function Preview({ seen }: { seen: ImportPreview }) {
                     {line.problems.map((problem) => (
                       <Problem key={problem.column}>
                         {problem.column && <strong>{problem.column}: </strong>}
-                        {t([`files.lineProblem.${problem.code}`, `problem.${problem.code}`, 'problem.other'], {
-                          limit: problem.limit ?? '',
+                        {t(`files.lineProblem.${problem.code}`, {
+                          limit: problem.limit,
                           material: problem.said,
+                          defaultValue: t(`problem.${problem.code}`, {
+                            limit: problem.limit,
+                            material: problem.said,
+                            defaultValue: t('problem.other'),
+                          }),
                         })}
                         {problem.said && ` “${problem.said}”`}
                       </Problem>

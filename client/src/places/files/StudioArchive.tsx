@@ -1,10 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import { answer, api, upload, uploadLarge } from '../../api/api'
 import { queries } from '../../api/queries'
 import { FileButton } from '../../shared/FileButton'
 import { Failure } from '../../shared/Message'
+import { moment } from '../../shared/numbers'
 
 /** So much of an archive tells whose it is; the rest may be gigabytes. */
 const headBytes = 256 * 1024
@@ -95,7 +96,7 @@ export function StudioArchive() {
           <p className="quiet">{t('files.studio.earlierHelp')}</p>
           <ul className="mt-1 space-y-1">
             {replaced.data.map((state) => {
-              const when = new Date(state.replacedAt).toLocaleString()
+              const when = moment(state.replacedAt, { dateStyle: 'medium', timeStyle: 'short' })
               return (
                 <li key={state.id} className="flex flex-wrap items-baseline gap-x-3">
                   {t('files.studio.replaced', { name: state.studioName, when })}

@@ -1,6 +1,6 @@
 import { TriangleAlert } from 'lucide-react'
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { Advice, Plan, Preview, Zone } from '../../api/api'
 import { TextArea } from '../../shared/TextArea'
 import type { NameOf } from '../../shared/words'

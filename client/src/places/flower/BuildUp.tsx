@@ -1,6 +1,6 @@
 import { Check } from 'lucide-react'
 import { useEffect, useRef } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { ColourView, PieceView, Plan, Preview, ZoneView } from '../../api/api'
 import { zones } from '../../api/api'
 import type { NameOf } from '../../shared/words'

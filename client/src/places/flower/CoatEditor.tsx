@@ -1,5 +1,5 @@
 import { ArrowLeft, ArrowRight, Trash2 } from 'lucide-react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { Coat, GlazeCoat, NamedLoad } from '../../api/api'
 import { NumberField } from '../../shared/NumberField'
 import { Choice } from '../../shared/Choice'

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { DustCoat, NamedLoad } from '../../api/api'
 import { isDust } from '../../shared/cabinet'
 import { Choice } from '../../shared/Choice'

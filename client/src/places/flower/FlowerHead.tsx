@@ -1,10 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Pencil } from 'lucide-react'
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
-import { Link, useNavigate } from 'react-router'
+import { useTranslation } from '../../shared/translation'
+import { Link, useLocation } from 'wouter'
 import type { FlowerAnswer } from '../../api/api'
-import { answer, api, RequestFailed } from '../../api/api'
+import { answer, api } from '../../api/api'
+import { RequestFailed } from '../../core/RequestFailed'
 import { queries } from '../../api/queries'
 import { AskFirst } from '../../shared/AskFirst'
 import { ConfirmButton } from '../../shared/ConfirmButton'
@@ -57,7 +58,7 @@ export function FlowerHead({ flower }: { flower: FlowerAnswer }) {
 function FlowerFields({ flower, onDone }: { flower: FlowerAnswer; onDone: () => void }) {
   const { t } = useTranslation()
   const client = useQueryClient()
-  const go = useNavigate()
+  const [, go] = useLocation()
   const commissions = useQuery(queries.commissions()).data?.commissions.map((entry) => entry.commission) ?? []
   const [name, setName] = useState(flower.name)
   const [flowers, setFlowers] = useState(flower.flowers)
@@ -135,7 +136,7 @@ function FlowerFields({ flower, onDone }: { flower: FlowerAnswer; onDone: () => 
             {t('make.save')}
           </button>
           <button type="button" className="btn btn-sm" onClick={asking.close}>
-            {t('editor.close')}
+            {t('frame.close')}
           </button>
         </div>
         {failed && failed.problems.length === 0 && <Failure error={failed} nameOf={(id) => id} />}

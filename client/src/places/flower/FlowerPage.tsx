@@ -1,8 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Plus } from 'lucide-react'
 import { useEffect, useRef } from 'react'
-import { useTranslation } from 'react-i18next'
-import { Link, Navigate, useParams } from 'react-router'
+import { useTranslation } from '../../shared/translation'
+import { Link, Redirect, useParams } from 'wouter'
 import type { FlowerAnswer, Material } from '../../api/api'
 import { queries } from '../../api/queries'
 import { FrameState } from '../../shared/FrameState'
@@ -36,7 +36,7 @@ export function FlowerPage() {
   if (!pieceId) {
     // The first whorl of the open flower says most about it.
     const first = flower.data.pieces.find((piece) => piece.partOf === 'flower') ?? flower.data.pieces[0]
-    return first ? <Navigate replace to={`/flowers/${flowerId}/${first.id}`} /> : <NoPieces flower={flower.data} />
+    return first ? <Redirect replace to={`/flowers/${flowerId}/${first.id}`} /> : <NoPieces flower={flower.data} />
   }
   const piece = flower.data.pieces.find((one) => one.id === pieceId)
   // Another shape is another piece to look at: everything about it is read anew.

@@ -1,5 +1,5 @@
-import { useTranslation } from 'react-i18next'
-import type { RequestFailed } from '../../api/api'
+import { useTranslation } from '../../shared/translation'
+import type { RequestFailed } from '../../core/RequestFailed'
 
 /** What was only asked about, because no flower reaches it, can be meant all the same. */
 export function ItIsSo({ failed, onYes }: { failed: RequestFailed | null; onYes: () => void }) {

@@ -1,9 +1,10 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
-import { Link } from 'react-router'
+import { useTranslation } from '../../shared/translation'
+import { Link } from 'wouter'
 import type { ColourView, LogSubject, PieceView, Preview } from '../../api/api'
-import { answer, api, RequestFailed, zones } from '../../api/api'
+import { answer, api, zones } from '../../api/api'
+import { RequestFailed } from '../../core/RequestFailed'
 import { ColourEntry } from '../../shared/ColourEntry'
 import { Problem } from '../../shared/Message'
 import { TextArea } from '../../shared/TextArea'
@@ -11,7 +12,7 @@ import { Swatch } from '../../shared/Swatch'
 import { Choice } from '../../shared/Choice'
 import { Editor } from '../../shared/Editor'
 import { newId } from '../../shared/newId'
-import { hasFields } from '../../shared/stored'
+import { hasFields } from '../../core/Kept'
 import { useUnsavedForm } from '../../shared/unsavedForms'
 import { useKept } from '../../shared/useKept'
 
@@ -125,7 +126,7 @@ export function LogForm({
           </span>
           {save.error && (
             <Problem>
-              {t(`trouble.${save.error instanceof RequestFailed ? save.error.code : 'unexpected'}`)} {t('log.kept')}
+              {t(`trouble.${save.error instanceof RequestFailed ? save.error.code : 'unexpected'}`)} {t('trouble.kept')}
             </Problem>
           )}
         </div>

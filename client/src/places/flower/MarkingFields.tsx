@@ -1,5 +1,5 @@
 import { Dices } from 'lucide-react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { Marking, MarkingKind } from '../../api/api'
 import type { ProblemAt } from '../../shared/Editor'
 import { NumberField } from '../../shared/NumberField'

@@ -1,6 +1,6 @@
 import type { NameOf } from '../../shared/words'
 import { X } from 'lucide-react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { Material, Portion } from '../../api/api'
 import { AddMaterial } from '../../shared/AddMaterial'
 import type { ProblemAt } from '../../shared/Editor'

@@ -1,12 +1,13 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useTranslation } from 'react-i18next'
-import { Link, useNavigate, useParams } from 'react-router'
+import { useTranslation } from '../../shared/translation'
+import { Link, useLocation, useParams } from 'wouter'
 import type { Piece } from '../../api/api'
-import { answer, api, RequestFailed } from '../../api/api'
+import { answer, api } from '../../api/api'
+import { RequestFailed } from '../../core/RequestFailed'
 import { queries } from '../../api/queries'
 import { Failure, Reading, Unreadable } from '../../shared/Message'
 import { SelectField } from '../../shared/SelectField'
-import { hasFields } from '../../shared/stored'
+import { hasFields } from '../../core/Kept'
 import { useKept } from '../../shared/useKept'
 import { ItIsSo } from './ItIsSo'
 import { PieceFields } from './PieceFields'
@@ -26,7 +27,7 @@ export function NewPiecePage() {
   const { flowerId = '' } = useParams()
   const { t } = useTranslation()
   const client = useQueryClient()
-  const go = useNavigate()
+  const [, go] = useLocation()
   const flower = useQuery(queries.flower(flowerId))
   const starts = useQuery(queries.startingPoints()).data ?? []
   const kept = useKept<Draft>(`new-piece/${flowerId}`, blank(t('make.firstName')), isDraft)

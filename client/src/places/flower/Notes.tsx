@@ -1,9 +1,10 @@
 import type { ReactNode } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { Coat, CoatView, PieceView, Plan, Preview, ZoneView } from '../../api/api'
 import type { NameOf } from '../../shared/words'
 import { deltaE, differenceWords, grams } from '../../shared/words'
 import { coatName, mixAmounts } from './coatWords'
+import { fixed } from '../../shared/numbers'
 
 /** Under the ribbons: why, how much, and what to watch. */
 export function Notes({
@@ -107,7 +108,7 @@ function Why({
           <li key={i}>
             {t(step.change < 0 ? 'notes.deepens' : 'notes.pales', {
               name: step.name,
-              amount: Math.abs(step.change).toFixed(1),
+              amount: fixed(Math.abs(step.change), 1),
             })}
           </li>
         ))}

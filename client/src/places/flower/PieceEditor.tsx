@@ -1,15 +1,16 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { ArrowDown, ArrowUp, Copy } from 'lucide-react'
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
-import { useNavigate } from 'react-router'
+import { useTranslation } from '../../shared/translation'
+import { useLocation } from 'wouter'
 import type { Piece, PieceView } from '../../api/api'
-import { answer, api, RequestFailed } from '../../api/api'
+import { answer, api } from '../../api/api'
+import { RequestFailed } from '../../core/RequestFailed'
 import { queries } from '../../api/queries'
 import { ConfirmButton } from '../../shared/ConfirmButton'
 import { Editor } from '../../shared/Editor'
 import { Failure } from '../../shared/Message'
-import { hasFields } from '../../shared/stored'
+import { hasFields } from '../../core/Kept'
 import { useUnsavedForm } from '../../shared/unsavedForms'
 import { useKept } from '../../shared/useKept'
 import { ItIsSo } from './ItIsSo'
@@ -36,7 +37,7 @@ export function PieceEditor({
 }) {
   const { t } = useTranslation()
   const client = useQueryClient()
-  const go = useNavigate()
+  const [, go] = useLocation()
   const kept = useKept<Piece>(`piece/${piece.id}`, piece.piece, isPiece)
   const [saved, setSaved] = useState(false)
   const flowerKey = queries.flower(flowerId).queryKey

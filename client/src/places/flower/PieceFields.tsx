@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { OutlineView, Piece, PieceForm, PieceRole } from '../../api/api'
 import { queries } from '../../api/queries'
 import type { ProblemAt } from '../../shared/Editor'

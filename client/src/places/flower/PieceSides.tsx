@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { LightKind, PieceView, Plan, Preview } from '../../api/api'
 import { queries } from '../../api/queries'
 import { FieldPicture } from '../../shared/FieldPicture'
@@ -8,7 +8,7 @@ import { lightKinds } from '../../shared/lights'
 import type { NameOf } from '../../shared/words'
 import { colourName } from '../../shared/words'
 import { coatName } from './coatWords'
-import type { Viewing } from './PlanSession'
+import type { Viewing } from '../../core/PlanSession'
 
 const largestPx = 290
 const widestPx = 222

@@ -1,7 +1,7 @@
 import { ClipboardList, NotebookPen, Pipette, Ruler, WandSparkles } from 'lucide-react'
-import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
-import { Link, useNavigate } from 'react-router'
+import { lazy, Suspense, useState } from 'react'
+import { useTranslation } from '../../shared/translation'
+import { Link, useLocation } from 'wouter'
 import type { Advice, Coat, Material, Plan, Zone } from '../../api/api'
 import { zones } from '../../api/api'
 import { offered } from '../../shared/cabinet'
@@ -22,12 +22,14 @@ import type { Opened } from './opened'
 import { PasteEditor } from './PasteEditor'
 import { PieceEditor } from './PieceEditor'
 import { PieceSides } from './PieceSides'
-import { Proposals } from './Proposals'
 import { addCoat, changeCoat, coatFrom, moveCoat, removeCoat, setGround, setPaste, setTarget } from './planEdits'
-import type { PlanSession, Session } from './PlanSession'
+import type { PlanSession, Session } from '../../core/PlanSession'
 import { TargetEditor } from './TargetEditor'
 import { Tray } from './Tray'
 import { UndoButtons } from './UndoButtons'
+
+// Ways of colouring are asked for now and then: they come when they are.
+const Proposals = lazy(async () => ({ default: (await import('./Proposals')).Proposals }))
 
 /** The chosen piece: its ribbons, what is opened under them, its picture, and the tray. */
 export function PieceWorkplace({
@@ -44,7 +46,7 @@ export function PieceWorkplace({
   materials: Material[]
 }) {
   const { t } = useTranslation()
-  const go = useNavigate()
+  const [, go] = useLocation()
   const [opened, setOpened] = useState<Opened>(null)
   const [said, setSaid] = useState('')
   const { piece, plan, preview, problems } = state
@@ -211,19 +213,21 @@ export function PieceWorkplace({
       }
       case 'proposals':
         return (
-          <Proposals
-            piece={piece}
-            plan={plan}
-            flowerId={flowerId}
-            nameOf={nameOf}
-            zoneName={nameOfZone}
-            onTake={(one) => {
-              edit(() => one.plan)
-              setOpened(null)
-              setSaid(t('proposals.taken'))
-            }}
-            onClose={close}
-          />
+          <Suspense fallback={<Reading />}>
+            <Proposals
+              piece={piece}
+              plan={plan}
+              flowerId={flowerId}
+              nameOf={nameOf}
+              zoneName={nameOfZone}
+              onTake={(one) => {
+                edit(() => one.plan)
+                setOpened(null)
+                setSaid(t('proposals.taken'))
+              }}
+              onClose={close}
+            />
+          </Suspense>
         )
       case 'piece':
         return <PieceEditor piece={piece} flowerId={flowerId} isSaved={state.save.kind === 'saved'} onClose={close} />

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { PollenCoat } from '../../api/api'
 import { offered } from '../../shared/cabinet'
 import { NumberField } from '../../shared/NumberField'

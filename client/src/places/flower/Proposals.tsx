@@ -1,6 +1,6 @@
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
-import { Link } from 'react-router'
+import { useTranslation } from '../../shared/translation'
+import { Link } from 'wouter'
 import type { PieceView, Plan, Proposal, Proposals as Answer } from '../../api/api'
 import { zones } from '../../api/api'
 import { Editor } from '../../shared/Editor'

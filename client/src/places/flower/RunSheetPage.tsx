@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useTranslation } from 'react-i18next'
-import { useParams } from 'react-router'
+import { useTranslation } from '../../shared/translation'
+import { useParams } from 'wouter'
 import type { Material, RunSheet, RunStepView } from '../../api/api'
 import { queries } from '../../api/queries'
 import { Reading, Unreadable } from '../../shared/Message'

@@ -1,5 +1,5 @@
-import { useTranslation } from 'react-i18next'
-import type { PlanSession, Session } from './PlanSession'
+import { useTranslation } from '../../shared/translation'
+import type { PlanSession, Session } from '../../core/PlanSession'
 
 /** What the maker must know about changes from elsewhere and about saving that does not get through. */
 export function SaveBanner({ session, state }: { session: PlanSession; state: Session }) {

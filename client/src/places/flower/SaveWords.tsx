@@ -1,6 +1,6 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import { useHasUnsavedForm } from '../../shared/unsavedForms'
-import type { SaveState } from './PlanSession'
+import type { SaveState } from '../../core/PlanSession'
 
 /** Whether what is on the page is kept, in two or three words; said aloud when it changes. */
 export function SaveWords({ save }: { save: SaveState }) {

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { Sides } from '../../api/api'
 import { Choice } from '../../shared/Choice'
 

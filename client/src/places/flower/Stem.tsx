@@ -1,7 +1,7 @@
-import { useTranslation } from 'react-i18next'
-import { NavLink } from 'react-router'
+import { useTranslation } from '../../shared/translation'
 import type { FlowerAnswer, PieceView } from '../../api/api'
 import { PieceDrawing } from '../../shared/PieceDrawing'
+import { NavLink } from '../../shared/NavLink'
 
 const largestPx = 62
 const smallestPx = 20
@@ -35,7 +35,7 @@ export function Stem({ flower, chosenId }: { flower: FlowerAnswer; chosenId: str
             <li key={piece.id} className="relative shrink-0">
               <NavLink
                 to={`/flowers/${flower.id}/${piece.id}`}
-                aria-current={chosen ? 'page' : undefined}
+                isHere={chosen}
                 className="group flex items-center gap-2 p-1"
               >
                 {/* Pieces sit on the stem a little to one side and the other, as leaves do. */}

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { Finish, Target, ZoneView } from '../../api/api'
 import { ColourEntry } from '../../shared/ColourEntry'
 import { NumberField } from '../../shared/NumberField'

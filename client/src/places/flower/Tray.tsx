@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { Material, MaterialKind } from '../../api/api'
 import { stillBought } from '../../shared/cabinet'
 import { Swatch } from '../../shared/Swatch'

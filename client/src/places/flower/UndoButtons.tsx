@@ -1,7 +1,7 @@
 import { Redo2, Undo2 } from 'lucide-react'
 import { useEffect } from 'react'
-import { useTranslation } from 'react-i18next'
-import type { PlanSession, Session } from './PlanSession'
+import { useTranslation } from '../../shared/translation'
+import type { PlanSession, Session } from '../../core/PlanSession'
 
 /** Back and forward through the edits of a piece: its build-up and its targets are one plan. */
 export function UndoButtons({ session, state }: { session: PlanSession; state: Session }) {

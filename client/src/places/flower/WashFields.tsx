@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { WashCoat } from '../../api/api'
 import { isDust, offered } from '../../shared/cabinet'
 import { NumberField } from '../../shared/NumberField'

@@ -1,5 +1,5 @@
 import { Plus, X } from 'lucide-react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { Place, PlaceKind, Sides } from '../../api/api'
 import { Choice } from '../../shared/Choice'
 import type { ProblemAt } from '../../shared/Editor'

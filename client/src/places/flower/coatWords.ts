@@ -1,7 +1,8 @@
-import type { TFunction } from 'i18next'
+import type { TFunction } from '../../shared/translation'
 import type { Coat, CoatView, Place } from '../../api/api'
 import type { NameOf } from '../../shared/words'
 import { grams } from '../../shared/words'
+import { percent, rounded } from '../../shared/numbers'
 
 /**
  * What a coat is called at the head of its column.
@@ -79,7 +80,8 @@ export const isInMm = (place: Place) => place.kind === 'rim' || place.kind === '
 function bandWords(t: TFunction, place: Place): string {
   if (place.kind === 'whole') return t('place.wholeWords')
   const inMm = isInMm(place)
-  const show = (distance: number) => (inMm ? `${Number(distance.toFixed(1))} mm` : `${Math.round(distance * 100)} %`)
+  const show = (distance: number) =>
+    inMm ? t('unit.mm', { value: rounded(distance, 1) }) : t('unit.percent', { value: percent(distance) })
   const words = place.start > 0 ? 'between' : 'to'
   return t(`place.${words}.${place.kind}`, { start: show(place.start), end: show(place.end) })
 }

@@ -1,4 +1,4 @@
-import type { TFunction } from 'i18next'
+import type { TFunction } from '../../shared/translation'
 import type { RunStep, RunStepView } from '../../api/api'
 import type { NameOf } from '../../shared/words'
 import { deltaE, grams, lumpWords, offWorthSaying, scale } from '../../shared/words'

@@ -1,13 +1,13 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import { PageTitle } from '../../shared/PageTitle'
 import { termNames } from '../../shared/terms'
 
 /** The words of the trade, all together. */
 export function GlossaryPage() {
-  const { t, i18n } = useTranslation()
+  const { t, language } = useTranslation()
   const terms = termNames
     .map((name) => ({ name, word: t(`term.${name}.name`), means: t(`term.${name}.means`) }))
-    .sort((one, other) => one.word.localeCompare(other.word, i18n.language))
+    .sort((one, other) => one.word.localeCompare(other.word, language))
   return (
     <main className="w-full max-w-3xl px-4 pt-5 pb-10 lg:px-6">
       <PageTitle title={t('glossary.title')} />

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
-import { useTranslation } from 'react-i18next'
-import { Link } from 'react-router'
+import { useTranslation } from '../../shared/translation'
+import { Link } from 'wouter'
 import type { LogEntry } from '../../api/api'
 import { queries } from '../../api/queries'
 import { Reading, Unreadable } from '../../shared/Message'

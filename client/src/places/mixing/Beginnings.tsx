@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { ColourView, MixingTable } from '../../api/api'
 import { Swatch } from '../../shared/Swatch'
 import { colourName } from '../../shared/words'

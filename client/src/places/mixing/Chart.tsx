@@ -1,5 +1,6 @@
 import { curveMonotoneX, line } from 'd3-shape'
 import type { ReactNode } from 'react'
+import { significant } from '../../shared/numbers'
 
 const width = 640
 const height = 240
@@ -64,7 +65,7 @@ export function Chart({
       ))}
       {xTicks.map((tick) => (
         <text key={tick} x={scale.x(tick)} y={height - margin.bottom + 16} textAnchor="middle">
-          {Number(tick.toPrecision(2))}
+          {significant(tick, 2)}
         </text>
       ))}
       <text x={(margin.left + width - margin.right) / 2} y={height - 4} textAnchor="middle">

@@ -1,10 +1,11 @@
 import { Minus, Plus, TriangleAlert, X } from 'lucide-react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { DosedColour, Look, Material } from '../../api/api'
 import { LetDownSteps } from '../../shared/LetDownSteps'
 import { NumberField } from '../../shared/NumberField'
 import { Swatch } from '../../shared/Swatch'
 import { deltaE, dose, grams } from '../../shared/words'
+import { figures } from '../../shared/numbers'
 
 /** A slider goes this far past the load limit, so that a hand can feel where it lies. */
 const pastLimit = 1.5
@@ -118,4 +119,5 @@ export function DoseLine({
   )
 }
 
-const signed = (value: number) => (value > 0 ? '+' : value < 0 ? '−' : '±') + Math.abs(value).toFixed(0)
+const signed = (value: number) =>
+  value === 0 ? '±0' : figures(value, { maximumFractionDigits: 0, signDisplay: 'always' })

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { FoundRecipes, PasteRecipe } from '../../api/api'
 import { RecipeCard } from '../../shared/RecipeCard'
 import type { NameOf } from '../../shared/words'

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { scaleLinear, scaleLog } from 'd3-scale'
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { DoseLadder, Material } from '../../api/api'
 import { queries } from '../../api/queries'
 import { Reading, Unreadable } from '../../shared/Message'
@@ -12,6 +12,7 @@ import { deltaE } from '../../shared/words'
 import { Chart, Curve } from './Chart'
 import type { Table } from './tableState'
 import { offered } from '../../shared/cabinet'
+import { significant } from '../../shared/numbers'
 
 /** What a colour does to the paste at eight doses: as a strip and as curves of lightness and strength. */
 export function LadderTool({ table, materials, nameOf }: { table: Table; materials: Material[]; nameOf: NameOf }) {
@@ -44,7 +45,7 @@ function Ladder({ ladder, title }: { ladder: DoseLadder; title: string }) {
         {ladder.rungs.map((rung) => (
           <li key={rung.gPer100g}>
             <Swatch colour={rung.colour} className="h-14 w-full" />
-            {Number(rung.gPer100g.toPrecision(2))} g
+            {t('unit.g', { value: significant(rung.gPer100g, 2) })}
             <br />
             {t('mixing.ladder.step', { deltaE: deltaE(rung.fromBefore) })}
           </li>

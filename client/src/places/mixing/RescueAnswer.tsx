@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { PasteRecipe, Rescue, RescuePlan } from '../../api/api'
 import { LetDownSteps } from '../../shared/LetDownSteps'
 import { RecipeCard } from '../../shared/RecipeCard'

@@ -1,6 +1,6 @@
 import { X } from 'lucide-react'
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { ColourView, KeptBatch, Material, PasteRecipe, Rescue } from '../../api/api'
 import { stillBought } from '../../shared/cabinet'
 import { AddMaterial } from '../../shared/AddMaterial'

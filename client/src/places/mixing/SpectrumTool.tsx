@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { Look } from '../../api/api'
 import { Chart, Curve } from './Chart'
 

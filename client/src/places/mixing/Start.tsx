@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { ColourView, Look, MixingTable } from '../../api/api'
 import { Choice } from '../../shared/Choice'
 import { ColourEntry } from '../../shared/ColourEntry'

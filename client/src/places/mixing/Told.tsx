@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { Look } from '../../api/api'
 import { DepthWays } from '../../shared/DepthWays'
 import { Swatch } from '../../shared/Swatch'

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { Look, Material, MixingTable, PasteRecipe } from '../../api/api'
 import { Choice } from '../../shared/Choice'
 import type { NameOf } from '../../shared/words'

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useTranslation } from 'react-i18next'
-import { Link } from 'react-router'
+import { useTranslation } from '../../shared/translation'
+import { Link } from 'wouter'
 import type { MixingTable, PasteRecipe } from '../../api/api'
 import { answer, api } from '../../api/api'
 import { Failure } from '../../shared/Message'

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import { Failure } from '../../shared/Message'
 import type { NameOf } from '../../shared/words'
 import type { LongWork } from './useLongWork'

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react'
 import type { ColourView, Look } from '../../api/api'
-import { hasFields, readStored, store } from '../../shared/stored'
+import { hasFields } from '../../core/Kept'
+import { kept } from '../../shared/kept'
 
 /** A colour that was worked on. */
 export interface Recent {
@@ -17,12 +18,12 @@ const isRecent = (value: unknown): value is Recent[] =>
 
 /** The last colours on this table, newest first. @param look Of what lies there now. */
 export function useRecent(name: string, look: Look | undefined): Recent[] {
-  const [recent] = useState(() => readStored(key, isRecent) ?? [])
+  const [recent] = useState(() => kept.read(key, isRecent) ?? [])
   const colour = look?.lights.find((lit) => lit.light === 'daylight')?.target
   useEffect(() => {
     if (!colour || !name) return
-    const others = (readStored(key, isRecent) ?? []).filter((one) => one.name !== name || one.colour.hex !== colour.hex)
-    store(key, [{ name, colour }, ...others].slice(0, most))
+    const others = (kept.read(key, isRecent) ?? []).filter((one) => one.name !== name || one.colour.hex !== colour.hex)
+    kept.write(key, [{ name, colour }, ...others].slice(0, most))
   }, [name, colour])
   return recent
 }

@@ -1,5 +1,5 @@
-import * as z from 'zod/mini'
-import { readStored, store } from '../../shared/stored'
+import { hasFields } from '../../core/Kept'
+import { kept } from '../../shared/kept'
 import type { Filters, Lab, LightKind, PasteRecipe } from '../../api/api'
 
 /** What lies on the mixing table. */
@@ -38,33 +38,26 @@ export const emptyTable = (baseId: string): Table => ({
   filters: noFilters,
 })
 
-// What comes out of storage may be from an older build: its whole shape is checked.
-const recipe = z.object({
-  baseId: z.string(),
-  doses: z.array(z.object({ colourantId: z.string(), gPer100g: z.number() })),
-})
-const table = z.object({
-  target: z.nullable(z.object({ l: z.number(), a: z.number(), b: z.number() })),
-  targetName: z.string(),
-  commissionId: z.nullable(z.string()),
-  batchId: z.nullable(z.string()),
-  pieceId: z.nullable(z.string()),
-  light: z.enum(['daylight', 'eveningDaylight', 'lamp', 'tube', 'warmLed', 'candle']),
-  pasteG: z.number(),
-  mixes: z.array(recipe).check(z.minLength(1), z.maxLength(2)),
-  mostColourants: z.number(),
-  filters: z.object({
-    mustUse: z.array(z.string()),
-    leaveOut: z.array(z.string()),
-    edibleOnly: z.boolean(),
-    diets: z.array(z.enum(['vegan', 'vegetarian', 'glutenFree', 'nutFree', 'dairyFree'])),
-    withinStock: z.boolean(),
-  }),
-})
+// What comes out of storage may be from an older build: its frame is checked here, and what is in it by the server.
+const isRecipe = (value: unknown): value is PasteRecipe =>
+  hasFields(value, 'baseId', 'doses') &&
+  Array.isArray(value.doses) &&
+  value.doses.every((dose) => hasFields(dose, 'colourantId', 'gPer100g'))
+
+const fieldsOf = <T extends object>(example: T) => Object.keys(example) as (keyof T & string)[]
+
+const isTable = (value: unknown): value is Table =>
+  hasFields(value, ...fieldsOf(emptyTable(''))) &&
+  (value.target === null || hasFields(value.target, 'l', 'a', 'b')) &&
+  typeof value.pasteG === 'number' &&
+  Array.isArray(value.mixes) &&
+  (value.mixes.length === 1 || value.mixes.length === 2) &&
+  value.mixes.every(isRecipe) &&
+  hasFields(value.filters, ...fieldsOf(noFilters))
 
 const name = 'mixing-table'
 
 /** The table as it was left, so that a reload or a restart loses nothing. */
-export const readTable = (): Table | null => readStored(name, (value): value is Table => table.safeParse(value).success)
+export const readTable = (): Table | null => kept.read(name, isTable)
 
-export const storeTable = (value: Table) => store(name, value)
+export const storeTable = (value: Table) => kept.write(name, value)

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
-import type { RequestFailed } from '../../api/api'
+import type { RequestFailed } from '../../core/RequestFailed'
 import { longWork } from '../../api/api'
 
 /** Shorter work is not worth a word about its progress. */

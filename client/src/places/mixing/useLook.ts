@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import type { FieldProblem, Look } from '../../api/api'
-import { RequestFailed } from '../../api/api'
+import { RequestFailed } from '../../core/RequestFailed'
 import { queries } from '../../api/queries'
 import type { Table } from './tableState'
 

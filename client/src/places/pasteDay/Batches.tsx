@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
-import { useSearchParams } from 'react-router'
+import { useTranslation } from '../../shared/translation'
+import { useSearchParams } from 'wouter'
 import type { BatchState, KeptBatch } from '../../api/api'
 import { queries } from '../../api/queries'
 import { BatchLook, batchVerdict } from '../../shared/BatchLook'
@@ -14,6 +14,7 @@ import { useArrival } from '../../shared/useArrival'
 import type { NameOf } from '../../shared/words'
 import { dayWords, grams } from '../../shared/words'
 import { BatchEditor } from './BatchEditor'
+import { inOrder, moment } from '../../shared/numbers'
 
 const states: BatchState[] = ['planned', 'resting', 'made', 'inUse', 'usedUp']
 
@@ -98,7 +99,7 @@ type Order = (typeof orders)[number]
 function sorted(batches: KeptBatch[], order: Order): KeptBatch[] {
   const by: Record<Order, (one: KeptBatch, other: KeptBatch) => number> = {
     newest: () => 0,
-    name: (one, other) => one.name.localeCompare(other.name),
+    name: (one, other) => inOrder(one.name, other.name),
     left: (one, other) => (other.made?.leftG ?? 0) - (one.made?.leftG ?? 0),
     colour: (one, other) => other.target.lab.l - one.target.lab.l,
   }
@@ -168,6 +169,6 @@ function Row({
 /** "14:30", or with its day if that is not today. */
 function timeWords(iso: string): string {
   const at = new Date(iso)
-  const time = at.toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })
+  const time = moment(at, { hour: '2-digit', minute: '2-digit' })
   return at.toDateString() === new Date().toDateString() ? time : `${dayWords(iso)}, ${time}`
 }

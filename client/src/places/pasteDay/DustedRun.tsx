@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { OmbrePlan } from '../../api/api'
 import { answer, api } from '../../api/api'
 import { Failure, Reading } from '../../shared/Message'

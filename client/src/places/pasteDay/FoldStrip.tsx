@@ -1,5 +1,5 @@
 import { Flag } from 'lucide-react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { MarbleFolds } from '../../api/api'
 import { FieldPicture } from '../../shared/FieldPicture'
 import { deltaE } from '../../shared/words'

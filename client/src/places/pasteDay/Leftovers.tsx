@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { LeftoverView, PasteBlock } from '../../api/api'
 import { answer, api } from '../../api/api'
 import { Failure, Problem } from '../../shared/Message'

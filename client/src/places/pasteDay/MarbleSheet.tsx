@@ -1,9 +1,10 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { MarbleLook } from '../../api/api'
 import { FieldPicture } from '../../shared/FieldPicture'
 import { Swatch } from '../../shared/Swatch'
 import { deltaE } from '../../shared/words'
 import { useWidth } from './useWidth'
+import { fixed } from '../../shared/numbers'
 
 /** The rolled sheet, six pieces cut from it, and the flat colour it would become. */
 export function MarbleSheet({ look }: { look: MarbleLook }) {
@@ -69,4 +70,4 @@ export function MarbleSheet({ look }: { look: MarbleLook }) {
   )
 }
 
-const millimetres = (value: number) => (value >= 10 ? value.toFixed(0) : value.toFixed(1))
+const millimetres = (value: number) => fixed(value, value >= 10 ? 0 : 1)

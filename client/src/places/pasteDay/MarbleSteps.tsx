@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { MarbleLook, MarblePlan } from '../../api/api'
 import { InlineSwatch } from '../../shared/Swatch'
 import type { NameOf } from '../../shared/words'

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { ArrowLeftRight, Minus, Plus } from 'lucide-react'
-import { useTranslation } from 'react-i18next'
-import { useParams } from 'react-router'
+import { useTranslation } from '../../shared/translation'
+import { useParams } from 'wouter'
 import type { Material, OmbreAnswer, OmbrePlan, OmbreView } from '../../api/api'
 import { answer, api } from '../../api/api'
 import { aside, queries } from '../../api/queries'
@@ -21,6 +21,7 @@ import { UsePicker } from './UsePicker'
 import type { PasteDraft } from './usePastePlan'
 import { usePasteDraft, usePlanLook } from './usePastePlan'
 import { useProblems } from '../../shared/useProblems'
+import { fixed } from '../../shared/numbers'
 
 /** A run of shades for a flower: from where to where, in what steps, for which pieces, and by which school. */
 export function OmbrePage() {
@@ -178,7 +179,7 @@ function Run({ plan, view }: { plan: OmbrePlan; view: OmbreView | undefined }) {
       {view && (
         <p className="mt-2 text-sm">
           {t(plan.steps.every((step) => step === plan.steps[0]) ? 'ombre.evenness' : 'ombre.evennessAsked', {
-            ratio: view.unevenness.toFixed(2),
+            ratio: fixed(view.unevenness, 2),
           })}
         </p>
       )}

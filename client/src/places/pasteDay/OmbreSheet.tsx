@@ -1,5 +1,5 @@
-import type { TFunction } from 'i18next'
-import { useTranslation } from 'react-i18next'
+import type { TFunction } from '../../shared/translation'
+import { useTranslation } from '../../shared/translation'
 import type { OmbreAnswer, OmbrePlan, OmbreStep, OmbreWay } from '../../api/api'
 import { InlineSwatch } from '../../shared/Swatch'
 import type { NameOf } from '../../shared/words'

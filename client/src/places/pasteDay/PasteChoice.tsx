@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { ColourView, Material, PasteRecipe } from '../../api/api'
 import { queries } from '../../api/queries'
 import { AddMaterial } from '../../shared/AddMaterial'

@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { BatchView } from '../../api/api'
 import { LetDownSteps } from '../../shared/LetDownSteps'
 import type { NameOf } from '../../shared/words'

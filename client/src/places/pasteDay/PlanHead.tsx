@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import { Link } from 'react-router'
+import { Link } from 'wouter'
 import type { MarbleAnswer, OmbreAnswer } from '../../api/api'
 import { PageTitle } from '../../shared/PageTitle'
 import { Term } from '../../shared/Term'

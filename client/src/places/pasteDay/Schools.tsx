@@ -1,8 +1,9 @@
 import { Check } from 'lucide-react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { OmbrePlan, OmbreView, OmbreWay } from '../../api/api'
 import { Swatch } from '../../shared/Swatch'
 import { deltaE, scale } from '../../shared/words'
+import { fixed } from '../../shared/numbers'
 
 /** The three schools side by side, as a hand would really make the shades. */
 export function Schools({
@@ -64,7 +65,7 @@ function Figures({ way }: { way: OmbreWay }) {
     ['leftOver', scale(t, way.leftOverG)],
     ['kneadings', String(way.kneadings)],
     ['weighings', String(way.weighings)],
-    ['unevenness', way.unevenness.toFixed(2)],
+    ['unevenness', fixed(way.unevenness, 2)],
     ['touch', carries((shade) => shade.touch)],
     ['gram', carries((shade) => shade.gram)],
   ]

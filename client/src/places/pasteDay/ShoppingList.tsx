@@ -1,5 +1,5 @@
-import type { TFunction } from 'i18next'
-import { useTranslation } from 'react-i18next'
+import type { TFunction } from '../../shared/translation'
+import { useTranslation } from '../../shared/translation'
 import type { Material, PasteDay, ShoppingLine } from '../../api/api'
 import type { NameOf } from '../../shared/words'
 import { amountOf, money, nameFinder } from '../../shared/words'

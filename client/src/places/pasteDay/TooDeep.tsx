@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { BatchPart } from '../../api/api'
 import { queries } from '../../api/queries'
 import { DepthWays } from '../../shared/DepthWays'

@@ -1,5 +1,5 @@
 import { X } from 'lucide-react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { PasteUse } from '../../api/api'
 import { grams } from '../../shared/words'
 

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useDeferredValue } from 'react'
-import { RequestFailed } from '../../api/api'
-import { hasFields } from '../../shared/stored'
+import { RequestFailed } from '../../core/RequestFailed'
+import { hasFields } from '../../core/Kept'
 import { useKept } from '../../shared/useKept'
 
 /** A plan as it stands on the page, and the version that it was made from. */

@@ -1,7 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { Studio } from '../../api/api'
-import { answer, api, RequestFailed } from '../../api/api'
+import { answer, api } from '../../api/api'
+import { RequestFailed } from '../../core/RequestFailed'
 import { aside, queries } from '../../api/queries'
 import { Choice } from '../../shared/Choice'
 import { ClashChoice } from '../../shared/ClashChoice'
@@ -9,7 +10,7 @@ import { Failure, Reading, Unreadable } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
 import { PageTitle } from '../../shared/PageTitle'
 import { SelectField } from '../../shared/SelectField'
-import { hasFields } from '../../shared/stored'
+import { hasFields } from '../../core/Kept'
 import { Term } from '../../shared/Term'
 import { TextField } from '../../shared/TextField'
 import { useKept } from '../../shared/useKept'
@@ -29,7 +30,7 @@ const known = (what: 'currency' | 'timeZone', kept: string) =>
   [...new Set([kept, ...Intl.supportedValuesOf(what)])].sort()
 
 function OpenStudio({ kept }: { kept: Studio }) {
-  const { t, i18n } = useTranslation()
+  const { t, language } = useTranslation()
   const client = useQueryClient()
   const {
     value: draft,
@@ -57,10 +58,10 @@ function OpenStudio({ kept }: { kept: Studio }) {
   const clashes = failed?.code === 'changedElsewhere'
   const problemAt = useProblems([save.error])
   const theirs = () => client.fetchQuery({ ...queries.studio(), staleTime: 0 })
-  const currencyName = new Intl.DisplayNames(i18n.language, { type: 'currency' })
+  const currencyName = new Intl.DisplayNames(language, { type: 'currency' })
   return (
     <main className="mx-auto w-full max-w-3xl px-4 pt-5 pb-10 lg:px-6">
-      <PageTitle title={t('studio.title')} />
+      <PageTitle title={t('frame.studio')} />
       <p className="quiet mt-1 max-w-prose text-sm">{t('studio.help')}</p>
       <form
         className="mt-4 space-y-5"

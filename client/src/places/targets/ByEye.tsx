@@ -1,11 +1,12 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { EyeCell, EyePicker, Lab, Target, Zone } from '../../api/api'
 import { answer, api } from '../../api/api'
 import { Failure, Reading } from '../../shared/Message'
 import { Swatch } from '../../shared/Swatch'
 import { colourName } from '../../shared/words'
 import type { ChangeTargets } from './changeTargets'
+import { rounded } from '../../shared/numbers'
 
 /** A colour by eye: lightness and colourfulness in a field, hue in a band, and neighbours to compare. Only what the cabinet reaches. */
 export function ByEye({ zone, target, onChange }: { zone: Zone; target: Target; onChange: ChangeTargets }) {
@@ -87,7 +88,7 @@ function Cell({
   const { colour, by } = cell
   // What nothing reaches is left out; the place stays, so that the field keeps its shape.
   if (!colour || (by === 'nothing' && !isHere)) return <span className={`${className} inline-block shrink-0`} />
-  const words = `${colourName(t, colour)}, L ${colour.lab.l.toFixed(0)}, ${t(`eye.by.${by}`)}`
+  const words = `${colourName(t, colour)}, L ${rounded(colour.lab.l, 0)}, ${t(`eye.by.${by}`)}`
   return (
     <button
       type="button"

@@ -1,6 +1,6 @@
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { Palette, PieceView, StartingPoint, Zone } from '../../api/api'
 import { upload } from '../../api/api'
 import { queries } from '../../api/queries'

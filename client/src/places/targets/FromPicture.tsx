@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { FlowerAnswer, PieceView, Zone } from '../../api/api'
 import { answer, api, upload } from '../../api/api'
 import { queries } from '../../api/queries'

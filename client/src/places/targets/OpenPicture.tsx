@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type {
   Box,
   Division,
@@ -13,7 +13,8 @@ import type {
   PieceView,
   Zone,
 } from '../../api/api'
-import { answer, api, RequestFailed, zones } from '../../api/api'
+import { answer, api, zones } from '../../api/api'
+import { RequestFailed } from '../../core/RequestFailed'
 import { Choice } from '../../shared/Choice'
 import { ConfirmButton } from '../../shared/ConfirmButton'
 import { Failure } from '../../shared/Message'
@@ -21,10 +22,11 @@ import type { Spot } from '../../shared/PictureBoard'
 import { PictureBoard } from '../../shared/PictureBoard'
 import { PictureDoubts } from '../../shared/PictureDoubts'
 import { Swatch } from '../../shared/Swatch'
-import { hasFields } from '../../shared/stored'
+import { hasFields } from '../../core/Kept'
 import { useKept } from '../../shared/useKept'
 import { colourName } from '../../shared/words'
 import type { ChangeTargets } from './changeTargets'
+import { fixed, rounded } from '../../shared/numbers'
 
 const mark = 'mark'
 const meantSpot = 'meant'
@@ -257,7 +259,7 @@ export function OpenPicture({
               <span>
                 {t(marks.light.asIs ? 'pictures.asIs' : read.data.hasCast ? 'pictures.cast' : 'pictures.noCast')}{' '}
                 {read.data.unsureDeltaE !== null &&
-                  t('pictures.unsureLight', { deltaE: read.data.unsureDeltaE.toFixed(0) })}
+                  t('pictures.unsureLight', { deltaE: rounded(read.data.unsureDeltaE, 0) })}
               </span>
             </p>
           )}
@@ -290,7 +292,7 @@ export function OpenPicture({
                     <span className="font-semibold">{t(`zone.${one}`)}</span>
                     <span className="block text-xs">{colourName(t, patch.colour)}</span>
                     <span className="quiet block text-xs">
-                      {t('pictures.spread', { spread: patch.spread.toFixed(1) })}
+                      {t('pictures.spread', { spread: fixed(patch.spread, 1) })}
                     </span>
                   </span>
                   <button

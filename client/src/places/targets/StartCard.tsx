@@ -1,4 +1,4 @@
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { PieceView, StartingPoint, Zone } from '../../api/api'
 import { Swatch } from '../../shared/Swatch'
 import type { ChangeTargets } from './changeTargets'

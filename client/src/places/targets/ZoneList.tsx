@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { useTranslation } from 'react-i18next'
+import { useTranslation } from '../../shared/translation'
 import type { Finish, Plan, Preview, Zone } from '../../api/api'
 import { answer, api, zones } from '../../api/api'
 import { NumberField } from '../../shared/NumberField'

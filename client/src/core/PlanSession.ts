@@ -1,9 +1,10 @@
-import type { FieldProblem, LightKind, PieceView, Plan, Preview, ApiProblemCode } from '../../api/api'
-import { answer, api, RequestFailed } from '../../api/api'
-import { dropDraft, findDraft, keepDraft, tabReady } from './draftStore'
-import type { PlanPart } from './planEdits'
-import { clashes, merge, same } from './planEdits'
-import { PlanHistory } from './planHistory'
+import type { ApiProblemCode, FieldProblem, LightKind, PieceView, Plan, Preview } from '../api/api'
+import type { Drafts } from './Drafts'
+import type { PlanHistory } from './PlanHistory'
+import type { PlanPart } from './planMerge'
+import { clashes, merge, same } from './planMerge'
+import { RequestFailed } from './RequestFailed'
+import type { Timers } from './Timers'
 
 export type SaveState =
   | { kind: 'saved' }
@@ -45,6 +46,22 @@ interface Base {
   version: number
 }
 
+/** What a session asks of the server. Each throws a {@link RequestFailed} if it cannot be done. */
+export interface PlanServer {
+  read(pieceId: string): Promise<Base & { piece: PieceView }>
+  /** @param version That the plan was made from. @returns That it is now. */
+  save(pieceId: string, plan: Plan, version: number): Promise<{ version: number }>
+  preview(pieceId: string, plan: Plan, viewing: Viewing): Promise<Preview>
+}
+
+/** What a session works with. */
+export interface Surroundings {
+  server: PlanServer
+  drafts: Drafts
+  history: PlanHistory
+  timers: Timers
+}
+
 const quietBeforeSaveMs = 400
 const firstRetryMs = 1_000
 const longestRetryMs = 10_000
@@ -58,29 +75,29 @@ export class PlanSession {
   private state: Session
   private base: Base
   private theirs: Base | null = null
-  private readonly history: PlanHistory
   private listeners = new Set<() => void>()
-  private saveTimer: ReturnType<typeof setTimeout> | undefined
+  private callOffSave = () => {}
   private retryMs = firstRetryMs
   private isSaving = false
   private isPreviewing = false
   private isClosed = false
-  private readonly wake = () => this.retryNow()
 
-  static async open(pieceId: string): Promise<PlanSession> {
-    await tabReady
-    const [found, draft] = await Promise.all([read(pieceId), findDraft(pieceId)])
-    const session = new PlanSession(found.piece, found)
+  static async open(pieceId: string, around: Surroundings): Promise<PlanSession> {
+    const [found, draft] = await Promise.all([around.server.read(pieceId), around.drafts.find(pieceId)])
+    const session = new PlanSession(found.piece, found, around)
     if (draft) session.takeUp(draft.base, draft.plan)
-    session.history.takeUp(session.state.plan)
+    around.history.takeUp(session.state.plan)
     session.set({})
     void session.preview()
     return session
   }
 
-  private constructor(piece: PieceView, base: Base) {
+  private constructor(
+    piece: PieceView,
+    base: Base,
+    private readonly around: Surroundings,
+  ) {
     this.base = { plan: base.plan, version: base.version }
-    this.history = new PlanHistory(`undo/${piece.id}`)
     this.state = {
       piece,
       plan: base.plan,
@@ -94,7 +111,6 @@ export class PlanSession {
       canRedo: false,
       viewing: { light: 'daylight', shown: null },
     }
-    window.addEventListener('online', this.wake)
   }
 
   get current() {
@@ -109,15 +125,14 @@ export class PlanSession {
   /** Sends what is still unsent, and stops. The draft stays if that fails. */
   close() {
     this.isClosed = true
-    window.removeEventListener('online', this.wake)
-    clearTimeout(this.saveTimer)
+    this.callOffSave()
     if (this.state.save.kind === 'saving') void this.save()
   }
 
   edit(change: (plan: Plan) => Plan) {
     const plan = change(this.state.plan)
     if (same(plan, this.state.plan)) return
-    this.history.keep(this.state.plan, plan, performance.now())
+    this.around.history.keep(this.state.plan, plan, this.around.timers.now())
     this.turnTo(plan)
   }
 
@@ -128,17 +143,17 @@ export class PlanSession {
   }
 
   undo() {
-    const was = this.history.back(this.state.plan)
+    const was = this.around.history.back(this.state.plan)
     if (was) this.turnTo(was)
   }
 
   redo() {
-    const next = this.history.forward(this.state.plan)
+    const next = this.around.history.forward(this.state.plan)
     if (next) this.turnTo(next)
   }
 
   private turnTo(plan: Plan) {
-    keepDraft(this.state.piece.id, { base: this.base, plan })
+    this.around.drafts.keep(this.state.piece.id, { base: this.base, plan })
     const clash = this.state.save.kind === 'clash'
     this.set({ plan, save: clash ? this.state.save : { kind: 'saving' }, mergedFromElsewhere: false })
     if (!clash) this.saveSoon(quietBeforeSaveMs)
@@ -150,7 +165,7 @@ export class PlanSession {
     if (!this.theirs) return
     this.base = this.theirs
     this.theirs = null
-    keepDraft(this.state.piece.id, { base: this.base, plan: this.state.plan })
+    this.around.drafts.keep(this.state.piece.id, { base: this.base, plan: this.state.plan })
     this.set({ save: { kind: 'saving' } })
     void this.save()
   }
@@ -160,8 +175,8 @@ export class PlanSession {
     if (!this.theirs) return
     this.base = this.theirs
     this.theirs = null
-    dropDraft(this.state.piece.id)
-    this.history.forget()
+    this.around.drafts.drop(this.state.piece.id)
+    this.around.history.forget()
     this.set({ plan: this.base.plan, save: { kind: 'saved' }, problems: [] })
     void this.preview()
   }
@@ -190,13 +205,13 @@ export class PlanSession {
     }
     const merged = merge(this.base.plan, mine, theirs.plan)
     this.base = theirs
-    if (!same(merged, mine)) this.history.forget()
+    if (!same(merged, mine)) this.around.history.forget()
     if (same(merged, theirs.plan)) {
       // Also when my own save did arrive and only its answer was lost.
-      dropDraft(this.state.piece.id)
+      this.around.drafts.drop(this.state.piece.id)
       this.set({ plan: merged, save: { kind: 'saved' } })
     } else {
-      keepDraft(this.state.piece.id, { base: this.base, plan: merged })
+      this.around.drafts.keep(this.state.piece.id, { base: this.base, plan: merged })
       this.set({ plan: merged, save: { kind: 'saving' }, mergedFromElsewhere: true })
       this.saveSoon(0)
     }
@@ -204,35 +219,30 @@ export class PlanSession {
   }
 
   private saveSoon(inMs: number) {
-    clearTimeout(this.saveTimer)
-    if (!this.isClosed) this.saveTimer = setTimeout(() => void this.save(), inMs)
+    this.callOffSave()
+    if (!this.isClosed) this.callOffSave = this.around.timers.after(inMs, () => void this.save())
   }
 
-  private retryNow() {
+  /** Someone may answer again. */
+  retryNow() {
     if (this.state.save.kind === 'waiting') void this.save()
     if (this.state.previewIsOld) void this.preview()
   }
 
   private async save() {
     if (this.isSaving) return
-    clearTimeout(this.saveTimer)
+    this.callOffSave()
     this.isSaving = true
     const { piece, plan } = this.state
     try {
-      const { version } = await answer(
-        api.PUT('/api/pieces/{id}/plan', {
-          params: { path: { id: piece.id } },
-          headers: { 'If-Match': `"${this.base.version}"` },
-          body: plan,
-        }),
-      )
+      const { version } = await this.around.server.save(piece.id, plan, this.base.version)
       this.base = { plan, version }
       this.retryMs = firstRetryMs
       if (this.state.plan === plan) {
-        dropDraft(piece.id)
+        this.around.drafts.drop(piece.id)
         this.set({ save: { kind: 'saved' } })
       } else {
-        keepDraft(piece.id, { base: this.base, plan: this.state.plan })
+        this.around.drafts.keep(piece.id, { base: this.base, plan: this.state.plan })
         this.saveSoon(0)
       }
     } catch (error) {
@@ -247,7 +257,7 @@ export class PlanSession {
     if (!(error instanceof RequestFailed)) throw error
     if (error.code === 'changedElsewhere') {
       try {
-        this.meet(await read(this.state.piece.id))
+        this.meet(await this.around.server.read(this.state.piece.id))
         return
       } catch (again) {
         if (!(again instanceof RequestFailed)) throw again
@@ -272,16 +282,15 @@ export class PlanSession {
     this.isPreviewing = true
     const { piece, plan, viewing } = this.state
     try {
-      const query = { light: viewing.light, ...(viewing.shown !== null && { shown: viewing.shown }) }
-      const preview = await answer(
-        api.POST('/api/pieces/{id}/preview', { params: { path: { id: piece.id }, query }, body: plan }),
-      )
+      const preview = await this.around.server.preview(piece.id, plan, viewing)
       this.set({ preview, previewOf: plan, previewIsOld: false, ...(this.state.plan === plan && { problems: [] }) })
     } catch (error) {
       if (!(error instanceof RequestFailed)) throw error
       if (error.isPassing) {
         this.set({ previewIsOld: true })
-        setTimeout(() => this.state.previewIsOld && !this.isClosed && void this.preview(), longestRetryMs)
+        this.around.timers.after(longestRetryMs, () => {
+          if (this.state.previewIsOld && !this.isClosed) void this.preview()
+        })
       } else if (this.state.plan === plan) this.set({ problems: error.problems, previewIsOld: false })
     } finally {
       this.isPreviewing = false
@@ -290,10 +299,8 @@ export class PlanSession {
   }
 
   private set(change: Partial<Session>) {
-    const { canGoBack: canUndo, canGoForward: canRedo } = this.history
+    const { canGoBack: canUndo, canGoForward: canRedo } = this.around.history
     this.state = { ...this.state, ...change, canUndo, canRedo }
     this.listeners.forEach((listener) => listener())
   }
 }
-
-const read = (pieceId: string) => answer(api.GET('/api/pieces/{id}', { params: { path: { id: pieceId } } }))

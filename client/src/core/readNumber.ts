@@ -10,9 +10,9 @@ const unreadable: ReadNumber = { kind: 'unreadable' }
 /**
  * Reads a number by the rules of a language: its mark before the fraction, spaces or the other mark between thousands. The other
  * mark before a fraction is understood too, but where it could part thousands as well it is asked, not guessed.
+ * @param point The mark before the fraction: a point or a comma.
  */
-export function readNumber(text: string, language: string): ReadNumber {
-  const point = new Intl.NumberFormat(language).formatToParts(1.1).find((part) => part.type === 'decimal')?.value ?? '.'
+export function readNumber(text: string, point: string): ReadNumber {
   const other = point === '.' ? ',' : '.'
   const typed = text.trim().replace(/^\+/, '')
   const sign = typed.startsWith('-') || typed.startsWith('\u2212') ? -1 : 1
@@ -42,13 +42,4 @@ export function readNumber(text: string, language: string): ReadNumber {
   if (!/^\d{1,3}([.,]\d{3})+$/.test(whole) || new Set(whole.replace(/\d/g, '')).size > 1) return unreadable
   const fraction = isRepeated ? '' : plain.slice(last + 1)
   return number(`${whole.replace(/[.,]/g, '')}.${fraction}`)
-}
-
-/** A number as this language types it, without marks between thousands: it is read again as the same. */
-export function typedNumber(value: number, language: string): string {
-  const size = Math.abs(value)
-  return value.toLocaleString(language, {
-    useGrouping: false,
-    ...(size >= 1 || size === 0 ? { maximumFractionDigits: 3 } : { maximumSignificantDigits: 4 }),
-  })
 }

@@ -1,6 +1,7 @@
-import type { Plan } from '../../api/api'
-import { forget, hasFields, readStored, store } from '../../shared/stored'
-import { partsOfPlan, same } from './planEdits'
+import type { Plan } from '../api/api'
+import { hasFields } from './Kept'
+import type { Kept } from './Kept'
+import { partsOfPlan, same } from './planMerge'
 
 /** A slide or a number being typed is one step, not one for each figure; another place in the plan is another step. */
 const oneStepMs = 700
@@ -26,11 +27,14 @@ export class PlanHistory {
   private lastPlace: string | null = null
 
   /** @param name Of the piece, among what this tab keeps. */
-  constructor(private readonly name: string) {}
+  constructor(
+    private readonly kept: Kept,
+    private readonly name: string,
+  ) {}
 
   /** Goes on from the steps of the page before a reload, if they led to this plan. */
   takeUp(now: Plan) {
-    const kept = readStored(this.name, isSteps, sessionStorage)
+    const kept = this.kept.read(this.name, isSteps)
     if (!kept || !same(kept.now, now)) return
     this.past = kept.past
     this.future = kept.future
@@ -40,7 +44,7 @@ export class PlanHistory {
     // The oldest steps go first where the browser has no more room.
     for (let most = mostSteps; most > 1; most = Math.floor(most / 2)) {
       const steps: Steps = { now, past: this.past.slice(-most), future: this.future.slice(-most) }
-      if (store(this.name, steps, sessionStorage)) return
+      if (this.kept.write(this.name, steps)) return
     }
   }
 
@@ -76,7 +80,7 @@ export class PlanHistory {
   forget() {
     this.past = []
     this.future = []
-    forget(this.name, sessionStorage)
+    this.kept.forget(this.name)
   }
 
   get canGoBack() {

@@ -1,0 +1,18 @@
+import type { ApiProblemCode, FieldProblem } from '../api/api'
+
+const passing: ApiProblemCode[] = ['offline', 'databaseAway', 'busy', 'diskFull', 'unexpected']
+
+/** A request that did not do what it was for. `code` picks the words; `problems` say which fields. */
+export class RequestFailed extends Error {
+  constructor(
+    readonly code: ApiProblemCode,
+    readonly problems: FieldProblem[] = [],
+  ) {
+    super(code)
+  }
+
+  /** Nothing was wrong with the request itself: the same one may succeed later. */
+  get isPassing() {
+    return passing.includes(this.code)
+  }
+}
