@@ -22,8 +22,21 @@ return args switch
     ["flowers", "library"] => FlowerPictures(FlowerPictureTrials.Library, FlowerPictureTrials.OfLibrary),
     ["flowers", var trials] => FlowerPictures(int.Parse(trials), FlowerPictureTrials.Random),
     ["photographs", var folder] => Photographs(folder),
+    ["planning", var pieces] => Planning(int.Parse(pieces)),
     _ => Usage(),
 };
+
+static int Planning(int pieces)
+{
+    // Once for the compiler, before the clock runs.
+    _ = PlanningTimes.Of(1).Count();
+    var all = PlanningTimes.Of(pieces).ToList();
+    foreach (var way in all.GroupBy(one => one.Approach))
+        Console.WriteLine($"{way.Key}: {way.Average(one => one.Milliseconds):0} ms, worst zone {way.Average(one => one.WorstDeltaE):0.00}, zones {way.Average(one => one.MeanDeltaE):0.00}, cost {way.Average(one => one.Cost):0.0}, coats {way.Average(one => one.Coats):0.0}");
+    var together = all.GroupBy(one => one.Piece).Select(piece => piece.Sum(one => one.Milliseconds)).Order().ToList();
+    Console.WriteLine($"all ways of a piece: median {together[together.Count / 2]:0} ms, mean {together.Average():0} ms, longest {together[^1]:0} ms");
+    return 0;
+}
 
 static int Vectors(string file)
 {

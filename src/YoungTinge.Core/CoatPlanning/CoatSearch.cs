@@ -37,7 +37,7 @@ internal sealed class CoatSearch
     private const int Followed = 4;
 
     /// <summary>How often every coat is put to the test again.</summary>
-    private const int Exchanges = 1;
+    private const int Exchanges = 2;
 
     private const int StepsForACoat = 6;
     private const int StepsForAll = 25;
@@ -50,6 +50,9 @@ internal sealed class CoatSearch
 
     /// <summary>Of two together, as shares of the best amount of the first alone.</summary>
     private static readonly double[] TriedBesides = [0.6, 1, 1.7];
+
+    private static readonly double[] FirstLook = [1];
+    private const int LookedAtCloser = 14;
 
     /// <summary>With less starch a dust goes on in blotches.</summary>
     private const double LeastStarchShare = 0.3;
@@ -165,9 +168,9 @@ internal sealed class CoatSearch
 
     private string MainOf(CandidateCoat candidate) => candidate.Materials.Zip(candidate.Amounts).Where(part => part.First != starch?.Id).MaxBy(part => part.Second).First;
 
-    private Lab[] Seen(IReadOnlyList<CandidateCoat> of) => simulator.See(mix, [.. of.Select(candidate => candidate.Coat).Where(IsThere)]);
+    private Lab[] Seen(IReadOnlyList<CandidateCoat> of) => simulator.See(mix, [.. of.Select(candidate => candidate.Coat)]);
 
-    private Lab SeenOne(IReadOnlyList<CandidateCoat> of, Zone zone) => simulator.See(mix, [.. of.Select(candidate => candidate.Coat).Where(IsThere)], zone)[0];
+    private Lab SeenOne(IReadOnlyList<CandidateCoat> of, Zone zone) => simulator.See(mix, [.. of.Select(candidate => candidate.Coat)], zone)[0];
 
     /// <summary>A coat of nothing cannot be laid.</summary>
     private static bool IsThere(Coat coat) => coat is not (DustCoat { LoadMgPerCm2: <= 0 } or WashCoat { GPerMl: <= 0 });
@@ -241,8 +244,10 @@ internal sealed class CoatSearch
         var pairs = singles.Take(Followed).SelectMany(single =>
         {
             var (first, amount) = (materials.Get<Material>(single.CandidateCoat.Materials[0]), single.CandidateCoat.Amounts[0]);
-            return colours.Where(other => other.Id != first.Id).SelectMany(other =>
-                TriedRatios.Select(ratio => BestAmount(probe, zone, where, [first, other], [1, ratio], amount, TriedBesides)));
+            // A first look at every other; a closer one at those that come near.
+            return colours.Where(other => other.Id != first.Id)
+                .Select(other => (Other: other, BestAmount(probe, zone, where, [first, other], [1, 1], amount, FirstLook).DeltaE)).OrderBy(one => one.DeltaE).Take(LookedAtCloser)
+                .SelectMany(one => TriedRatios.Select(ratio => BestAmount(probe, zone, where, [first, one.Other], [1, ratio], amount, TriedBesides)));
         }).OrderBy(one => one.DeltaE);
         return [.. singles.Take(2).Concat(pairs.Take(2)).Select(one => one.CandidateCoat)];
     }
@@ -287,6 +292,7 @@ internal sealed class CoatSearch
     private List<CandidateCoat> Solve(List<CandidateCoat> of, Func<CandidateCoat, bool> isFree, int steps)
     {
         var free = of.Where(isFree).ToList();
+        var recent = free.ToDictionary(candidate => candidate, candidate => new RecentCoats(candidate));
         double[] most = [.. free.SelectMany(candidate => candidate.Materials.Select(id => MostOf(materials.Get<Material>(id))))];
         double[] start = [.. free.SelectMany(candidate => candidate.Amounts).Zip(most, Math.Min)];
         if (start.Length == 0)
@@ -301,9 +307,9 @@ internal sealed class CoatSearch
             {
                 if (!isFree(candidate))
                     return candidate;
-                var filled = candidate.With(trial[at..(at + candidate.Materials.Count)]);
+                var amounts = trial.AsSpan(at, candidate.Materials.Count);
                 at += candidate.Materials.Count;
-                return filled;
+                return recent[candidate].With(amounts);
             })];
         }
     }

@@ -7,22 +7,27 @@ using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.CoatPlanning;
 
-/// <summary>Looks quickly at a piece under way: few points a zone, and where coats lie is worked out once for each.</summary>
+/// <summary>
+/// Looks quickly at a piece under way: few points a zone, points at which all coats lie alike once, where coats lie worked out once for
+/// each place, and of a trial that changes one coat only what lies above it.
+/// </summary>
 internal sealed class CoatSimulator
 {
-    private const int PointsAlong = 3;
+    private const int PointsAlong = 5;
     private const int PointsAcross = 4;
 
     /// <summary>Kept in mind at a time.</summary>
-    private const int MostLayers = 4096;
+    private const int MaxCoatsKnown = 4096;
 
     private static readonly Zone[] Zones = Enum.GetValues<Zone>();
 
     private readonly PieceShape shape;
     private readonly Materials materials;
     private readonly ZoneSample[][] samples;
-    private readonly Dictionary<Coat, Layer> layers = new(ReferenceEqualityComparer.Instance);
-    private readonly Dictionary<(Place?, Marking?, string), (double Share, double Cover)[][]> known = [];
+    private readonly Dictionary<Coat, ReadyCoat> ready = new(ReferenceEqualityComparer.Instance);
+    private readonly Dictionary<(Place?, Marking?, string), Lie> known = [];
+    private readonly Stages stages = new();
+    private KubelkaMunkSpectra? readyOn;
 
     public CoatSimulator(PieceShape shape, Materials materials)
     {
@@ -31,42 +36,75 @@ internal sealed class CoatSimulator
     }
 
     /// <summary>Colours of the zones in their order, or of one of them.</summary>
+    /// <param name="coats">In order, first on the paste. One of nothing, a load or strength of 0, changes nothing.</param>
     public Lab[] See(KubelkaMunkSpectra mix, IReadOnlyList<Coat> coats, Zone? only = null)
     {
-        var paste = KubelkaMunk.Opaque(mix);
-        var lies = coats.Select(LieOf).ToArray();
-        var face = only == Zone.Back ? null : StackOf(mix, coats, Side.Face);
-        var back = only is null or Zone.Back ? StackOf(mix, coats, Side.Back) : null;
-        var seen = new Lab[only is null ? Zones.Length : 1];
+        var laid = Ready(mix, coats);
+        var lastSteam = LastSteam(coats);
+        if (only is { } zone)
+            return [See(zone, new Stages().Begin(mix, laid, lastSteam, PointsOf, isKept: false), StackOf(laid, coats, lastSteam, SideOf(zone)), laid)];
+        // A trial of one coat, as every slope is, goes on from where it lies; anything else is laid anew, and what follows goes on from that.
+        var from = stages.SameBelow(mix, laid, lastSteam) ?? stages.Begin(mix, laid, lastSteam, PointsOf, isKept: true);
+        var (face, back) = (StackOf(laid, coats, lastSteam, Side.Face), StackOf(laid, coats, lastSteam, Side.Back));
+        return [.. Zones.Select(one => See(one, from, SideOf(one) == Side.Back ? back : face, laid))];
+    }
+
+    private int PointsOf(Zone zone) => samples[(int)zone].Length;
+
+    private static Side SideOf(Zone zone) => zone == Zone.Back ? Side.Back : Side.Face;
+
+    private static Lab See(Zone zone, Stages.Run run, LayerStack stack, ReadyCoat[] laid)
+    {
+        if (run.Known(zone) is { } known)
+            return known;
         Span<double> reflectance = stackalloc double[SpectralGrid.Bands];
-        foreach (var (at, zone) in (only is { } one ? [one] : Zones).Index())
+        Span<double> mean = stackalloc double[SpectralGrid.Bands];
+        mean.Clear();
+        foreach (var (point, weight) in run.PointsOf(zone))
         {
-            var index = (int)zone;
-            var stack = (zone == Zone.Back ? back : face)!;
-            var sum = new Xyz();
-            for (var point = 0; point < samples[index].Length; point++)
+            var lies = new Lies(laid, (int)zone, point);
+            var isBare = run.Take(zone, point, reflectance);
+            if (!run.IsKept)
+                stack.LayOn(reflectance, lies, run.From, laid.Length, ref isBare);
+            for (var layer = run.From; run.IsKept && layer < laid.Length; layer++)
             {
-                paste.Values.CopyTo(reflectance);
-                stack.LayOn(reflectance, new Lies(lies, index, point));
-                sum += Illuminant.D65.XyzOf(reflectance);
+                run.Keep(zone, point, layer, reflectance, isBare);
+                stack.LayOn(reflectance, lies, layer, layer + 1, ref isBare);
             }
 
-            seen[at] = LabFromXyz.Convert(sum * (1.0 / samples[index].Length), Illuminant.D65.White);
+            SimdKubelkaMunk.Add(mean, reflectance, weight);
         }
 
-        return seen;
+        // An eye takes the mean of the light, which is linear in it.
+        return run.See(zone, LabFromXyz.Convert(Illuminant.D65.XyzOf(mean), Illuminant.D65.White));
     }
 
-    private LayerStack StackOf(KubelkaMunkSpectra mix, IReadOnlyList<Coat> coats, Side side) => new(mix, [.. coats.Select(coat => coat.IsOn(side) ? LayerOf(coat) : null)]);
-
-    private Layer LayerOf(Coat coat)
+    private ReadyCoat[] Ready(KubelkaMunkSpectra mix, IReadOnlyList<Coat> coats)
     {
-        if (layers.TryGetValue(coat, out var known))
-            return known;
-        if (layers.Count > MostLayers)
-            layers.Clear();
-        return layers[coat] = coat.Resolve(materials).Layer;
+        if (!ReferenceEquals(readyOn, mix) || ready.Count > MaxCoatsKnown)
+            ready.Clear();
+        readyOn = mix;
+        return [.. coats.Select(coat => ready.TryGetValue(coat, out var found) ? found : ready[coat] = new ReadyCoat(coat, LieOf(coat), mix, materials))];
     }
+
+    private static int LastSteam(IReadOnlyList<Coat> coats)
+    {
+        for (var i = coats.Count - 1; i >= 0; i--)
+        {
+            if (coats[i] is SteamCoat)
+                return i;
+        }
+
+        return -1;
+    }
+
+    private LayerStack StackOf(KubelkaMunkSpectra mix, IReadOnlyList<Coat> coats, Side side)
+    {
+        return StackOf(Ready(mix, coats), coats, LastSteam(coats), side);
+    }
+
+    private static LayerStack StackOf(ReadyCoat[] laid, IReadOnlyList<Coat> coats, int lastSteam, Side side) =>
+        new([.. laid.Select((coat, i) => coats[i].IsOn(side) ? coat.Film(i < lastSteam) : null)]);
 
     /// <summary>One zone, made ready to try many coats at the same place in the order.</summary>
     /// <param name="below">Coats under the one to try.</param>
@@ -74,13 +112,13 @@ internal sealed class CoatSimulator
     /// <param name="trial">Any coat of the kind to try, with its place and sides.</param>
     public ZoneProbe Probe(KubelkaMunkSpectra mix, IReadOnlyList<Coat> below, IReadOnlyList<Coat> above, Coat trial, Zone zone)
     {
-        var side = zone == Zone.Back ? Side.Back : Side.Face;
+        var side = SideOf(zone);
         var under = StackOf(mix, below, side);
         var mean = new double[SpectralGrid.Bands];
         var paste = KubelkaMunk.Opaque(mix);
         Span<double> reflectance = stackalloc double[SpectralGrid.Bands];
         var count = samples[(int)zone].Length;
-        var lies = below.Select(LieOf).ToArray();
+        var lies = Ready(mix, below);
         for (var point = 0; point < count; point++)
         {
             paste.Values.CopyTo(reflectance);
@@ -89,31 +127,31 @@ internal sealed class CoatSimulator
                 mean[band] += reflectance[band] / count;
         }
 
-        double MeanShare(Coat coat) => LieOf(coat)[(int)zone].Average(lie => lie.Share);
-        double MeanCover(Coat coat) => LieOf(coat)[(int)zone].Average(lie => lie.Cover);
+        double MeanShare(Coat coat) => LieOf(coat).At[(int)zone].Average(lie => lie.Share);
+        double MeanCover(Coat coat) => LieOf(coat).At[(int)zone].Average(lie => lie.Cover);
         return new ZoneProbe(
             mix, mean, below.Any(coat => coat is not WashCoat), StackOf(mix, above, side),
             [.. above.Select(coat => (MeanShare(coat), MeanCover(coat)))], above.Any(coat => coat is SteamCoat),
             ((IPlacedCoat)trial).Sides.Include(side) ? MeanShare(trial) : 0, materials);
     }
 
-    private (double Share, double Cover)[][] LieOf(Coat coat)
+    private Lie LieOf(Coat coat)
     {
         var key = ((coat as IPlacedCoat)?.Place, (coat as WashCoat)?.Marking, coat.GetType().Name);
         if (known.TryGetValue(key, out var found))
             return found;
         var laid = new LaidCoats([coat], shape);
-        return known[key] = [.. samples.Select(zone => zone.Select(sample =>
+        return known[key] = new Lie([.. samples.Select(zone => zone.Select(sample =>
         {
             var at = laid.At(sample.Point, sample.CellAcrossMm, sample.CellAlongMm);
             return (at.ShareOf(0), at.CoverOf(0));
-        }).ToArray())];
+        }).ToArray())]);
     }
 
-    private readonly struct Lies((double Share, double Cover)[][][] coats, int zone, int point) : ILayerCoverage
+    private readonly struct Lies(ReadyCoat[] coats, int zone, int point) : ILayerCoverage
     {
-        public double ShareOf(int layer) => coats[layer][zone][point].Share;
+        public double ShareOf(int layer) => coats[layer].Lie.At[zone][point].Share;
 
-        public double CoverOf(int layer) => coats[layer][zone][point].Cover;
+        public double CoverOf(int layer) => coats[layer].Lie.At[zone][point].Cover;
     }
 }

@@ -19,8 +19,7 @@ internal sealed class ZoneProbe(
         switch (trial.Template)
         {
             case DustCoat:
-                var dust = Mean(trial, material => ((Dust)material).Optics);
-                new DustFilm(isSteamed ? DustOptics.Steamed(dust) : dust).LayOn(face, trial.Total * share * (isSteamed ? DustOptics.SteamKeep : 1));
+                LayDust(trial, face);
                 break;
             case WashCoat:
                 var wash = (WashLayer)trial.Coat.Resolve(materials).Layer;
@@ -32,9 +31,25 @@ internal sealed class ZoneProbe(
         return LabFromXyz.Convert(Illuminant.D65.XyzOf(face), Illuminant.D65.White);
     }
 
-    private KubelkaMunkSpectra Mean(CandidateCoat candidate, Func<Material, KubelkaMunkSpectra> optics) => candidate.Materials.Count == 1
-        ? optics(materials.Get<Material>(candidate.Materials[0]))
-        : KubelkaMunkSpectra.Mean([.. candidate.Materials.Zip(candidate.Amounts).Select(part => (optics(materials.Get<Material>(part.First)), part.Second / candidate.Total))]);
+    /// <summary>As a film of the mix would lie, without making one: a zone is probed with more than a thousand mixes.</summary>
+    private void LayDust(CandidateCoat trial, Span<double> face)
+    {
+        if (trial.Total * share <= 0)
+            return;
+        Span<double> absorbed = stackalloc double[SpectralGrid.Bands], scattered = stackalloc double[SpectralGrid.Bands];
+        absorbed.Clear();
+        scattered.Clear();
+        var absorbs = share * (isSteamed ? DustOptics.SteamKeep * DustOptics.SteamAbsorption : 1);
+        var scatters = share * (isSteamed ? DustOptics.SteamKeep * DustOptics.SteamScattering : 1);
+        for (var i = 0; i < trial.Materials.Count; i++)
+        {
+            var optics = materials.Get<Dust>(trial.Materials[i]).Optics;
+            SimdKubelkaMunk.Add(absorbed, optics.Absorption.Values, absorbs * trial.Amounts[i]);
+            SimdKubelkaMunk.Add(scattered, optics.Scattering.Values, scatters * trial.Amounts[i]);
+        }
+
+        SimdKubelkaMunk.LayOver(face, absorbed, scattered);
+    }
 
     private readonly struct MeanLies((double Share, double Cover)[] lies) : ILayerCoverage
     {

@@ -1,3 +1,5 @@
+using System.Runtime.InteropServices;
+using System.Runtime.Intrinsics;
 using YoungTinge.Core.Numerics;
 
 namespace YoungTinge.Core.Colour;
@@ -58,15 +60,18 @@ public sealed class Illuminant
     /// <param name="reflectance">36 values, 0 to 1.</param>
     public Xyz XyzOf(ReadOnlySpan<double> reflectance)
     {
-        double sumX = 0, sumY = 0, sumZ = 0;
-        for (var band = 0; band < SpectralGrid.Bands; band++)
+        ReadOnlySpan<Vector256<double>> xs = Vectors(x), ys = Vectors(y), zs = Vectors(z), values = Vectors(reflectance);
+        var (sumX, sumY, sumZ) = (Vector256<double>.Zero, Vector256<double>.Zero, Vector256<double>.Zero);
+        for (var i = 0; i < values.Length; i++)
         {
-            sumX += x[band] * reflectance[band];
-            sumY += y[band] * reflectance[band];
-            sumZ += z[band] * reflectance[band];
+            sumX += xs[i] * values[i];
+            sumY += ys[i] * values[i];
+            sumZ += zs[i] * values[i];
         }
 
-        return new Xyz(sumX, sumY, sumZ);
+        return new Xyz(Vector256.Sum(sumX), Vector256.Sum(sumY), Vector256.Sum(sumZ));
+
+        static ReadOnlySpan<Vector256<double>> Vectors(ReadOnlySpan<double> of) => MemoryMarshal.Cast<double, Vector256<double>>(of);
     }
 
     public Lab LabOf(Spectrum reflectance) => LabFromXyz.Convert(XyzOf(reflectance), White);

@@ -35,6 +35,17 @@ public sealed class LayerStack
         }
     }
 
+    /// <summary>Of layers that are made ready already.</summary>
+    /// <param name="films">In order, first on the paste; null leaves a place in the list empty.</param>
+    internal LayerStack(IReadOnlyList<Laying?> films)
+    {
+        for (var i = 0; i < films.Count; i++)
+        {
+            if (films[i] is { } lay)
+                this.films.Add((i, lay));
+        }
+    }
+
     /// <summary>Lays everything on a face, in place.</summary>
     /// <param name="reflectance">36 values of the paste, 0 to 1; becomes the finished face.</param>
     /// <param name="shareOf">How much of the layer at this place in the list lies here, 0 or more.</param>

@@ -1,4 +1,5 @@
 using System.Runtime.CompilerServices;
+using System.Runtime.InteropServices;
 using System.Runtime.Intrinsics;
 
 namespace YoungTinge.Core.Optics;
@@ -27,5 +28,30 @@ internal static class SimdKubelkaMunk
         var c = Vector256.ConditionalSelect(Vector256.LessThan(depth, Vector256.Create(SeriesBelow)), series, closed);
         var laid = (scattered - face * (total - c)) / (total - face * scattered + c);
         return Vector256.Min(Vector256.Max(laid, Vector256<double>.Zero), Vector256<double>.One);
+    }
+
+    /// <summary>Adds a share of one spectrum to another, in place.</summary>
+    public static void Add(Span<double> to, ReadOnlySpan<double> spectrum, double share)
+    {
+        var sums = MemoryMarshal.Cast<double, Vector256<double>>(to);
+        var parts = MemoryMarshal.Cast<double, Vector256<double>>(spectrum);
+        for (var i = 0; i < sums.Length; i++)
+            sums[i] += parts[i] * share;
+    }
+
+    /// <summary>Lays one layer over a face, in place.</summary>
+    /// <param name="face">36 reflectances below, 0 to 1.</param>
+    /// <param name="absorbed">K times the load, without unit.</param>
+    /// <param name="scattered">S times the load.</param>
+    public static void LayOver(Span<double> face, ReadOnlySpan<double> absorbed, ReadOnlySpan<double> scattered)
+    {
+        var faces = MemoryMarshal.Cast<double, Vector256<double>>(face);
+        var ks = MemoryMarshal.Cast<double, Vector256<double>>(absorbed);
+        var ss = MemoryMarshal.Cast<double, Vector256<double>>(scattered);
+        for (var i = 0; i < faces.Length; i++)
+        {
+            var k = Vector256.Max(ks[i], Vector256<double>.Zero);
+            faces[i] = LayerOver(Vector256.Sqrt(k * (k + 2 * ss[i])), ss[i], k + ss[i], faces[i]);
+        }
     }
 }

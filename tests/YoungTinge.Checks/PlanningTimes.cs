@@ -1,0 +1,74 @@
+using System.Diagnostics;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.CoatPlanning;
+using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Rendering;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
+
+namespace YoungTinge.Checks;
+
+/// <summary>
+/// How long the planner takes for made-up pieces, all ways together, and how good its plans are. The pieces are the same in every run,
+/// so that two states of the code can be compared: half of them can be made (their targets are what a random plan comes to), half are
+/// targets that nobody has made.
+/// </summary>
+public static class PlanningTimes
+{
+    private static readonly Zone[] Zones = Enum.GetValues<Zone>();
+
+    /// <param name="Cost">Squares of what is missing, summed over the zones.</param>
+    public sealed record Planned(int Piece, Approach Approach, double Milliseconds, double WorstDeltaE, double MeanDeltaE, double Cost, int Coats);
+
+    public static IEnumerable<Planned> Of(int pieces)
+    {
+        var materials = StarterCabinet.Load();
+        var outlines = LeafAndPetalOutlines();
+        for (var i = 0; i < pieces; i++)
+        {
+            var chance = new Random(i);
+            var piece = new Piece($"piece {i}", outlines[chance.Next(outlines.Count)], 20 + chance.Next(50), 15 + chance.Next(40), 0.6, false, PartOf.Flower, 5, 0.2);
+            var plan = i % 2 == 0 ? Made(piece, materials, chance) : Wished(chance);
+            foreach (var approach in Enum.GetValues<Approach>())
+            {
+                var watch = Stopwatch.StartNew();
+                var proposal = new CoatPlanner(plan, piece, 5, materials, new PlannerRules(Guests.Any), Guid.CreateVersion7).Propose(approach, keepsPaste: false);
+                var took = watch.Elapsed.TotalMilliseconds;
+                if (proposal is null) continue;
+                var differences = proposal.Zones.Select(zone => zone.Difference.DeltaE).ToList();
+                yield return new Planned(i, approach, took, differences.Max(), differences.Average(), differences.Sum(one => one * one), proposal.Plan.Coats.Count);
+            }
+        }
+    }
+
+    private static List<string> LeafAndPetalOutlines() => [.. OutlineLibrary.All.Select(outline => outline.Id).Order(StringComparer.Ordinal)
+        .Where(id => new Piece("any", id, 40, 30, 0.6, false, PartOf.Flower, 1, 0).Shape().Build == PieceBuild.Flat)];
+
+    private static PiecePlan Made(Piece piece, Materials materials, Random chance)
+    {
+        var dusts = materials.All.OfType<Dust>().Where(dust => dust.Kind == DustKind.Matte).ToList();
+        var colours = materials.All.OfType<Colourant>().ToList();
+        Place[] places = [Place.Whole, new(PlaceKind.Base, 0, 0.12, 0.28), new(PlaceKind.Tip, 0, 0.10, 0.35), new(PlaceKind.Rim, 0, 1.5, 4), new(PlaceKind.Heart, 0, 0.25, 0.45)];
+        Coat[] coats =
+        [
+            .. Enumerable.Range(0, 2 + chance.Next(3)).Select(_ => new DustCoat(
+                Guid.CreateVersion7(), [new Portion(dusts[chance.Next(dusts.Count)].Id, 1)], 0.05 + 0.3 * chance.NextDouble(), places[chance.Next(places.Length)],
+                chance.Next(2) == 0 ? Sides.Face : Sides.Both)),
+            new SteamCoat(Guid.CreateVersion7(), SteamCoat.UsualSeconds),
+        ];
+        var paste = new PasteRecipe("bright-white-paste", [new Dose(colours[chance.Next(colours.Count)].Id, 0.02 + 0.2 * chance.NextDouble())]);
+        var plan = new PiecePlan(Zones.ToDictionary(zone => zone, _ => Target.Of(new Lab(70, 0, 0))), new Lab(90, 0, 10), paste, coats);
+        return plan with
+        {
+            Targets = BuildUp.Of(new ResolvedPlan(plan, materials), piece.Shape()).ToDictionary(zone => zone.Zone, zone => Target.Of(zone.Finished)),
+            Coats = [],
+        };
+    }
+
+    private static PiecePlan Wished(Random chance)
+    {
+        Lab Near(Lab middle) => ObjectColourSolid.Nearest(new Lab(middle.L + 30 * (chance.NextDouble() - 0.5), middle.A + 40 * (chance.NextDouble() - 0.5), middle.B + 40 * (chance.NextDouble() - 0.5)));
+        var middle = new Lab(40 + 45 * chance.NextDouble(), 60 * (chance.NextDouble() - 0.5), 60 * (chance.NextDouble() - 0.4));
+        return new PiecePlan(Zones.ToDictionary(zone => zone, _ => Target.Of(Near(middle))), new Lab(90, 0, 10), new PasteRecipe("bright-white-paste", []), []);
+    }
+}
