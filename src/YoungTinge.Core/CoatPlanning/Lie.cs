@@ -4,7 +4,7 @@ namespace YoungTinge.Core.CoatPlanning;
 internal sealed class Lie
 {
     /// <param name="at">Share of a full layer and cover of the spot, by zone and point.</param>
-    public Lie((double Share, double Cover)[][] at) => 
+    public Lie((double Share, double Cover)[][] at) =>
         (At, Alike, Touches) = (at, [.. at.Select(zone => zone.Select(one => Array.IndexOf(zone, one)).ToArray())], [.. at.Select(zone => zone.Any(one => one.Share > 0))]);
 
     public (double Share, double Cover)[][] At { get; }
