@@ -301,4 +301,21 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
         static JsonNode Step(JsonNode from, string step) => step.StartsWith('[') ? from[Index(step)]! : from[step]!;
         static int Index(string step) => int.Parse(step.Trim('[', ']'), System.Globalization.CultureInfo.InvariantCulture);
     }
+
+    /// <summary>Scripts go out as they were compressed when the client was built, and whole to who cannot read that.</summary>
+    [Theory]
+    [InlineData("gzip, br", "gzip")]
+    [InlineData("gzip;q=0", null)]
+    public async Task Scripts_are_sent_compressed_to_who_reads_it(string accepts, string? encoding)
+    {
+        var page = await http.GetStringAsync("/");
+        var script = page.Split('"').First(part => part.StartsWith("/assets/", StringComparison.Ordinal) && part.EndsWith(".js", StringComparison.Ordinal));
+        var request = new HttpRequestMessage(HttpMethod.Get, script);
+        request.Headers.Add("Accept-Encoding", accepts);
+        var response = await http.SendAsync(request);
+        Assert.Equal("text/javascript", response.Content.Headers.ContentType?.MediaType);
+        Assert.Equal(encoding, response.Content.Headers.ContentEncoding.SingleOrDefault());
+        var bytes = await response.Content.ReadAsByteArrayAsync();
+        Assert.InRange(bytes.Length, 1_000, encoding is null ? int.MaxValue : 120_000);
+    }
 }

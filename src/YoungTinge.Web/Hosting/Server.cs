@@ -54,6 +54,7 @@ public static class Server
         app.UseMiddleware<SafeHeaders>();
         app.UseMiddleware<ReadableOnly>();
         app.UseMiddleware<SameOriginOnly>();
+        app.UseMiddleware<CompressedFiles>();
         app.UseStaticFiles(new StaticFileOptions { OnPrepareResponse = CacheFiles.Prepare });
         app.UseMiddleware<OnWorkers>();
         MapPlaces(app);
