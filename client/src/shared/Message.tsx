@@ -58,3 +58,10 @@ export function Reading() {
     </p>
   )
 }
+
+/** In place of what is not all there yet: the first that could not be read, with a way to try again, or that it is being read. */
+export function NotThere({ of }: { of: { error: unknown; refetch: () => unknown }[] }) {
+  const failed = of.filter((query) => query.error)
+  if (failed.length === 0) return <Reading />
+  return <Unreadable error={failed[0]!.error} retry={() => failed.forEach((query) => void query.refetch())} />
+}

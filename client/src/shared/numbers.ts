@@ -1,8 +1,19 @@
 import { language } from './language'
 
+// Making a format takes longer than writing a hundred numbers with it.
+const formats = new Map<string, Intl.NumberFormat>()
+
+function formatOf(options: Intl.NumberFormatOptions): Intl.NumberFormat {
+  const { tag } = language()
+  const name = tag + JSON.stringify(options)
+  const format = formats.get(name) ?? new Intl.NumberFormat(tag, options)
+  formats.set(name, format)
+  return format
+}
+
 /** A number as it is written here. Four figures stand together: so do years, and amounts at a bench. */
 export const figures = (value: number, options: Intl.NumberFormatOptions = { maximumFractionDigits: 12 }): string =>
-  new Intl.NumberFormat(language().tag, { useGrouping: 'min2', ...options }).format(value)
+  formatOf({ useGrouping: 'min2', ...options }).format(value)
 
 /** To so many places after the point, also where they are nought. */
 export const fixed = (value: number, places: number): string =>

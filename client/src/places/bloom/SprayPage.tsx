@@ -5,7 +5,7 @@ import { Link, useParams } from 'wouter'
 import type { LightKind, SprayAnswer } from '../../api/api'
 import { queries } from '../../api/queries'
 import { lightKinds } from '../../shared/lights'
-import { Reading, Unreadable } from '../../shared/Message'
+import { NotThere } from '../../shared/Message'
 import { NothingHere } from '../../shared/NothingHere'
 import { Painting } from '../../shared/Painting'
 import { SelectField } from '../../shared/SelectField'
@@ -20,17 +20,17 @@ const margin = 1.05
 export function SprayPage() {
   const { commissionId = '' } = useParams()
   const { t } = useTranslation()
-  const commissions = useQuery(queries.commissions()).data?.commissions
-  const commission = commissions?.find((entry) => entry.commission.id === commissionId)?.commission
+  const commissions = useQuery(queries.commissions())
+  const commission = commissions.data?.commissions.find((entry) => entry.commission.id === commissionId)?.commission
   const [chosen, setChosen] = useState<LightKind | null>(null)
   const light = chosen ?? commission?.light ?? 'daylight'
-  const { data, error, refetch } = useQuery({
+  const spray = useQuery({
     ...queries.spray(commissionId, light),
     placeholderData: keepPreviousData,
     enabled: commission !== undefined,
   })
-  if (commissions && !commission) return <NothingHere />
-  if (!data || !commission) return error ? <Unreadable error={error} retry={() => void refetch()} /> : <Reading />
+  if (commissions.data && !commission) return <NothingHere />
+  if (!spray.data || !commission) return <NotThere of={[spray, commissions]} />
   return (
     <main className="flex w-full grow flex-col">
       <div className="flex flex-wrap items-end gap-x-6 gap-y-1 px-4 py-3 lg:px-6">
@@ -51,8 +51,8 @@ export function SprayPage() {
       </div>
       <div className="surround flex grow justify-center p-4">
         <SprayPicture
-          answer={data}
-          label={t('spray.picture', { flowers: data.flowers.map((one) => one.name).join(', ') })}
+          answer={spray.data}
+          label={t('spray.picture', { flowers: spray.data.flowers.map((one) => one.name).join(', ') })}
         />
       </div>
     </main>

@@ -5,7 +5,7 @@ import type { Material, PieceView } from '../../api/api'
 import { answer, api, zones } from '../../api/api'
 import { queries } from '../../api/queries'
 import { FieldPicture } from '../../shared/FieldPicture'
-import { Reading, Unreadable } from '../../shared/Message'
+import { NotThere } from '../../shared/Message'
 import { SheetHead } from '../../shared/SheetHead'
 import { Swatch } from '../../shared/Swatch'
 import type { NameOf } from '../../shared/words'
@@ -18,8 +18,7 @@ export function SwatchCardPage() {
   const { t } = useTranslation()
   const flower = useQuery(queries.flower(flowerId))
   const materials = useQuery(queries.materials())
-  if (!flower.data || !materials.data)
-    return flower.error ? <Unreadable error={flower.error} retry={() => void flower.refetch()} /> : <Reading />
+  if (!flower.data || !materials.data) return <NotThere of={[flower, materials]} />
   return (
     <main className="mx-auto w-full max-w-4xl p-4 lg:p-6 print:max-w-none print:p-0">
       <SheetHead
@@ -38,7 +37,7 @@ export function SwatchCardPage() {
 function PieceCard({ piece, materials }: { piece: PieceView; materials: Material[] }) {
   const { t } = useTranslation()
   const nameOf: NameOf = nameFinder(materials)
-  const { data } = useQuery({
+  const looked = useQuery({
     queryKey: ['card', piece.id, piece.version],
     queryFn: async ({ signal }) => {
       const path = { id: piece.id }
@@ -49,8 +48,8 @@ function PieceCard({ piece, materials }: { piece: PieceView; materials: Material
       }
     },
   })
-  if (!data) return <Reading />
-  const { plan, preview } = data
+  if (!looked.data) return <NotThere of={[looked]} />
+  const { plan, preview } = looked.data
   return (
     <section className="border-base-300 flex break-inside-avoid flex-col gap-4 border-t py-3 sm:flex-row">
       <div className="surround flex w-32 items-center justify-center self-start p-3">

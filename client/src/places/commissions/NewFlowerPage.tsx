@@ -5,7 +5,7 @@ import type { LibraryFlower } from '../../api/api'
 import { answer, api } from '../../api/api'
 import { RequestFailed } from '../../core/RequestFailed'
 import { queries } from '../../api/queries'
-import { Failure, Reading, Unreadable } from '../../shared/Message'
+import { Failure, NotThere } from '../../shared/Message'
 import { NothingHere } from '../../shared/NothingHere'
 import { NumberField } from '../../shared/NumberField'
 import { PageTitle } from '../../shared/PageTitle'
@@ -34,7 +34,7 @@ export function NewFlowerPage() {
   const client = useQueryClient()
   const [, go] = useLocation()
   const library = useQuery(queries.flowerLibrary())
-  const commissions = useQuery(queries.commissions()).data?.commissions
+  const commissions = useQuery(queries.commissions())
   const kept = useKept<Draft>(`new-flower/${commissionId}`, blank, isDraft)
   const draft = kept.value
   const add = useMutation({
@@ -47,16 +47,15 @@ export function NewFlowerPage() {
     },
   })
   const problemAt = useProblems([add.error])
-  if (!library.data)
-    return library.error ? <Unreadable error={library.error} retry={() => void library.refetch()} /> : <Reading />
+  if (!library.data) return <NotThere of={[library, commissions]} />
   const set = (change: Partial<Draft>) => kept.set({ ...draft, ...change })
   const failed = add.error instanceof RequestFailed ? add.error : null
   const choose = (flower: LibraryFlower | null) => {
     const named = draft.name.trim() === '' || library.data.flowers.some((one) => one.name === draft.name)
     set({ fromLibrary: flower?.id ?? null, ...(named && { name: flower?.name ?? '' }) })
   }
-  const commission = commissions?.find((entry) => entry.commission.id === commissionId)?.commission
-  if (commissions && !commission) return <NothingHere />
+  const commission = commissions.data?.commissions.find((entry) => entry.commission.id === commissionId)?.commission
+  if (commissions.data && !commission) return <NothingHere />
   const name = commission?.name ?? ''
   return (
     <main className="flex w-full grow flex-col">

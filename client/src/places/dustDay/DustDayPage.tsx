@@ -5,7 +5,7 @@ import { useParams } from 'wouter'
 import type { DustDay, Dusting } from '../../api/api'
 import { queries } from '../../api/queries'
 import { Choice } from '../../shared/Choice'
-import { Reading, Unreadable } from '../../shared/Message'
+import { NotThere } from '../../shared/Message'
 import { minutesWords } from '../../shared/minutesWords'
 import { SheetHead } from '../../shared/SheetHead'
 import { Swatch } from '../../shared/Swatch'
@@ -29,8 +29,7 @@ export function DustDayPage() {
   const dusting = useKept<Dusting>(`dusting/${commissionId}`, 'asPlanned', isDusting)
   const day = useQuery({ ...queries.dustDay(commissionId, dusting.value), placeholderData: keepPreviousData })
   const materials = useQuery(queries.materials())
-  if (!day.data || !materials.data)
-    return day.error ? <Unreadable error={day.error} retry={() => void day.refetch()} /> : <Reading />
+  if (!day.data || !materials.data) return <NotThere of={[day, materials]} />
   return (
     <Sheet
       day={day.data}

@@ -6,7 +6,7 @@ import { Link, Redirect, useParams } from 'wouter'
 import type { FlowerAnswer, Material } from '../../api/api'
 import { queries } from '../../api/queries'
 import { FrameState } from '../../shared/FrameState'
-import { Reading, Unreadable } from '../../shared/Message'
+import { NotThere, Reading, Unreadable } from '../../shared/Message'
 import { PageTitle } from '../../shared/PageTitle'
 import { dueWords } from '../../shared/words'
 import { FlowerHead } from './FlowerHead'
@@ -20,19 +20,7 @@ export function FlowerPage() {
   const { flowerId = '', pieceId } = useParams()
   const flower = useQuery(queries.flower(flowerId))
   const materials = useQuery(queries.materials())
-  const failed = flower.error ?? materials.error
-  if (failed && !flower.data) {
-    return (
-      <Unreadable
-        error={failed}
-        retry={() => {
-          void flower.refetch()
-          void materials.refetch()
-        }}
-      />
-    )
-  }
-  if (!flower.data || !materials.data) return <Reading />
+  if (!flower.data || !materials.data) return <NotThere of={[flower, materials]} />
   if (!pieceId) {
     // The first whorl of the open flower says most about it.
     const first = flower.data.pieces.find((piece) => piece.partOf === 'flower') ?? flower.data.pieces[0]

@@ -3,7 +3,7 @@ import { useTranslation } from '../../shared/translation'
 import { useParams } from 'wouter'
 import type { Material, RunSheet, RunStepView } from '../../api/api'
 import { queries } from '../../api/queries'
-import { Reading, Unreadable } from '../../shared/Message'
+import { NotThere } from '../../shared/Message'
 import { SheetHead } from '../../shared/SheetHead'
 import { cabinetHangsOnTicks, tickSteps } from '../../shared/tickStep'
 import { useTicks } from '../../shared/useTicks'
@@ -15,19 +15,7 @@ export function RunSheetPage() {
   const { flowerId = '', pieceId = '' } = useParams()
   const sheet = useQuery(queries.runSheet(pieceId))
   const materials = useQuery(queries.materials())
-  const failed = sheet.error ?? materials.error
-  if (failed && !sheet.data) {
-    return (
-      <Unreadable
-        error={failed}
-        retry={() => {
-          void sheet.refetch()
-          void materials.refetch()
-        }}
-      />
-    )
-  }
-  if (!sheet.data || !materials.data) return <Reading />
+  if (!sheet.data || !materials.data) return <NotThere of={[sheet, materials]} />
   return <Sheet sheet={sheet.data} flowerId={flowerId} materials={materials.data} />
 }
 

@@ -5,7 +5,7 @@ import { Link, useSearchParams } from 'wouter'
 import type { FoundRecipes, Material, MixingTable, PasteRecipe } from '../../api/api'
 import { queries } from '../../api/queries'
 import { offered } from '../../shared/cabinet'
-import { Reading, Unreadable } from '../../shared/Message'
+import { NotThere } from '../../shared/Message'
 import { nameFinder } from '../../shared/words'
 import { FindPanel } from './FindPanel'
 import { Found } from './Found'
@@ -28,20 +28,7 @@ export function MixingPage() {
   const shelf = useQuery(queries.mixingTable())
   const materials = useQuery(queries.materials())
   const [asked] = useSearchParams()
-  const failed = shelf.error ?? materials.error
-  if (!shelf.data || !materials.data) {
-    return failed ? (
-      <Unreadable
-        error={failed}
-        retry={() => {
-          void shelf.refetch()
-          void materials.refetch()
-        }}
-      />
-    ) : (
-      <Reading />
-    )
-  }
+  if (!shelf.data || !materials.data) return <NotThere of={[shelf, materials]} />
   const piece = shelf.data.pieces.find((one) => one.id === asked.get('piece'))
   const white = offered(materials.data, 'paste')[0]
   if (!white || offered(materials.data, 'colourant').length === 0) return <Bare />

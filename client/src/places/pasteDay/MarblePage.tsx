@@ -6,7 +6,7 @@ import type { ColourView, MarbleAnswer, MarblePlan, Material } from '../../api/a
 import { answer, api } from '../../api/api'
 import { aside, queries } from '../../api/queries'
 import type { ProblemAt } from '../../shared/Editor'
-import { Failure, Problem, Reading, Unreadable } from '../../shared/Message'
+import { Failure, NotThere, Problem } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
 import { RangeField } from '../../shared/RangeField'
 import type { NameOf } from '../../shared/words'
@@ -30,9 +30,8 @@ export function MarblePage() {
   const { flowerId = '' } = useParams()
   const marble = useQuery({ ...queries.marble(flowerId), refetchOnWindowFocus: false })
   const materials = useQuery(queries.materials())
-  const failed = marble.error ?? materials.error
   if (!marble.data || !materials.data) {
-    return failed ? <Unreadable error={failed} retry={() => void marble.refetch()} /> : <Reading />
+    return <NotThere of={[marble, materials]} />
   }
   return <OpenMarble key={marble.data.version} flowerId={flowerId} kept={marble.data} materials={materials.data} />
 }

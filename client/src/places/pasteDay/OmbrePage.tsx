@@ -6,7 +6,7 @@ import type { Material, OmbreAnswer, OmbrePlan, OmbreView } from '../../api/api'
 import { answer, api } from '../../api/api'
 import { aside, queries } from '../../api/queries'
 import type { ProblemAt } from '../../shared/Editor'
-import { Failure, Problem, Reading, Unreadable } from '../../shared/Message'
+import { Failure, NotThere, Problem } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
 import { Swatch } from '../../shared/Swatch'
 import { deltaE, grams, nameFinder } from '../../shared/words'
@@ -28,9 +28,8 @@ export function OmbrePage() {
   const { flowerId = '' } = useParams()
   const ombre = useQuery({ ...queries.ombre(flowerId), refetchOnWindowFocus: false })
   const materials = useQuery(queries.materials())
-  const failed = ombre.error ?? materials.error
   if (!ombre.data || !materials.data) {
-    return failed ? <Unreadable error={failed} retry={() => void ombre.refetch()} /> : <Reading />
+    return <NotThere of={[ombre, materials]} />
   }
   return <OpenOmbre key={ombre.data.version} flowerId={flowerId} kept={ombre.data} materials={materials.data} />
 }

@@ -9,7 +9,7 @@ import { queries } from '../../api/queries'
 import { Choice } from '../../shared/Choice'
 import { TickState } from '../../shared/SheetHead'
 import { LetDownSteps } from '../../shared/LetDownSteps'
-import { Reading, Unreadable } from '../../shared/Message'
+import { NotThere } from '../../shared/Message'
 import { cabinetHangsOnTicks } from '../../shared/tickStep'
 import type { Tickable } from '../../core/TickQueue'
 import { useTicks } from '../../shared/useTicks'
@@ -30,9 +30,8 @@ export function PasteDayPage() {
   const chosen = asked.getAll('commission')
   const day = useQuery({ ...queries.pasteDay(chosen), placeholderData: keepPreviousData })
   const materials = useQuery(queries.materials())
-  const failed = day.error ?? materials.error
   if (!day.data || !materials.data) {
-    return failed ? <Unreadable error={failed} retry={() => void day.refetch()} /> : <Reading />
+    return <NotThere of={[day, materials]} />
   }
   return (
     <OpenDay

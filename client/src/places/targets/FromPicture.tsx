@@ -6,7 +6,7 @@ import { answer, api, upload } from '../../api/api'
 import { queries } from '../../api/queries'
 import { DropZone } from '../../shared/DropZone'
 import { FileButton } from '../../shared/FileButton'
-import { Failure, Reading } from '../../shared/Message'
+import { Failure, NotThere } from '../../shared/Message'
 import { newId } from '../../shared/newId'
 import { fileOf, pictureTypes } from '../../shared/pictureFiles'
 import { SelectField } from '../../shared/SelectField'
@@ -62,7 +62,7 @@ export function FromPicture({
     },
   })
   const take = (file: File) => add.mutate({ file, name: file.name })
-  if (!pictures.data) return <Reading />
+  if (!pictures.data) return <NotThere of={[pictures]} />
   const chosen = pictures.data.find((one) => one.id === chosenId) ?? pictures.data.at(-1)
   return (
     <DropZone takesPaste onFile={take}>

@@ -4,7 +4,7 @@ import { useTranslation } from '../../shared/translation'
 import { Link } from 'wouter'
 import type { CohesionAccent, CohesionPair, FlowerAnswer, PieceView } from '../../api/api'
 import { queries } from '../../api/queries'
-import { Reading } from '../../shared/Message'
+import { NotThere } from '../../shared/Message'
 import { Swatch } from '../../shared/Swatch'
 import type { ChangeTargets } from './changeTargets'
 
@@ -33,7 +33,7 @@ export function Together({
     }
     wasSaved.current = isSaved
   }, [isSaved, again, allAgain])
-  if (!own.data || !all.data) return <Reading />
+  if (!own.data || !all.data) return <NotThere of={[own, all]} />
   return (
     <div className="space-y-6">
       <p className="max-w-prose px-4 text-sm lg:px-6">{t('together.help')}</p>
