@@ -1,92 +1,89 @@
 import type { ComponentType } from 'react'
 import { Redirect, Route, Router, Switch } from 'wouter'
 import { useAddress, useAddressSearch } from './shared/address'
+import type { WordGroup } from './shared/catalogue'
+import { bringWords } from './shared/catalogue'
 import { Frame } from './shared/Frame'
+import { later } from './shared/later'
 import { NothingHere } from './shared/NothingHere'
-import { firstPage, Place } from './shared/Place'
-import type { WordGroup } from './shared/translation'
+import { Place } from './shared/Place'
 
-/** Every page by its address. Its code, and words that only such pages have, are fetched when it is first opened. */
-const pages: { path: string; load: () => Promise<ComponentType>; words?: WordGroup[] }[] = [
-  { path: '/commissions', load: async () => (await import('./places/commissions/CommissionsPage')).CommissionsPage },
-  { path: '/commissions/new', load: async () => (await import('./places/commissions/CommissionPage')).CommissionPage },
-  {
-    path: '/commissions/:commissionId',
-    load: async () => (await import('./places/commissions/CommissionPage')).CommissionPage,
-  },
-  {
-    path: '/commissions/:commissionId/new-flower',
-    load: async () => (await import('./places/commissions/NewFlowerPage')).NewFlowerPage,
-  },
-  {
-    path: '/commissions/:commissionId/dust-day',
-    load: async () => (await import('./places/dustDay/DustDayPage')).DustDayPage,
-  },
-  { path: '/commissions/:commissionId/spray', load: async () => (await import('./places/bloom/SprayPage')).SprayPage },
-  { path: '/bin', load: async () => (await import('./places/commissions/BinPage')).BinPage },
-  { path: '/flowers/:flowerId', load: async () => (await import('./places/flower/FlowerPage')).FlowerPage },
-  {
-    path: '/flowers/:flowerId/targets',
-    load: async () => (await import('./places/targets/TargetsPage')).TargetsPage,
-    words: ['jars'],
-  },
-  {
-    path: '/flowers/:flowerId/ombre',
-    load: async () => (await import('./places/pasteDay/OmbrePage')).OmbrePage,
-    words: ['paste'],
-  },
-  {
-    path: '/flowers/:flowerId/marble',
-    load: async () => (await import('./places/pasteDay/MarblePage')).MarblePage,
-    words: ['paste'],
-  },
-  { path: '/flowers/:flowerId/bloom', load: async () => (await import('./places/bloom/BloomPage')).BloomPage },
-  { path: '/flowers/:flowerId/card', load: async () => (await import('./places/bloom/SwatchCardPage')).SwatchCardPage },
-  {
-    path: '/flowers/:flowerId/new-piece',
-    load: async () => (await import('./places/flower/NewPiecePage')).NewPiecePage,
-  },
-  { path: '/flowers/:flowerId/:pieceId', load: async () => (await import('./places/flower/FlowerPage')).FlowerPage },
-  {
-    path: '/flowers/:flowerId/:pieceId/run-sheet',
-    load: async () => (await import('./places/flower/RunSheetPage')).RunSheetPage,
-  },
-  {
-    path: '/paste-day',
-    load: async () => (await import('./places/pasteDay/PasteDayPage')).PasteDayPage,
-    words: ['paste'],
-  },
-  { path: '/studio', load: async () => (await import('./places/studio/StudioPage')).StudioPage },
-  { path: '/mixing', load: async () => (await import('./places/mixing/MixingPage')).MixingPage },
-  { path: '/cabinet', load: async () => (await import('./places/cabinet/CabinetPage')).CabinetPage },
-  {
-    path: '/cabinet/:id',
-    load: async () => (await import('./places/cabinet/MaterialPage')).MaterialPage,
-    words: ['jars'],
-  },
-  { path: '/files', load: async () => (await import('./places/files/FilesPage')).FilesPage, words: ['files'] },
-  { path: '/logbook', load: async () => (await import('./places/logbook/LogbookPage')).LogbookPage },
-  { path: '/glossary', load: async () => (await import('./places/glossary/GlossaryPage')).GlossaryPage },
+/** What the application opens with: its words are there already, and its code is as little as can be. */
+const firstPage = '/commissions'
+
+/** @param words That come with it, beside those of the first page. */
+const page = (path: string, load: () => Promise<ComponentType>, words: WordGroup[] = ['rest']) => ({
+  path,
+  Page: later(path, async () => {
+    const [drawn] = await Promise.all([load(), bringWords(words)])
+    return drawn
+  }),
+})
+
+/** Every page by its address; the first that fits is shown. */
+const pages = [
+  page(firstPage, async () => (await import('./places/commissions/CommissionsPage')).CommissionsPage, []),
+  page('/commissions/new', async () => (await import('./places/commissions/CommissionPage')).CommissionPage),
+  page('/commissions/:commissionId', async () => (await import('./places/commissions/CommissionPage')).CommissionPage),
+  page(
+    '/commissions/:commissionId/new-flower',
+    async () => (await import('./places/commissions/NewFlowerPage')).NewFlowerPage,
+  ),
+  page('/commissions/:commissionId/dust-day', async () => (await import('./places/dustDay/DustDayPage')).DustDayPage),
+  page('/commissions/:commissionId/spray', async () => (await import('./places/bloom/SprayPage')).SprayPage),
+  page('/bin', async () => (await import('./places/commissions/BinPage')).BinPage),
+  page('/flowers/:flowerId/targets', async () => (await import('./places/targets/TargetsPage')).TargetsPage, [
+    'rest',
+    'jars',
+  ]),
+  page('/flowers/:flowerId/ombre', async () => (await import('./places/pasteDay/OmbrePage')).OmbrePage, [
+    'rest',
+    'paste',
+  ]),
+  page('/flowers/:flowerId/marble', async () => (await import('./places/pasteDay/MarblePage')).MarblePage, [
+    'rest',
+    'paste',
+  ]),
+  page('/flowers/:flowerId/bloom', async () => (await import('./places/bloom/BloomPage')).BloomPage),
+  page('/flowers/:flowerId/card', async () => (await import('./places/bloom/SwatchCardPage')).SwatchCardPage),
+  page('/flowers/:flowerId/new-piece', async () => (await import('./places/flower/NewPiecePage')).NewPiecePage),
+  page('/flowers/:flowerId/:pieceId?', async () => (await import('./places/flower/FlowerPage')).FlowerPage),
+  page(
+    '/flowers/:flowerId/:pieceId/run-sheet',
+    async () => (await import('./places/flower/RunSheetPage')).RunSheetPage,
+  ),
+  page('/paste-day', async () => (await import('./places/pasteDay/PasteDayPage')).PasteDayPage, ['rest', 'paste']),
+  page('/studio', async () => (await import('./places/studio/StudioPage')).StudioPage),
+  page('/mixing', async () => (await import('./places/mixing/MixingPage')).MixingPage),
+  page('/cabinet', async () => (await import('./places/cabinet/CabinetPage')).CabinetPage),
+  page('/cabinet/:id', async () => (await import('./places/cabinet/MaterialPage')).MaterialPage, ['rest', 'jars']),
+  page('/files', async () => (await import('./places/files/FilesPage')).FilesPage, ['rest', 'files']),
+  page('/logbook', async () => (await import('./places/logbook/LogbookPage')).LogbookPage),
+  page('/glossary', async () => (await import('./places/glossary/GlossaryPage')).GlossaryPage),
 ]
 
 export function App() {
   return (
-    <Router hook={useAddress} searchHook={useAddressSearch}>
-      <Frame>
-        <Switch>
-          <Route path="/">
-            <Redirect to={firstPage} replace />
-          </Route>
-          {pages.map(({ path, load, words }) => (
-            <Route key={path} path={path}>
-              <Place name={path} load={load} words={words} />
-            </Route>
-          ))}
-          <Route>
-            <NothingHere />
-          </Route>
-        </Switch>
-      </Frame>
-    </Router>
+    <Place>
+      <Router hook={useAddress} searchHook={useAddressSearch}>
+        <Frame>
+          <Place>
+            <Switch>
+              <Route path="/">
+                <Redirect to={firstPage} replace />
+              </Route>
+              {pages.map(({ path, Page }) => (
+                <Route key={path} path={path}>
+                  <Page />
+                </Route>
+              ))}
+              <Route>
+                <NothingHere />
+              </Route>
+            </Switch>
+          </Place>
+        </Frame>
+      </Router>
+    </Place>
   )
 }

@@ -1,4 +1,3 @@
-using System.Globalization;
 using CsCheck;
 
 namespace YoungTinge.Testing;
@@ -45,9 +44,6 @@ internal static class Property
             }
         });
     }
-
-    public static void Holds<T>(this Gen<T> gen, Func<T, bool> holds, int turns = UsualTurns) =>
-        gen.Holds(one => { if (!holds(one)) throw new InvalidOperationException(string.Create(CultureInfo.InvariantCulture, $"It does not hold for {one}.")); }, turns);
 
     public static void Holds<T1, T2>(this Gen<(T1, T2)> gen, Action<T1, T2> holds, int turns = UsualTurns) =>
         gen.Holds(x => holds(x.Item1, x.Item2), turns);

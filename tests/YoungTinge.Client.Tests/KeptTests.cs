@@ -30,6 +30,13 @@ public class KeptTests
         """));
 
     [Fact]
+    public void A_word_of_an_older_build_is_still_read() => Assert.Equal("\"dark\"", ClientCore.Run("""
+        const shelf = new Shelf()
+        shelf.items.set('young-tinge/theme', 'dark')
+        return keptOn(shelf).read('theme', (value) => value === 'dark')
+        """));
+
+    [Fact]
     public void A_draft_of_an_older_build_is_lifted_and_a_damaged_one_is_not_taken() => Assert.Equal("""["matt","dust",null]""", ClientCore.Run("""
         const shelf = new Shelf()
         const tabs = { own: 'one', open: async () => new Set() }

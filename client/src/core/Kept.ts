@@ -15,11 +15,15 @@ export class Kept {
 
   /** @param isOne What was kept may be from an older build, and is only taken if it is one of these. */
   read<T>(name: string, isOne: (value: unknown) => value is T): T | null {
+    const kept = parsed(this.unwritten.get(name) ?? this.onShelf(name))
+    return isOne(kept) ? kept : null
+  }
+
+  private onShelf(name: string): string {
     try {
-      const kept: unknown = JSON.parse(this.unwritten.get(name) ?? this.shelf?.getItem(prefix + name) ?? 'null')
-      return isOne(kept) ? kept : null
+      return this.shelf?.getItem(prefix + name) ?? 'null'
     } catch {
-      return null
+      return 'null'
     }
   }
 
@@ -58,6 +62,15 @@ export class Kept {
       // Shut.
     }
     return [...new Set(found)].filter((name) => name.startsWith(beginning))
+  }
+}
+
+/** Older builds kept a word as it is. */
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text)
+  } catch {
+    return text
   }
 }
 

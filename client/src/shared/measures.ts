@@ -1,6 +1,6 @@
+import { withUnit } from './catalogue'
 import { language } from './language'
 import { fixed, rounded, significant } from './numbers'
-import { t } from './translation'
 
 const gramsPerOunce = 28.349523125
 const mmPerInch = 25.4
@@ -11,7 +11,7 @@ const ballPartsOfInch = 32
 export function mass(grams: number): string {
   if (language().isImperial) {
     const ounces = grams / gramsPerOunce
-    return t('unit.oz', { value: ounces >= 0.1 ? rounded(ounces, ounces >= 10 ? 1 : 2) : significant(ounces, 2) })
+    return withUnit('oz', ounces >= 0.1 ? rounded(ounces, ounces >= 10 ? 1 : 2) : significant(ounces, 2))
   }
   const value =
     grams >= 20
@@ -21,39 +21,37 @@ export function mass(grams: number): string {
         : grams >= 0.1
           ? fixed(grams, 2)
           : significant(grams, 2)
-  return t('unit.g', { value })
+  return withUnit('g', value)
 }
 
 /** A mass as it is weighed out: to the step of the studio's scale, never rounded to whole grams. @param grams In g. */
 export function onScale(grams: number): string {
   const { isImperial, scaleDecimals } = language()
   return isImperial
-    ? t('unit.oz', { value: rounded(grams / gramsPerOunce, 3) })
-    : t('unit.g', { value: rounded(grams, Math.max(scaleDecimals, 1)) })
+    ? withUnit('oz', rounded(grams / gramsPerOunce, 3))
+    : withUnit('g', rounded(grams, Math.max(scaleDecimals, 1)))
 }
 
 /** @param value In mm. */
 export function mm(value: number): string {
   return language().isImperial
-    ? t('unit.in', { value: significant(value / mmPerInch, 2) })
-    : t('unit.mm', { value: significant(value, 3) })
+    ? withUnit('in', significant(value / mmPerInch, 2))
+    : withUnit('mm', significant(value, 3))
 }
 
 /** The diameter of a ball of paste, as it is held against a ruler; the server has rounded it up by either ruler. */
 export function ball({ mm, inchParts }: { mm: number; inchParts: number }): string {
-  if (!language().isImperial) return t('unit.mm', { value: rounded(mm, 1) })
+  if (!language().isImperial) return withUnit('mm', rounded(mm, 1))
   let [parts, of] = [inchParts, ballPartsOfInch]
   while (parts % 2 === 0 && of > 1) [parts, of] = [parts / 2, of / 2]
   const whole = Math.floor(parts / of)
   const rest = parts % of
-  return t('unit.in', { value: [whole > 0 && whole, rest > 0 && `${rest}/${of}`].filter(Boolean).join(' ') })
+  return withUnit('in', [whole > 0 && whole, rest > 0 && `${rest}/${of}`].filter(Boolean).join(' '))
 }
 
 /** @param value In ml. */
 export function ml(value: number): string {
   const { isImperial } = language()
   const shown = isImperial ? value / mlPerFluidOunce : value
-  return t(isImperial ? 'unit.floz' : 'unit.ml', {
-    value: shown >= 10 ? rounded(shown, 0) : significant(shown, 2),
-  })
+  return withUnit(isImperial ? 'floz' : 'ml', shown >= 10 ? rounded(shown, 0) : significant(shown, 2))
 }

@@ -1,14 +1,17 @@
-const key = 'young-tinge/theme'
+import { kept } from './kept'
+
+const name = 'theme'
 
 export type Theme = 'light' | 'dark'
 
 const themeNames: Record<Theme, string> = { light: 'north-light', dark: 'north-dusk' }
 
+const isTheme = (value: unknown): value is Theme => value === 'light' || value === 'dark'
+
 /** What was chosen, else what the machine prefers. */
 export function currentTheme(): Theme {
-  const kept = localStorage.getItem(key)
-  if (kept === 'light' || kept === 'dark') return kept
-  return matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light'
+  const chosen = kept.read(name, isTheme)
+  return chosen ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light')
 }
 
 export function applyTheme(theme: Theme = currentTheme()) {
@@ -16,6 +19,6 @@ export function applyTheme(theme: Theme = currentTheme()) {
 }
 
 export function chooseTheme(theme: Theme) {
-  localStorage.setItem(key, theme)
+  kept.write(name, theme)
   applyTheme(theme)
 }

@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import first from '../locales/en/first.json'
+import { find } from './catalogue'
 import { language, useLanguage } from './language'
 import * as measures from './measures'
 import { figures } from './numbers'
@@ -13,34 +13,6 @@ export type Values = Record<string, unknown> & {
 
 /** The text of a key, in the language that is shown. */
 export type TFunction = (key: string, values?: Values) => string
-
-interface Catalogue {
-  [key: string]: string | Catalogue
-}
-
-let catalogue: Catalogue = first
-
-/** Words that come when a page first needs them: of all pages but the first, and of a few alone. */
-const groups = {
-  rest: () => import('../locales/en/rest.json'),
-  files: () => import('../locales/en/files.json'),
-  jars: () => import('../locales/en/jars.json'),
-  paste: () => import('../locales/en/paste.json'),
-}
-
-export type WordGroup = keyof typeof groups
-
-export async function bringWords(wanted: WordGroup[]) {
-  const found: { default: Catalogue }[] = await Promise.all(wanted.map((group) => groups[group]()))
-  for (const { default: words } of found) catalogue = { ...catalogue, ...words }
-}
-
-function find(key: string): string | undefined {
-  const found = key
-    .split('.')
-    .reduce<string | Catalogue | undefined>((at, part) => (typeof at === 'object' ? at[part] : undefined), catalogue)
-  return typeof found === 'string' ? found : undefined
-}
 
 /** The forms of a counted text are its key with an ending: `_zero` where there is one, else the plural category of the language. */
 function counted(key: string, count: number): string | undefined {

@@ -172,9 +172,6 @@ internal sealed class CoatSearch
 
     private Lab SeenOne(IReadOnlyList<CandidateCoat> of, Zone zone) => simulator.See(mix, [.. of.Select(candidate => candidate.Coat)], zone)[0];
 
-    /// <summary>A coat of nothing cannot be laid.</summary>
-    private static bool IsThere(Coat coat) => coat is not (DustCoat { LoadMgPerCm2: <= 0 } or WashCoat { GPerMl: <= 0 });
-
     private double DeltaE(Zone zone, Lab[] seen) => DeltaE2000.Between(targets[zone].Colour, seen[(int)zone]);
 
     /// <summary>Squares of what is missing; beyond what still counts as reached it weighs several times.</summary>
@@ -259,7 +256,7 @@ internal sealed class CoatSearch
         var all = Added(trial);
         var at = all.IndexOf(trial);
         List<Coat> coats = [.. all.Select(candidate => candidate.Coat)];
-        return simulator.Probe(mix, [.. coats.Take(at).Where(IsThere)], [.. coats.Skip(at + 1).Where(IsThere)], coats[at], zone);
+        return simulator.Probe(mix, [.. coats.Take(at).Where(ReadyCoat.IsThere)], [.. coats.Skip(at + 1).Where(ReadyCoat.IsThere)], coats[at], zone);
     }
 
     /// <param name="unit">That the amounts are shares of.</param>

@@ -123,8 +123,7 @@ internal sealed class CoatSimulator
         {
             paste.Values.CopyTo(reflectance);
             under.LayOn(reflectance, new Lies(lies, (int)zone, point));
-            for (var band = 0; band < SpectralGrid.Bands; band++)
-                mean[band] += reflectance[band] / count;
+            SimdKubelkaMunk.Add(mean, reflectance, 1.0 / count);
         }
 
         double MeanShare(Coat coat) => LieOf(coat).At[(int)zone].Average(lie => lie.Share);

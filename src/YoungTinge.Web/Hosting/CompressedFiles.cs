@@ -20,12 +20,14 @@ internal sealed class CompressedFiles(RequestDelegate next, IWebHostEnvironment 
         return next(context);
     }
 
-    /// <summary>What a compressed copy is a copy of.</summary>
+    /// <summary>What a compressed copy is a copy of, and to whoever keeps an answer that there are two.</summary>
     public static void Tell(StaticFileResponseContext file)
     {
+        var headers = file.Context.Response.Headers;
+        if (file.Context.Request.Path.StartsWithSegments("/assets"))
+            headers.Vary = "Accept-Encoding";
         if (!file.File.Name.EndsWith(Ending, StringComparison.Ordinal) || !Types.TryGetContentType(file.File.Name[..^Ending.Length], out var type))
             return;
-        var headers = file.Context.Response.Headers;
-        (headers.ContentType, headers.ContentEncoding, headers.Vary) = (type, "gzip", "Accept-Encoding");
+        (headers.ContentType, headers.ContentEncoding) = (type, "gzip");
     }
 }

@@ -1,11 +1,12 @@
 import { ClipboardList, NotebookPen, Pipette, Ruler, WandSparkles } from 'lucide-react'
-import { lazy, Suspense, useState } from 'react'
+import { useState } from 'react'
 import { useTranslation } from '../../shared/translation'
 import { Link, useLocation } from 'wouter'
 import type { Advice, Coat, Material, Plan, Zone } from '../../api/api'
 import { zones } from '../../api/api'
 import { offered } from '../../shared/cabinet'
 import { Problem, Reading } from '../../shared/Message'
+import { later } from '../../shared/later'
 import { PageTitle } from '../../shared/PageTitle'
 import { useKeys } from '../../shared/useKeys'
 import { grams, problemWords, zoneName } from '../../shared/words'
@@ -29,7 +30,7 @@ import { Tray } from './Tray'
 import { UndoButtons } from './UndoButtons'
 
 // Ways of colouring are asked for now and then: they come when they are.
-const Proposals = lazy(async () => ({ default: (await import('./Proposals')).Proposals }))
+const Proposals = later('proposals', async () => (await import('./Proposals')).Proposals)
 
 /** The chosen piece: its ribbons, what is opened under them, its picture, and the tray. */
 export function PieceWorkplace({
@@ -213,21 +214,19 @@ export function PieceWorkplace({
       }
       case 'proposals':
         return (
-          <Suspense fallback={<Reading />}>
-            <Proposals
-              piece={piece}
-              plan={plan}
-              flowerId={flowerId}
-              nameOf={nameOf}
-              zoneName={nameOfZone}
-              onTake={(one) => {
-                edit(() => one.plan)
-                setOpened(null)
-                setSaid(t('proposals.taken'))
-              }}
-              onClose={close}
-            />
-          </Suspense>
+          <Proposals
+            piece={piece}
+            plan={plan}
+            flowerId={flowerId}
+            nameOf={nameOf}
+            zoneName={nameOfZone}
+            onTake={(one) => {
+              edit(() => one.plan)
+              setOpened(null)
+              setSaid(t('proposals.taken'))
+            }}
+            onClose={close}
+          />
         )
       case 'piece':
         return <PieceEditor piece={piece} flowerId={flowerId} isSaved={state.save.kind === 'saved'} onClose={close} />
