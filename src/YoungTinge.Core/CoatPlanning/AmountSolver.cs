@@ -10,7 +10,8 @@ internal static class AmountSolver
 
     /// <param name="start">Within the bounds 0 to <paramref name="most"/>.</param>
     /// <param name="miss">What is missing, in as many parts as it likes, always as many.</param>
-    public static double[] Solve(double[] start, IReadOnlyList<double> most, Func<double[], double[]> miss, int steps)
+    /// <param name="missNear">The same of a second point that is a little off the first in one amount; first order is enough.</param>
+    public static double[] Solve(double[] start, IReadOnlyList<double> most, Func<double[], double[]> miss, Func<double[], double[], double[]> missNear, int steps)
     {
         var x = (double[])start.Clone();
         var missed = miss(x);
@@ -18,7 +19,7 @@ internal static class AmountSolver
         var damping = FirstDamping;
         for (var step = 0; step < steps; step++)
         {
-            var (normal, pull) = Slopes(x, missed, most, miss);
+            var (normal, pull) = Slopes(x, missed, most, missNear);
             HoldAtBounds(x, most, normal, pull);
             var better = false;
             for (var tries = 0; tries < 6 && !better; tries++, damping *= 5)
@@ -26,7 +27,7 @@ internal static class AmountSolver
                 var a = (double[,])normal.Clone();
                 for (var i = 0; i < x.Length; i++)
                     a[i, i] += damping * (normal[i, i] + 1e-9);
-                if (LinearSystem.SolveOrNull(a, pull) is not { } move)
+                if (LinearSystem.Solve(a, pull) is not { } move)
                     continue;
                 var next = x.Select((value, i) => Math.Clamp(value - move[i] * most[i], 0, most[i])).ToArray();
                 var nextMissed = miss(next);
@@ -48,7 +49,7 @@ internal static class AmountSolver
     }
 
     /// <summary>In shares of what each may be at most, so that steps compare.</summary>
-    private static (double[,] Normal, double[] Pull) Slopes(double[] x, double[] missed, IReadOnlyList<double> most, Func<double[], double[]> miss)
+    private static (double[,] Normal, double[] Pull) Slopes(double[] x, double[] missed, IReadOnlyList<double> most, Func<double[], double[], double[]> missNear)
     {
         const double share = 1e-3;
         var slopes = new double[x.Length][];
@@ -57,19 +58,29 @@ internal static class AmountSolver
             var step = x[i] + share * most[i] <= most[i] ? share : -share;
             var moved = (double[])x.Clone();
             moved[i] += step * most[i];
-            slopes[i] = [.. miss(moved).Zip(missed, (there, here) => (there - here) / step)];
+            var slope = slopes[i] = missNear(x, moved);
+            for (var part = 0; part < slope.Length; part++)
+                slope[part] = (slope[part] - missed[part]) / step;
         }
 
         var normal = new double[x.Length, x.Length];
         var pull = new double[x.Length];
         for (var i = 0; i < x.Length; i++)
         {
-            pull[i] = slopes[i].Zip(missed, (slope, miss0) => slope * miss0).Sum();
-            for (var j = 0; j < x.Length; j++)
-                normal[i, j] = slopes[i].Zip(slopes[j], (a, b) => a * b).Sum();
+            pull[i] = Dot(slopes[i], missed);
+            for (var j = 0; j <= i; j++)
+                normal[i, j] = normal[j, i] = Dot(slopes[i], slopes[j]);
         }
 
         return (normal, pull);
+    }
+
+    private static double Dot(double[] one, double[] other)
+    {
+        var sum = 0.0;
+        for (var i = 0; i < one.Length; i++)
+            sum += one[i] * other[i];
+        return sum;
     }
 
     /// <summary>What stands at a bound and pulls outward stays there, so that the others are solved without it.</summary>
@@ -85,5 +96,5 @@ internal static class AmountSolver
         }
     }
 
-    public static double SumOfSquares(IEnumerable<double> parts) => parts.Sum(part => part * part);
+    private static double SumOfSquares(double[] parts) => Dot(parts, parts);
 }

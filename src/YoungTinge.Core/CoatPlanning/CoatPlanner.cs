@@ -62,36 +62,39 @@ public sealed class CoatPlanner
 
     /// <param name="keepsPaste">The paste stays too: it is mixed already, or belongs to a run of shades.</param>
     /// <param name="progress">Is told the share done, 0 to 1, from the first step on.</param>
+    /// <param name="isLate">
+    /// Whether to be content with what there is by now: the core has no clock. Without it the same question has the same answer, however long it takes.
+    /// </param>
     /// <returns>Null where the approach cannot be: no paste, nothing to wash with.</returns>
-    public Proposal? Propose(Approach approach, bool keepsPaste, CancellationToken cancel = default, Action<double>? progress = null)
+    public Proposal? Propose(Approach approach, bool keepsPaste, CancellationToken cancel = default, Action<double>? progress = null, Func<bool>? isLate = null)
     {
         var steps = 0;
         // How many steps there will be is not known; each one takes a like part of what may be left.
-        var beat = new SearchBeat(cancel, () => progress?.Invoke(1 - Math.Pow(1 - ShareOfAStep, ++steps)));
+        var beat = new SearchBeat(cancel, () => progress?.Invoke(1 - Math.Pow(1 - ShareOfAStep, ++steps)), isLate);
 
         var simulator = new CoatSimulator(shape, materials);
         switch (approach)
         {
             case Approach.PasteLed:
-                return Nearest(keepsPaste ? [plan.Paste] : NearPastes(simulator, beat), paste => Dusted(approach, paste, simulator, beat));
+                return Nearest(keepsPaste ? [plan.Paste] : NearPastes(simulator, beat), paste => Dusted(approach, paste, simulator, beat), beat);
             case Approach.DustLed:
-                return Nearest(keepsPaste ? [] : PlainPastes(), paste => Dusted(approach, paste, simulator, beat));
+                return Nearest(keepsPaste ? [] : PlainPastes(), paste => Dusted(approach, paste, simulator, beat), beat);
             case Approach.WashLed:
-                return Nearest(keepsPaste ? [plan.Paste] : PlainPastes(), paste => Washed(paste, simulator, beat));
+                return Nearest(keepsPaste ? [plan.Paste] : PlainPastes(), paste => Washed(paste, simulator, beat), beat);
             default:
                 return keepsPaste ? null : Marbled(simulator, beat);
         }
     }
 
     /// <summary>On the likeliest paste; on the next ones only while a zone is not reached.</summary>
-    private static Proposal? Nearest(IEnumerable<PasteRecipe> likeliestFirst, Func<PasteRecipe, Proposal?> proposal)
+    private static Proposal? Nearest(IEnumerable<PasteRecipe> likeliestFirst, Func<PasteRecipe, Proposal?> proposal, SearchBeat beat)
     {
         Proposal? best = null;
         foreach (var paste in likeliestFirst.Take(MostPastes))
         {
             if (proposal(paste) is { } found && (best is null || found.WorstDeltaE < best.WorstDeltaE))
                 best = found;
-            if (best?.WorstDeltaE <= ReachedDeltaE)
+            if (best?.WorstDeltaE <= ReachedDeltaE || beat.IsLate)
                 break;
         }
 

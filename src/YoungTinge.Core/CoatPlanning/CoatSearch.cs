@@ -103,7 +103,7 @@ internal sealed class CoatSearch
         Grow(mostCoats, beat);
         for (var round = 0; round < Exchanges; round++)
         {
-            if (!Exchange(beat))
+            if (beat.IsLate || !Exchange(beat))
                 break;
             Grow(mostCoats, beat);
         }
@@ -118,7 +118,7 @@ internal sealed class CoatSearch
     private void Grow(int mostCoats, SearchBeat beat)
     {
         var given = new HashSet<Zone>();
-        while (candidates.Count(candidate => candidate.IsFree) < mostCoats)
+        while (candidates.Count(candidate => candidate.IsFree) < mostCoats && !beat.IsLate)
         {
             beat.Next();
             var seen = Seen(candidates);
@@ -142,6 +142,8 @@ internal sealed class CoatSearch
         foreach (var candidate in candidates.Where(candidate => candidate.IsFree).ToList())
         {
             beat.Next();
+            if (beat.IsLate)
+                break;
             // Others have been solved anew since: the coat goes by what it was made from.
             var (before, cost) = (candidates, Cost(Seen(candidates)));
             candidates = [.. before.Where(other => !ReferenceEquals(other.Template, candidate.Template))];
@@ -294,7 +296,9 @@ internal sealed class CoatSearch
         double[] start = [.. free.SelectMany(candidate => candidate.Amounts).Zip(most, Math.Min)];
         if (start.Length == 0)
             return of;
-        var amounts = AmountSolver.Solve(start, most, trial => Miss(Filled(trial)), steps);
+        // For one coat it costs no less to lay what is above it than to know how that passes light.
+        var amounts = AmountSolver.Solve(
+            start, most, trial => Miss(Filled(trial)), (at, trial) => free.Count == 1 ? Miss(Filled(trial)) : Miss(Filled(trial), nudgedFrom: Filled(at)), steps);
         return Filled(amounts);
 
         List<CandidateCoat> Filled(double[] trial)
@@ -312,9 +316,10 @@ internal sealed class CoatSearch
     }
 
     /// <summary>What is missing in every zone, and what speaks against each coat.</summary>
-    private double[] Miss(List<CandidateCoat> of)
+    /// <param name="nudgedFrom">Coats that differ in one amount, a little: then to first order.</param>
+    private double[] Miss(List<CandidateCoat> of, List<CandidateCoat>? nudgedFrom = null)
     {
-        var seen = Seen(of);
+        var seen = nudgedFrom is null ? Seen(of) : simulator.SeeNudged(mix, [.. nudgedFrom.Select(candidate => candidate.Coat)], [.. of.Select(candidate => candidate.Coat)]);
         var free = of.Where(candidate => candidate.IsFree).ToList();
         var miss = new double[ZoneDistance.Parts * Zones.Length + 2 * free.Count];
         foreach (var zone in Zones)

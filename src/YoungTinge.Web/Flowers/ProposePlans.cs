@@ -1,3 +1,4 @@
+using System.Diagnostics;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.CoatPlanning;
 using YoungTinge.Core.Coats.Model;
@@ -28,7 +29,10 @@ public static class ProposePlans
     public sealed record Answer(IReadOnlyList<ProposalView> Proposals, double ReachedDeltaE);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/pieces/{id:guid}/proposals", Handle)
-        .WithName("proposePlans").Produces<Answer>().ProducesProblems(404, 422, 503);
+        .WithName("proposePlans").Produces<Answer>().ProducesProblems(404, 422);
+
+    /// <summary>More is not worth waiting for: after that the best that there is by then is shown.</summary>
+    private static readonly TimeSpan LongestSearch = TimeSpan.FromSeconds(3);
 
     private static async Task<IResult> Handle(
         Guid id, Request request, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, HttpContext context, CancellationToken cancel)
@@ -42,11 +46,12 @@ public static class ProposePlans
         var planner = new CoatPlanner(request.Plan, planned.Piece, planned.Parts, materials, new PlannerRules(planned.Guests), Guid.CreateVersion7);
         return await LongWork.RunAsync(context, (progress, stop) =>
         {
+            var searched = Stopwatch.StartNew();
             var approaches = Enum.GetValues<Approach>();
             var shares = new double[approaches.Length];
             var found = SideBySide.Select(approaches, (approach, i) =>
             {
-                var proposal = planner.Propose(approach, request.KeepPaste, stop, share => Tell(i, share));
+                var proposal = planner.Propose(approach, request.KeepPaste, stop, share => Tell(i, share), () => searched.Elapsed > LongestSearch);
                 Tell(i, 1);
                 return proposal;
             }, stop).OfType<Proposal>();
