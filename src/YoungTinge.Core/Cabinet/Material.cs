@@ -181,11 +181,7 @@ public sealed record Dust(Label Label, DustKind Kind, KubelkaMunkSpectra Optics,
 /// <summary>What a lustre adds to the highlights, and only there: it is drawn, and is no part of the diffuse colour.</summary>
 /// <param name="Strength">Of a full coat, 0 to 1.</param>
 /// <param name="HalfLoadMgPerCm2">Load that gives half of it.</param>
-public sealed record Glint(Srgb Tint, double Strength, double HalfLoadMgPerCm2)
-{
-    /// <summary>Share of the tint to add to a highlight, 0 up to the strength.</summary>
-    public double AmountAt(double loadMgPerCm2) => Strength * (1 - Math.Pow(2, -loadMgPerCm2 / HalfLoadMgPerCm2));
-}
+public sealed record Glint(Srgb Tint, double Strength, double HalfLoadMgPerCm2);
 
 public enum DustKind
 {

@@ -92,7 +92,7 @@ public static class ReflectanceFromColour
             if (residual.Max(Math.Abs) < Tolerance)
                 return Spectrum.From(band => (1 + Math.Tanh(variable[band])) / 2);
             // At the edge of what a surface can be every band is full or empty, and none can move.
-            if (LinearSystem.SolveOrNull(jacobian, residual) is not { } move)
+            if (LinearSystem.Solve(jacobian, residual) is not { } move)
                 return null;
             var shorten = Math.Min(1, LargestMove / move.Take(n).Max(Math.Abs));
             for (var band = 0; band < n; band++)

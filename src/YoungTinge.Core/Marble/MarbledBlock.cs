@@ -1,3 +1,5 @@
+using MathNet.Numerics;
+
 namespace YoungTinge.Core.Marble;
 
 /// <summary>
@@ -97,15 +99,7 @@ internal sealed class MarbledBlock
     {
         if (distance >= 6 * deviation)
             return 1;
-        return distance <= -6 * deviation ? 0 : (1 + ErrorFunction(distance / (deviation * Math.Sqrt(2)))) / 2;
-    }
-
-    /// <summary>M. Abramowitz, I. Stegun (1964), 7.1.26: within 1.5e-7.</summary>
-    private static double ErrorFunction(double x)
-    {
-        var t = 1 / (1 + 0.3275911 * Math.Abs(x));
-        var tail = t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) * Math.Exp(-x * x);
-        return x < 0 ? tail - 1 : 1 - tail;
+        return distance <= -6 * deviation ? 0 : (1 + SpecialFunctions.Erf(distance / (deviation * Math.Sqrt(2)))) / 2;
     }
 
     /// <summary>A shear across and one along: what a hand does to a block besides folding it.</summary>

@@ -1,15 +1,14 @@
 namespace YoungTinge.Core.Numerics;
 
-/// <summary>Small dense linear systems by Gaussian elimination with row pivoting.</summary>
+/// <summary>
+/// Small dense linear systems by Gaussian elimination with row pivoting, for the hot paths: no matrix objects are made. Elsewhere
+/// MathNet.Numerics does it.
+/// </summary>
 internal static class LinearSystem
 {
     /// <summary>Solves A x = b. A is overwritten.</summary>
-    /// <exception cref="InvalidOperationException">A is singular.</exception>
-    public static double[] Solve(double[,] a, double[] b) =>
-        SolveOrNull(a, b) ?? throw new InvalidOperationException("The system has no single solution.");
-
-    /// <summary>The same for a system that may be singular: then null. A is overwritten.</summary>
-    public static double[]? SolveOrNull(double[,] a, double[] b)
+    /// <returns>Null if A is singular.</returns>
+    public static double[]? Solve(double[,] a, double[] b)
     {
         var n = b.Length;
         var x = (double[])b.Clone();

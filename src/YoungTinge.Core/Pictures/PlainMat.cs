@@ -91,7 +91,7 @@ internal static class PlainMat
                 }
             }
 
-            var solved = sums.Select(sum => LinearSystem.SolveOrNull((double[,])products.Clone(), sum)).ToArray();
+            var solved = sums.Select(sum => LinearSystem.Solve((double[,])products.Clone(), sum)).ToArray();
             return solved.Any(one => one is null) ? null : [.. solved.Select(one => one!)];
         }
     }

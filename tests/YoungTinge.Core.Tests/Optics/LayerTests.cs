@@ -163,15 +163,6 @@ public class LayerTests
         });
 
     [Fact]
-    public void A_glint_grows_with_the_load_up_to_its_strength()
-    {
-        var glint = TestData.Cabinet.Get<Dust>("moonmilk").Glint!;
-        Assert.Equal(0, glint.AmountAt(0));
-        Assert.Equal(glint.Strength / 2, glint.AmountAt(glint.HalfLoadMgPerCm2), 1e-12);
-        Assert.InRange(glint.AmountAt(5), glint.Strength * 0.999, glint.Strength);
-    }
-
-    [Fact]
     public void The_more_powder_in_a_glaze_the_duller_and_the_more_coloured()
     {
         var glaze = TestData.Cabinet.Get<Glaze>("pond-dip");

@@ -139,7 +139,10 @@ public static class OpticsEstimator
             Spectrum.From(band => scattering * Math.Pow(ReferenceNm / SpectralGrid.WavelengthNm(band), power));
     }
 
-    /// <summary>Golden section: for a function with one valley.</summary>
+    /// <summary>
+    /// Golden section: for a function with one valley. (The library's own looks past its bounds when the valley lies at one of them, as
+    /// it does for a dye, which scatters nothing.)
+    /// </summary>
     private static double Minimum(double low, double high, Func<double, double> of, int steps)
     {
         const double golden = 0.6180339887498949;

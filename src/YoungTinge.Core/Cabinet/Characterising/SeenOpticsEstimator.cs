@@ -1,5 +1,5 @@
+using MathNet.Numerics.LinearAlgebra;
 using YoungTinge.Core.Colour;
-using YoungTinge.Core.Numerics;
 using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.Cabinet.Characterising;
@@ -75,44 +75,27 @@ public static class SeenOpticsEstimator
     /// <summary>Gauss-Newton on the logarithm of absorption, with steps shortened until they help.</summary>
     private static (double[] K, double Cost) Fit(IReadOnlyList<SeenDab> dabs, Prior prior, Func<double, double, int, double> look)
     {
-        const int n = SpectralGrid.Bands;
         var z = prior.Start(dabs, look);
         var cost = Cost(z);
         for (var step = 0; step < MostSteps; step++)
         {
-            var normal = (double[,])prior.Precision.Clone();
+            var normal = prior.Precision;
             var pull = prior.Pull(z);
             foreach (var dab in dabs)
             {
                 var miss = Miss(z, dab);
-                var slopes = new double[3, n];
-                for (var band = 0; band < n; band++)
-                {
-                    var nudged = (double[])z.Clone();
-                    nudged[band] += Nudge;
-                    var moved = Miss(nudged, dab);
-                    for (var row = 0; row < 3; row++)
-                        slopes[row, band] = (moved[row] - miss[row]) / Nudge;
-                }
-
-                for (var row = 0; row < 3; row++)
-                {
-                    for (var i = 0; i < n; i++)
-                    {
-                        pull[i] += slopes[row, i] * miss[row];
-                        for (var j = 0; j < n; j++)
-                            normal[i, j] += slopes[row, i] * slopes[row, j];
-                    }
-                }
+                var slopes = Matrix<double>.Build.DenseOfColumnVectors(Enumerable.Range(0, SpectralGrid.Bands).Select(band => (Miss(Nudged(z, band), dab) - miss) / Nudge));
+                normal += slopes.TransposeThisAndMultiply(slopes);
+                pull += slopes.TransposeThisAndMultiply(miss);
             }
 
-            var move = LinearSystem.Solve(normal, pull);
+            var move = normal.Cholesky().Solve(pull);
             var share = 1.0;
-            double[] next;
+            Vector<double> next;
             double nextCost;
             do
             {
-                next = [.. z.Select((value, band) => value - share * move[band])];
+                next = z - share * move;
                 nextCost = Cost(next);
                 share /= 2;
             }
@@ -127,14 +110,22 @@ public static class SeenOpticsEstimator
 
         return ([.. z.Select(Math.Exp)], cost);
 
-        double Cost(double[] at) => prior.Cost(at) + dabs.Sum(dab => Miss(at, dab).Sum(m => m * m));
+        double Cost(Vector<double> at) => prior.Cost(at) + dabs.Sum(dab => Miss(at, dab).Sum(m => m * m));
 
-        double[] Miss(double[] at, SeenDab dab)
+        static Vector<double> Nudged(Vector<double> at, int band)
+        {
+            var nudged = at.Clone();
+            nudged[band] += Nudge;
+            return nudged;
+        }
+
+        Vector<double> Miss(Vector<double> at, SeenDab dab)
         {
             var lab = Illuminant.D65.LabOf(Spectrum.From(band => look(Math.Exp(at[band]), dab.Amount, band)));
             // Lightness is read better than hue of pale colours; chroma counts less where there is much of it, as in CIEDE2000.
             var chroma = 1 + 0.045 * dab.Colour.Chroma;
-            return [(lab.L - dab.Colour.L) / ColourError, (lab.A - dab.Colour.A) / ColourError / chroma, (lab.B - dab.Colour.B) / ColourError / chroma];
+            return Vector<double>.Build.Dense(
+                [(lab.L - dab.Colour.L) / ColourError, (lab.A - dab.Colour.A) / ColourError / chroma, (lab.B - dab.Colour.B) / ColourError / chroma]);
         }
     }
 
@@ -143,11 +134,12 @@ public static class SeenOpticsEstimator
     {
         private const int N = SpectralGrid.Bands;
 
-        private readonly double[] mean;
+        private readonly Vector<double> mean;
 
-        private Prior(double[] mean, double[,] precision) => (this.mean, Precision) = (mean, precision);
+        private Prior(Vector<double> mean, Matrix<double> precision) => (this.mean, Precision) = (mean, precision);
 
-        public double[,] Precision { get; }
+        /// <summary>Inverse of the covariance.</summary>
+        public Matrix<double> Precision { get; }
 
         public static Prior Of(IReadOnlyList<KubelkaMunkSpectra> known)
         {
@@ -156,51 +148,31 @@ public static class SeenOpticsEstimator
                 var most = one.Absorption.Values.ToArray().Max();
                 return one.Absorption.Values.ToArray().Select(k => Math.Log(Math.Max(k, LogFloorShare * most) + 1e-6)).ToArray();
             }).ToList();
-            var mean = new double[N];
-            for (var i = 0; i < N; i++)
-                mean[i] = logs.Count > 0 ? logs.Average(log => log[i]) : 0;
+            var mean = Vector<double>.Build.Dense(N, band => logs.Count > 0 ? logs.Average(log => log[band]) : 0);
             // Colours are not all of one strength: the level is free, the shape is what is learned.
-            var covariance = new double[N, N];
             var share = logs.Count > 4 ? CabinetShare : 0;
-            for (var i = 0; i < N; i++)
+            var covariance = Matrix<double>.Build.Dense(N, N, (i, j) =>
             {
-                for (var j = 0; j < N; j++)
-                {
-                    var apart = (i - j) * SpectralGrid.StepNm / SmoothNm;
-                    var smooth = SmoothSpread * SmoothSpread * Math.Exp(-apart * apart / 2) + 4 + (i == j ? 1e-3 : 0);
-                    var seen = logs.Count > 0 ? logs.Sum(log => (log[i] - mean[i]) * (log[j] - mean[j])) / logs.Count : 0;
-                    covariance[i, j] = share * seen + (1 - share) * smooth;
-                }
-            }
-
-            return new Prior(mean, Inverse(covariance));
+                var apart = (i - j) * SpectralGrid.StepNm / SmoothNm;
+                var smooth = SmoothSpread * SmoothSpread * Math.Exp(-apart * apart / 2) + 4 + (i == j ? 1e-3 : 0);
+                var seen = logs.Count > 0 ? logs.Sum(log => (log[i] - mean[i]) * (log[j] - mean[j])) / logs.Count : 0;
+                return share * seen + (1 - share) * smooth;
+            });
+            return new Prior(mean, covariance.Inverse());
         }
 
-        public double Cost(double[] z)
-        {
-            var pull = Pull(z);
-            return z.Select((value, i) => (value - mean[i]) * pull[i]).Sum();
-        }
+        public double Cost(Vector<double> z) => (z - mean) * Pull(z);
 
         /// <summary>Half the slope of the cost.</summary>
-        public double[] Pull(double[] z)
-        {
-            var pull = new double[N];
-            for (var i = 0; i < N; i++)
-            {
-                for (var j = 0; j < N; j++)
-                    pull[i] += Precision[i, j] * (z[j] - mean[j]);
-            }
-
-            return pull;
-        }
+        public Vector<double> Pull(Vector<double> z) => Precision * (z - mean);
 
         /// <summary>From the plainest reflectance of the palest dab, which leaves most bands in sight.</summary>
-        public double[] Start(IReadOnlyList<SeenDab> dabs, Func<double, double, int, double> look)
+        public Vector<double> Start(IReadOnlyList<SeenDab> dabs, Func<double, double, int, double> look)
         {
             var dab = dabs.MinBy(one => one.Amount)!;
             var wanted = ReflectanceFromColour.Convert(dab.Colour);
-            return [.. Enumerable.Range(0, N).Select(band =>
+            var least = mean.Maximum() - 6;
+            return Vector<double>.Build.Dense(N, band =>
             {
                 double low = Math.Log(1e-4), high = Math.Log(300);
                 for (var i = 0; i < 40; i++)
@@ -209,23 +181,8 @@ public static class SeenOpticsEstimator
                     (low, high) = look(Math.Exp(middle), dab.Amount, band) > wanted[band] ? (middle, high) : (low, middle);
                 }
 
-                return Math.Max((low + high) / 2, mean.Max() - 6);
-            })];
-        }
-
-        private static double[,] Inverse(double[,] matrix)
-        {
-            var inverse = new double[N, N];
-            for (var column = 0; column < N; column++)
-            {
-                var unit = new double[N];
-                unit[column] = 1;
-                var x = LinearSystem.Solve((double[,])matrix.Clone(), unit);
-                for (var row = 0; row < N; row++)
-                    inverse[row, column] = x[row];
-            }
-
-            return inverse;
+                return Math.Max((low + high) / 2, least);
+            });
         }
     }
 }
