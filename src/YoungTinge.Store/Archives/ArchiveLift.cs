@@ -11,6 +11,9 @@ internal static class ArchiveLift
     /// <summary>The first build that wrote archives.</summary>
     public const int Oldest = 5;
 
+    /// <summary>The first build whose rows only name their pictures.</summary>
+    private const int PicturesApart = 11;
+
     public static async Task PutAsync(NpgsqlConnection connection, ArchiveFile file, Func<byte[], bool> isPicture, Action<string> at, Action tell, CancellationToken cancel)
     {
         at("studio");
@@ -18,6 +21,9 @@ internal static class ArchiveLift
         await RowLoader.RunAsync(connection, "set local search_path = pg_temp", cancel);
         foreach (var script in Schema.Scripts().Where(script => script.Number <= file.Version))
             await RowLoader.RunAsync(connection, script.Sql, cancel);
+        // Pictures that came as files stand in their own table already, and are too large to be copied here for rows to name them.
+        if (file.Version >= PicturesApart)
+            await RowLoader.RunAsync(connection, "alter table pg_temp.picture drop constraint picture_file_sha256_fkey", cancel);
         await RowLoader.PutAsync(connection, "studio", ArchiveStore.One(file.Studio), tell, cancel);
         foreach (var table in ArchiveTables.All)
         {
