@@ -1,7 +1,7 @@
 namespace YoungTinge.Browser.Tests;
 
 /// <summary>Every view against axe-core, in both themes.</summary>
-[Collection(ApplicationCollection.Name)]
+[Collection(OneApplication.Name)]
 public class AccessibilityTests(Application application)
 {
     [Theory]

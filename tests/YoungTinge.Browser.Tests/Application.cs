@@ -1,10 +1,13 @@
+using OpenQA.Selenium.Chrome;
 using YoungTinge.Testing;
 
 namespace YoungTinge.Browser.Tests;
 
-/// <summary>The running application with its own database, shared by all browser tests, which run one after another.</summary>
+/// <summary>The running application with its own database and a Chromium, shared by the browser tests of one collection, which run one after another.</summary>
 public sealed class Application : IAsyncLifetime
 {
+    private ChromeDriver? chromium;
+
     public DemoDatabase Demo { get; } = new();
 
     public AppServer Server { get; private set; } = null!;
@@ -18,6 +21,7 @@ public sealed class Application : IAsyncLifetime
 
     public async Task DisposeAsync()
     {
+        chromium?.Dispose();
         await Server.DisposeAsync();
         await Demo.DisposeAsync();
     }
@@ -25,8 +29,8 @@ public sealed class Application : IAsyncLifetime
     /// <summary>Runs a test in a new browser on the fresh demo; leaves a picture if it fails.</summary>
     public async Task InBrowserAsync(string test, Func<Browser, Task> steps, int width = 1280, int height = 800)
     {
-        await Demo.RefillAsync();
-        using var browser = new Browser(Server.Address, width, height);
+        await Demo.ResetAsync();
+        var browser = new Browser(chromium ??= Browser.StartChromium(), Server.Address, width, height);
         try
         {
             await steps(browser);
@@ -34,13 +38,24 @@ public sealed class Application : IAsyncLifetime
         catch
         {
             browser.Screenshot(Path.Combine(Repository.Folder, "TestResults", "browser", $"{test}.png"));
+            // Whatever state it is in, the next test has nothing to do with it.
+            chromium.Dispose();
+            chromium = null;
             throw;
         }
     }
 }
 
-[CollectionDefinition(Name, DisableParallelization = true)]
-public sealed class ApplicationCollection : ICollectionFixture<Application>
+/// <summary>One half of the browser tests. Both run side by side, each with an application of its own.</summary>
+[CollectionDefinition(Name)]
+public sealed class OneApplication : ICollectionFixture<Application>
 {
-    public const string Name = "application";
+    public const string Name = "one application";
+}
+
+/// <summary>The other half.</summary>
+[CollectionDefinition(Name)]
+public sealed class OtherApplication : ICollectionFixture<Application>
+{
+    public const string Name = "other application";
 }

@@ -3,7 +3,7 @@ using OpenQA.Selenium;
 namespace YoungTinge.Browser.Tests;
 
 /// <summary>A first job of one's own: from an empty studio to paste that has been made, and what leads there and back.</summary>
-[Collection(ApplicationCollection.Name)]
+[Collection(OtherApplication.Name)]
 public class BeginningTests(Application application)
 {
     [Fact]

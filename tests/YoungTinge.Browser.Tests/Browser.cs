@@ -9,7 +9,7 @@ using YoungTinge.Testing;
 namespace YoungTinge.Browser.Tests;
 
 /// <summary>Headless Chromium, in which things are found by role and name as a person does. It waits for what is looked for.</summary>
-public sealed class Browser : IDisposable
+public sealed class Browser
 {
     // Counted only while the page waits for nobody: on a busy machine an answer that is on its way is not yet a failure.
     private static readonly TimeSpan Patience = TimeSpan.FromSeconds(15);
@@ -43,14 +43,21 @@ public sealed class Browser : IDisposable
 
     private readonly ChromeDriver driver;
 
-    public Browser(Uri address, int width = 1280, int height = 800)
+    /// <summary>A new tab of a running Chromium that remembers nothing of the application.</summary>
+    public Browser(ChromeDriver chromium, Uri address, int width = 1280, int height = 800)
     {
-        Address = address;
-        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
-        options.AddArguments(
-            "--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-dev-shm-usage", "--hide-scrollbars",
-            "--disable-background-networking", "--disable-component-update", "--disable-sync", "--lang=en-GB", $"--window-size={width},{height}");
-        driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options);
+        (driver, Address) = (chromium, address);
+        driver.SwitchTo().NewWindow(WindowType.Tab);
+        var own = driver.CurrentWindowHandle;
+        foreach (var left in driver.WindowHandles.Where(handle => handle != own))
+        {
+            driver.SwitchTo().Window(left);
+            driver.Close();
+        }
+
+        driver.SwitchTo().Window(own);
+        driver.ExecuteCdpCommand("Storage.clearDataForOrigin", new Dictionary<string, object?> { ["origin"] = address.GetLeftPart(UriPartial.Authority), ["storageTypes"] = "all" });
+        ConsoleErrors();
         // The window includes a bar that headless Chromium does not show; the page itself must have the size asked for.
         driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?>
         {
@@ -60,6 +67,16 @@ public sealed class Browser : IDisposable
             ["mobile"] = width < 600,
         });
         CountRequests();
+    }
+
+    /// <summary>Starts Chromium: it takes as long as many a test, so it is kept for those that follow.</summary>
+    public static ChromeDriver StartChromium()
+    {
+        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        options.AddArguments(
+            "--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-dev-shm-usage", "--hide-scrollbars",
+            "--disable-background-networking", "--disable-component-update", "--disable-sync", "--lang=en-GB");
+        return new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options);
     }
 
     public Uri Address { get; }
@@ -205,8 +222,6 @@ public sealed class Browser : IDisposable
     }
 
     public byte[] PrintToPdf() => driver.Print(new PrintOptions { PageDimensions = PrintOptions.PageSize.A4 }).AsByteArray;
-
-    public void Dispose() => driver.Dispose();
 
     private List<IWebElement> All(string role, string name, bool exact) =>
         [.. ((IReadOnlyCollection<object>)driver.ExecuteScript(FindScript, role, name, exact)!).Cast<IWebElement>()];

@@ -1,7 +1,7 @@
 namespace YoungTinge.Browser.Tests;
 
 /// <summary>The cabinet to edit, colours learned from dabs, files in and out.</summary>
-[Collection(ApplicationCollection.Name)]
+[Collection(OtherApplication.Name)]
 public class CabinetTests(Application application)
 {
     [Fact]

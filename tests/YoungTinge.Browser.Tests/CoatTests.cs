@@ -3,7 +3,7 @@ using OpenQA.Selenium;
 namespace YoungTinge.Browser.Tests;
 
 /// <summary>Coats of every kind, their order, and going back.</summary>
-[Collection(ApplicationCollection.Name)]
+[Collection(OtherApplication.Name)]
 public class CoatTests(Application application)
 {
     [Fact]

@@ -3,7 +3,7 @@ using OpenQA.Selenium;
 namespace YoungTinge.Browser.Tests;
 
 /// <summary>Making a flower, planning its coats, comparing ways, and seeing it whole.</summary>
-[Collection(ApplicationCollection.Name)]
+[Collection(OtherApplication.Name)]
 public class FlowerTests(Application application)
 {
     [Fact]

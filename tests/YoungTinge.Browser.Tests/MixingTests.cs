@@ -1,7 +1,7 @@
 namespace YoungTinge.Browser.Tests;
 
 /// <summary>At the mixing table as a new maker would sit down to it.</summary>
-[Collection(ApplicationCollection.Name)]
+[Collection(OtherApplication.Name)]
 public class MixingTests(Application application)
 {
     [Fact]

@@ -3,7 +3,7 @@ using System.Text.Json;
 namespace YoungTinge.Browser.Tests;
 
 /// <summary>The other places, and everything the demo holds.</summary>
-[Collection(ApplicationCollection.Name)]
+[Collection(OtherApplication.Name)]
 public class PlacesTests(Application application)
 {
     [Fact]

@@ -3,7 +3,7 @@ using OpenQA.Selenium;
 namespace YoungTinge.Browser.Tests;
 
 /// <summary>What holds for every page: its title, its heading, its width, and what stands at an address that is gone.</summary>
-[Collection(ApplicationCollection.Name)]
+[Collection(OneApplication.Name)]
 public class RouteTests(Application application)
 {
     /// <summary>Every name that a maker can give, as long as it may be and without a space in it.</summary>

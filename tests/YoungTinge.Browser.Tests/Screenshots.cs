@@ -3,7 +3,7 @@ using YoungTinge.Testing;
 namespace YoungTinge.Browser.Tests;
 
 /// <summary>Takes the pictures in <c>docs/screenshots</c> from the demo. Run by <c>scripts/screenshots</c>, not with the tests.</summary>
-[Collection(ApplicationCollection.Name)]
+[Collection(OneApplication.Name)]
 public class Screenshots(Application application)
 {
     [Fact]

@@ -3,7 +3,7 @@ using OpenQA.Selenium;
 namespace YoungTinge.Browser.Tests;
 
 /// <summary>Targets from pictures, from the library, by eye and together.</summary>
-[Collection(ApplicationCollection.Name)]
+[Collection(OneApplication.Name)]
 public class TargetsTests(Application application)
 {
     private const string Picture = "rose-petal-deep-red.jpg";

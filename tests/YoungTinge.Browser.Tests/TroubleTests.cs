@@ -1,7 +1,7 @@
 namespace YoungTinge.Browser.Tests;
 
 /// <summary>Bad input, two people at once, and servers that go away: clear words, and nothing lost.</summary>
-[Collection(ApplicationCollection.Name)]
+[Collection(OneApplication.Name)]
 public class TroubleTests(Application application)
 {
     private const string NewGround = "#cfd8b0";

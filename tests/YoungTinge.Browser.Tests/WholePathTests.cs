@@ -3,7 +3,7 @@ using OpenQA.Selenium;
 namespace YoungTinge.Browser.Tests;
 
 /// <summary>From a target colour to a dusted, glazed, logged petal, as a maker goes.</summary>
-[Collection(ApplicationCollection.Name)]
+[Collection(OtherApplication.Name)]
 public class WholePathTests(Application application)
 {
     [Fact]

@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
+using Npgsql;
 using YoungTinge.Testing;
 
 namespace YoungTinge.Force;
@@ -24,10 +25,10 @@ public sealed class Faults(DemoServer demo, int seed)
 
     public async Task<FaultReport> RunAsync(int kills, Action<int>? tell = null)
     {
+        var piece = (await StudioIds.ReadAsync(demo.Http)).Pieces[0];
         for (var kill = 1; kill <= kills; kill++)
         {
             using var stop = new CancellationTokenSource();
-            var piece = (await StudioIds.ReadAsync(demo.Http)).Pieces[0];
             var writing = Enumerable.Range(0, Writers).Select(_ => WriteAsync(piece, stop.Token)).ToArray();
             await Task.Delay(random.Next(60, 400));
             if (kill % DatabaseOneIn == 0)
@@ -83,27 +84,28 @@ public sealed class Faults(DemoServer demo, int seed)
         return answer.IsSuccessStatusCode ? (string)(await answer.Content.ReadFromJsonAsync<JsonNode>())!["id"]! : null;
     }
 
+    /// <summary>Read from the tables: after some thousand changes a view of them all would take longer than anyone waits.</summary>
     private async Task<IReadOnlyList<string>> LostAsync()
     {
-        var there = new HashSet<string>();
-        var lost = new List<string>();
-        var pieces = new HashSet<int>();
-        foreach (var entry in (await demo.Http.GetFromJsonAsync<JsonNode>("/api/commissions"))!["commissions"]!.AsArray())
-        {
-            there.Add((string)entry!["commission"]!["id"]!);
-            foreach (var flower in entry["flowers"]!.AsArray())
-            {
-                there.Add((string)flower!["id"]!);
-                if (((string)entry["commission"]!["name"]!).StartsWith("Kept ", StringComparison.Ordinal))
-                    pieces.Add((await demo.Http.GetFromJsonAsync<JsonNode>($"/api/flowers/{flower["id"]}"))!["pieces"]!.AsArray().Count);
-            }
-        }
-
-        foreach (var logged in (await demo.Http.GetFromJsonAsync<JsonNode>("/api/files/logbook.json"))!["entries"]!.AsArray())
-            there.Add((string)logged!["id"]!);
+        var there = (await ListAsync("select id::text from live_commission union all select id::text from live_flower union all select id::text from log_entry")).ToHashSet();
+        var lost = acknowledged.Where(one => !there.Contains(one.Key)).Select(one => $"{one.Value} {one.Key}").ToList();
+        var pieces = await ListAsync("""
+            select distinct (select count(*) from live_piece p where p.flower_id = f.id)::text
+            from live_flower f join commission c on c.id = f.commission_id where c.name like 'Kept %'
+            """);
         if (pieces.Count > 1)
             lost.Add($"flowers with only some of their pieces: {string.Join(", ", pieces)}");
-        lost.AddRange(acknowledged.Where(one => !there.Contains(one.Key)).Select(one => $"{one.Value} {one.Key}"));
         return lost;
+    }
+
+    private async Task<IReadOnlyList<string>> ListAsync(string sql)
+    {
+        await using var source = NpgsqlDataSource.Create(demo.Demo.ConnectionString);
+        await using var command = source.CreateCommand(sql);
+        await using var reader = await command.ExecuteReaderAsync();
+        var texts = new List<string>();
+        while (await reader.ReadAsync())
+            texts.Add(reader.GetString(0));
+        return texts;
     }
 }

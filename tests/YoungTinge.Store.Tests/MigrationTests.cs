@@ -66,6 +66,7 @@ public sealed class MigrationTests(DemoDatabase demo) : IClassFixture<DemoDataba
         await RunAsync(Script("0010_commissions_of_ones_own.sql"));
         await RunAsync("insert into replaced_studio (archive) values ('{}')");
         await RunAsync(Script("0011_pictures_stand_apart.sql"));
+        await RunAsync(Script("0012_flowers_count_their_changes.sql"));
 
         var studio = (await new StudioStore(demo.Owner).FindFirstAsync(Cancel))!;
         Assert.Equal(new Measuring(Measures.Metric, 0.1, 2), studio.Measuring);
