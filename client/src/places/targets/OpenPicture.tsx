@@ -1,9 +1,8 @@
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query'
-import { useEffect, useRef, useState } from 'react'
+import { useState } from 'react'
 import { useTranslation } from '../../shared/translation'
 import type {
   Box,
-  Division,
   FlowerAnswer,
   MeantFlower,
   NeutralKind,
@@ -14,7 +13,6 @@ import type {
   Zone,
 } from '../../api/api'
 import { answer, api, zones } from '../../api/api'
-import { RequestFailed } from '../../core/RequestFailed'
 import { Choice } from '../../shared/Choice'
 import { ConfirmButton } from '../../shared/ConfirmButton'
 import { Failure } from '../../shared/Message'
@@ -22,22 +20,15 @@ import type { Spot } from '../../shared/PictureBoard'
 import { PictureBoard } from '../../shared/PictureBoard'
 import { PictureDoubts } from '../../shared/PictureDoubts'
 import { Swatch } from '../../shared/Swatch'
-import { hasFields } from '../../core/Kept'
-import { useKept } from '../../shared/useKept'
-import { colourName } from '../../shared/words'
 import type { ChangeTargets } from './changeTargets'
-import { fixed, rounded } from '../../shared/numbers'
+import { DivisionParts } from './DivisionParts'
+import { SampledZones } from './SampledZones'
+import { usePictureMarks } from './usePictureMarks'
+import { rounded } from '../../shared/numbers'
 
 const mark = 'mark'
 const meantSpot = 'meant'
 const middle: Box = { left: 0.475, top: 0.475, width: 0.05, height: 0.05 }
-
-interface Kept {
-  marks: PictureMarks
-  version: number
-}
-
-const isKept = (value: unknown): value is Kept => hasFields(value, 'marks', 'version')
 
 const lights = ['asIs', 'estimate', 'whiteCard', 'greyCard', 'somethingGrey'] as const
 const shown = ['bloom', 'piece'] as const
@@ -66,56 +57,13 @@ export function OpenPicture({
   onRemove: () => void
 }) {
   const { t } = useTranslation()
-  // Kept here until it is saved: places that were set without a connection are not lost.
-  const kept = useKept<Kept>(`picture-marks/${picture.id}`, { marks: picture.marks, version: picture.version }, isKept)
-  const { marks } = kept.value
-  // Several changes may be on their way; each is made from the version that the one before came to.
-  const version = useRef(kept.value.version)
+  const { marks, change, failure } = usePictureMarks(picture, onSaved, onConflict)
   const [isMarking, setMarking] = useState(false)
   // Several flowers, or no plain ground: it is asked which one is meant. By key the spot is moved and confirmed.
   const [isAsking, setAsking] = useState(false)
   const [pointed, setPointed] = useState<Box>(middle)
   // Chosen but not marked yet: until then the light is still estimated.
   const [neutral, setNeutral] = useState<NeutralKind | null>(picture.marks.light.mark ? picture.marks.light.kind : null)
-  const save = useMutation({
-    mutationFn: (next: PictureMarks) =>
-      answer(
-        api.PUT('/api/pictures/{id}/marks', {
-          params: { path: { id: picture.id } },
-          body: { marks: next, version: version.current },
-        }),
-      ),
-    onSuccess: (saved, sent) => {
-      version.current = saved.version
-      if (latest.current === sent) kept.drop({ marks: sent, version: saved.version })
-      onSaved()
-    },
-    onError: (error) => {
-      if (!(error instanceof RequestFailed) || error.code !== 'changedElsewhere') return
-      kept.drop(kept.value)
-      onConflict()
-    },
-    retry: (_, error) => error instanceof RequestFailed && error.isPassing,
-    retryDelay: (times) => Math.min(10_000, 1000 * 2 ** times),
-    networkMode: 'always',
-    // One after the other.
-    scope: { id: picture.id },
-  })
-  const latest = useRef<PictureMarks | null>(null)
-  const change = (next: PictureMarks) => {
-    latest.current = next
-    kept.set({ marks: next, version: version.current })
-    save.mutate(next)
-  }
-  const { mutate } = save
-  const left = useRef(kept.isChanged ? kept.value.marks : null)
-  useEffect(() => {
-    // What a page before this one could not save any more.
-    if (!left.current) return
-    latest.current = left.current
-    mutate(left.current)
-    left.current = null
-  }, [mutate])
   const mine = marks.samples.filter((sample) => sample.pieceId === piece.id)
   const read = useQuery({
     queryKey: ['read-picture', picture.id, marks.light, mine.map((sample) => sample.box)],
@@ -276,53 +224,16 @@ export function OpenPicture({
             {t('pictures.suggest')}
           </button>
         </div>
-        {divide.data && !divide.data.asksWhich && <Parts division={divide.data} />}
-        <ul className="space-y-2" aria-label={t('pictures.samples')}>
-          {zones.map((one) => {
-            const patch = patchOf(one)
-            if (!patch) return null
-            const isUnsure = mine.find((sample) => sample.zone === one)?.isUnsure
-            return (
-              <li key={one} className="border-base-300 border-t pt-2">
-                <div className="flex items-center gap-3">
-                  <span className="surround p-2">
-                    <Swatch colour={patch.colour} label={t(`zone.${one}`)} className="block h-9 w-14" />
-                  </span>
-                  <span className="min-w-0 grow">
-                    <span className="font-semibold">{t(`zone.${one}`)}</span>
-                    <span className="block text-xs">{colourName(t, patch.colour)}</span>
-                    <span className="quiet block text-xs">
-                      {t('pictures.spread', { spread: fixed(patch.spread, 1) })}
-                    </span>
-                  </span>
-                  <button
-                    className="btn btn-sm"
-                    aria-label={t('pictures.useFor', { zone: t(`zone.${one}`).toLowerCase() })}
-                    onClick={() => {
-                      use([one])
-                      looked([one])
-                    }}
-                  >
-                    {t('pictures.use')}
-                  </button>
-                </div>
-                <PictureDoubts light={[]} patches={[patch]} />
-                {isUnsure && (
-                  <p className="quiet flex flex-wrap items-center gap-x-2 text-xs">
-                    {t('pictures.unsure')}
-                    <button
-                      className="act min-h-6"
-                      aria-label={t('pictures.liesRightOf', { zone: t(`zone.${one}`).toLowerCase() })}
-                      onClick={() => looked([one])}
-                    >
-                      {t('pictures.liesRight')}
-                    </button>
-                  </p>
-                )}
-              </li>
-            )
-          })}
-        </ul>
+        {divide.data && !divide.data.asksWhich && <DivisionParts division={divide.data} />}
+        <SampledZones
+          samples={mine}
+          patchOf={patchOf}
+          onLooked={looked}
+          onUse={(one) => {
+            use([one])
+            looked([one])
+          }}
+        />
         {mine.length > 0 && (
           <div>
             <button
@@ -337,29 +248,9 @@ export function OpenPicture({
             )}
           </div>
         )}
-        <Failure error={read.error ?? divide.error ?? save.error} nameOf={(id) => id} />
+        <Failure error={read.error ?? divide.error ?? failure} nameOf={(id) => id} />
         <ConfirmButton label={t('pictures.remove')} onYes={onRemove} />
       </div>
     </div>
-  )
-}
-
-/** The few main colours of the flower, most of it first. */
-function Parts({ division }: { division: Division }) {
-  const { t } = useTranslation()
-  if (division.parts.length === 0) return <p role="status">{t('pictures.nothing')}</p>
-  return (
-    <figure className="surround p-3 text-xs">
-      <div className="flex">
-        {division.parts.map((part, i) => (
-          <span key={i} className="flex min-w-6" style={{ flexGrow: part.share }}>
-            <Swatch colour={part.colour} className="h-8 w-full" />
-          </span>
-        ))}
-      </div>
-      <figcaption className="pt-1">
-        <span role="status">{t('pictures.parts', { count: division.parts.length })}</span>
-      </figcaption>
-    </figure>
   )
 }
