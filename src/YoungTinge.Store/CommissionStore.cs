@@ -50,7 +50,8 @@ public sealed record Commission(Guid Id, CommissionDetails Details, int Version)
 
 /// <summary>A design within a commission.</summary>
 /// <param name="MustBeEdible">The flower itself will be eaten.</param>
-public sealed record Flower(Guid Id, Guid CommissionId, string Name, int Flowers, int Buds, bool MustBeEdible);
+/// <param name="Version">Counts the saves of it, and of the order of its pieces; 0 for one that was never saved.</param>
+public sealed record Flower(Guid Id, Guid CommissionId, string Name, int Flowers, int Buds, bool MustBeEdible, int Version);
 
 public sealed class CommissionStore(NpgsqlDataSource dataSource)
 {
@@ -58,7 +59,7 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
         c.id, c.version, c.name, c.due_on, c.place, c.room_humidity_percent, c.room_celsius, c.light, c.margin_days, c.client_note, c.own_note, c.diets, c.status
         """;
 
-    internal const string FlowerColumns = "f.id, f.name, f.flowers, f.buds, f.must_be_edible";
+    internal const string FlowerColumns = "f.id, f.name, f.flowers, f.buds, f.must_be_edible, f.version";
     private const int FirstFlowerColumn = 13;
 
     /// <summary>All commissions, first due first, and all their flowers.</summary>
@@ -104,24 +105,6 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
         return (commission, ReadFlower(reader, commission.Id));
     }
 
-    /// <summary>Writes how many of a flower are wanted over the numbers that the change was made from.</summary>
-    /// <returns>False if they were changed in the meantime, or there is no such flower.</returns>
-    public async Task<bool> SaveCountsAsync(Guid studioId, Flower was, int flowers, int buds, CancellationToken cancel)
-    {
-        await using var command = dataSource.CreateCommand("""
-            update flower
-            set flowers = $3, buds = $4
-            where studio_id = $1 and id = $2 and deleted_at is null and flowers = $5 and buds = $6
-            """);
-        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
-        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = was.Id });
-        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = flowers });
-        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = buds });
-        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = was.Flowers });
-        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = was.Buds });
-        return await command.ExecuteNonQueryAsync(cancel) > 0;
-    }
-
     /// <summary>Puts a flower with its pieces at the end of a commission.</summary>
     /// <returns>False if there is no such commission.</returns>
     public async Task<bool> AddFlowerAsync(Guid studioId, Flower flower, IReadOnlyList<(Guid Id, Piece Piece, PiecePlan Plan)> pieces, CancellationToken cancel)
@@ -157,21 +140,24 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
         return true;
     }
 
-    /// <summary>Writes a flower's name and whether it will be eaten over those that the change was made from.</summary>
-    /// <returns>False if they were changed in the meantime, or there is no such flower.</returns>
-    public async Task<bool> SaveFlowerAsync(Guid studioId, Flower was, string name, bool mustBeEdible, CancellationToken cancel)
+    /// <summary>Writes what a flower is called, how many are wanted and whether it will be eaten, over the version that the change was made from.</summary>
+    /// <returns>Its new version; null if it was changed in the meantime, or there is no such flower.</returns>
+    public async Task<int?> SaveFlowerAsync(Guid studioId, Flower flower, CancellationToken cancel)
     {
         await using var command = dataSource.CreateCommand("""
-            update flower set name = $3, must_be_edible = $4
-            where studio_id = $1 and id = $2 and deleted_at is null and name = $5 and must_be_edible = $6
+            update flower
+            set name = $4, flowers = $5, buds = $6, must_be_edible = $7, version = version + 1
+            where studio_id = $1 and id = $2 and deleted_at is null and version = $3
+            returning version
             """);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
-        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = was.Id });
-        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = name });
-        command.Parameters.Add(new NpgsqlParameter<bool> { TypedValue = mustBeEdible });
-        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = was.Name });
-        command.Parameters.Add(new NpgsqlParameter<bool> { TypedValue = was.MustBeEdible });
-        return await command.ExecuteNonQueryAsync(cancel) > 0;
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = flower.Id });
+        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = flower.Version });
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = flower.Name });
+        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = flower.Flowers });
+        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = flower.Buds });
+        command.Parameters.Add(new NpgsqlParameter<bool> { TypedValue = flower.MustBeEdible });
+        return await command.ExecuteScalarAsync(cancel) as int?;
     }
 
     public async Task AddAsync(Guid studioId, Guid id, CommissionDetails details, CancellationToken cancel)
@@ -239,5 +225,5 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
 
     internal static Flower ReadFlower(NpgsqlDataReader reader, Guid commissionId) => new(
         reader.GetGuid(FirstFlowerColumn), commissionId, reader.GetString(FirstFlowerColumn + 1), reader.GetInt32(FirstFlowerColumn + 2),
-        reader.GetInt32(FirstFlowerColumn + 3), reader.GetBoolean(FirstFlowerColumn + 4));
+        reader.GetInt32(FirstFlowerColumn + 3), reader.GetBoolean(FirstFlowerColumn + 4), reader.GetInt32(FirstFlowerColumn + 5));
 }

@@ -10,7 +10,7 @@ namespace YoungTinge.Store;
 
 /// <summary>A piece with its plan.</summary>
 /// <param name="Parts">Flowers or buds that it is made for.</param>
-/// <param name="Version">Counts the saves of the plan.</param>
+/// <param name="Version">Counts the saves of the piece and its plan.</param>
 /// <param name="Guests">Those whom it is made for.</param>
 public sealed record PlannedPiece(Guid Id, Guid FlowerId, Piece Piece, int Parts, PiecePlan Plan, int Version, Guests Guests)
 {
@@ -97,16 +97,21 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
         return await FindAsync(studioId, pieceId, cancel) is { } current ? new SavePlanResult.Changed(current) : new SavePlanResult.Missing();
     }
 
-    /// <param name="was">That the change was made from.</param>
-    /// <returns>False if it was changed in the meantime; null if there is no such piece.</returns>
-    public async Task<bool?> SaveSparesAsync(Guid studioId, Guid pieceId, double spareShare, double was, CancellationToken cancel)
+    /// <summary>Writes how many spares of a piece are made, over the version that the change was made from.</summary>
+    /// <returns>The new version of the piece; null if it was changed in the meantime, or there is no such piece.</returns>
+    public async Task<int?> SaveSparesAsync(Guid studioId, Guid pieceId, int madeFromVersion, double spareShare, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand("update piece set spare_share = $3 where studio_id = $1 and id = $2 and deleted_at is null and spare_share = $4");
+        await using var command = dataSource.CreateCommand("""
+            update piece
+            set spare_share = $4, version = version + 1, changed_at = now()
+            where studio_id = $1 and id = $2 and deleted_at is null and version = $3
+            returning version
+            """);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = pieceId });
+        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = madeFromVersion });
         command.Parameters.Add(new NpgsqlParameter<double> { TypedValue = spareShare });
-        command.Parameters.Add(new NpgsqlParameter<double> { TypedValue = was });
-        return await command.ExecuteNonQueryAsync(cancel) > 0 ? true : await FindAsync(studioId, pieceId, cancel) is null ? null : false;
+        return await command.ExecuteScalarAsync(cancel) as int?;
     }
 
     /// <summary>Puts a piece at the end of a flower's stem.</summary>
@@ -144,45 +149,54 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
     }
 
     /// <summary>Writes what a piece is, apart from its plan, over the version it was made from. The plan's version counts on.</summary>
-    /// <returns>False if it was changed in the meantime; null if there is no such piece.</returns>
-    public async Task<bool?> SavePieceAsync(Guid studioId, Guid pieceId, int madeFromVersion, Piece piece, CancellationToken cancel)
+    /// <returns>The new version; null if it was changed in the meantime, or there is no such piece.</returns>
+    public async Task<int?> SavePieceAsync(Guid studioId, Guid pieceId, int madeFromVersion, Piece piece, CancellationToken cancel)
     {
         await using var command = dataSource.CreateCommand("""
             update piece
             set name = $4, outline_id = $5, length_mm = $6, width_mm = $7, thickness_mm = $8, solid = $9, part_of = $10, per_part = $11,
                 spare_share = $12, form = $13, version = version + 1, changed_at = now()
             where studio_id = $1 and id = $2 and deleted_at is null and version = $3
+            returning version
             """);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = pieceId });
         command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = madeFromVersion });
         AddShape(command, piece);
         AddForm(command, piece);
-        return await command.ExecuteNonQueryAsync(cancel) > 0 ? true : await FindAsync(studioId, pieceId, cancel) is null ? null : false;
+        return await command.ExecuteScalarAsync(cancel) as int?;
     }
 
-    /// <summary>Puts a flower's pieces into another order along the stem.</summary>
+    /// <summary>Puts a flower's pieces into another order along the stem, over the version of the flower that the change was made from.</summary>
     /// <param name="pieceIds">All of them, each once.</param>
-    /// <param name="was">The order that the change was made from.</param>
-    /// <returns>False if they stand otherwise by now.</returns>
-    public async Task<bool> OrderAsync(Guid studioId, Guid flowerId, IReadOnlyList<Guid> pieceIds, IReadOnlyList<Guid> was, CancellationToken cancel)
+    /// <returns>The new version of the flower; null if it was changed in the meantime, other pieces stand there by now, or there is no such flower.</returns>
+    public async Task<int?> OrderAsync(Guid studioId, Guid flowerId, int madeFromVersion, IReadOnlyList<Guid> pieceIds, CancellationToken cancel)
     {
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
         await using var transaction = await connection.BeginTransactionAsync(cancel);
-        if (!await FlowerHold.TakeAsync(connection, studioId, flowerId, cancel) || !was.SequenceEqual(await IdsAsync(connection, studioId, flowerId, cancel)) || !was.ToHashSet().SetEquals(pieceIds))
-            return false;
+        if (!await FlowerHold.TakeAsync(connection, studioId, flowerId, cancel) || !pieceIds.ToHashSet().SetEquals(await IdsAsync(connection, studioId, flowerId, cancel)))
+            return null;
         await using var command = new NpgsqlCommand("""
-            update piece p
-            set position = wanted.position
-            from unnest($3) with ordinality as wanted (id, position)
-            where p.studio_id = $1 and p.flower_id = $2 and p.id = wanted.id
+            with arranged as (
+                update flower
+                set version = version + 1
+                where studio_id = $1 and id = $2 and version = $4
+                returning id, version
+            ), moved as (
+                update piece p
+                set position = wanted.position
+                from unnest($3) with ordinality as wanted (id, position), arranged
+                where p.studio_id = $1 and p.flower_id = arranged.id and p.id = wanted.id
+            )
+            select version from arranged
             """, connection);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = flowerId });
         command.Parameters.Add(new NpgsqlParameter<Guid[]> { TypedValue = [.. pieceIds] });
-        await command.ExecuteNonQueryAsync(cancel);
+        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = madeFromVersion });
+        var version = await command.ExecuteScalarAsync(cancel) as int?;
         await transaction.CommitAsync(cancel);
-        return true;
+        return version;
     }
 
     /// <summary>Of a flower, in order.</summary>

@@ -17,13 +17,13 @@ public static class StudioRules
     public const int LongestNote = 2000;
     public const int MostFlowers = 5000;
 
-    private const int LongestPlace = 300;
-    private const int LongestKeptIn = 120;
-    private const int LongestTimeZone = 60;
-    private const int MostMarginDays = 60;
-    private const int MostDoses = 8;
-    private const double ColdestCelsius = -10;
-    private const double WarmestCelsius = 50;
+    public const int LongestPlace = 300;
+    public const int LongestKeptIn = 120;
+    public const int LongestTimeZone = 60;
+    public const int MostMarginDays = 60;
+    public const int MostDoses = 8;
+    public const double ColdestCelsius = -10;
+    public const double WarmestCelsius = 50;
 
     /// <summary>No day or moment in a studio lies before it.</summary>
     public static readonly DateOnly Earliest = new(2000, 1, 1);

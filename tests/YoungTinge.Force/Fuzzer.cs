@@ -104,7 +104,7 @@ public sealed class Fuzzer(HttpClient http, int seed, double longestSeconds = 10
         var method = random.Next(60) == 0 ? random.GetItems(["PATCH", "PUT", "POST", "DELETE", "OPTIONS", "HEAD"], 1)[0] : operation.Method;
         var request = new HttpRequestMessage(new HttpMethod(method), new Uri(path, UriKind.Relative)) { Content = Body(operation, samples, random, out var shown) };
         if (random.Next(3) > 0)
-            request.Headers.TryAddWithoutValidation("If-Match", random.Next(5) == 0 ? new string([.. Hostile.Text(random).Where(char.IsAscii).Where(one => !char.IsControl(one))]) : $"\"{1 + random.Next(3)}\"");
+            request.Headers.TryAddWithoutValidation("If-Match", random.Next(5) == 0 ? new string([.. Hostile.Text(random).Where(char.IsAscii).Where(one => !char.IsControl(one))]) : $"\"{random.Next(4)}\"");
         if (random.Next(10) == 0)
             request.Headers.TryAddWithoutValidation("Accept", "application/x-ndjson");
         said = $"{method} {path} {shown}";

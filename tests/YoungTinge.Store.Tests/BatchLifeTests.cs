@@ -143,9 +143,9 @@ public sealed class BatchLifeTests(DemoDatabase demo) : IClassFixture<DemoDataba
     {
         var pieces = new PieceStore(demo.DataSource);
         var sepals = (await pieces.ListAsync(studioId, null, Cancel)).First(piece => piece.Piece.Name == "Sepals");
-        Assert.True(await pieces.SaveSparesAsync(studioId, sepals.Id, 0.5, sepals.Piece.SpareShare, Cancel));
-        Assert.False(await pieces.SaveSparesAsync(studioId, sepals.Id, 0.6, sepals.Piece.SpareShare, Cancel));
-        Assert.Null(await pieces.SaveSparesAsync(Guid.NewGuid(), sepals.Id, 0.6, 0.5, Cancel));
+        Assert.Equal(2, await pieces.SaveSparesAsync(studioId, sepals.Id, 1, 0.5, Cancel));
+        Assert.Null(await pieces.SaveSparesAsync(studioId, sepals.Id, 1, 0.6, Cancel));
+        Assert.Null(await pieces.SaveSparesAsync(Guid.NewGuid(), sepals.Id, 2, 0.6, Cancel));
         Assert.Equal(0.5, (await pieces.FindAsync(studioId, sepals.Id, Cancel))!.Piece.SpareShare);
     }
 }

@@ -107,9 +107,9 @@ public sealed class PastePlanTests(DemoDatabase demo) : IClassFixture<DemoDataba
     public async Task The_number_of_flowers_is_changed_over_the_one_that_was_seen()
     {
         var hellebore = Named("Hellebore");
-        Assert.True(await Commissions.SaveCountsAsync(studioId, hellebore, 12, 0, Cancel));
-        Assert.False(await Commissions.SaveCountsAsync(studioId, hellebore, 20, 5, Cancel));
-        Assert.False(await Commissions.SaveCountsAsync(Guid.NewGuid(), hellebore with { Flowers = 12, Buds = 0 }, 20, 5, Cancel));
+        Assert.Equal(2, await Commissions.SaveFlowerAsync(studioId, hellebore with { Flowers = 12, Buds = 0 }, Cancel));
+        Assert.Null(await Commissions.SaveFlowerAsync(studioId, hellebore with { Flowers = 20, Buds = 5 }, Cancel));
+        Assert.Null(await Commissions.SaveFlowerAsync(Guid.NewGuid(), hellebore with { Flowers = 20, Version = 2 }, Cancel));
         var now = (await Commissions.FindFlowerAsync(studioId, hellebore.Id, Cancel))!.Value.Flower;
         Assert.Equal((12, 0), (now.Flowers, now.Buds));
         // Pieces follow: twelve flowers of five sepals, and no buds at all.

@@ -200,7 +200,7 @@ public sealed class StoreTests(DemoDatabase demo) : IClassFixture<DemoDatabase>,
         var supper = await SupperAsync();
         var plan = (await SepalsAsync()).Plan;
         var rose = FlowerLibrary.Find("rose")!;
-        var flower = new Flower(Guid.NewGuid(), supper.Id, "Rose", 4, 2, MustBeEdible: true);
+        var flower = new Flower(Guid.NewGuid(), supper.Id, "Rose", 4, 2, MustBeEdible: true, Version: 1);
         Assert.True(await Commissions.AddFlowerAsync(studioId, flower, [.. rose.Pieces.Select(piece => (Guid.NewGuid(), piece.Piece, plan))], Cancel));
         var (_, flowers) = await Commissions.ListAsync(studioId, Cancel);
         Assert.Equal(flower, flowers.Where(one => one.CommissionId == supper.Id).Last());
@@ -215,8 +215,9 @@ public sealed class StoreTests(DemoDatabase demo) : IClassFixture<DemoDatabase>,
     {
         var sepals = await SepalsAsync();
         var flower = (await Commissions.FindFlowerAsync(studioId, sepals.FlowerId, Cancel))!.Value.Flower;
-        Assert.True(await Commissions.SaveFlowerAsync(studioId, flower, "Winter rose", true, Cancel));
-        Assert.False(await Commissions.SaveFlowerAsync(studioId, flower, "Lenten rose", true, Cancel));
+        Assert.Equal(2, await Commissions.SaveFlowerAsync(studioId, flower with { Name = "Winter rose", MustBeEdible = true }, Cancel));
+        Assert.Null(await Commissions.SaveFlowerAsync(studioId, flower with { Name = "Lenten rose" }, Cancel));
+        Assert.Equal("Winter rose", (await Commissions.FindFlowerAsync(studioId, flower.Id, Cancel))!.Value.Flower.Name);
         var supper = await SupperAsync();
         var details = supper.Details with { Diets = [Diet.NutFree, Diet.Vegan, Diet.Vegan], Status = CommissionStatus.Delivered, RoomCelsius = 18.5, OwnNote = "Bring the tall box." };
         Assert.Equal(supper.Version + 1, await Commissions.SaveAsync(studioId, supper.Id, supper.Version, details, Cancel));
@@ -233,8 +234,8 @@ public sealed class StoreTests(DemoDatabase demo) : IClassFixture<DemoDatabase>,
     {
         var sepals = await SepalsAsync();
         var broader = sepals.Piece with { WidthMm = 50, Form = sepals.Piece.Form with { Frill = 0.4, Veins = VeinPattern.Palm } };
-        Assert.True(await Pieces.SavePieceAsync(studioId, sepals.Id, sepals.Version, broader, Cancel));
-        Assert.False(await Pieces.SavePieceAsync(studioId, sepals.Id, sepals.Version, sepals.Piece, Cancel));
+        Assert.Equal(sepals.Version + 1, await Pieces.SavePieceAsync(studioId, sepals.Id, sepals.Version, broader, Cancel));
+        Assert.Null(await Pieces.SavePieceAsync(studioId, sepals.Id, sepals.Version, sepals.Piece, Cancel));
         Assert.Null(await Pieces.SavePieceAsync(studioId, Guid.NewGuid(), 1, broader, Cancel));
         var after = await SepalsAsync();
         Assert.Equal((broader, sepals.Version + 1), (after.Piece, after.Version));
@@ -242,10 +243,12 @@ public sealed class StoreTests(DemoDatabase demo) : IClassFixture<DemoDatabase>,
         Assert.IsType<SavePlanResult.Changed>(await Pieces.SavePlanAsync(studioId, sepals.Id, sepals.Version, sepals.Plan, Cancel));
 
         Guid[] ids = [.. (await Pieces.ListAsync(studioId, sepals.FlowerId, Cancel)).Select(piece => piece.Id)];
-        Assert.True(await Pieces.OrderAsync(studioId, sepals.FlowerId, [.. ids.Reverse()], ids, Cancel));
+        Assert.Equal(2, await Pieces.OrderAsync(studioId, sepals.FlowerId, 1, [.. ids.Reverse()], Cancel));
         Assert.Equal(ids.Reverse(), (await Pieces.ListAsync(studioId, sepals.FlowerId, Cancel)).Select(piece => piece.Id));
-        Assert.False(await Pieces.OrderAsync(studioId, sepals.FlowerId, ids[1..], [.. ids.Reverse()], Cancel));
-        Assert.False(await Pieces.OrderAsync(studioId, sepals.FlowerId, [Guid.NewGuid(), .. ids[1..]], [.. ids.Reverse()], Cancel));
+        Assert.Null(await Pieces.OrderAsync(studioId, sepals.FlowerId, 1, ids, Cancel));
+        Assert.Null(await Pieces.OrderAsync(studioId, sepals.FlowerId, 2, ids[1..], Cancel));
+        Assert.Null(await Pieces.OrderAsync(studioId, sepals.FlowerId, 2, [Guid.NewGuid(), .. ids[1..]], Cancel));
+        Assert.Equal(ids.Reverse(), (await Pieces.ListAsync(studioId, sepals.FlowerId, Cancel)).Select(piece => piece.Id));
     }
 
     [Fact]

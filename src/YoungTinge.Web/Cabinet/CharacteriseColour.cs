@@ -30,7 +30,7 @@ public static class CharacteriseColour
         IReadOnlyList<double> Absorption, IReadOnlyList<double> Scattering, double WorstDeltaE, FitQuality Quality, IReadOnlyList<DabView> Dabs, IReadOnlyList<StepView> Ladder);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/materials/characterise", Handle)
-        .WithName("characteriseColour").Produces<Answer>().ProducesProblems(422, 503);
+        .WithName("characteriseColour").Produces<Answer>().ProducesProblems(422);
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {

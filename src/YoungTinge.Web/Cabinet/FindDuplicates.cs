@@ -9,7 +9,7 @@ namespace YoungTinge.Web.Cabinet;
 public static class FindDuplicates
 {
     public static void Map(RouteGroupBuilder api) => api.MapGet("/materials/duplicates", Handle)
-        .KeepsAnswer().WithName("findDuplicates").Produces<IReadOnlyList<Duplicate>>().ProducesProblems(503);
+        .KeepsAnswer().WithName("findDuplicates").Produces<IReadOnlyList<Duplicate>>().ProducesProblems();
 
     private static async Task<IResult> Handle(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {

@@ -17,7 +17,7 @@ public static class GetCabinet
         bool IsRetired, int? Gauge, OpticsOrigin Origin, double? WorstDeltaE);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/materials", Handle)
-        .KeepsAnswer().WithName("getCabinet").Produces<IReadOnlyList<MaterialView>>().ProducesProblems(503);
+        .KeepsAnswer().WithName("getCabinet").Produces<IReadOnlyList<MaterialView>>().ProducesProblems();
 
     private static async Task<IResult> Handle(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {

@@ -14,7 +14,7 @@ public static class GetMaterial
     public sealed record Answer(MaterialRecord Sheet, int Version, IReadOnlyList<DabView> Dabs);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/materials/{id}", Handle)
-        .KeepsAnswer().WithName("getMaterial").Produces<Answer>().ProducesProblems(404, 503);
+        .KeepsAnswer().WithName("getMaterial").Produces<Answer>().ProducesProblems(404);
 
     private static async Task<IResult> Handle(string id, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
         (await cabinet.ListAsync(await studio.IdAsync(cancel), cancel)).FirstOrDefault(kept => kept.Material.Id == id) is { } found

@@ -16,7 +16,7 @@ public static class GetNeeds
     public sealed record NeedView(string MaterialId, Measure Measure, double Amount, double? Short, IReadOnlyList<UseView> Uses);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/materials/needs", Handle)
-        .KeepsAnswer().WithName("getNeeds").Produces<IReadOnlyList<NeedView>>().ProducesProblems(503);
+        .KeepsAnswer().WithName("getNeeds").Produces<IReadOnlyList<NeedView>>().ProducesProblems();
 
     private static async Task<IResult> Handle(
         Guid? commissionId, Guid? flowerId, CurrentStudio studio, CabinetStore cabinet, CommissionStore commissions, PieceStore pieces, CancellationToken cancel)

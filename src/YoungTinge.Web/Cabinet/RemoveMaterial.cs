@@ -7,7 +7,7 @@ namespace YoungTinge.Web.Cabinet;
 public static class RemoveMaterial
 {
     public static void Map(RouteGroupBuilder api) => api.MapDelete("/materials/{id}", Handle)
-        .WithName("removeMaterial").Produces(204).ProducesProblems(404, 409, 503);
+        .WithName("removeMaterial").Produces(204).ProducesProblems(404, 409);
 
     private static async Task<IResult> Handle(string id, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
         await cabinet.RemoveAsync(await studio.IdAsync(cancel), id, cancel) switch

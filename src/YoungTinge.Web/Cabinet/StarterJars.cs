@@ -15,9 +15,9 @@ public static class StarterJars
     public static void Map(RouteGroupBuilder api)
     {
         api.MapPost("/materials/starter", PutIn).WithName("putInStarterJars")
-            .WithSummary("Puts the made-up jars that the product comes with on the shelf.").Produces<Answer>().ProducesProblems(503);
+            .WithSummary("Puts the made-up jars that the product comes with on the shelf.").Produces<Answer>().ProducesProblems();
         api.MapDelete("/materials/starter", TakeOut).WithName("takeOutStarterJars")
-            .WithSummary("Takes out the made-up jars that nothing uses.").Produces<Answer>().ProducesProblems(503);
+            .WithSummary("Takes out the made-up jars that nothing uses.").Produces<Answer>().ProducesProblems();
     }
 
     private static async Task<IResult> PutIn(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)

@@ -13,15 +13,15 @@ public static class Bin
     public static void Map(RouteGroupBuilder api)
     {
         api.MapDelete("/commissions/{id:guid}", Remove(BinKind.Commission)).WithName("removeCommission")
-            .WithSummary("Takes a commission out, into the bin.").Produces(204).ProducesProblems(404, 503);
+            .WithSummary("Takes a commission out, into the bin.").Produces(204).ProducesProblems(404);
         api.MapDelete("/flowers/{id:guid}", Remove(BinKind.Flower)).WithName("removeFlower")
-            .WithSummary("Takes a flower out, into the bin.").Produces(204).ProducesProblems(404, 503);
+            .WithSummary("Takes a flower out, into the bin.").Produces(204).ProducesProblems(404);
         api.MapDelete("/pieces/{id:guid}", Remove(BinKind.Piece)).WithName("removePiece")
-            .WithSummary("Takes a piece out, into the bin.").Produces(204).ProducesProblems(404, 503);
+            .WithSummary("Takes a piece out, into the bin.").Produces(204).ProducesProblems(404);
         api.MapGet("/bin", List).WithName("getBin")
-            .WithSummary("What was taken out in the last thirty days.").Produces<IReadOnlyList<EntryView>>().ProducesProblems(503);
+            .WithSummary("What was taken out in the last thirty days.").Produces<IReadOnlyList<EntryView>>().ProducesProblems();
         api.MapPost("/bin/{id:guid}/give-back", GiveBack).WithName("giveBack")
-            .WithSummary("Gives back what was taken out.").Produces(204).ProducesProblems(404, 503);
+            .WithSummary("Gives back what was taken out.").Produces(204).ProducesProblems(404);
     }
 
     private static Func<Guid, CurrentStudio, BinStore, TimeProvider, CancellationToken, Task<IResult>> Remove(BinKind kind) => async (id, studio, bin, clock, cancel) =>

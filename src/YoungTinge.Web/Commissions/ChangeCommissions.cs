@@ -21,13 +21,13 @@ public static class ChangeCommissions
     public static void Map(RouteGroupBuilder api)
     {
         api.MapPost("/commissions", Add).WithName("addCommission")
-            .WithSummary("Begins a commission.").Produces<Made>().ProducesProblems(422, 503);
+            .WithSummary("Begins a commission.").Produces<Made>().ProducesProblems(422);
         api.MapPut("/commissions/{id:guid}", Save).WithName("saveCommission")
-            .WithSummary("Changes what a commission says of itself, over the version it was made from.").Produces<Saved>().ProducesProblems(404, 412, 422, 428, 503);
+            .WithSummary("Changes what a commission says of itself, over the version it was made from.").Produces<Saved>().ProducesProblems(404, 422);
         api.MapPost("/commissions/{id:guid}/copy", CopyWhole).WithName("copyCommission")
-            .WithSummary("Copies a commission with its flowers, with or without their colours.").Produces<Made>().ProducesProblems(404, 422, 503);
+            .WithSummary("Copies a commission with its flowers, with or without their colours.").Produces<Made>().ProducesProblems(404, 422);
         api.MapPost("/flowers/{id:guid}/copy", CopyFlower).WithName("copyFlower")
-            .WithSummary("Copies a flower into this or another commission, with or without its colours.").Produces<Made>().ProducesProblems(404, 422, 503);
+            .WithSummary("Copies a flower into this or another commission, with or without its colours.").Produces<Made>().ProducesProblems(404, 422);
     }
 
     private static async Task<IResult> Add(CommissionDetails request, CurrentStudio studio, CommissionStore commissions, CancellationToken cancel)
@@ -40,16 +40,14 @@ public static class ChangeCommissions
     }
 
     private static async Task<IResult> Save(
-        Guid id, CommissionDetails details, HttpRequest request, HttpResponse response, CurrentStudio studio, CommissionStore commissions, CancellationToken cancel)
+        Guid id, CommissionDetails details, MadeFrom madeFrom, HttpResponse response, CurrentStudio studio, CommissionStore commissions, CancellationToken cancel)
     {
-        if (IfMatch.VersionOf(request) is not { } madeFrom)
-            return IfMatch.Missing();
         if (StudioRules.Of(details).Lines() is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
         var studioId = await studio.IdAsync(cancel);
-        if (await commissions.SaveAsync(studioId, id, madeFrom, Trimmed(details), cancel) is not { } version)
-            return await commissions.FindAsync(studioId, id, cancel) is null ? ApiProblem.NotFound() : IfMatch.Changed();
-        IfMatch.Tell(response, version);
+        if (await commissions.SaveAsync(studioId, id, madeFrom.Version, Trimmed(details), cancel) is not { } version)
+            return await commissions.FindAsync(studioId, id, cancel) is null ? ApiProblem.NotFound() : ApiProblem.ChangedElsewhere();
+        MadeFrom.Tell(response, version);
         return TypedResults.Ok(new Saved(version));
     }
 

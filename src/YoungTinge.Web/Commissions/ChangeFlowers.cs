@@ -5,7 +5,7 @@ using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Commissions;
 
-/// <summary>Puts flowers into a commission, and says what they are called and whether they are eaten.</summary>
+/// <summary>Puts flowers into a commission, and says what they are called, how many there are and whether they are eaten.</summary>
 public static class ChangeFlowers
 {
     /// <param name="FromLibrary">Id of a library flower to begin from; null for a blank one.</param>
@@ -13,15 +13,17 @@ public static class ChangeFlowers
 
     public sealed record Made(Guid Id);
 
-    /// <param name="WasName">That the change was made from.</param>
-    public sealed record Change(string Name, bool MustBeEdible, string WasName, bool WasMustBeEdible);
+    public sealed record Change(string Name, int Flowers, int Buds, bool MustBeEdible);
+
+    /// <param name="Version">To send with the next change.</param>
+    public sealed record Saved(int Version);
 
     public static void Map(RouteGroupBuilder api)
     {
         api.MapPost("/commissions/{id:guid}/flowers", Add).WithName("addFlower")
-            .WithSummary("Puts a flower into a commission, with its pieces.").Produces<Made>().ProducesProblems(404, 422, 503);
+            .WithSummary("Puts a flower into a commission, with its pieces.").Produces<Made>().ProducesProblems(404, 422);
         api.MapPut("/flowers/{id:guid}", Save).WithName("saveFlower")
-            .WithSummary("Says what a flower is called and whether it is eaten.").Produces(204).ProducesProblems(404, 412, 422, 503);
+            .WithSummary("Says what a flower is called, how many there are and whether it is eaten.").Produces<Saved>().ProducesProblems(404, 422);
     }
 
     private static async Task<IResult> Add(Guid id, NewFlower request, CurrentStudio studio, CommissionStore commissions, CabinetStore cabinet, CancellationToken cancel)
@@ -41,20 +43,29 @@ public static class ChangeFlowers
             pieces.Add((Guid.CreateVersion7(), piece.Piece, plan));
         }
 
-        var flower = new Flower(Guid.CreateVersion7(), id, request.Name.Trim(), request.Flowers, request.Buds, request.MustBeEdible);
+        var flower = new Flower(Guid.CreateVersion7(), id, request.Name.Trim(), request.Flowers, request.Buds, request.MustBeEdible, Version: 0);
         return await commissions.AddFlowerAsync(studioId, flower, pieces, cancel) ? TypedResults.Ok(new Made(flower.Id)) : ApiProblem.NotFound();
     }
 
-    private static async Task<IResult> Save(Guid id, Change change, CurrentStudio studio, CommissionStore commissions, CancellationToken cancel)
+    private static async Task<IResult> Save(
+        Guid id, Change change, MadeFrom madeFrom, HttpResponse response, CurrentStudio studio, CommissionStore commissions, CancellationToken cancel)
     {
-        if (StudioRules.OfName(change.Name).Lines() is { Count: > 0 } problems)
+        if (StudioRules.OfName(change.Name).Concat(StudioRules.OfCounts(change.Flowers, change.Buds)).Lines() is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
         var studioId = await studio.IdAsync(cancel);
         if (await commissions.FindFlowerAsync(studioId, id, cancel) is not var (_, flower))
             return ApiProblem.NotFound();
-        var was = flower with { Name = change.WasName, MustBeEdible = change.WasMustBeEdible };
-        return await commissions.SaveFlowerAsync(studioId, was, change.Name.Trim(), change.MustBeEdible, cancel)
-            ? TypedResults.NoContent()
-            : IfMatch.Changed();
+        var changed = flower with
+        {
+            Name = change.Name.Trim(),
+            Flowers = change.Flowers,
+            Buds = change.Buds,
+            MustBeEdible = change.MustBeEdible,
+            Version = madeFrom.Version,
+        };
+        if (await commissions.SaveFlowerAsync(studioId, changed, cancel) is not { } version)
+            return ApiProblem.ChangedElsewhere();
+        MadeFrom.Tell(response, version);
+        return TypedResults.Ok(new Saved(version));
     }
 }

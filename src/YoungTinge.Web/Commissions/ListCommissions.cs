@@ -14,7 +14,7 @@ public static class ListCommissions
     public sealed record Answer(string StudioName, string Maker, IReadOnlyList<Entry> Commissions);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/commissions", Handle)
-        .KeepsAnswer().WithName("listCommissions").Produces<Answer>().ProducesProblems(503);
+        .KeepsAnswer().WithName("listCommissions").Produces<Answer>().ProducesProblems();
 
     private static async Task<IResult> Handle(
         CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, TimeProvider clock, CancellationToken cancel)

@@ -6,22 +6,26 @@ namespace YoungTinge.Web.Commissions;
 /// <summary>Changes how many of a flower are wanted; all amounts follow.</summary>
 public static class SaveCounts
 {
-    /// <param name="WasFlowers">That the change was made from.</param>
-    public sealed record Request(int Flowers, int Buds, int WasFlowers, int WasBuds);
+    public sealed record Request(int Flowers, int Buds);
+
+    /// <param name="Version">Of the flower, to send with its next change.</param>
+    public sealed record Answer(int Version);
 
     public static void Map(RouteGroupBuilder api) => api.MapPut("/flowers/{id:guid}/counts", Handle)
-        .WithName("saveCounts").Produces(204).ProducesProblems(404, 412, 422, 503);
+        .WithName("saveCounts").Produces<Answer>().ProducesProblems(404, 422);
 
-    private static async Task<IResult> Handle(Guid id, Request request, CurrentStudio studio, CommissionStore commissions, CancellationToken cancel)
+    private static async Task<IResult> Handle(
+        Guid id, Request request, MadeFrom madeFrom, HttpResponse response, CurrentStudio studio, CommissionStore commissions, CancellationToken cancel)
     {
         if (StudioRules.OfCounts(request.Flowers, request.Buds).Lines() is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
         var studioId = await studio.IdAsync(cancel);
         if (await commissions.FindFlowerAsync(studioId, id, cancel) is not var (_, flower))
             return ApiProblem.NotFound();
-        var was = flower with { Flowers = request.WasFlowers, Buds = request.WasBuds };
-        return await commissions.SaveCountsAsync(studioId, was, request.Flowers, request.Buds, cancel)
-            ? TypedResults.NoContent()
-            : IfMatch.Changed();
+        var changed = flower with { Flowers = request.Flowers, Buds = request.Buds, Version = madeFrom.Version };
+        if (await commissions.SaveFlowerAsync(studioId, changed, cancel) is not { } version)
+            return ApiProblem.ChangedElsewhere();
+        MadeFrom.Tell(response, version);
+        return TypedResults.Ok(new Answer(version));
     }
 }

@@ -15,16 +15,16 @@ public static class Archive
     {
         var files = api.MapGroup("/files");
         files.MapGet("/studio.zip", Write).WithName("getStudioArchive")
-            .WithSummary("All of the studio as an archive (zip).").Produces(200, contentType: "application/zip").ProducesProblems(503);
+            .WithSummary("All of the studio as an archive (zip).").Produces(200, contentType: "application/zip").ProducesProblems();
         files.MapPost("/studio", Restore).TakesAnyFile().WithName("restoreStudio")
-            .WithSummary("Puts an archived studio in place of this one. Told line by line if application/x-ndjson is accepted.").Produces<Answer>().ProducesProblems(422, 503);
+            .WithSummary("Puts an archived studio in place of this one. Told line by line if application/x-ndjson is accepted.").Produces<Answer>().ProducesProblems(422);
         files.MapPost("/studio/preview", Preview).TakesFile(ArchiveHead.Bytes).WithName("previewStudio")
             .WithSummary("What an archive says of itself: only its first bytes are sent.").Produces<Answer>().ProducesProblems(413, 422);
         files.MapGet("/studio/replaced", async (ArchiveStore archive, CancellationToken cancel) => TypedResults.Ok(await archive.ListReplacedAsync(cancel)))
             .WithName("listReplacedStudios")
-            .WithSummary("Studios that were replaced by an archive, the last first.").Produces<IReadOnlyList<ReplacedStudio>>().ProducesProblems(503);
+            .WithSummary("Studios that were replaced by an archive, the last first.").Produces<IReadOnlyList<ReplacedStudio>>().ProducesProblems();
         files.MapPost("/studio/replaced/{state:int}", BringBack).WithName("bringBackStudio")
-            .WithSummary("Puts a replaced studio back in place.").Produces<Answer>().ProducesProblems(404, 422, 503);
+            .WithSummary("Puts a replaced studio back in place.").Produces<Answer>().ProducesProblems(404, 422);
     }
 
     private static async Task<IResult> Write(CurrentStudio studio, ArchiveStore archive, CancellationToken cancel)

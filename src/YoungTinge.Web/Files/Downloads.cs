@@ -34,7 +34,7 @@ public static class Downloads
     }
 
     private static void Named(this RouteHandlerBuilder route, string name, string summary, string type) =>
-        route.WithName(name).WithSummary(summary).Produces(200, contentType: type).ProducesProblems(503);
+        route.WithName(name).WithSummary(summary).Produces(200, contentType: type).ProducesProblems();
 
     private static async Task<Materials> LoadAsync(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) => await cabinet.LoadAsync(await studio.IdAsync(cancel), cancel);
 

@@ -33,13 +33,13 @@ public static class Imports
     {
         var files = api.MapGroup("/files");
         files.MapPost("/cabinet/preview", PreviewCabinet).TakesFile(LargestFile).WithName("previewCabinet")
-            .WithSummary("What a cabinet file would change, line by line. Changes nothing.").Produces<Preview>().ProducesProblems(413, 503);
+            .WithSummary("What a cabinet file would change, line by line. Changes nothing.").Produces<Preview>().ProducesProblems(413);
         files.MapPost("/cabinet", TakeCabinet).TakesFile(LargestFile).WithName("takeCabinet")
-            .WithSummary("Takes in a cabinet file, all of it or nothing, unless the cabinet has changed since the preview.").Produces<Answer>().ProducesProblems(412, 413, 422, 503);
+            .WithSummary("Takes in a cabinet file, all of it or nothing, unless the cabinet has changed since the preview.").Produces<Answer>().ProducesProblems(412, 413, 422);
         files.MapPost("/logbook/preview", PreviewLogbook).TakesFile(LargestFile).WithName("previewLogbook")
-            .WithSummary("What a logbook file would add, line by line. Changes nothing.").Produces<Preview>().ProducesProblems(413, 503);
+            .WithSummary("What a logbook file would add, line by line. Changes nothing.").Produces<Preview>().ProducesProblems(413);
         files.MapPost("/logbook", TakeLogbook).TakesFile(LargestFile).WithName("takeLogbook")
-            .WithSummary("Takes in a logbook file, all of it or nothing.").Produces<Answer>().ProducesProblems(413, 422, 503);
+            .WithSummary("Takes in a logbook file, all of it or nothing.").Produces<Answer>().ProducesProblems(413, 422);
         files.MapPost("/spectra/read", ReadSpectra).TakesFile(SpectralReadings.LargestBytes + 1024).WithName("readSpectra")
             .WithSummary("The readings of a spectral file. Keeps nothing.").Produces<IReadOnlyList<ReadingView>>().ProducesProblems(413, 422);
     }
@@ -54,7 +54,7 @@ public static class Imports
     {
         var (current, kept, result) = await ReadCabinetAsync(request, studio, cabinet, cancel);
         if (state != current)
-            return ApiProblem.Result(StatusCodes.Status412PreconditionFailed, ApiProblemCode.ChangedElsewhere);
+            return ApiProblem.ChangedElsewhere();
         if (Whole(result) is not { } lines)
             return Refused();
         var versions = kept.ToDictionary(one => one.Material.Id, one => one.Version);
@@ -62,7 +62,7 @@ public static class Imports
             .Select(line => new MaterialChange(line.Value!, versions.GetValueOrDefault(line.Value!.Id))).ToList();
         return await cabinet.SaveAsync(await studio.IdAsync(cancel), changes, cancel) is SaveMaterialsResult.Saved
             ? TypedResults.Ok(new Answer(lines.Count(line => line.State == LineState.New), lines.Count(line => line.State == LineState.Changed)))
-            : ApiProblem.Result(StatusCodes.Status412PreconditionFailed, ApiProblemCode.ChangedElsewhere);
+            : ApiProblem.ChangedElsewhere();
     }
 
     private static async Task<IResult> PreviewLogbook(

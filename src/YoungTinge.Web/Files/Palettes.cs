@@ -20,10 +20,10 @@ public static class Palettes
             .WithSummary("The colours of a palette file, to choose targets from.").Produces<Answer>().ProducesProblems(413, 422);
         api.MapGet("/flowers/{id:guid}/palette.gpl", (Guid id, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CancellationToken cancel) =>
             Write(id, "gpl", "text/plain", GplPalette.Write, studio, commissions, pieces, cancel)).WithName("getPaletteGpl")
-            .WithSummary("The targets of a flower as a GPL palette.").Produces(200, contentType: "text/plain").ProducesProblems(404, 503);
+            .WithSummary("The targets of a flower as a GPL palette.").Produces(200, contentType: "text/plain").ProducesProblems(404);
         api.MapGet("/flowers/{id:guid}/palette.svg", (Guid id, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CancellationToken cancel) =>
             Write(id, "svg", "image/svg+xml", SvgPalette.Write, studio, commissions, pieces, cancel)).WithName("getPaletteSvg")
-            .WithSummary("The targets of a flower as an SVG.").Produces(200, contentType: "image/svg+xml").ProducesProblems(404, 503);
+            .WithSummary("The targets of a flower as an SVG.").Produces(200, contentType: "image/svg+xml").ProducesProblems(404);
     }
 
     private static async Task<IResult> Read(HttpRequest request, CancellationToken cancel) => Palette.Read(await request.ReadFileAsync(cancel)) is { } palette

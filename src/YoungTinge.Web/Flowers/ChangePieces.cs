@@ -19,17 +19,19 @@ public static class ChangePieces
     public sealed record Saved(int Version);
 
     /// <param name="PieceIds">All pieces of the flower, from the top of the stem.</param>
-    /// <param name="WasPieceIds">The order that the change was made from.</param>
-    public sealed record Order(IReadOnlyList<Guid> PieceIds, IReadOnlyList<Guid> WasPieceIds);
+    public sealed record Order(IReadOnlyList<Guid> PieceIds);
+
+    /// <param name="Version">Of the flower, to send with its next change.</param>
+    public sealed record Arranged(int Version);
 
     public static void Map(RouteGroupBuilder api)
     {
         api.MapPost("/flowers/{id:guid}/pieces", Add).WithName("addPiece")
-            .WithSummary("Adds a piece to a flower.").Produces<Made>().ProducesProblems(404, 422, 503);
+            .WithSummary("Adds a piece to a flower.").Produces<Made>().ProducesProblems(404, 422);
         api.MapPut("/pieces/{id:guid}", Save).WithName("savePiece")
-            .WithSummary("Changes the shape of a piece, over the version it was made from.").Produces<Saved>().ProducesProblems(404, 412, 422, 428, 503);
+            .WithSummary("Changes the shape of a piece, over the version it was made from.").Produces<Saved>().ProducesProblems(404, 422);
         api.MapPut("/flowers/{id:guid}/pieces/order", Arrange).WithName("orderPieces")
-            .WithSummary("Puts the pieces of a flower in order along the stem.").Produces(204).ProducesProblems(412, 422, 503);
+            .WithSummary("Puts the pieces of a flower in order along the stem.").Produces<Arranged>().ProducesProblems(404, 422);
     }
 
     /// <param name="sure">What is asked about is so.</param>
@@ -58,30 +60,27 @@ public static class ChangePieces
         };
     }
 
-    private static async Task<IResult> Save(Guid id, Piece piece, bool? sure, HttpRequest request, HttpResponse response, CurrentStudio studio, PieceStore pieces, CancellationToken cancel)
+    private static async Task<IResult> Save(
+        Guid id, Piece piece, bool? sure, MadeFrom madeFrom, HttpResponse response, CurrentStudio studio, PieceStore pieces, CancellationToken cancel)
     {
-        if (IfMatch.VersionOf(request) is not { } madeFrom)
-            return IfMatch.Missing();
         if (Problems(piece, sure) is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
-        switch (await pieces.SavePieceAsync(await studio.IdAsync(cancel), id, madeFrom, piece, cancel))
-        {
-            case true:
-                IfMatch.Tell(response, madeFrom + 1);
-                return TypedResults.Ok(new Saved(madeFrom + 1));
-            case false:
-                return IfMatch.Changed();
-            default:
-                return ApiProblem.NotFound();
-        }
+        var studioId = await studio.IdAsync(cancel);
+        if (await pieces.SavePieceAsync(studioId, id, madeFrom.Version, piece, cancel) is not { } version)
+            return await pieces.FindAsync(studioId, id, cancel) is null ? ApiProblem.NotFound() : ApiProblem.ChangedElsewhere();
+        MadeFrom.Tell(response, version);
+        return TypedResults.Ok(new Saved(version));
     }
 
-    private static async Task<IResult> Arrange(Guid id, Order order, CurrentStudio studio, PieceStore pieces, CancellationToken cancel)
+    private static async Task<IResult> Arrange(
+        Guid id, Order order, MadeFrom madeFrom, HttpResponse response, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CancellationToken cancel)
     {
         if (order.PieceIds.Count > PieceCheck.MostKinds || order.PieceIds.Distinct().Count() != order.PieceIds.Count)
             return ApiProblem.NotPossible([new FieldProblem("pieceIds", "tooManyPieces", PieceCheck.MostKinds, null)]);
-        return await pieces.OrderAsync(await studio.IdAsync(cancel), id, order.PieceIds, order.WasPieceIds, cancel)
-            ? TypedResults.NoContent()
-            : IfMatch.Changed();
+        var studioId = await studio.IdAsync(cancel);
+        if (await pieces.OrderAsync(studioId, id, madeFrom.Version, order.PieceIds, cancel) is not { } version)
+            return await commissions.FindFlowerAsync(studioId, id, cancel) is null ? ApiProblem.NotFound() : ApiProblem.ChangedElsewhere();
+        MadeFrom.Tell(response, version);
+        return TypedResults.Ok(new Arranged(version));
     }
 }

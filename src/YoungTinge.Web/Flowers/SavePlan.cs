@@ -10,23 +10,21 @@ public static class SavePlan
     public sealed record Answer(int Version);
 
     public static void Map(RouteGroupBuilder api) => api.MapPut("/pieces/{id:guid}/plan", Handle)
-        .WithName("savePlan").Produces<Answer>().ProducesProblems(404, 412, 422, 428, 503);
+        .WithName("savePlan").Produces<Answer>().ProducesProblems(404, 422);
 
     private static async Task<IResult> Handle(
-        Guid id, PiecePlan plan, HttpRequest request, HttpResponse response, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
+        Guid id, PiecePlan plan, MadeFrom madeFrom, HttpResponse response, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
     {
-        if (IfMatch.VersionOf(request) is not { } madeFrom)
-            return IfMatch.Missing();
         var studioId = await studio.IdAsync(cancel);
         if (PlanProblems.Of(plan, await cabinet.LoadAsync(studioId, cancel)) is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
-        switch (await pieces.SavePlanAsync(studioId, id, madeFrom, plan, cancel))
+        switch (await pieces.SavePlanAsync(studioId, id, madeFrom.Version, plan, cancel))
         {
             case SavePlanResult.Saved saved:
-                IfMatch.Tell(response, saved.Version);
+                MadeFrom.Tell(response, saved.Version);
                 return TypedResults.Ok(new Answer(saved.Version));
             case SavePlanResult.Changed:
-                return IfMatch.Changed();
+                return ApiProblem.ChangedElsewhere();
             default:
                 return ApiProblem.NotFound();
         }

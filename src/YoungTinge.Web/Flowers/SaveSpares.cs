@@ -1,3 +1,4 @@
+using YoungTinge.Core.Flowers;
 using YoungTinge.Store;
 using YoungTinge.Web.Shared;
 
@@ -6,24 +7,23 @@ namespace YoungTinge.Web.Flowers;
 /// <summary>Changes how many spares of a piece are made; all amounts follow.</summary>
 public static class SaveSpares
 {
-    private const double Most = 2;
-
     /// <param name="SpareShare">Of the number needed, 0 to 2.</param>
-    /// <param name="Was">That the change was made from.</param>
-    public sealed record Request(double SpareShare, double Was);
+    public sealed record Request(double SpareShare);
+
+    /// <param name="Version">Of the piece, to send with its next change.</param>
+    public sealed record Answer(int Version);
 
     public static void Map(RouteGroupBuilder api) => api.MapPut("/pieces/{id:guid}/spares", Handle)
-        .WithName("saveSpares").Produces(204).ProducesProblems(404, 412, 422, 503);
+        .WithName("saveSpares").Produces<Answer>().ProducesProblems(404, 422);
 
-    private static async Task<IResult> Handle(Guid id, Request request, CurrentStudio studio, PieceStore pieces, CancellationToken cancel)
+    private static async Task<IResult> Handle(Guid id, Request request, MadeFrom madeFrom, HttpResponse response, CurrentStudio studio, PieceStore pieces, CancellationToken cancel)
     {
-        if (request.SpareShare is not (>= 0 and <= Most))
-            return ApiProblem.NotPossible([new FieldProblem("spareShare", "sparesOutOfRange", 100 * Most, null)]);
-        return await pieces.SaveSparesAsync(await studio.IdAsync(cancel), id, request.SpareShare, request.Was, cancel) switch
-        {
-            true => TypedResults.NoContent(),
-            false => IfMatch.Changed(),
-            null => ApiProblem.NotFound(),
-        };
+        if (request.SpareShare is not (>= 0 and <= PieceCheck.MostSpares))
+            return ApiProblem.NotPossible([new FieldProblem("spareShare", "sparesOutOfRange", 100 * PieceCheck.MostSpares, null)]);
+        var studioId = await studio.IdAsync(cancel);
+        if (await pieces.SaveSparesAsync(studioId, id, madeFrom.Version, request.SpareShare, cancel) is not { } version)
+            return await pieces.FindAsync(studioId, id, cancel) is null ? ApiProblem.NotFound() : ApiProblem.ChangedElsewhere();
+        MadeFrom.Tell(response, version);
+        return TypedResults.Ok(new Answer(version));
     }
 }

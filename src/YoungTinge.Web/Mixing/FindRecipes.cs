@@ -22,7 +22,7 @@ public static class FindRecipes
     public sealed record Answer(ColourView Target, IReadOnlyList<RecipeView> Recipes, BeyondView? Beyond);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/recipes/find", Handle)
-        .WithName("findRecipes").Produces<Answer>().ProducesProblems(422, 503);
+        .WithName("findRecipes").Produces<Answer>().ProducesProblems(422);
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, HttpContext context, CancellationToken cancel)
     {

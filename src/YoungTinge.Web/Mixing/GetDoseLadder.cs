@@ -16,7 +16,7 @@ public static class GetDoseLadder
     public sealed record Answer(ColourView Paste, double LimitGPer100g, IReadOnlyList<RungView> Rungs);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/materials/{id}/dose-ladder", Handle)
-        .KeepsAnswer().WithName("getDoseLadder").Produces<Answer>().ProducesProblems(404, 503);
+        .KeepsAnswer().WithName("getDoseLadder").Produces<Answer>().ProducesProblems(404);
 
     private static async Task<IResult> Handle(string id, string baseId, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {

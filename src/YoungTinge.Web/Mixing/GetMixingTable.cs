@@ -32,7 +32,7 @@ public static class GetMixingTable
     private const int MostBatches = 100;
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/mixing-table", Handle)
-        .KeepsAnswer().WithName("getMixingTable").Produces<Answer>().ProducesProblems(503);
+        .KeepsAnswer().WithName("getMixingTable").Produces<Answer>().ProducesProblems();
 
     private static async Task<IResult> Handle(
         CurrentStudio studio, CommissionStore commissions, PieceStore pieces, BatchStore batches, LogbookStore logbook, CabinetStore cabinet,

@@ -9,7 +9,7 @@ public static class ListBatches
     private const int Most = 500;
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/batches", Handle)
-        .WithName("listBatches").Produces<IReadOnlyList<KeptBatchView>>().ProducesProblems(503);
+        .WithName("listBatches").Produces<IReadOnlyList<KeptBatchView>>().ProducesProblems();
 
     private static async Task<IResult> Handle(CurrentStudio studio, BatchStore batches, CabinetStore cabinet, TimeProvider clock, CancellationToken cancel)
     {

@@ -28,7 +28,7 @@ public static class LookAtRecipe
         IReadOnlyList<double> Reflectance, IReadOnlyList<double> TargetReflectance);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/recipes/look", Handle)
-        .WithName("lookAtRecipe").Produces<Answer>().ProducesProblems(422, 503);
+        .WithName("lookAtRecipe").Produces<Answer>().ProducesProblems(422);
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {

@@ -17,12 +17,12 @@ public static class PlanLetDown
     /// <param name="BatchWhiteG">White to weigh for the batch beside it.</param>
     public sealed record Answer(double DoseG, LetDown? LetDown, double BatchWhiteG);
 
-    private const double MostUnits = 100;
+    internal const double MostUnits = 100;
 
     private const double LeastUnits = 1e-9;
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/let-downs", Handle)
-        .WithName("planLetDown").Produces<Answer>().ProducesProblems(422, 503);
+        .WithName("planLetDown").Produces<Answer>().ProducesProblems(422);
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {

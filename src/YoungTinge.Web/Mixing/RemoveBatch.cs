@@ -7,7 +7,7 @@ namespace YoungTinge.Web.Mixing;
 public static class RemoveBatch
 {
     public static void Map(RouteGroupBuilder api) => api.MapDelete("/batches/{id:guid}", Handle)
-        .WithName("removeBatch").Produces(204).ProducesProblems(404, 503);
+        .WithName("removeBatch").Produces(204).ProducesProblems(404);
 
     private static async Task<IResult> Handle(Guid id, CurrentStudio studio, BatchStore batches, CancellationToken cancel) =>
         await batches.RemoveAsync(await studio.IdAsync(cancel), id, cancel) ? TypedResults.NoContent() : ApiProblem.NotFound();

@@ -37,7 +37,7 @@ public static class RescueBatch
         FindRecipes.RecipeView Fresh, double SavedShare, bool StartAgain, bool IsThere);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/recipes/rescue", Handle)
-        .WithName("rescueBatch").Produces<Answer>().ProducesProblems(422, 503);
+        .WithName("rescueBatch").Produces<Answer>().ProducesProblems(422);
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, HttpContext context, CancellationToken cancel)
     {

@@ -27,8 +27,7 @@ internal sealed class FlowerPastePlans(CurrentStudio studio, FlowerWorksLoader w
         return check(plan, flower.All, materials) is { Count: > 0 } problems ? ApiProblem.NotPossible(problems) : answer(flower, materials);
     }
 
-    /// <param name="version">That the change was made from; 0 for a first plan.</param>
-    public async Task<IResult> SaveAsync<T>(Guid flowerId, T plan, int version, Check<T> check, CancellationToken cancel)
+    public async Task<IResult> SaveAsync<T>(Guid flowerId, T plan, MadeFrom madeFrom, HttpResponse response, Check<T> check, CancellationToken cancel)
         where T : IPastePlan
     {
         var studioId = await studio.IdAsync(cancel);
@@ -40,9 +39,10 @@ internal sealed class FlowerPastePlans(CurrentStudio studio, FlowerWorksLoader w
         ];
         if (problems.Length > 0)
             return ApiProblem.NotPossible([.. problems.Select(problem => problem with { Path = $"plan.{problem.Path}" })]);
-        return await plans.SaveAsync(studioId, new KeptPastePlan<T>(flowerId, plan, version), cancel) is { } saved
-            ? TypedResults.Ok(new KeptAnswer(saved))
-            : ApiProblem.Result(StatusCodes.Status412PreconditionFailed, ApiProblemCode.ChangedElsewhere);
+        if (await plans.SaveAsync(studioId, new KeptPastePlan<T>(flowerId, plan, madeFrom.Version), cancel) is not { } version)
+            return ApiProblem.ChangedElsewhere();
+        MadeFrom.Tell(response, version);
+        return TypedResults.Ok(new KeptAnswer(version));
     }
 
     /// <summary>A piece gets its paste in one way only.</summary>

@@ -16,10 +16,13 @@ public static class GetPasteDay
     /// <param name="Wire">To carry it; null if its paste holds something that is gone.</param>
     /// <param name="SpareShare">Of the number needed.</param>
     /// <param name="UsualSpareShare">For so fragile a piece.</param>
+    /// <param name="Version">Of the piece, to send with a change of it (If-Match).</param>
     public sealed record PieceLine(
-        Guid Id, string Name, int Needed, int Pieces, double SpareShare, double UsualSpareShare, double PieceG, BenchBall Ball, bool Solid, double Grams, WireAdvice? Wire);
+        Guid Id, string Name, int Needed, int Pieces, double SpareShare, double UsualSpareShare, double PieceG, BenchBall Ball, bool Solid, double Grams, WireAdvice? Wire,
+        int Version);
 
-    public sealed record FlowerLine(Guid Id, string Name, int Flowers, int Buds, IReadOnlyList<PieceLine> Pieces);
+    /// <param name="Version">Of the flower, to send with a change of it (If-Match).</param>
+    public sealed record FlowerLine(Guid Id, string Name, int Flowers, int Buds, IReadOnlyList<PieceLine> Pieces, int Version);
 
     public sealed record CommissionLine(CommissionView Commission, IReadOnlyList<FlowerLine> Flowers);
 
@@ -43,9 +46,9 @@ public static class GetPasteDay
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/paste-day", Handle).KeepsAnswer().WithName("getPasteDay")
-            .WithSummary("All pastes of a day over some commissions, with what has been done.").Produces<Answer>().ProducesProblems(503);
+            .WithSummary("All pastes of a day over some commissions, with what has been done.").Produces<Answer>().ProducesProblems();
         api.MapGet("/paste-day/shopping.csv", ShoppingCsv).WithName("getShoppingCsv")
-            .WithSummary("What is to be bought for them, as a table.").Produces(200, contentType: "text/csv").ProducesProblems(503);
+            .WithSummary("What is to be bought for them, as a table.").Produces(200, contentType: "text/csv").ProducesProblems();
     }
 
     /// <param name="commissionId">Those to plan; all if none is named.</param>
@@ -54,12 +57,12 @@ public static class GetPasteDay
     {
         var day = await days.LoadAsync(commissionId, cancel);
         var done = (await ticks.ListAsync(day.Studio.Id, cancel)).ToDictionary(tick => tick.StepKey);
-        var works = day.All.ToDictionary(flower => flower.FlowerId, flower => flower.Works);
         return TypedResults.Ok(new Answer(
             [.. day.Commissions.Select(commission => new CommissionLine(
                 CommissionView.From(commission, day.Studio, clock.GetUtcNow()),
                 [.. day.Flowers.Where(flower => flower.CommissionId == commission.Id)
-                    .Select(flower => new FlowerLine(flower.Id, flower.Name, flower.Flowers, flower.Buds, [.. works[flower.Id].Select(work => Line(work, day.Materials))]))]))],
+                    .Select(flower => new FlowerLine(
+                        flower.Id, flower.Name, flower.Flowers, flower.Buds, [.. day.Pieces[flower.Id].Select(piece => Line(piece.Work, piece.Version, day.Materials))], flower.Version))]))],
             [.. NotMade(day)],
             [.. day.Blocks.SelectMany(block => LetDownsOf(block, done))],
             [.. day.Blocks.Select(block => BlockView.From(block, day, done.GetValueOrDefault(block.Key)))],
@@ -101,12 +104,12 @@ public static class GetPasteDay
         }
     }
 
-    private static PieceLine Line(PlannedWork work, Materials materials)
+    private static PieceLine Line(PlannedWork work, int version, Materials materials)
     {
         var quantity = PasteQuantity.For(work.Piece, work.Parts);
         return new PieceLine(
             work.PieceId, work.Piece.Name, work.Piece.Needed(work.Parts), quantity.Pieces, work.Piece.SpareShare, SparesAdvice.ShareFor(work.Piece), quantity.PieceG, quantity.Ball,
             work.Piece.Solid, quantity.BatchG,
-            materials.HasAllOf(work.Plan.Paste) ? WireAdvice.For(work.Piece, work.Plan.Paste, materials) : null);
+            materials.HasAllOf(work.Plan.Paste) ? WireAdvice.For(work.Piece, work.Plan.Paste, materials) : null, version);
     }
 }

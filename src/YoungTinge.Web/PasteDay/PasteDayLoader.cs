@@ -9,13 +9,14 @@ using YoungTinge.Web.Shared;
 namespace YoungTinge.Web.PasteDay;
 
 /// <summary>The flowers to plan for, and their pastes.</summary>
+/// <param name="Pieces">By flower, of all.</param>
 /// <param name="Chosen">Those of the commissions that were asked for; of those in hand if none was.</param>
 /// <param name="All">Those of every commission.</param>
 /// <param name="Leftovers">Chosen for a paste.</param>
 /// <param name="Done">What has been ticked, as it stands now.</param>
 internal sealed record Day(
-    Studio Studio, Materials Materials, IReadOnlyList<Commission> Commissions, IReadOnlyList<Flower> Flowers, IReadOnlyList<FlowerPaste> Chosen,
-    IReadOnlyList<FlowerPaste> All, IReadOnlyList<Batch> Batches, IReadOnlyList<ChosenLeftover> Leftovers, WorkDone Done)
+    Studio Studio, Materials Materials, IReadOnlyList<Commission> Commissions, IReadOnlyList<Flower> Flowers, ILookup<Guid, PlannedPiece> Pieces,
+    IReadOnlyList<FlowerPaste> Chosen, IReadOnlyList<FlowerPaste> All, IReadOnlyList<Batch> Batches, IReadOnlyList<ChosenLeftover> Leftovers, WorkDone Done)
 {
     /// <summary>More are not tried for one paste.</summary>
     private const int MostTried = 40;
@@ -66,11 +67,11 @@ internal sealed class PasteDayLoader(
     {
         var current = await studio.GetAsync(cancel);
         var (all, flowers) = await commissions.ListAsync(current.Id, cancel);
-        var works = (await pieces.ListAsync(current.Id, null, cancel)).ToLookup(piece => piece.FlowerId, piece => piece.Work);
+        var planned = (await pieces.ListAsync(current.Id, null, cancel)).ToLookup(piece => piece.FlowerId);
         var ombres = (await plans.ListAsync<OmbrePlan>(current.Id, null, cancel)).ToDictionary(kept => kept.FlowerId, kept => kept.Plan);
         var marbles = (await plans.ListAsync<MarblePlan>(current.Id, null, cancel)).ToDictionary(kept => kept.FlowerId, kept => kept.Plan);
         FlowerPaste[] pastes = [.. flowers.Select(flower => new FlowerPaste(
-            flower.Id, flower.CommissionId, [.. works[flower.Id]], ombres.GetValueOrDefault(flower.Id), marbles.GetValueOrDefault(flower.Id)))];
+            flower.Id, flower.CommissionId, [.. planned[flower.Id].Select(piece => piece.Work)], ombres.GetValueOrDefault(flower.Id), marbles.GetValueOrDefault(flower.Id)))];
         var open = all.Where(commission => commission.IsOpen).Select(commission => commission.Id).ToHashSet();
         FlowerPaste[] chosen = [.. pastes.Where(flower => commissionIds.Length == 0 ? open.Contains(flower.CommissionId) : commissionIds.Contains(flower.CommissionId))];
         var steps = await runSheets.ListAllAsync([.. chosen.SelectMany(flower => flower.Works).Select(work => work.PieceId)], cancel);
@@ -80,7 +81,7 @@ internal sealed class PasteDayLoader(
         var leftovers = await days.LeftoversAsync(current.Id, cancel);
         var kept = await batches.ListAsync(current.Id, MostBatches, cancel);
         return new Day(
-            current, await cabinet.LoadAsync(current.Id, cancel), all, flowers, chosen, pastes, kept,
+            current, await cabinet.LoadAsync(current.Id, cancel), all, flowers, planned, chosen, pastes, kept,
             [.. leftovers.Where(leftover => kept.Any(batch => batch.Id == leftover.BatchId))], done);
     }
 }

@@ -17,7 +17,7 @@ public static class PlanMarble
     /// <param name="Uses">All pieces of the commission.</param>
     public sealed record Answer(string FlowerName, CommissionView Commission, MarblePlan Plan, int Version, IReadOnlyList<PasteUseView> Uses);
 
-    public sealed record SaveRequest(MarblePlan Plan, int Version);
+    public sealed record SaveRequest(MarblePlan Plan);
 
     /// <param name="Grams">To make of this paste.</param>
     public sealed record StripeView(ColourView Colour, double Grams, BatchView Batch);
@@ -61,15 +61,15 @@ public static class PlanMarble
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/flowers/{id:guid}/marble", Get).KeepsAnswer().WithName("getMarble")
-            .WithSummary("The marbled batch of a flower: as it was kept, or one to begin with.").Produces<Answer>().ProducesProblems(404, 503);
+            .WithSummary("The marbled batch of a flower: as it was kept, or one to begin with.").Produces<Answer>().ProducesProblems(404);
         api.MapPost("/flowers/{id:guid}/marble/look", Look).WithName("lookAtMarble")
-            .WithSummary("The sheet and the pieces that come of a marbled batch. Keeps nothing.").Produces<LookView>().ProducesProblems(404, 422, 503);
+            .WithSummary("The sheet and the pieces that come of a marbled batch. Keeps nothing.").Produces<LookView>().ProducesProblems(404, 422);
         api.MapPost("/flowers/{id:guid}/marble/folds", Folds).WithName("foldMarble")
-            .WithSummary("What each fold makes of a marbled batch.").Produces<FoldsView>().ProducesProblems(404, 422, 503);
+            .WithSummary("What each fold makes of a marbled batch.").Produces<FoldsView>().ProducesProblems(404, 422);
         api.MapPut("/flowers/{id:guid}/marble", Save).WithName("saveMarble")
-            .WithSummary("Keeps a marbled batch, over the version it was made from.").Produces<KeptAnswer>().ProducesProblems(404, 412, 422, 503);
+            .WithSummary("Keeps a marbled batch, over the version it was made from.").Produces<KeptAnswer>().ProducesProblems(404, 422);
         api.MapDelete("/flowers/{id:guid}/marble", Remove).WithName("removeMarble")
-            .WithSummary("Takes the marbled batch out; the pieces have their own pastes again.").Produces(204).ProducesProblems(404, 503);
+            .WithSummary("Takes the marbled batch out; the pieces have their own pastes again.").Produces(204).ProducesProblems(404);
     }
 
     private static async Task<IResult> Get(
@@ -122,8 +122,8 @@ public static class PlanMarble
             return TypedResults.Ok(new FoldsView(flat < 0 ? folds : folds[..(flat + 1)], flat < 0 ? null : flat));
         }, cancel);
 
-    private static Task<IResult> Save(Guid id, SaveRequest request, FlowerPastePlans plans, CancellationToken cancel) =>
-        plans.SaveAsync(id, request.Plan, request.Version, Problems, cancel);
+    private static Task<IResult> Save(Guid id, SaveRequest request, MadeFrom madeFrom, HttpResponse response, FlowerPastePlans plans, CancellationToken cancel) =>
+        plans.SaveAsync(id, request.Plan, madeFrom, response, Problems, cancel);
 
     private static Task<IResult> Remove(Guid id, FlowerPastePlans plans, CancellationToken cancel) => plans.RemoveAsync<MarblePlan>(id, cancel);
 

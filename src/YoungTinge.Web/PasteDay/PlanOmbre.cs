@@ -15,20 +15,20 @@ public static class PlanOmbre
     /// <param name="Uses">All pieces of the commission.</param>
     public sealed record Answer(string FlowerName, CommissionView Commission, OmbrePlan Plan, int Version, IReadOnlyList<PasteUseView> Uses);
 
-    public sealed record SaveRequest(OmbrePlan Plan, int Version);
+    public sealed record SaveRequest(OmbrePlan Plan);
 
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/flowers/{id:guid}/ombre", Get).KeepsAnswer().WithName("getOmbre")
-            .WithSummary("The run of shades of a flower: as it was kept, or one to begin with.").Produces<Answer>().ProducesProblems(404, 503);
+            .WithSummary("The run of shades of a flower: as it was kept, or one to begin with.").Produces<Answer>().ProducesProblems(404);
         api.MapPost("/flowers/{id:guid}/ombre/look", Look).WithName("lookAtOmbre")
-            .WithSummary("What follows from a run of shades, by each method. Keeps nothing.").Produces<OmbreView>().ProducesProblems(404, 422, 503);
+            .WithSummary("What follows from a run of shades, by each method. Keeps nothing.").Produces<OmbreView>().ProducesProblems(404, 422);
         api.MapPost("/flowers/{id:guid}/ombre/dusted", Dusted).WithName("dustOmbre")
-            .WithSummary("How dust and glaze bring shades nearer that paste alone cannot reach.").Produces<IReadOnlyList<DustedShadeView>>().ProducesProblems(404, 422, 503);
+            .WithSummary("How dust and glaze bring shades nearer that paste alone cannot reach.").Produces<IReadOnlyList<DustedShadeView>>().ProducesProblems(404, 422);
         api.MapPut("/flowers/{id:guid}/ombre", Save).WithName("saveOmbre")
-            .WithSummary("Keeps a run of shades, over the version it was made from.").Produces<KeptAnswer>().ProducesProblems(404, 412, 422, 503);
+            .WithSummary("Keeps a run of shades, over the version it was made from.").Produces<KeptAnswer>().ProducesProblems(404, 422);
         api.MapDelete("/flowers/{id:guid}/ombre", Remove).WithName("removeOmbre")
-            .WithSummary("Takes the run of shades out; the pieces have their own pastes again.").Produces(204).ProducesProblems(404, 503);
+            .WithSummary("Takes the run of shades out; the pieces have their own pastes again.").Produces(204).ProducesProblems(404);
     }
 
     private static async Task<IResult> Get(
@@ -57,8 +57,8 @@ public static class PlanOmbre
         },
         cancel);
 
-    private static Task<IResult> Save(Guid id, SaveRequest request, FlowerPastePlans plans, CancellationToken cancel) =>
-        plans.SaveAsync(id, request.Plan, request.Version, Problems, cancel);
+    private static Task<IResult> Save(Guid id, SaveRequest request, MadeFrom madeFrom, HttpResponse response, FlowerPastePlans plans, CancellationToken cancel) =>
+        plans.SaveAsync(id, request.Plan, madeFrom, response, Problems, cancel);
 
     private static Task<IResult> Remove(Guid id, FlowerPastePlans plans, CancellationToken cancel) => plans.RemoveAsync<OmbrePlan>(id, cancel);
 

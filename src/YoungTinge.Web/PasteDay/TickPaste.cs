@@ -14,9 +14,9 @@ public static class TickPaste
     public static void Map(RouteGroupBuilder api)
     {
         api.MapPut("/paste-day/{block}/tick", Tick).WithName("tickPaste")
-            .WithSummary("Ticks a step of the paste day. A paste that is ticked is a batch from then on.").Produces(204).ProducesProblems(422, 503);
+            .WithSummary("Ticks a step of the paste day. A paste that is ticked is a batch from then on.").Produces(204).ProducesProblems(422);
         api.MapDelete("/paste-day/{block}/tick", Untick).WithName("untickPaste")
-            .WithSummary("Takes a tick of the paste day back.").Produces(204).ProducesProblems(503);
+            .WithSummary("Takes a tick of the paste day back.").Produces(204).ProducesProblems();
     }
 
     private static async Task<IResult> Tick(

@@ -11,9 +11,9 @@ public static class UseLeftover
     public static void Map(RouteGroupBuilder api)
     {
         api.MapPut("/paste-day/{block}/leftover", Use).WithName("useLeftover")
-            .WithSummary("Lets a leftover go into a paste of the day.").Produces(204).ProducesProblems(404, 422, 503);
+            .WithSummary("Lets a leftover go into a paste of the day.").Produces(204).ProducesProblems(404, 422);
         api.MapDelete("/paste-day/{block}/leftover", Leave).WithName("leaveLeftover")
-            .WithSummary("Mixes a paste afresh after all.").Produces(204).ProducesProblems(503);
+            .WithSummary("Mixes a paste afresh after all.").Produces(204).ProducesProblems();
     }
 
     private static async Task<IResult> Use(string block, Request request, CurrentStudio studio, PasteDayStore store, CancellationToken cancel)

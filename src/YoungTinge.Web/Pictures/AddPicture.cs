@@ -18,7 +18,7 @@ public static class AddPicture
     public static void Map(RouteGroupBuilder api)
     {
         api.MapPost("/flowers/{flowerId:guid}/pictures/{id:guid}", Keep).TakesFile(LargestBody).WithName("addPicture")
-            .WithSummary("Takes in a picture of a flower, to stay with it. Sending it again does not add it twice.").Produces<Answer>().ProducesProblems(404, 413, 422, 503);
+            .WithSummary("Takes in a picture of a flower, to stay with it. Sending it again does not add it twice.").Produces<Answer>().ProducesProblems(404, 413, 422);
         api.MapPost("/dab-pictures/{id:guid}", LayOut).TakesFile(LargestBody).WithName("layOutDabPicture")
             .WithSummary("Takes in a picture of a dab, only to be read.").Produces<Answer>().ProducesProblems(413, 422);
     }

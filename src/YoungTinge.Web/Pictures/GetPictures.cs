@@ -12,9 +12,9 @@ public static class GetPictures
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/flowers/{flowerId:guid}/pictures", List).WithName("getPictures")
-            .WithSummary("The pictures of a flower with their marks.").Produces<IReadOnlyList<PictureView>>().ProducesProblems(503);
+            .WithSummary("The pictures of a flower with their marks.").Produces<IReadOnlyList<PictureView>>().ProducesProblems();
         api.MapGet("/pictures/{id:guid}/image", Image).WithName("getPictureImage")
-            .WithSummary("A picture of a flower itself.").Produces(200, contentType: "image/jpeg").ProducesProblems(404, 503);
+            .WithSummary("A picture of a flower itself.").Produces(200, contentType: "image/jpeg").ProducesProblems(404);
         api.MapGet("/dab-pictures/{id:guid}/image", DabImage).WithName("getDabPictureImage")
             .WithSummary("A picture of a dab itself, for a day.").Produces(200, contentType: "image/jpeg").ProducesProblems(404);
     }

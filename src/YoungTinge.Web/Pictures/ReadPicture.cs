@@ -28,11 +28,11 @@ public static class ReadPicture
     public static void Map(RouteGroupBuilder api)
     {
         api.MapPost("/pictures/{id:guid}/read", Read).WithName("readPicture")
-            .WithSummary("Reads colours from a picture of a flower where the maker points.").Produces<Answer>().ProducesProblems(404, 422, 503);
+            .WithSummary("Reads colours from a picture of a flower where the maker points.").Produces<Answer>().ProducesProblems(404, 422);
         api.MapPost("/dab-pictures/{id:guid}/read", ReadDab).WithName("readDabPicture")
             .WithSummary("Reads colours from a picture of a dab where the maker points.").Produces<Answer>().ProducesProblems(404, 422);
         api.MapPost("/pictures/{id:guid}/divide", Divide).WithName("dividePicture")
-            .WithSummary("Where the zones of the flower seem to lie in its picture. Keeps nothing.").Produces<Division>().ProducesProblems(404, 422, 503);
+            .WithSummary("Where the zones of the flower seem to lie in its picture. Keeps nothing.").Produces<Division>().ProducesProblems(404, 422);
     }
 
     private static async Task<IResult> Read(Guid id, Request request, CurrentStudio studio, PictureDesk desk, CancellationToken cancel) =>

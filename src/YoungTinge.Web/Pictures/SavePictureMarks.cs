@@ -7,28 +7,27 @@ namespace YoungTinge.Web.Pictures;
 /// <summary>Keeps how a picture is read and where it was sampled, over the version it was made from; or removes the picture.</summary>
 public static class SavePictureMarks
 {
-    public sealed record Request(PictureMarks Marks, int Version);
+    public sealed record Request(PictureMarks Marks);
 
     public sealed record Answer(int Version);
 
     public static void Map(RouteGroupBuilder api)
     {
         api.MapPut("/pictures/{id:guid}/marks", Handle).WithName("savePictureMarks")
-            .WithSummary("Keeps how a picture is read and where it was sampled, over the version it was made from.").Produces<Answer>().ProducesProblems(404, 412, 422, 503);
+            .WithSummary("Keeps how a picture is read and where it was sampled, over the version it was made from.").Produces<Answer>().ProducesProblems(404, 422);
         api.MapDelete("/pictures/{id:guid}", Remove).WithName("removePicture")
-            .WithSummary("Takes a picture out.").Produces(204).ProducesProblems(404, 503);
+            .WithSummary("Takes a picture out.").Produces(204).ProducesProblems(404);
     }
 
-    private static async Task<IResult> Handle(Guid id, Request request, CurrentStudio studio, PictureStore pictures, CancellationToken cancel)
+    private static async Task<IResult> Handle(Guid id, Request request, MadeFrom madeFrom, HttpResponse response, CurrentStudio studio, PictureStore pictures, CancellationToken cancel)
     {
         if (!request.Marks.IsPossible)
             return ApiProblem.NotPossible([new FieldProblem("marks", "outsidePicture", null, null)]);
         var studioId = await studio.IdAsync(cancel);
-        if (await pictures.SaveMarksAsync(studioId, id, request.Version, request.Marks, cancel) is { } version)
-            return TypedResults.Ok(new Answer(version));
-        return await pictures.FindJpegAsync(studioId, id, cancel) is null
-            ? ApiProblem.NotFound()
-            : ApiProblem.Result(StatusCodes.Status412PreconditionFailed, ApiProblemCode.ChangedElsewhere);
+        if (await pictures.SaveMarksAsync(studioId, id, madeFrom.Version, request.Marks, cancel) is not { } version)
+            return await pictures.FindJpegAsync(studioId, id, cancel) is null ? ApiProblem.NotFound() : ApiProblem.ChangedElsewhere();
+        MadeFrom.Tell(response, version);
+        return TypedResults.Ok(new Answer(version));
     }
 
     private static async Task<IResult> Remove(Guid id, CurrentStudio studio, PictureStore pictures, PictureDesk desk, CancellationToken cancel)

@@ -57,11 +57,15 @@ public sealed class ApiProblem : ProblemDetails
     {
         StatusCodes.Status404NotFound => ApiProblemCode.NotFound,
         StatusCodes.Status413PayloadTooLarge => ApiProblemCode.TooLarge,
+        StatusCodes.Status428PreconditionRequired => ApiProblemCode.VersionMissing,
         < StatusCodes.Status500InternalServerError => ApiProblemCode.Unreadable,
         _ => ApiProblemCode.Unexpected,
     });
 
     public static JsonHttpResult<ApiProblem> NotFound() => Result(StatusCodes.Status404NotFound, ApiProblemCode.NotFound);
+
+    /// <summary>Somebody else was quicker: the change was made from an older version.</summary>
+    public static JsonHttpResult<ApiProblem> ChangedElsewhere() => Result(StatusCodes.Status412PreconditionFailed, ApiProblemCode.ChangedElsewhere);
 
     public static JsonHttpResult<ApiProblem> NotPossible(IReadOnlyList<FieldProblem> problems) =>
         Result(StatusCodes.Status422UnprocessableEntity, ApiProblemCode.NotPossible, problems);

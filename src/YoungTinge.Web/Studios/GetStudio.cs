@@ -6,7 +6,7 @@ namespace YoungTinge.Web.Studios;
 public static class GetStudio
 {
     public static void Map(RouteGroupBuilder api) => api.MapGet("/studio", Handle)
-        .WithName("getStudio").Produces<StudioView>().ProducesProblems(503);
+        .WithName("getStudio").Produces<StudioView>().ProducesProblems();
 
     private static async Task<IResult> Handle(CurrentStudio studio, CancellationToken cancel) =>
         TypedResults.Ok(StudioView.From(await studio.GetAsync(cancel)));

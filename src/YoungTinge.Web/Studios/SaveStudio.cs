@@ -9,20 +9,19 @@ public static class SaveStudio
     public sealed record Request(string Name, string Maker, string TimeZone, string Currency, Measures Measures, double ScaleG, double LeftoverDeltaE);
 
     public static void Map(RouteGroupBuilder api) => api.MapPut("/studio", Handle)
-        .WithName("saveStudio").Produces<StudioView>().ProducesProblems(412, 422, 428, 503);
+        .WithName("saveStudio").Produces<StudioView>().ProducesProblems(422);
 
-    private static async Task<IResult> Handle(Request request, HttpRequest http, HttpResponse response, CurrentStudio studio, StudioStore studios, CancellationToken cancel)
+    private static async Task<IResult> Handle(Request request, MadeFrom madeFrom, HttpResponse response, CurrentStudio studio, StudioStore studios, CancellationToken cancel)
     {
-        if (IfMatch.VersionOf(http) is not { } madeFrom)
-            return IfMatch.Missing();
         var changed = new Studio(
             await studio.IdAsync(cancel), request.Name.Trim(), request.Maker.Trim(), request.TimeZone, request.Currency,
-            new Measuring(request.Measures, request.ScaleG, request.LeftoverDeltaE), madeFrom);
+            new Measuring(request.Measures, request.ScaleG, request.LeftoverDeltaE), madeFrom.Version);
         if (StudioRules.Of(changed).Lines() is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
         if (!await studios.SaveAsync(changed, cancel))
-            return IfMatch.Changed();
-        IfMatch.Tell(response, madeFrom + 1);
-        return TypedResults.Ok(StudioView.From(changed with { Version = madeFrom + 1 }));
+            return ApiProblem.ChangedElsewhere();
+        var saved = changed with { Version = madeFrom.Version + 1 };
+        MadeFrom.Tell(response, saved.Version);
+        return TypedResults.Ok(StudioView.From(saved));
     }
 }

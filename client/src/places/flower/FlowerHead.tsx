@@ -4,7 +4,8 @@ import { useState } from 'react'
 import { useTranslation } from '../../shared/translation'
 import { Link, useLocation } from 'wouter'
 import type { FlowerAnswer } from '../../api/api'
-import { answer, api } from '../../api/api'
+import { answer, api, madeFrom } from '../../api/api'
+import { ChangeFlowersChangeLimits } from '../../api/limits'
 import { RequestFailed } from '../../core/RequestFailed'
 import { queries } from '../../api/queries'
 import { AskFirst } from '../../shared/AskFirst'
@@ -65,21 +66,19 @@ function FlowerFields({ flower, onDone }: { flower: FlowerAnswer; onDone: () => 
   const [buds, setBuds] = useState(flower.buds)
   const [mustBeEdible, setMustBeEdible] = useState(flower.mustBeEdible)
   const path = { id: flower.id }
-  const isNamedAnew = name !== flower.name || mustBeEdible !== flower.mustBeEdible
-  const isCountedAnew = flowers !== flower.flowers || buds !== flower.buds
-  const asking = useAsking(isNamedAnew || isCountedAnew, onDone)
+  const isChanged =
+    name !== flower.name || mustBeEdible !== flower.mustBeEdible || flowers !== flower.flowers || buds !== flower.buds
+  const asking = useAsking(isChanged, onDone)
   const form = useOpened<HTMLDivElement>(asking.close)
   const save = useMutation({
-    mutationFn: async () => {
-      if (isCountedAnew) {
-        const counts = { flowers, buds, wasFlowers: flower.flowers, wasBuds: flower.buds }
-        await answer(api.PUT('/api/flowers/{id}/counts', { params: { path }, body: counts }))
-      }
-      if (isNamedAnew) {
-        const named = { name, mustBeEdible, wasName: flower.name, wasMustBeEdible: flower.mustBeEdible }
-        await answer(api.PUT('/api/flowers/{id}', { params: { path }, body: named }))
-      }
-    },
+    mutationFn: () =>
+      answer(
+        api.PUT('/api/flowers/{id}', {
+          params: { path },
+          headers: madeFrom(flower.version),
+          body: { name, flowers, buds, mustBeEdible },
+        }),
+      ),
     onSuccess: async () => {
       await client.invalidateQueries()
       onDone()
@@ -107,7 +106,7 @@ function FlowerFields({ flower, onDone }: { flower: FlowerAnswer; onDone: () => 
         <TextField
           label={t('flower.name')}
           value={name}
-          most={120}
+          most={ChangeFlowersChangeLimits.name.maxLength}
           problem={problemAt('name')}
           className="w-full"
           onChange={setName}

@@ -4,7 +4,8 @@ import { useState } from 'react'
 import { useTranslation } from '../../shared/translation'
 import { useLocation } from 'wouter'
 import type { Piece, PieceView } from '../../api/api'
-import { answer, api } from '../../api/api'
+import { answer, api, madeFrom } from '../../api/api'
+import { PieceLimits } from '../../api/limits'
 import { RequestFailed } from '../../core/RequestFailed'
 import { queries } from '../../api/queries'
 import { ConfirmButton } from '../../shared/ConfirmButton'
@@ -54,7 +55,7 @@ export function PieceEditor({
       return answer(
         api.PUT('/api/pieces/{id}', {
           params: { path: { id: piece.id }, query: { sure } },
-          headers: { 'If-Match': `"${version}"` },
+          headers: madeFrom(version),
           body: changed,
         }),
       )
@@ -86,22 +87,22 @@ export function PieceEditor({
       await readAgain()
     },
   })
+  const flower = client.getQueryData(flowerKey)
+  const ids = flower?.pieces.map((one) => one.id) ?? []
+  const at = ids.indexOf(piece.id)
   const move = useMutation({
     mutationFn: (by: -1 | 1) => {
-      const ids = client.getQueryData(flowerKey)?.pieces.map((one) => one.id) ?? []
-      const at = ids.indexOf(piece.id)
       const pieceIds = ids.toSpliced(at, 1).toSpliced(at + by, 0, piece.id)
       return answer(
         api.PUT('/api/flowers/{id}/pieces/order', {
           params: { path: { id: flowerId } },
-          body: { pieceIds, wasPieceIds: ids },
+          headers: madeFrom(flower?.version ?? 0),
+          body: { pieceIds },
         }),
       )
     },
-    onSuccess: readAgain,
+    onSettled: readAgain,
   })
-  const ids = client.getQueryData(flowerKey)?.pieces.map((one) => one.id) ?? []
-  const at = ids.indexOf(piece.id)
   const failed = save.error instanceof RequestFailed ? save.error : null
   const problemAt = useProblems([save.error])
   const draft = kept.value
@@ -113,13 +114,17 @@ export function PieceEditor({
       onClose={onClose}
       actions={
         <>
-          <button className="btn btn-ghost btn-sm px-2" disabled={at <= 0} onClick={() => move.mutate(-1)}>
+          <button
+            className="btn btn-ghost btn-sm px-2"
+            disabled={at <= 0 || move.isPending}
+            onClick={() => move.mutate(-1)}
+          >
             <ArrowUp size={16} aria-hidden />
             {t('make.up')}
           </button>
           <button
             className="btn btn-ghost btn-sm px-2"
-            disabled={at < 0 || at === ids.length - 1}
+            disabled={at < 0 || at === ids.length - 1 || move.isPending}
             onClick={() => move.mutate(1)}
           >
             <ArrowDown size={16} aria-hidden />
@@ -130,9 +135,9 @@ export function PieceEditor({
             onClick={() =>
               copy.mutate({
                 ...piece.piece,
-                name: t('make.copyName', { name: piece.name }).slice(0, 120),
-                lengthMm: Math.max(1, Math.round(copyScale * piece.lengthMm)),
-                widthMm: Math.max(1, Math.round(copyScale * piece.widthMm)),
+                name: t('make.copyName', { name: piece.name }).slice(0, PieceLimits.name.maxLength),
+                lengthMm: Math.max(PieceLimits.lengthMm.minimum, Math.round(copyScale * piece.lengthMm)),
+                widthMm: Math.max(PieceLimits.widthMm.minimum, Math.round(copyScale * piece.widthMm)),
               })
             }
           >

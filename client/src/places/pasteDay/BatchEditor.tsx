@@ -3,6 +3,7 @@ import { useTranslation } from '../../shared/translation'
 import { Link } from 'wouter'
 import type { KeptBatch } from '../../api/api'
 import { answer, api } from '../../api/api'
+import { MakingLimits } from '../../api/limits'
 import { RequestFailed } from '../../core/RequestFailed'
 import { aside, queries } from '../../api/queries'
 import { ClashChoice } from '../../shared/ClashChoice'
@@ -90,7 +91,7 @@ export function BatchEditor({
               label={t('batch.fields.keptIn')}
               value={made.keptIn}
               problem={problemAt('made.keptIn')}
-              most={120}
+              most={MakingLimits.keptIn.maxLength}
               className="w-48"
               onChange={(keptIn) => change({ keptIn })}
             />

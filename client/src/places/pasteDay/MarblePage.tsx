@@ -3,7 +3,8 @@ import { Plus, Shuffle } from 'lucide-react'
 import { useTranslation } from '../../shared/translation'
 import { useParams } from 'wouter'
 import type { ColourView, MarbleAnswer, MarblePlan, Material } from '../../api/api'
-import { answer, api } from '../../api/api'
+import { answer, api, madeFrom } from '../../api/api'
+import { MarblePlanLimits } from '../../api/limits'
 import { aside, queries } from '../../api/queries'
 import type { ProblemAt } from '../../shared/Editor'
 import { Failure, NotThere, Problem } from '../../shared/Message'
@@ -22,8 +23,6 @@ import type { PasteDraft } from './usePastePlan'
 import { usePasteDraft, usePlanLook } from './usePastePlan'
 import { useProblems } from '../../shared/useProblems'
 import { Term } from '../../shared/Term'
-
-const mostPastes = 4
 
 /** A marbled batch for a flower: its pastes, how often it is folded, and what its sheet and pieces look like. */
 export function MarblePage() {
@@ -52,7 +51,10 @@ function OpenMarble({ flowerId, kept, materials }: { flowerId: string; kept: Mar
     answer(api.POST('/api/flowers/{id}/marble/folds', { ...path, body, signal })),
   )
   const save = useMutation({
-    mutationFn: (body: PasteDraft<MarblePlan>) => answer(api.PUT('/api/flowers/{id}/marble', { ...path, body })),
+    mutationFn: (kept: PasteDraft<MarblePlan>) =>
+      answer(
+        api.PUT('/api/flowers/{id}/marble', { ...path, headers: madeFrom(kept.version), body: { plan: kept.plan } }),
+      ),
     onSuccess: async ({ version }, sent) => {
       draft.drop({ plan: sent.plan, version })
       await client.invalidateQueries({ queryKey: queries.marble(flowerId).queryKey })
@@ -88,7 +90,7 @@ function OpenMarble({ flowerId, kept, materials }: { flowerId: string; kept: Mar
             <RangeField
               label={<Term name="folds">{t('marble.folds')}</Term>}
               value={plan.folds}
-              most={16}
+              most={MarblePlanLimits.folds.maximum}
               step={1}
               words={t('marble.foldCount', { count: plan.folds })}
               onChange={(value) => change({ folds: value })}
@@ -96,7 +98,7 @@ function OpenMarble({ flowerId, kept, materials }: { flowerId: string; kept: Mar
             <RangeField
               label={t('marble.twist')}
               value={plan.twist}
-              most={1}
+              most={MarblePlanLimits.twist.maximum}
               step={0.05}
               words={t('marble.twistWords', { percent: Math.round(100 * plan.twist) })}
               onChange={(value) => change({ twist: value })}
@@ -197,7 +199,7 @@ function Stripes({
         )
       })}
       {problem && <Problem>{problem}</Problem>}
-      {stripes.length < mostPastes && (
+      {stripes.length < MarblePlanLimits.stripes.maxItems && (
         <button
           className="btn btn-sm"
           onClick={() =>

@@ -3,7 +3,8 @@ import { ArrowLeftRight, Minus, Plus } from 'lucide-react'
 import { useTranslation } from '../../shared/translation'
 import { useParams } from 'wouter'
 import type { Material, OmbreAnswer, OmbrePlan, OmbreView } from '../../api/api'
-import { answer, api } from '../../api/api'
+import { answer, api, madeFrom } from '../../api/api'
+import { OmbrePlanLimits } from '../../api/limits'
 import { aside, queries } from '../../api/queries'
 import type { ProblemAt } from '../../shared/Editor'
 import { Failure, NotThere, Problem } from '../../shared/Message'
@@ -45,8 +46,14 @@ function OpenOmbre({ flowerId, kept, materials }: { flowerId: string; kept: Ombr
     answer(api.POST('/api/flowers/{id}/ombre/look', { params: { path: { id: flowerId } }, body, signal })),
   )
   const save = useMutation({
-    mutationFn: (body: PasteDraft<OmbrePlan>) =>
-      answer(api.PUT('/api/flowers/{id}/ombre', { params: { path: { id: flowerId } }, body })),
+    mutationFn: (kept: PasteDraft<OmbrePlan>) =>
+      answer(
+        api.PUT('/api/flowers/{id}/ombre', {
+          params: { path: { id: flowerId } },
+          headers: madeFrom(kept.version),
+          body: { plan: kept.plan },
+        }),
+      ),
     onSuccess: async ({ version }, sent) => {
       draft.drop({ plan: sent.plan, version })
       await client.invalidateQueries({ queryKey: queries.ombre(flowerId).queryKey })
@@ -125,7 +132,7 @@ function OpenOmbre({ flowerId, kept, materials }: { flowerId: string; kept: Ombr
             <button
               className="btn btn-sm btn-square"
               aria-label={t('ombre.fewer')}
-              disabled={plan.uses.length <= 2}
+              disabled={plan.uses.length <= OmbrePlanLimits.uses.minItems}
               onClick={() => setShades(plan.uses.length - 1)}
             >
               <Minus size={16} aria-hidden />
@@ -133,7 +140,7 @@ function OpenOmbre({ flowerId, kept, materials }: { flowerId: string; kept: Ombr
             <button
               className="btn btn-sm btn-square"
               aria-label={t('ombre.more')}
-              disabled={plan.uses.length >= 12}
+              disabled={plan.uses.length >= OmbrePlanLimits.uses.maxItems}
               onClick={() => setShades(plan.uses.length + 1)}
             >
               <Plus size={16} aria-hidden />

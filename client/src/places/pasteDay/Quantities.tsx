@@ -3,12 +3,12 @@ import type { TFunction } from '../../shared/translation'
 import { useState } from 'react'
 import { useTranslation } from '../../shared/translation'
 import type { PasteDay } from '../../api/api'
-import { answer, api } from '../../api/api'
+import { answer, api, madeFrom } from '../../api/api'
 import { RequestFailed } from '../../core/RequestFailed'
 import { Problem } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
 import type { NameOf } from '../../shared/words'
-import { deltaE, grams, problemWords, scale } from '../../shared/words'
+import { deltaE, grams, problemWords, scale, troubleWords } from '../../shared/words'
 import { useProblems } from '../../shared/useProblems'
 import { Term } from '../../shared/Term'
 
@@ -52,10 +52,11 @@ function FlowerQuantities({ flower, nameOf }: { flower: Flower; nameOf: NameOf }
       answer(
         api.PUT('/api/flowers/{id}/counts', {
           params: { path: { id: flower.id } },
-          body: { ...counts, wasFlowers: flower.flowers, wasBuds: flower.buds },
+          headers: madeFrom(flower.version),
+          body: counts,
         }),
       ),
-    // Everything that hangs on how many there are.
+    // Everything that hangs on how many there are; and what there is now, if somebody else was quicker.
     onSettled: () => client.invalidateQueries(),
   })
   const failed = save.error instanceof RequestFailed ? save.error : null
@@ -90,7 +91,7 @@ function FlowerQuantities({ flower, nameOf }: { flower: Flower; nameOf: NameOf }
           onChange={(buds) => setTyped((was) => ({ ...was, buds }))}
         />
       </div>
-      {failed && failed.problems.length === 0 && <Problem>{t(`trouble.${failed.code}`)}</Problem>}
+      {failed && failed.problems.length === 0 && <Problem>{troubleWords(t, failed)}</Problem>}
       <div
         className="overflow-x-auto"
         tabIndex={0}
@@ -142,10 +143,12 @@ function Spares({ piece, nameOf }: { piece: Flower['pieces'][number]; nameOf: Na
       answer(
         api.PUT('/api/pieces/{id}/spares', {
           params: { path: { id: piece.id } },
-          body: { spareShare, was: piece.spareShare },
+          headers: madeFrom(piece.version),
+          body: { spareShare },
         }),
       ),
-    onSuccess: () => client.invalidateQueries(),
+    // A refused change shows what there is now, to be typed over again.
+    onSettled: () => client.invalidateQueries(),
   })
   const failed = save.error instanceof RequestFailed ? save.error : null
   const commit = () => typed !== null && typed / 100 !== piece.spareShare && save.mutate(typed / 100)
@@ -174,7 +177,7 @@ function Spares({ piece, nameOf }: { piece: Flower['pieces'][number]; nameOf: Na
           {t('pasteDay.usualSpares', usual)}
         </button>
       )}
-      {failed && failed.problems.length === 0 && <Problem>{t(`trouble.${failed.code}`)}</Problem>}
+      {failed && failed.problems.length === 0 && <Problem>{troubleWords(t, failed)}</Problem>}
     </div>
   )
 }
