@@ -36,14 +36,6 @@ public abstract class ApiTest(DemoDatabase demo) : IClassFixture<DemoDatabase>, 
         return (await response.Content.ReadFromJsonAsync<JsonNode>())!;
     }
 
-    /// <summary>Changes something over the version that was seen.</summary>
-    protected Task<HttpResponseMessage> PutAsync(string path, JsonNode body, int version)
-    {
-        var request = new HttpRequestMessage(HttpMethod.Put, path) { Content = JsonContent.Create(body) };
-        request.Headers.IfMatch.Add(new($"\"{version}\""));
-        return Http.SendAsync(request);
-    }
-
     /// <summary>A commission of the demo by its name.</summary>
     protected async Task<JsonNode> CommissionAsync(string name) => (await GetAsync("/api/commissions"))["commissions"]!.AsArray()
         .Select(entry => entry!["commission"]!).First(commission => (string)commission["name"]! == name);

@@ -1,5 +1,4 @@
 using System.Net;
-using System.Net.Http.Headers;
 using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
@@ -36,13 +35,9 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
         return (id, piece["plan"]!, (int)piece["version"]!);
     }
 
-    private Task<HttpResponseMessage> SaveAsync(string pieceId, JsonNode plan, int? version)
-    {
-        var request = new HttpRequestMessage(HttpMethod.Put, $"/api/pieces/{pieceId}/plan") { Content = JsonContent.Create(plan) };
-        if (version is { } v)
-            request.Headers.IfMatch.Add(new EntityTagHeaderValue($"\"{v}\""));
-        return http.SendAsync(request);
-    }
+    private Task<HttpResponseMessage> SaveAsync(string pieceId, JsonNode plan, int? version) => version is { } v
+        ? http.PutOverAsync($"/api/pieces/{pieceId}/plan", plan, v)
+        : http.PutAsJsonAsync($"/api/pieces/{pieceId}/plan", plan);
 
     private static async Task<(HttpStatusCode Status, string Code, List<string> Problems)> TroubleAsync(HttpResponseMessage response)
     {
@@ -172,9 +167,8 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
     public async Task What_is_no_plan_is_refused_whole(string body)
     {
         var (id, _, version) = await SepalsAsync();
-        var request = new HttpRequestMessage(HttpMethod.Put, $"/api/pieces/{id}/plan") { Content = new StringContent(body, Encoding.UTF8, "application/json") };
-        request.Headers.IfMatch.Add(new EntityTagHeaderValue($"\"{version}\""));
-        Assert.Equal((HttpStatusCode.BadRequest, "unreadable"), await StatusAndCode(http.SendAsync(request)));
+        var request = http.PutOverAsync($"/api/pieces/{id}/plan", new StringContent(body, Encoding.UTF8, "application/json"), version);
+        Assert.Equal((HttpStatusCode.BadRequest, "unreadable"), await StatusAndCode(request));
     }
 
     [Theory]

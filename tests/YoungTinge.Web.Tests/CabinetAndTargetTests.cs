@@ -94,10 +94,10 @@ public sealed class CabinetAndTargetTests(DemoDatabase demo) : ApiTest(demo)
     {
         var (id, _) = await KeptFlowerAsync("tulip-petal-crimson", 2);
         var box = new { left = 0.4, top = 0.5, width = 0.05, height = 0.05 };
-        object Marks(double left) => new { marks = new { light = new { mark = (object?)null, kind = "somethingGrey" }, seenAs = "bloom", samples = new[] { new { pieceId = (string?)null, zone = "rim", box = box with { left = left } } } }, version = 1 };
-        Assert.Equal(2, (int)(await OkAsync(Http.PutAsJsonAsync($"/api/pictures/{id}/marks", Marks(0.4))))["version"]!);
-        Assert.Equal("412 changedElsewhere", await TroubleAsync(Http.PutAsJsonAsync($"/api/pictures/{id}/marks", Marks(0.3))));
-        Assert.Equal("422 notPossible marks outsidePicture", await TroubleAsync(Http.PutAsJsonAsync($"/api/pictures/{id}/marks", Marks(0.99))));
+        object Marks(double left) => new { marks = new { light = new { mark = (object?)null, kind = "somethingGrey" }, seenAs = "bloom", samples = new[] { new { pieceId = (string?)null, zone = "rim", box = box with { left = left } } } } };
+        Assert.Equal(2, (int)(await OkAsync(Http.PutOverAsync($"/api/pictures/{id}/marks", Marks(0.4), 1)))["version"]!);
+        Assert.Equal("412 changedElsewhere", await TroubleAsync(Http.PutOverAsync($"/api/pictures/{id}/marks", Marks(0.3), 1)));
+        Assert.Equal("422 notPossible marks outsidePicture", await TroubleAsync(Http.PutOverAsync($"/api/pictures/{id}/marks", Marks(0.99), 1)));
         var kept = Assert.Single((await GetAsync($"/api/flowers/{flowerId}/pictures")).AsArray())!;
         Assert.Equal(0.4, (double)kept["marks"]!["samples"]![0]!["box"]!["left"]!);
         Assert.Equal("image/jpeg", (await Http.GetAsync($"/api/pictures/{id}/image")).Content.Headers.ContentType!.MediaType);
@@ -111,24 +111,24 @@ public sealed class CabinetAndTargetTests(DemoDatabase demo) : ApiTest(demo)
     public async Task A_material_is_added_changed_retired_and_removed()
     {
         var sheet = new JsonObject { ["name"] = "Pond weed", ["kind"] = "colourant", ["form"] = "gel", ["foodStatus"] = "edible", ["labelColour"] = new JsonObject { ["l"] = 60, ["a"] = -30, ["b"] = 30 } };
-        var added = await PostAsync("/api/materials", new { sheet, version = 0 });
+        var added = await OkAsync(Http.PostOverAsync("/api/materials", new { sheet }, 0));
         Assert.Equal(("pond-weed", 1), ((string)added["id"]!, (int)added["version"]!));
-        Assert.Equal("422 notPossible sheet.name nameTaken", await TroubleAsync(Http.PostAsJsonAsync("/api/materials", new { sheet, version = 0 })));
+        Assert.Equal("422 notPossible sheet.name nameTaken", await TroubleAsync(Http.PostOverAsync("/api/materials", new { sheet }, 0)));
 
         var kept = await GetAsync("/api/materials/pond-weed");
         Assert.Equal("label", (string)kept["sheet"]!["origin"]!);
         var retired = kept["sheet"]!.DeepClone();
         retired["isRetired"] = true;
-        Assert.Equal(2, (int)(await PostAsync("/api/materials", new { sheet = retired, version = 1 }))["version"]!);
-        Assert.Equal("412 changedElsewhere", await TroubleAsync(Http.PostAsJsonAsync("/api/materials", new { sheet = retired, version = 1 })));
+        Assert.Equal(2, (int)(await OkAsync(Http.PostOverAsync("/api/materials", new { sheet = retired }, 1)))["version"]!);
+        Assert.Equal("412 changedElsewhere", await TroubleAsync(Http.PostOverAsync("/api/materials", new { sheet = retired }, 1)));
         retired["stockG"] = -3;
         retired["lot"] = new string('x', 99);
-        Assert.Equal("422 notPossible sheet.lot tooLong sheet.stockG outOfRange", await TroubleAsync(Http.PostAsJsonAsync("/api/materials", new { sheet = retired, version = 2 })));
+        Assert.Equal("422 notPossible sheet.lot tooLong sheet.stockG outOfRange", await TroubleAsync(Http.PostOverAsync("/api/materials", new { sheet = retired }, 2)));
 
         // Plans that name it count on what it is.
         var other = kept["sheet"]!.DeepClone();
         other["kind"] = "dust";
-        Assert.Equal("422 notPossible sheet.kind kindFixed", await TroubleAsync(Http.PostAsJsonAsync("/api/materials", new { sheet = other, version = 2 })));
+        Assert.Equal("422 notPossible sheet.kind kindFixed", await TroubleAsync(Http.PostOverAsync("/api/materials", new { sheet = other }, 2)));
         Assert.Equal(HttpStatusCode.NoContent, (await Http.DeleteAsync("/api/materials/pond-weed")).StatusCode);
         Assert.Equal("409 inUse", await TroubleAsync(Http.DeleteAsync("/api/materials/wine-lees")));
         Assert.Equal("404 notFound", await TroubleAsync(Http.GetAsync("/api/materials/pond-weed")));
@@ -139,7 +139,7 @@ public sealed class CabinetAndTargetTests(DemoDatabase demo) : ApiTest(demo)
     {
         var kept = await GetAsync("/api/materials/rowan");
         kept["sheet"]!["isRetired"] = true;
-        await PostAsync("/api/materials", new { sheet = kept["sheet"], version = kept["version"] });
+        await OkAsync(Http.PostOverAsync("/api/materials", new { sheet = kept["sheet"] }, (int)kept["version"]!));
         var found = await PostAsync("/api/recipes/find", new { baseIds = new[] { "bright-white-paste" }, target = new { l = 55, a = 45, b = 25 }, pasteG = 100, mostColourants = 3 });
         Assert.DoesNotContain("\"rowan\"", found.ToJsonString());
     }
@@ -177,7 +177,7 @@ public sealed class CabinetAndTargetTests(DemoDatabase demo) : ApiTest(demo)
         var sheet = kept["sheet"]!;
         (sheet["absorption"], sheet["scattering"], sheet["origin"]) = (learned["absorption"]!.DeepClone(), learned["scattering"]!.DeepClone(), "dabs");
         (sheet["worstDeltaE"], sheet["dabs"]) = (learned["worstDeltaE"]!.DeepClone(), System.Text.Json.JsonSerializer.SerializeToNode(dabs));
-        await PostAsync("/api/materials", new { sheet, version = kept["version"] });
+        await OkAsync(Http.PostOverAsync("/api/materials", new { sheet }, (int)kept["version"]!));
         var after = await GetAsync("/api/materials/frond");
         Assert.Equal(("dabs", 4), ((string)after["sheet"]!["origin"]!, after["dabs"]!.AsArray().Count));
         Assert.Equal(learned["absorption"]!.ToJsonString(), after["sheet"]!["absorption"]!.ToJsonString());
@@ -302,9 +302,7 @@ public sealed class CabinetAndTargetTests(DemoDatabase demo) : ApiTest(demo)
         var pieceId = (string)accent["spot"]!["pieceId"]!;
         var piece = await GetAsync($"/api/pieces/{pieceId}");
         piece["plan"]!["targets"]![(string)accent["spot"]!["zone"]!]!["colour"] = accent["then"]!["lab"]!.DeepClone();
-        using var save = new HttpRequestMessage(HttpMethod.Put, $"/api/pieces/{pieceId}/plan") { Content = JsonContent.Create(piece["plan"]) };
-        save.Headers.TryAddWithoutValidation("If-Match", $"\"{piece["version"]}\"");
-        (await Http.SendAsync(save)).EnsureSuccessStatusCode();
+        (await Http.PutOverAsync($"/api/pieces/{pieceId}/plan", piece["plan"]!, (int)piece["version"]!)).EnsureSuccessStatusCode();
         Assert.True((bool)(await GetAsync($"/api/flowers/{clematis}/cohesion"))[0]!["isTied"]!);
 
         Assert.Equal("404 notFound", await TroubleAsync(Http.GetAsync($"/api/flowers/{Guid.NewGuid()}/cohesion")));
@@ -341,7 +339,7 @@ public sealed class CabinetAndTargetTests(DemoDatabase demo) : ApiTest(demo)
         var kept = await GetAsync("/api/materials/rowan");
         var twin = kept["sheet"]!.DeepClone();
         (twin["id"], twin["name"]) = (null, "Rowan, second pot");
-        await PostAsync("/api/materials", new { sheet = twin, version = 0 });
+        await OkAsync(Http.PostOverAsync("/api/materials", new { sheet = twin }, 0));
         var pair = Assert.Single((await GetAsync("/api/materials/duplicates")).AsArray())!;
         Assert.Equal(("rowan", "rowan-second-pot", "sameColour"), ((string)pair["oneId"]!, (string)pair["otherId"]!, (string)pair["reason"]!));
         Assert.Equal(78, (await GetAsync("/api/materials")).AsArray().Count);

@@ -59,15 +59,14 @@ public sealed class FlowerTests(DemoDatabase demo) : ApiTest(demo)
         Assert.Equal((await GetAsync($"/api/pieces/{copy}"))["plan"]!.ToJsonString(), piece["plan"]!.ToJsonString());
         Assert.Equal(36, (int)piece["piece"]!["toMake"]!);
 
-        var request = new HttpRequestMessage(HttpMethod.Put, $"/api/pieces/{copy}") { Content = JsonContent.Create(Petals("Heart petals", 8)) };
-        request.Headers.Add("If-Match", "\"1\"");
-        Assert.Equal(HttpStatusCode.OK, (await Http.SendAsync(request)).StatusCode);
-        var again = new HttpRequestMessage(HttpMethod.Put, $"/api/pieces/{copy}") { Content = JsonContent.Create(Petals("Heart petals", 9)) };
-        again.Headers.Add("If-Match", "\"1\"");
-        Assert.Equal(HttpStatusCode.PreconditionFailed, (await Http.SendAsync(again)).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await Http.PutOverAsync($"/api/pieces/{copy}", Petals("Heart petals", 8), 1)).StatusCode);
+        Assert.Equal(HttpStatusCode.PreconditionFailed, (await Http.PutOverAsync($"/api/pieces/{copy}", Petals("Heart petals", 9), 1)).StatusCode);
         Assert.Equal(HttpStatusCode.PreconditionRequired, (await Http.PutAsJsonAsync($"/api/pieces/{copy}", Petals())).StatusCode);
 
-        Assert.Equal(HttpStatusCode.NoContent, (await Http.PutAsJsonAsync($"/api/flowers/{flower}/pieces/order", new JsonObject { ["pieceIds"] = new JsonArray(copy, petals), ["wasPieceIds"] = new JsonArray(petals, copy) })).StatusCode);
+        var order = $"/api/flowers/{flower}/pieces/order";
+        Assert.Equal(HttpStatusCode.OK, (await Http.PutOverAsync(order, new { pieceIds = new[] { copy, petals } }, 1)).StatusCode);
+        Assert.Equal(HttpStatusCode.PreconditionFailed, (await Http.PutOverAsync(order, new { pieceIds = new[] { petals, copy } }, 1)).StatusCode);
+        Assert.Equal(2, (int)(await GetAsync($"/api/flowers/{flower}"))["version"]!);
         Assert.Equal(["Heart petals", "Petals"], (await GetAsync($"/api/flowers/{flower}"))["pieces"]!.AsArray().Select(one => (string)one!["name"]!));
         Assert.Equal(14, (await GetAsync($"/api/flowers/{flower}/bloom"))["bloom"]!.AsArray().Count);
 
@@ -119,9 +118,7 @@ public sealed class FlowerTests(DemoDatabase demo) : ApiTest(demo)
         Assert.Equal(["pasteLed", "dustLed", "washLed", "marbled"], proposals.Select(one => (string)one!["approach"]!));
         Assert.All(proposals, one => Assert.Equal(5, one!["zones"]!.AsArray().Count));
         Assert.True((double)proposals[0]!["worstDeltaE"]! < 3);
-        var request = new HttpRequestMessage(HttpMethod.Put, $"/api/pieces/{id}/plan") { Content = JsonContent.Create(proposals[0]!["plan"]!) };
-        request.Headers.Add("If-Match", $"\"{piece["version"]}\"");
-        Assert.Equal(HttpStatusCode.OK, (await Http.SendAsync(request)).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await Http.PutOverAsync($"/api/pieces/{id}/plan", proposals[0]!["plan"]!, (int)piece["version"]!)).StatusCode);
 
         var kept = (await PostAsync($"/api/pieces/{id}/proposals", new JsonObject { ["plan"] = piece["plan"]!.DeepClone(), ["keepPaste"] = true }))["proposals"]!.AsArray();
         Assert.Equal(["pasteLed", "washLed"], kept.Select(one => (string)one!["approach"]!));
@@ -157,13 +154,13 @@ public sealed class FlowerTests(DemoDatabase demo) : ApiTest(demo)
         var plan = (await GetAsync($"/api/pieces/{id}"))["plan"]!;
         async Task<List<string>> Advice() => [.. (await PostAsync($"/api/pieces/{id}/preview", plan.DeepClone()))["advice"]!.AsArray().Select(one => (string)one!["code"]!)];
         Assert.DoesNotContain("mustBeEdible", await Advice());
-        var change = new JsonObject { ["name"] = "Clematis for the plate", ["mustBeEdible"] = true, ["wasName"] = (string)flower["name"]!, ["wasMustBeEdible"] = false };
-        Assert.Equal(HttpStatusCode.NoContent, (await Http.PutAsJsonAsync($"/api/flowers/{flower["id"]}", change)).StatusCode);
-        Assert.Equal(HttpStatusCode.PreconditionFailed, (await Http.PutAsJsonAsync($"/api/flowers/{flower["id"]}", change)).StatusCode);
+        var change = new { name = "Clematis for the plate", flowers = (int)flower["flowers"]!, buds = (int)flower["buds"]!, mustBeEdible = true };
+        Assert.Equal(HttpStatusCode.OK, (await Http.PutOverAsync($"/api/flowers/{flower["id"]}", change, 1)).StatusCode);
+        Assert.Equal(HttpStatusCode.PreconditionFailed, (await Http.PutOverAsync($"/api/flowers/{flower["id"]}", change, 1)).StatusCode);
         Assert.Contains("mustBeEdible", await Advice());
         var its = (await CommissionAsync(1))["commission"]!.DeepClone();
         its["diets"] = new JsonArray("vegan");
-        Assert.Equal(HttpStatusCode.OK, (await PutAsync($"/api/commissions/{commission}", its, (int)its["version"]!)).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await Http.PutOverAsync($"/api/commissions/{commission}", its, (int)its["version"]!)).StatusCode);
         Assert.Equal(["vegan"], (await CommissionAsync(1))["commission"]!["diets"]!.AsArray().Select(diet => (string)diet!));
         var proposals = (await PostAsync($"/api/pieces/{id}/proposals", new JsonObject { ["plan"] = plan.DeepClone(), ["keepPaste"] = true }))["proposals"]!.AsArray();
         var painted = plan["coats"]!.AsArray().Where(coat => coat!["marking"] is not null).SelectMany(coat => coat!["mix"]!.AsArray()).Select(portion => (string)portion!["materialId"]!).ToHashSet();
@@ -178,16 +175,18 @@ public sealed class FlowerTests(DemoDatabase demo) : ApiTest(demo)
     {
         var entry = await CommissionAsync(2);
         var flower = entry["flowers"]![0]!;
-        JsonObject Named(string name) => new() { ["name"] = name, ["mustBeEdible"] = false, ["wasName"] = (string)flower["name"]!, ["wasMustBeEdible"] = false };
-        Assert.Equal(["name nameMissing"], await ProblemsOf(await Http.PutAsJsonAsync($"/api/flowers/{flower["id"]}", Named(""))));
-        Assert.Equal(HttpStatusCode.NotFound, (await Http.PutAsJsonAsync($"/api/flowers/{Guid.NewGuid()}", Named("Rose"))).StatusCode);
+        object Named(string name, int flowers = 3) => new { name, flowers, buds = 0, mustBeEdible = false };
+        Assert.Equal(["name nameMissing", "flowers noFlowers"], await ProblemsOf(await Http.PutOverAsync($"/api/flowers/{flower["id"]}", Named("", flowers: 0), 1)));
+        Assert.Equal(HttpStatusCode.NotFound, (await Http.PutOverAsync($"/api/flowers/{Guid.NewGuid()}", Named("Rose"), 1)).StatusCode);
         Assert.Equal(HttpStatusCode.NotFound, (await Http.DeleteAsync($"/api/flowers/{Guid.NewGuid()}")).StatusCode);
         Assert.Equal(HttpStatusCode.NotFound, (await Http.GetAsync($"/api/flowers/{Guid.NewGuid()}/bloom")).StatusCode);
         Assert.Equal(HttpStatusCode.BadRequest, (await Http.GetAsync($"/api/flowers/{flower["id"]}/bloom?light=moon")).StatusCode);
         Assert.Equal(HttpStatusCode.NotFound, (await Http.GetAsync($"/api/commissions/{Guid.NewGuid()}/spray")).StatusCode);
         var ids = flower["pieces"]!.AsArray().Select(piece => (string)piece!["id"]!).ToList();
-        Assert.Equal(HttpStatusCode.PreconditionFailed, (await Http.PutAsJsonAsync($"/api/flowers/{flower["id"]}/pieces/order", new JsonObject { ["pieceIds"] = new JsonArray(ids[0]), ["wasPieceIds"] = new JsonArray(ids[0]) })).StatusCode);
-        Assert.Equal(["pieceIds tooManyPieces"], await ProblemsOf(await Http.PutAsJsonAsync($"/api/flowers/{flower["id"]}/pieces/order", new JsonObject { ["pieceIds"] = new JsonArray(ids[0], ids[0]), ["wasPieceIds"] = new JsonArray() })));
+        var order = $"/api/flowers/{flower["id"]}/pieces/order";
+        Assert.Equal(HttpStatusCode.PreconditionFailed, (await Http.PutOverAsync(order, new { pieceIds = ids[..1] }, 1)).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await Http.PutOverAsync($"/api/flowers/{Guid.NewGuid()}/pieces/order", new { pieceIds = ids }, 1)).StatusCode);
+        Assert.Equal(["pieceIds tooManyPieces"], await ProblemsOf(await Http.PutOverAsync(order, new { pieceIds = new[] { ids[0], ids[0] } }, 1)));
     }
 
     [Fact]
@@ -200,15 +199,11 @@ public sealed class FlowerTests(DemoDatabase demo) : ApiTest(demo)
         larger["lengthMm"] = 28;
         larger["widthMm"] = 28;
         larger["thicknessMm"] = 28;
-        var request = new HttpRequestMessage(HttpMethod.Put, $"/api/pieces/{id}") { Content = JsonContent.Create(larger) };
-        request.Headers.Add("If-Match", $"\"{before["version"]}\"");
-        Assert.Equal(HttpStatusCode.OK, (await Http.SendAsync(request)).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await Http.PutOverAsync($"/api/pieces/{id}", larger, (int)before["version"]!)).StatusCode);
         var after = await GetAsync($"/api/pieces/{id}");
         Assert.Equal(8, (double)after["piece"]!["pieceG"]! / (double)before["piece"]!["pieceG"]!, 1e-6);
         Assert.Equal(before["plan"]!.ToJsonString(), after["plan"]!.ToJsonString());
-        var wrong = new HttpRequestMessage(HttpMethod.Put, $"/api/pieces/{id}") { Content = JsonContent.Create(Petals(perPart: 0)) };
-        wrong.Headers.Add("If-Match", $"\"{after["version"]}\"");
-        Assert.Equal(["perPart perPartOutOfRange"], await ProblemsOf(await Http.SendAsync(wrong)));
+        Assert.Equal(["perPart perPartOutOfRange"], await ProblemsOf(await Http.PutOverAsync($"/api/pieces/{id}", Petals(perPart: 0), (int)after["version"]!)));
     }
 
     [Fact]

@@ -196,19 +196,18 @@ public sealed class MixingTests(DemoDatabase demo) : ApiTest(demo)
             ["target"] = Lab(44, 25, 5),
             ["measured"] = null,
             ["note"] = "",
-            ["version"] = 0,
         };
-        Assert.Equal(HttpStatusCode.OK, (await Http.PutAsJsonAsync($"/api/batches/{id}", batch)).StatusCode);
-        batch["version"] = 1;
+        Task<HttpResponseMessage> KeepAsync(int version) => Http.PutOverAsync($"/api/batches/{id}", batch, version);
+        Assert.Equal(HttpStatusCode.PreconditionRequired, (await Http.PutAsJsonAsync($"/api/batches/{id}", batch)).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await KeepAsync(0)).StatusCode);
         batch["measured"] = Lab(45, 24, 5);
-        Assert.Equal(HttpStatusCode.OK, (await Http.PutAsJsonAsync($"/api/batches/{id}", batch)).StatusCode);
-        Assert.Equal(HttpStatusCode.PreconditionFailed, (await Http.PutAsJsonAsync($"/api/batches/{id}", batch)).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await KeepAsync(1)).StatusCode);
+        Assert.Equal(HttpStatusCode.PreconditionFailed, (await KeepAsync(1)).StatusCode);
         var kept = (await GetTableAsync())["batches"]!.AsArray().Single(other => (string)other!["id"]! == id.ToString());
         Assert.Equal(45, (double)kept!["measured"]!["lab"]!["l"]!);
 
         batch["name"] = "  ";
-        var refused = await Http.PutAsJsonAsync($"/api/batches/{id}", batch);
-        Assert.Equal(HttpStatusCode.UnprocessableEntity, refused.StatusCode);
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await KeepAsync(2)).StatusCode);
         Assert.Equal(HttpStatusCode.NoContent, (await Http.DeleteAsync($"/api/batches/{id}")).StatusCode);
         Assert.Equal(HttpStatusCode.NotFound, (await Http.DeleteAsync($"/api/batches/{id}")).StatusCode);
     }

@@ -30,6 +30,7 @@ export type Coat =
   | Schemas['CoatSteamCoat']
   | Schemas['CoatGlazeCoat']
   | Schemas['CoatPollenCoat']
+export type CoatBeginnings = Schemas['GetCoatBeginningsAnswer']
 export type CoatView = Schemas['PreviewPlanCoatView']
 export type ColourView = Schemas['ColourView']
 export type CommissionDetails = Schemas['CommissionDetails']
@@ -143,9 +144,11 @@ export const api = createClient<paths>({ baseUrl: '' })
 export async function answer<T>(request: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
   const result = await reach(request)
   if (result.response.ok) return result.data as T
-  const trouble = result.error as Partial<ApiProblem> | undefined
-  throw new RequestFailed(trouble?.code ?? 'unexpected', trouble?.problems ?? [])
+  throw failed(result.error, result.response.headers)
 }
+
+/** The version that a change is made from; 0 for what was never kept. The server makes no change over another one. */
+export const madeFrom = (version: number) => ({ 'If-Match': `"${version}"` })
 
 /** Sends a file as it is, and reads the answer. */
 export async function upload<T>(path: string, file: Blob): Promise<T> {
@@ -156,11 +159,14 @@ export async function upload<T>(path: string, file: Blob): Promise<T> {
   return (await response.json()) as T
 }
 
-async function failureOf(response: Response): Promise<RequestFailed> {
-  const trouble = (await response.json().catch(() => undefined)) as Partial<ApiProblem> | undefined
-  return new RequestFailed(trouble?.code ?? 'unexpected', trouble?.problems ?? [])
+const failureOf = async (response: Response) => failed(await response.json().catch(() => undefined), response.headers)
+
+function failed(said: unknown, headers: { get(name: string): string | null }): RequestFailed {
+  const trouble = said as Partial<ApiProblem> | undefined
+  return new RequestFailed(trouble?.code ?? 'unexpected', trouble?.problems ?? [], headers.get(requestIdHeader) ?? '')
 }
 
+const requestIdHeader = 'X-Request-Id'
 const ndjson = 'application/x-ndjson'
 
 /**
@@ -192,7 +198,10 @@ export function uploadLarge<T>(path: string, file: Blob, onProgress: (share: num
       if (request.status === 200 && !isLines()) resolve(JSON.parse(request.responseText) as T)
       // Lines that end without an answer; nothing if there was one.
       else if (isLines()) reject(new RequestFailed('unexpected'))
-      else void failureOf(new Response(request.responseText)).then(reject)
+      else {
+        const headers = { [requestIdHeader]: request.getResponseHeader(requestIdHeader) ?? '' }
+        void failureOf(new Response(request.responseText, { headers })).then(reject)
+      }
     }
     request.open('POST', path)
     request.setRequestHeader('Content-Type', 'application/octet-stream')

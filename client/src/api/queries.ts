@@ -40,6 +40,13 @@ export const queries = {
       queryFn: ({ signal }) =>
         answer(api.GET('/api/commissions/{id}/dust-day', { params: { path: { id }, query: { dusting } }, signal })),
     }),
+  /** Follows the cabinet, as its key says. */
+  coatBeginnings: () =>
+    queryOptions({
+      queryKey: ['materials', 'coat-beginnings'],
+      queryFn: ({ signal }) => answer(api.GET('/api/coat-beginnings', { signal })),
+      staleTime: 60_000,
+    }),
   materials: () =>
     queryOptions({
       queryKey: ['materials'],

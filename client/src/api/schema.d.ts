@@ -31,7 +31,7 @@ export interface paths {
         };
         /** A flower with its pieces, in order along the stem. */
         get: operations["getFlower"];
-        /** Says what a flower is called and whether it is eaten. */
+        /** Says what a flower is called, how many there are and whether it is eaten. */
         put: operations["saveFlower"];
         post?: never;
         /** Takes a flower out, into the bin. */
@@ -120,6 +120,23 @@ export interface paths {
         };
         /** What a flower can begin from: outlines to cut, and flowers and leaves that are made of them. */
         get: operations["getFlowerLibrary"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/coat-beginnings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How coats, their places and painted details begin when a maker first takes them up. */
+        get: operations["getCoatBeginnings"];
         put?: never;
         post?: never;
         delete?: never;
@@ -460,7 +477,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Keeps a batch for a commission, or writes over the version it was made from. The client makes the id, so that sending a new batch again after a lost answer does not keep it twice. */
+        /** Keeps a batch for a commission (version 0), or writes over the version it was made from. The client makes the id, so that sending a new batch again after a lost answer does not keep it twice. */
         put: operations["keepBatch"];
         post?: never;
         /** Takes a kept batch off the shelf. To put it back, keep it again under the same id. */
@@ -497,7 +514,7 @@ export interface paths {
         /** Everything on the shelf, with the colour it gives by itself. */
         get: operations["getCabinet"];
         put?: never;
-        /** Adds a material, or writes over the version that a change was made from. */
+        /** Adds a material (version 0), or writes over the version that a change was made from. */
         post: operations["saveMaterial"];
         delete?: never;
         options?: never;
@@ -1921,12 +1938,18 @@ export interface components {
         ChangeFlowersChange: {
             /** @description What it is called, in the maker's words. */
             name: string;
+            /**
+             * Format: int32
+             * @description How many flowers of this kind, 0 or more.
+             */
+            flowers: number;
+            /**
+             * Format: int32
+             * @description Buds of this flower, 0 or more.
+             */
+            buds: number;
             /** @description Whether this flower will be eaten. */
             mustBeEdible: boolean;
-            /** @description That the change was made from. */
-            wasName: string;
-            /** @description What the client knew. */
-            wasMustBeEdible: boolean;
         };
         ChangeFlowersMade: {
             /**
@@ -1953,6 +1976,20 @@ export interface components {
             /** @description Id of a library flower to begin from; null for a blank one. */
             fromLibrary?: null | string;
         };
+        ChangeFlowersSaved: {
+            /**
+             * Format: int32
+             * @description To send with the next change.
+             */
+            version: number;
+        };
+        ChangePiecesArranged: {
+            /**
+             * Format: int32
+             * @description Of the flower, to send with its next change.
+             */
+            version: number;
+        };
         ChangePiecesMade: {
             /**
              * Format: uuid
@@ -1974,8 +2011,6 @@ export interface components {
         ChangePiecesOrder: {
             /** @description All pieces of the flower, from the top of the stem. */
             pieceIds: string[];
-            /** @description The order that the change was made from. */
-            wasPieceIds: string[];
         };
         ChangePiecesSaved: {
             /**
@@ -2601,6 +2636,7 @@ export interface components {
             /**
              * Format: int32
              * @description 1 to 4.
+             * @default 3
              */
             mostColourants: number;
             /** @description Null for none: whatever is in the cabinet, within stock. */
@@ -2665,6 +2701,30 @@ export interface components {
              * @description Worst. In CIEDE2000.
              */
             worstDeltaE: null | number;
+        };
+        GetCoatBeginningsAnswer: {
+            /** @description By the id of the material that they are made of; each gets an id of its own when it is used. */
+            coats: {
+                [key: string]: components["schemas"]["Coat"];
+            };
+            /** @description Of no material. */
+            steam: components["schemas"]["Coat"];
+            /** @description One of each kind. */
+            places: components["schemas"]["Place"][];
+            /** @description One of each kind. */
+            markings: components["schemas"]["Marking"][];
+            /** @description Of a glaze; null if the cabinet has no dust. */
+            tint: null | components["schemas"]["TintMix"];
+            /**
+             * Format: double
+             * @description Strength of a wash all over its place.
+             */
+            washGPerMl: number;
+            /**
+             * Format: double
+             * @description Strength of a painted detail.
+             */
+            detailGPerMl: number;
         };
         GetDoseLadderAnswer: {
             /** @description The coloured paste. */
@@ -2797,6 +2857,11 @@ export interface components {
             commission: components["schemas"]["CommissionView"];
             /** @description The kinds of piece, in order along the stem. */
             pieces: components["schemas"]["PieceView"][];
+            /**
+             * Format: int32
+             * @description To send with a change of the flower, or of the order of its pieces (If-Match).
+             */
+            version: number;
         };
         GetFlowerLibraryAnswer: {
             /** @description Outlines that pieces can be cut to. */
@@ -3025,6 +3090,11 @@ export interface components {
             buds: number;
             /** @description How many pieces, with spares. */
             pieces: components["schemas"]["GetPasteDayPieceLine"][];
+            /**
+             * Format: int32
+             * @description Of the flower, to send with a change of it (If-Match).
+             */
+            version: number;
         };
         /** @description A part of a touch, made measurable before the pastes are begun. */
         GetPasteDayLetDownView: {
@@ -3102,6 +3172,11 @@ export interface components {
             grams: number;
             /** @description To carry it; null if its paste holds something that is gone. */
             wire: null | components["schemas"]["WireAdvice"];
+            /**
+             * Format: int32
+             * @description Of the piece, to send with a change of it (If-Match).
+             */
+            version: number;
         };
         GetPicturesPictureView: {
             /**
@@ -3276,11 +3351,6 @@ export interface components {
             measured: null | components["schemas"]["Lab"];
             /** @description A note in the maker's words; may be empty. */
             note: string;
-            /**
-             * Format: int32
-             * @description That the change was made from; 0 for a new batch.
-             */
-            version: number;
             /** @description Null before it was mixed. */
             made?: null | components["schemas"]["Making"];
         };
@@ -4696,11 +4766,6 @@ export interface components {
         PlanMarbleSaveRequest: {
             /** @description How it gets its colour. */
             plan: components["schemas"]["MarblePlan"];
-            /**
-             * Format: int32
-             * @description Version as it is kept: to be sent as If-Match with a change.
-             */
-            version: number;
         };
         PlanMarbleStripeView: {
             /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
@@ -4731,11 +4796,6 @@ export interface components {
         PlanOmbreSaveRequest: {
             /** @description How it gets its colour. */
             plan: components["schemas"]["OmbrePlan"];
-            /**
-             * Format: int32
-             * @description Version as it is kept: to be sent as If-Match with a change.
-             */
-            version: number;
         };
         /** @description One material in a mix: dust or starch to brush on or to stir into a glaze, a colour or a dust to let down for painting. */
         Portion: {
@@ -5452,6 +5512,13 @@ export interface components {
             /** @description To show with it. */
             cautions?: components["schemas"]["Caution"][];
         };
+        SaveCountsAnswer: {
+            /**
+             * Format: int32
+             * @description Of the flower, to send with its next change.
+             */
+            version: number;
+        };
         SaveCountsRequest: {
             /**
              * Format: int32
@@ -5463,16 +5530,6 @@ export interface components {
              * @description Buds of this flower, 0 or more.
              */
             buds: number;
-            /**
-             * Format: int32
-             * @description That the change was made from.
-             */
-            wasFlowers: number;
-            /**
-             * Format: int32
-             * @description Buds as the client knew them.
-             */
-            wasBuds: number;
         };
         SaveMaterialAnswer: {
             /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
@@ -5486,11 +5543,6 @@ export interface components {
         SaveMaterialRequest: {
             /** @description What is known of the material. */
             sheet: components["schemas"]["MaterialRecord"];
-            /**
-             * Format: int32
-             * @description That the change was made from; 0 for a new material.
-             */
-            version: number;
         };
         SavePictureMarksAnswer: {
             /**
@@ -5502,16 +5554,18 @@ export interface components {
         SavePictureMarksRequest: {
             /** @description How the picture is read, and where it was sampled. */
             marks: components["schemas"]["PictureMarks"];
+        };
+        SavePlanAnswer: {
             /**
              * Format: int32
              * @description Version as it is kept: to be sent as If-Match with a change.
              */
             version: number;
         };
-        SavePlanAnswer: {
+        SaveSparesAnswer: {
             /**
              * Format: int32
-             * @description Version as it is kept: to be sent as If-Match with a change.
+             * @description Of the piece, to send with its next change.
              */
             version: number;
         };
@@ -5521,11 +5575,6 @@ export interface components {
              * @description Of the number needed, 0 to 2.
              */
             spareShare: number;
-            /**
-             * Format: double
-             * @description That the change was made from.
-             */
-            was: number;
         };
         SaveStudioRequest: {
             /** @description What it is called, in the maker's words. */
@@ -6257,7 +6306,10 @@ export interface operations {
     saveFlower: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Version that the change was made from, in quotes: as it came with what is changed, or as ETag. */
+                "If-Match"?: string;
+            };
             path: {
                 /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
@@ -6270,12 +6322,14 @@ export interface operations {
             };
         };
         responses: {
-            /** @description No Content */
-            204: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["ChangeFlowersSaved"];
+                };
             };
             /** @description The request could not be read. */
             400: {
@@ -6306,6 +6360,15 @@ export interface operations {
             };
             /** @description Some of the figures cannot be. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Say which version this change was made from (If-Match). */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6891,6 +6954,53 @@ export interface operations {
             };
         };
     };
+    getCoatBeginnings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GetCoatBeginningsAnswer"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
     addPiece: {
         parameters: {
             query?: {
@@ -6969,7 +7079,10 @@ export interface operations {
     orderPieces: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Version that the change was made from, in quotes: as it came with what is changed, or as ETag. */
+                "If-Match"?: string;
+            };
             path: {
                 /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
@@ -6982,15 +7095,26 @@ export interface operations {
             };
         };
         responses: {
-            /** @description No Content */
-            204: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["ChangePiecesArranged"];
+                };
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. The picture is no longer at hand. */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7009,6 +7133,15 @@ export interface operations {
             };
             /** @description Some of the figures cannot be. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Say which version this change was made from (If-Match). */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8173,7 +8306,10 @@ export interface operations {
     keepBatch: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Version that the change was made from, in quotes: as it came with what is changed, or as ETag. */
+                "If-Match"?: string;
+            };
             path: {
                 /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
@@ -8224,6 +8360,15 @@ export interface operations {
             };
             /** @description Some of the figures cannot be. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Say which version this change was made from (If-Match). */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8418,7 +8563,10 @@ export interface operations {
     saveMaterial: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Version that the change was made from, in quotes: as it came with what is changed, or as ETag. */
+                "If-Match"?: string;
+            };
             path?: never;
             cookie?: never;
         };
@@ -8466,6 +8614,15 @@ export interface operations {
             };
             /** @description Some of the figures cannot be. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Say which version this change was made from (If-Match). */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9749,7 +9906,10 @@ export interface operations {
     savePictureMarks: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Version that the change was made from, in quotes: as it came with what is changed, or as ETag. */
+                "If-Match"?: string;
+            };
             path: {
                 /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
@@ -9800,6 +9960,15 @@ export interface operations {
             };
             /** @description Some of the figures cannot be. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Say which version this change was made from (If-Match). */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10305,7 +10474,10 @@ export interface operations {
     saveOmbre: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Version that the change was made from, in quotes: as it came with what is changed, or as ETag. */
+                "If-Match"?: string;
+            };
             path: {
                 /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
@@ -10356,6 +10528,15 @@ export interface operations {
             };
             /** @description Some of the figures cannot be. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Say which version this change was made from (If-Match). */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10646,7 +10827,10 @@ export interface operations {
     saveMarble: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Version that the change was made from, in quotes: as it came with what is changed, or as ETag. */
+                "If-Match"?: string;
+            };
             path: {
                 /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
@@ -10697,6 +10881,15 @@ export interface operations {
             };
             /** @description Some of the figures cannot be. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Say which version this change was made from (If-Match). */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -11253,7 +11446,10 @@ export interface operations {
     saveSpares: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Version that the change was made from, in quotes: as it came with what is changed, or as ETag. */
+                "If-Match"?: string;
+            };
             path: {
                 /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
@@ -11266,12 +11462,14 @@ export interface operations {
             };
         };
         responses: {
-            /** @description No Content */
-            204: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["SaveSparesAnswer"];
+                };
             };
             /** @description The request could not be read. */
             400: {
@@ -11302,6 +11500,15 @@ export interface operations {
             };
             /** @description Some of the figures cannot be. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Say which version this change was made from (If-Match). */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -11507,7 +11714,10 @@ export interface operations {
     saveCounts: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Version that the change was made from, in quotes: as it came with what is changed, or as ETag. */
+                "If-Match"?: string;
+            };
             path: {
                 /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
                 id: string;
@@ -11520,12 +11730,14 @@ export interface operations {
             };
         };
         responses: {
-            /** @description No Content */
-            204: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["SaveCountsAnswer"];
+                };
             };
             /** @description The request could not be read. */
             400: {
@@ -11556,6 +11768,15 @@ export interface operations {
             };
             /** @description Some of the figures cannot be. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Say which version this change was made from (If-Match). */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };

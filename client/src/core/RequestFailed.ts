@@ -7,6 +7,8 @@ export class RequestFailed extends Error {
   constructor(
     readonly code: ApiProblemCode,
     readonly problems: FieldProblem[] = [],
+    /** That its line in the server's log has; empty where the server was not reached. */
+    readonly requestId = '',
   ) {
     super(code)
   }

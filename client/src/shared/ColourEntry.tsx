@@ -6,7 +6,7 @@ import { RequestFailed } from '../core/RequestFailed'
 import { Problem } from './Message'
 import { Term } from './Term'
 import type { TermName } from './terms'
-import { colourName, problemWords } from './words'
+import { colourName, problemWords, troubleWords } from './words'
 import { labWords } from './numbers'
 
 /** A colour half typed is no mistake: what does not look whole yet is read only after this much quiet. */
@@ -54,7 +54,7 @@ export function ColourEntry({
     } catch (error) {
       if (question !== asked.current || !(error instanceof RequestFailed)) return false
       const [problem] = error.problems
-      setWrong(problem ? problemWords(t, problem, (id) => id) : t(`trouble.${error.code}`))
+      setWrong(problem ? problemWords(t, problem, (id) => id) : troubleWords(t, error))
       return false
     }
   }

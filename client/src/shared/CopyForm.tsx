@@ -7,6 +7,7 @@ import { Failure } from './Message'
 import { SelectField } from './SelectField'
 import { TextField } from './TextField'
 import { useProblems } from './useProblems'
+import { ChangeCommissionsCopyLimits } from '../api/limits'
 
 interface Wanted {
   name: string
@@ -52,7 +53,7 @@ export function CopyForm({
       <TextField
         label={t('copy.name')}
         value={name}
-        most={120}
+        most={ChangeCommissionsCopyLimits.name.maxLength}
         problem={problemAt('name')}
         className="w-56"
         onChange={setName}

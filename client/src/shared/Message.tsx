@@ -4,7 +4,7 @@ import { useTranslation } from './translation'
 import { RequestFailed } from '../core/RequestFailed'
 import { NothingHere } from './NothingHere'
 import type { NameOf } from './words'
-import { problemWords } from './words'
+import { problemWords, troubleWords } from './words'
 
 /** A line that something is wrong, with a sign and not by colour alone. */
 export function Problem({ id, children }: { id?: string; children: ReactNode }) {
@@ -25,7 +25,7 @@ export function Failure({ error, nameOf, kept = false }: { error: unknown; nameO
     <div role="alert">
       {failed.problems.length === 0 ? (
         <Problem>
-          {t(`trouble.${failed.code}`)} {kept && t('trouble.kept')}
+          {troubleWords(t, failed)} {kept && t('trouble.kept')}
         </Problem>
       ) : (
         failed.problems.map((problem, i) => <Problem key={i}>{problemWords(t, problem, nameOf)}</Problem>)
@@ -37,11 +37,10 @@ export function Failure({ error, nameOf, kept = false }: { error: unknown; nameO
 /** A place that could not be read, in plain words, with a way to try again. */
 export function Unreadable({ error, retry }: { error: unknown; retry: () => void }) {
   const { t } = useTranslation()
-  const code = error instanceof RequestFailed ? error.code : 'unexpected'
-  if (code === 'notFound') return <NothingHere />
+  if (error instanceof RequestFailed && error.code === 'notFound') return <NothingHere />
   return (
     <div role="alert" className="p-6">
-      <p className="font-semibold">{t(`trouble.${code}`)}</p>
+      <p className="font-semibold">{troubleWords(t, error)}</p>
       <button className="btn btn-sm mt-3" onClick={retry}>
         {t('trouble.tryAgain')}
       </button>

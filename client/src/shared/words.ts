@@ -11,6 +11,7 @@ import type {
   PieceView,
   Zone,
 } from '../api/api'
+import { RequestFailed } from '../core/RequestFailed'
 import { figures, fixed, moment, significant } from './numbers'
 
 /** A material's name by its id; the id itself if it is gone. */
@@ -86,6 +87,15 @@ export function amountOf(t: TFunction, measure: Measure, value: number): string 
 /** An amount of money as people in this place write it. */
 export function money(amount: number, currency: string): string {
   return figures(amount, { style: 'currency', currency })
+}
+
+/** Why a request did not do what it was for. Where nothing more can be said, its number in the log, to be told to whoever looks after the server. */
+export function troubleWords(t: TFunction, error: unknown): string {
+  const failed = error instanceof RequestFailed ? error : new RequestFailed('unexpected')
+  const words = t(`trouble.${failed.code}`)
+  return failed.code === 'unexpected' && failed.requestId
+    ? `${words} ${t('trouble.request', { id: failed.requestId })}`
+    : words
 }
 
 /** What is wrong with a field, in the maker's words. */

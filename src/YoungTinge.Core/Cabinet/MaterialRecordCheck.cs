@@ -39,6 +39,9 @@ public static class MaterialRecordCheck
 
     public const int MostDabs = 4;
 
+    /// <summary>g per 100 g, or mg/cm2.</summary>
+    public const double MostDabAmount = 100;
+
     private const double MostUnitG = 50;
 
     /// <summary>No dust holds on more of itself.</summary>
@@ -46,6 +49,31 @@ public static class MaterialRecordCheck
 
     /// <summary>In any of the units of absorption and scattering.</summary>
     public const double MostOptics = 1000;
+
+    /// <summary>Every figure of a sheet with the range that it must be in, which may go by the kind of material.</summary>
+    private static readonly (string Field, Func<MaterialRecord, double?> Of, Func<MaterialKind, (double Least, double Most)> RangeOf)[] Figures =
+    [
+        Figure("stockG", sheet => sheet.StockG, 0, MostStock), Figure("stockPieces", sheet => sheet.StockPieces, 0, MostStock), Figure("stockMl", sheet => sheet.StockMl, 0, MostStock),
+        Figure("pricePerG", sheet => sheet.PricePerG, 0, MostPrice), Figure("pricePerPiece", sheet => sheet.PricePerPiece, 0, MostPrice), Figure("pricePerMl", sheet => sheet.PricePerMl, 0, MostPrice),
+        ("loadLimit", sheet => sheet.LoadLimit, kind => kind is MaterialKind.Dust or MaterialKind.Lustre or MaterialKind.Extender ? (0.01, MostLoadMgPerCm2) : (0.001, 100)),
+        Figure("touchG", sheet => sheet.TouchG, 1e-6, MostUnitG), Figure("dropG", sheet => sheet.DropG, 1e-6, MostUnitG), Figure("peaG", sheet => sheet.PeaG, 1e-6, MostUnitG),
+        Figure("knifeTipG", sheet => sheet.KnifeTipG, 1e-6, MostUnitG), Figure("pinchG", sheet => sheet.PinchG, 1e-6, MostUnitG), Figure("packSize", sheet => sheet.PackSize, 0.001, MostStock),
+        Figure("labelGPer100g", sheet => sheet.LabelGPer100g, 0.001, 20), Figure("gauge", sheet => sheet.Gauge, 14, 36), Figure("shareAtOnce", sheet => sheet.ShareAtOnce, 0, 1),
+        Figure("timeConstantHours", sheet => sheet.TimeConstantHours, 0.01, 1000), Figure("gloss", sheet => sheet.Gloss, 0, 1),
+        Figure("outerReflection", sheet => sheet.OuterReflection, 0, 1), Figure("innerReflection", sheet => sheet.InnerReflection, 0, 0.99),
+        Figure("wetMlPerCm2", sheet => sheet.WetMlPerCm2, 1e-6, 1), Figure("densityGPerMl", sheet => sheet.DensityGPerMl, 0.01, 5), Figure("washDepthMm", sheet => sheet.WashDepthMm, 0.001, 5),
+        Figure("glintStrength", sheet => sheet.GlintStrength, 0, 1), Figure("glintHalfLoadMgPerCm2", sheet => sheet.GlintHalfLoadMgPerCm2, 0.001, 10), Figure("worstDeltaE", sheet => sheet.WorstDeltaE, 0, 200),
+    ];
+
+    /// <summary>Every figure of a sheet with the widest range that it may be in, whatever the material.</summary>
+    public static IEnumerable<(string Field, double Least, double Most)> Ranges => Figures.Select(figure =>
+    {
+        var ranges = Enum.GetValues<MaterialKind>().Select(figure.RangeOf).ToList();
+        return (figure.Field, ranges.Min(range => range.Least), ranges.Max(range => range.Most));
+    });
+
+    private static (string, Func<MaterialRecord, double?>, Func<MaterialKind, (double, double)>) Figure(string field, Func<MaterialRecord, double?> of, double least, double most) =>
+        (field, of, _ => (least, most));
 
     public static IReadOnlyList<MaterialRecordProblem> Problems(MaterialRecord sheet) =>
         [.. Words(sheet), .. Numbers(sheet), .. Colour(sheet), .. Dabs(sheet), .. Dates(sheet)];
@@ -72,24 +100,10 @@ public static class MaterialRecordCheck
 
     private static IEnumerable<MaterialRecordProblem> Numbers(MaterialRecord sheet)
     {
-        var dust = sheet.Kind is MaterialKind.Dust or MaterialKind.Lustre or MaterialKind.Extender;
-        foreach (var (field, value, least, most) in new[]
+        foreach (var (field, of, rangeOf) in Figures)
         {
-            ("stockG", sheet.StockG, 0, MostStock), ("stockPieces", sheet.StockPieces, 0, MostStock), ("stockMl", sheet.StockMl, 0, MostStock),
-            ("pricePerG", sheet.PricePerG, 0, MostPrice), ("pricePerPiece", sheet.PricePerPiece, 0, MostPrice), ("pricePerMl", sheet.PricePerMl, 0, MostPrice),
-            ("loadLimit", sheet.LoadLimit, dust ? 0.01 : 0.001, dust ? MostLoadMgPerCm2 : 100),
-            ("touchG", sheet.TouchG, 1e-6, MostUnitG), ("dropG", sheet.DropG, 1e-6, MostUnitG),
-            ("peaG", sheet.PeaG, 1e-6, MostUnitG), ("knifeTipG", sheet.KnifeTipG, 1e-6, MostUnitG),
-            ("pinchG", sheet.PinchG, 1e-6, MostUnitG), ("packSize", sheet.PackSize, 0.001, MostStock),
-            ("labelGPer100g", sheet.LabelGPer100g, 0.001, 20), ("gauge", sheet.Gauge, 14, 36),
-            ("shareAtOnce", sheet.ShareAtOnce, 0, 1), ("timeConstantHours", sheet.TimeConstantHours, 0.01, 1000),
-            ("gloss", sheet.Gloss, 0, 1), ("outerReflection", sheet.OuterReflection, 0, 1), ("innerReflection", sheet.InnerReflection, 0, 0.99),
-            ("wetMlPerCm2", sheet.WetMlPerCm2, 1e-6, 1), ("densityGPerMl", sheet.DensityGPerMl, 0.01, 5), ("washDepthMm", sheet.WashDepthMm, 0.001, 5),
-            ("glintStrength", sheet.GlintStrength, 0, 1), ("glintHalfLoadMgPerCm2", sheet.GlintHalfLoadMgPerCm2, 0.001, 10),
-            ("worstDeltaE", sheet.WorstDeltaE, 0, 200),
-        })
-        {
-            if (value is { } number && !(number >= least && number <= most))
+            var (least, most) = rangeOf(sheet.Kind);
+            if (of(sheet) is { } number && !(number >= least && number <= most))
                 yield return new MaterialRecordProblem(field, double.IsFinite(number) ? MaterialRecordProblemCode.OutOfRange : MaterialRecordProblemCode.NotANumber, number < least ? least : most);
         }
 
@@ -122,7 +136,7 @@ public static class MaterialRecordCheck
 
     private static IEnumerable<MaterialRecordProblem> Dabs(MaterialRecord sheet)
     {
-        if (sheet.Dabs.Count > MostDabs || !sheet.Dabs.All(dab => dab.Amount is > 0 and <= 100 && ObjectColourSolid.Contain(dab.Colour)))
+        if (sheet.Dabs.Count > MostDabs || !sheet.Dabs.All(dab => dab.Amount is > 0 and <= MostDabAmount && ObjectColourSolid.Contain(dab.Colour)))
             yield return new MaterialRecordProblem("dabs", MaterialRecordProblemCode.OutOfRange, MostDabs);
         else if (!sheet.Dabs.All(dab => dab.Reflectance is null || IsSpectrum(dab.Reflectance, 1)))
             yield return new MaterialRecordProblem("dabs", MaterialRecordProblemCode.SpectrumWrong, SpectralGrid.Bands);

@@ -28,7 +28,7 @@ public sealed record MarbleProblem(string Path, MarbleProblemCode Code, double? 
 /// <summary>What cannot be in a marbled batch. Its recipes are checked as recipes are.</summary>
 public static class MarbleCheck
 {
-    private const double MostParts = 1000;
+    public const double MostParts = 1000;
     private const double SmallestG = 5;
 
     /// <param name="works">All pieces that it may name.</param>

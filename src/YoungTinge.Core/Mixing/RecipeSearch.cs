@@ -12,13 +12,16 @@ public sealed record RecipeSearch(IReadOnlyList<string> BaseIds, Lab Target, dou
     public const int FewestColourants = 1;
     public const int MostColourantsEver = 4;
 
+    /// <summary>More than three colours seldom come nearer, and are more to measure.</summary>
+    public const int UsualMostColourants = 3;
+
     public RecipeSearch(string baseId, Lab target, double pasteG)
         : this([baseId], target, pasteG)
     {
     }
 
     /// <summary>How many colours may go into one recipe, 1 to 4. Default 3.</summary>
-    public int MostColourants { get; init; } = 3;
+    public int MostColourants { get; init; } = UsualMostColourants;
 
     /// <summary>How many different recipes to return at most. Default 3.</summary>
     public int Wanted { get; init; } = 3;

@@ -33,8 +33,8 @@ public sealed record OmbreProblem(string Path, OmbreProblemCode Code, double? Li
 /// <summary>What cannot be in a run of shades. Its recipes are checked as recipes are.</summary>
 public static class OmbreCheck
 {
-    private const double LargestStep = 20;
-    private const double SmallestStep = 0.05;
+    public const double LargestStep = 20;
+    public const double SmallestStep = 0.05;
 
     /// <summary>So many steps of the scale are weighed without a worrying error.</summary>
     private const int FewestScaleSteps = 20;

@@ -11,7 +11,7 @@ public static class GetPiece
     public sealed record Answer(PieceView Piece, PiecePlan Plan, int Version);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/pieces/{id:guid}", Handle)
-        .WithName("getPiece").Produces<Answer>().ProducesProblems(404, 503);
+        .WithName("getPiece").Produces<Answer>().ProducesProblems(404);
 
     private static async Task<IResult> Handle(
         Guid id, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, HttpResponse response, CancellationToken cancel)

@@ -18,7 +18,7 @@ public static class GetRunSheet
         Guid FlowerId, string FlowerName, CommissionView Commission, PieceView Piece, int PlanVersion, IReadOnlyList<StepView> Steps);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/pieces/{id:guid}/run-sheet", Handle)
-        .KeepsAnswer().WithName("getRunSheet").Produces<Answer>().ProducesProblems(404, 503);
+        .KeepsAnswer().WithName("getRunSheet").Produces<Answer>().ProducesProblems(404);
 
     private static async Task<IResult> Handle(
         Guid id, CurrentStudio studio, PieceStore pieces, CommissionStore commissions, CabinetStore cabinet, RunSheetStore ticks, TimeProvider clock, CancellationToken cancel)

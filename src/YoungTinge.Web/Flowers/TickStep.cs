@@ -11,7 +11,7 @@ namespace YoungTinge.Web.Flowers;
 /// </summary>
 public static class TickStep
 {
-    private const int MostSteps = 20;
+    internal const int MostSteps = 20;
 
     /// <param name="Key">Of the step.</param>
     /// <param name="Fingerprint">Of the step as the maker saw it.</param>
@@ -20,7 +20,7 @@ public static class TickStep
     public sealed record Request(IReadOnlyList<Step> Steps, bool IsDone);
 
     public static void Map(RouteGroupBuilder api) =>
-        api.MapPut("/pieces/{id:guid}/run-sheet/ticks", Tick).WithName("tickSteps").Produces(204).ProducesProblems(404, 422, 503);
+        api.MapPut("/pieces/{id:guid}/run-sheet/ticks", Tick).WithName("tickSteps").Produces(204).ProducesProblems(404, 422);
 
     private static async Task<IResult> Tick(
         Guid id, Request request, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, RunSheetStore ticks, CancellationToken cancel)

@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { useTranslation } from '../../shared/translation'
 import type { CharacteriseAnswer, ColourView, Material, MaterialRecord, SpectralReading } from '../../api/api'
 import { answer, api, upload } from '../../api/api'
+import { CharacteriseColourRequestLimits } from '../../api/limits'
 import { offered } from '../../shared/cabinet'
 import { FileButton } from '../../shared/FileButton'
 import { Failure } from '../../shared/Message'
@@ -27,7 +28,7 @@ export interface Dab {
 const isDabs = (value: unknown): value is Dab[] =>
   Array.isArray(value) && value.length > 0 && value.every((one) => typeof (one as Dab | null)?.amount === 'number')
 
-const mostDabs = 4
+const mostDabs = CharacteriseColourRequestLimits.dabs.maxItems
 const firstAmounts = { paste: [0.03, 0.12, 0.5, 1.5], dust: [0.1, 0.25, 0.5, 0.7] }
 
 type Way = 'picture' | 'reader'

@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useTranslation } from '../../shared/translation'
 import { Link, useLocation, useParams } from 'wouter'
 import type { Material, MaterialKind, MaterialRecord } from '../../api/api'
-import { answer, api } from '../../api/api'
+import { answer, api, madeFrom } from '../../api/api'
 import { RequestFailed } from '../../core/RequestFailed'
 import { aside, queries } from '../../api/queries'
 import { isCounted, kinds } from '../../shared/cabinet'
@@ -65,7 +65,8 @@ function Sheet({ id, sheet: saved, version }: { id: string | null; sheet: Materi
     void client.invalidateQueries({ queryKey: ['mixing-table'] })
   }
   const save = useMutation({
-    mutationFn: (change: Draft) => answer(api.POST('/api/materials', { body: change })),
+    mutationFn: ({ sheet: changed, version: from }: Draft) =>
+      answer(api.POST('/api/materials', { headers: madeFrom(from), body: { sheet: changed } })),
     onSuccess: async (kept, sent) => {
       draft.drop({ sheet: { ...sent.sheet, id: kept.id }, version: kept.version })
       readAgain()

@@ -1,6 +1,7 @@
 import { useTranslation } from '../../shared/translation'
 import type { CommissionDetails } from '../../api/api'
 import { statuses } from '../../api/api'
+import { CommissionDetailsLimits } from '../../api/limits'
 import type { ProblemAt } from '../../shared/Editor'
 import { lightKinds } from '../../shared/lights'
 import { NumberField } from '../../shared/NumberField'
@@ -27,7 +28,7 @@ export function CommissionFields({
         <TextField
           label={t('commission.name')}
           value={details.name}
-          most={120}
+          most={CommissionDetailsLimits.name.maxLength}
           problem={problemAt('name')}
           className="w-72 max-w-full"
           onChange={(name) => onChange({ name })}
@@ -59,7 +60,7 @@ export function CommissionFields({
         <TextField
           label={t('commission.place')}
           value={details.place}
-          most={300}
+          most={CommissionDetailsLimits.place.maxLength}
           problem={problemAt('place')}
           className="w-72 max-w-full"
           onChange={(place) => onChange({ place })}

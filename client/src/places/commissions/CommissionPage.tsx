@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useTranslation } from '../../shared/translation'
 import { Link, useLocation, useParams } from 'wouter'
 import type { CommissionDetails, CommissionView } from '../../api/api'
-import { answer, api } from '../../api/api'
+import { answer, api, madeFrom } from '../../api/api'
 import { RequestFailed } from '../../core/RequestFailed'
 import { aside, queries } from '../../api/queries'
 import { ClashChoice } from '../../shared/ClashChoice'
@@ -64,7 +64,7 @@ function Open({ kept }: { kept: CommissionView | null }) {
         ? answer(
             api.PUT('/api/commissions/{id}', {
               params: { path: { id: kept.id } },
-              headers: { 'If-Match': `"${version}"` },
+              headers: madeFrom(version),
               body: details,
             }),
           ).then(() => kept.id)

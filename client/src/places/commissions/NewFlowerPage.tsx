@@ -3,6 +3,7 @@ import { useTranslation } from '../../shared/translation'
 import { Link, useLocation, useParams } from 'wouter'
 import type { LibraryFlower } from '../../api/api'
 import { answer, api } from '../../api/api'
+import { ChangeFlowersNewFlowerLimits } from '../../api/limits'
 import { RequestFailed } from '../../core/RequestFailed'
 import { queries } from '../../api/queries'
 import { Failure, NotThere } from '../../shared/Message'
@@ -76,7 +77,7 @@ export function NewFlowerPage() {
           <TextField
             label={t('flower.name')}
             value={draft.name}
-            most={120}
+            most={ChangeFlowersNewFlowerLimits.name.maxLength}
             problem={problemAt('name')}
             className="w-56"
             onChange={(changed) => set({ name: changed })}

@@ -2,6 +2,7 @@ import { TriangleAlert } from 'lucide-react'
 import { useState } from 'react'
 import { useTranslation } from '../../shared/translation'
 import type { Advice, Plan, Preview, Zone } from '../../api/api'
+import { AcknowledgedAdviceLimits } from '../../api/limits'
 import { TextArea } from '../../shared/TextArea'
 import type { NameOf } from '../../shared/words'
 import { coatName } from './coatWords'
@@ -111,7 +112,11 @@ function Open({
         )}
         {note !== null && (
           <div className="mt-1">
-            <TextArea label={t('advice.why')} value={note} onChange={(text) => setNote(text.slice(0, 300))} />
+            <TextArea
+              label={t('advice.why')}
+              value={note}
+              onChange={(text) => setNote(text.slice(0, AcknowledgedAdviceLimits.note.maxLength))}
+            />
             <button className="btn btn-xs mt-1" onClick={() => onPlan(keepOnPurpose(plan, one, note.trim()))}>
               {t('advice.keepIt')}
             </button>

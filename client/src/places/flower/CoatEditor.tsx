@@ -9,6 +9,7 @@ import { DustFields } from './DustFields'
 import { MixFields } from './MixFields'
 import { PollenFields } from './PollenFields'
 import { WashFields } from './WashFields'
+import { useBeginnings } from './useBeginnings'
 import { Editor } from '../../shared/Editor'
 import { SidesChoice } from './SidesChoice'
 import { isDust, offered } from '../../shared/cabinet'
@@ -119,7 +120,7 @@ function GlazeFields(props: CoatFieldsProps<GlazeCoat>) {
 function Tint({ coat, materials, nameOf, problemAt, onChange }: CoatFieldsProps<GlazeCoat>) {
   const { t } = useTranslation()
   const { tint } = coat
-  const first = offered(materials, 'dust')[0]
+  const first = useBeginnings().tint
   return (
     <div>
       <label className="flex items-center gap-2 text-sm">
@@ -131,7 +132,7 @@ function Tint({ coat, materials, nameOf, problemAt, onChange }: CoatFieldsProps<
           onChange={(event) =>
             onChange({
               ...coat,
-              tint: event.target.checked ? { mix: [{ materialId: first!.id, parts: 1 }], gPer10ml: 0.1 } : null,
+              tint: event.target.checked ? first : null,
             })
           }
         />

@@ -20,7 +20,8 @@ export function FlowerPage() {
   const { flowerId = '', pieceId } = useParams()
   const flower = useQuery(queries.flower(flowerId))
   const materials = useQuery(queries.materials())
-  if (!flower.data || !materials.data) return <NotThere of={[flower, materials]} />
+  const beginnings = useQuery(queries.coatBeginnings())
+  if (!flower.data || !materials.data || !beginnings.data) return <NotThere of={[flower, materials, beginnings]} />
   if (!pieceId) {
     // The first whorl of the open flower says most about it.
     const first = flower.data.pieces.find((piece) => piece.partOf === 'flower') ?? flower.data.pieces[0]

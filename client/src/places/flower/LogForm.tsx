@@ -6,6 +6,7 @@ import type { ColourView, LogSubject, PieceView, Preview } from '../../api/api'
 import { answer, api, zones } from '../../api/api'
 import { RequestFailed } from '../../core/RequestFailed'
 import { ColourEntry } from '../../shared/ColourEntry'
+import { troubleWords } from '../../shared/words'
 import { Problem } from '../../shared/Message'
 import { TextArea } from '../../shared/TextArea'
 import { Swatch } from '../../shared/Swatch'
@@ -126,7 +127,7 @@ export function LogForm({
           </span>
           {save.error && (
             <Problem>
-              {t(`trouble.${save.error instanceof RequestFailed ? save.error.code : 'unexpected'}`)} {t('trouble.kept')}
+              {troubleWords(t, save.error)} {t('trouble.kept')}
             </Problem>
           )}
         </div>

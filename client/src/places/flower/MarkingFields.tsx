@@ -1,22 +1,12 @@
 import { Dices } from 'lucide-react'
 import { useTranslation } from '../../shared/translation'
 import type { Marking, MarkingKind } from '../../api/api'
+import { MarkingLimits } from '../../api/limits'
 import type { ProblemAt } from '../../shared/Editor'
 import { NumberField } from '../../shared/NumberField'
 import { RangeField } from '../../shared/RangeField'
 import { SelectField } from '../../shared/SelectField'
-
-const kinds: MarkingKind[] = ['stripes', 'centreBar', 'veins', 'dots', 'picoteeRim', 'blotch']
-
-/** Where each detail begins when it is first chosen. */
-const first: Record<MarkingKind, Omit<Marking, 'seed'>> = {
-  stripes: { kind: 'stripes', sizeMm: 0.8, spacingMm: 4, waver: 0.4 },
-  centreBar: { kind: 'centreBar', sizeMm: 4, spacingMm: 4, waver: 0.2 },
-  veins: { kind: 'veins', sizeMm: 0.7, spacingMm: 4, waver: 0.2 },
-  dots: { kind: 'dots', sizeMm: 1, spacingMm: 2.5, waver: 0.9 },
-  picoteeRim: { kind: 'picoteeRim', sizeMm: 1.5, spacingMm: 4, waver: 0.4 },
-  blotch: { kind: 'blotch', sizeMm: 10, spacingMm: 4, waver: 0.6 },
-}
+import { useBeginnings } from './useBeginnings'
 
 const isSpaced = (kind: MarkingKind) => kind === 'stripes' || kind === 'dots'
 
@@ -32,6 +22,7 @@ export function MarkingFields({
   onChange: (marking: Marking | null) => void
 }) {
   const { t } = useTranslation()
+  const { markings } = useBeginnings()
   return (
     <div className="space-y-2">
       <SelectField
@@ -39,11 +30,12 @@ export function MarkingFields({
         value={marking?.kind ?? 'none'}
         options={[
           { value: 'none', label: t('marking.none') },
-          ...kinds.map((value) => ({ value, label: t(`marking.${value}`) })),
+          ...markings.map(({ kind }) => ({ value: kind, label: t(`marking.${kind}`) })),
         ]}
-        onChoose={(kind) =>
-          onChange(kind === 'none' ? null : { ...first[kind as MarkingKind], seed: marking?.seed ?? 1 })
-        }
+        onChoose={(kind) => {
+          const first = markings.find((one) => one.kind === kind)
+          onChange(first ? { ...first, seed: marking?.seed ?? first.seed } : null)
+        }}
       />
       {marking && (
         <>
@@ -67,7 +59,7 @@ export function MarkingFields({
           </div>
           <RangeField
             label={t(marking.kind === 'dots' ? 'marking.scatter' : 'marking.waver')}
-            most={1}
+            most={MarkingLimits.waver.maximum}
             step={0.05}
             value={marking.waver}
             words={t('marking.percent', { percent: Math.round(100 * marking.waver) })}

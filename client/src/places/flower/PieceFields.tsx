@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useTranslation } from '../../shared/translation'
 import type { OutlineView, Piece, PieceForm, PieceRole } from '../../api/api'
+import { PieceFormLimits, PieceLimits } from '../../api/limits'
 import { queries } from '../../api/queries'
 import type { ProblemAt } from '../../shared/Editor'
 import { NumberField } from '../../shared/NumberField'
@@ -34,7 +35,7 @@ export function PieceFields({
         <TextField
           label={t('make.name')}
           value={piece.name}
-          most={120}
+          most={PieceLimits.name.maxLength}
           problem={problemAt('name')}
           className="w-full"
           onChange={(name) => set({ name })}
@@ -134,7 +135,7 @@ export function PieceFields({
         />
         <RangeField
           label={t('make.open')}
-          most={150}
+          most={PieceFormLimits.openDegrees.maximum}
           step={5}
           value={form.openDegrees}
           words={t('make.degrees', { degrees: form.openDegrees })}

@@ -4,7 +4,6 @@ import { useTranslation } from '../../shared/translation'
 import { Link, useLocation } from 'wouter'
 import type { Advice, Coat, Material, Plan, Zone } from '../../api/api'
 import { zones } from '../../api/api'
-import { offered } from '../../shared/cabinet'
 import { Problem, Reading } from '../../shared/Message'
 import { later } from '../../shared/later'
 import { PageTitle } from '../../shared/PageTitle'
@@ -23,11 +22,12 @@ import type { Opened } from './opened'
 import { PasteEditor } from './PasteEditor'
 import { PieceEditor } from './PieceEditor'
 import { PieceSides } from './PieceSides'
-import { addCoat, changeCoat, coatFrom, moveCoat, removeCoat, setGround, setPaste, setTarget } from './planEdits'
+import { addCoat, changeCoat, moveCoat, removeCoat, setGround, setPaste, setTarget } from './planEdits'
 import type { PlanSession, Session } from '../../core/PlanSession'
 import { TargetEditor } from './TargetEditor'
 import { Tray } from './Tray'
 import { UndoButtons } from './UndoButtons'
+import { coatFrom, useBeginnings } from './useBeginnings'
 
 // Ways of colouring are asked for now and then: they come when they are.
 const Proposals = later('proposals', async () => (await import('./Proposals')).Proposals)
@@ -51,6 +51,7 @@ export function PieceWorkplace({
   const [opened, setOpened] = useState<Opened>(null)
   const [said, setSaid] = useState('')
   const { piece, plan, preview, problems } = state
+  const beginnings = useBeginnings()
   const nameOf = nameFinder(materials)
   useKeys({
     r: () => void go(`/flowers/${flowerId}/${state.piece.id}/run-sheet`),
@@ -68,12 +69,7 @@ export function PieceWorkplace({
   const mend = (mended: Plan) => edit((old) => (old === state.previewOf ? mended : old))
   const toggle = (what: Opened) => setOpened((old) => (JSON.stringify(old) === JSON.stringify(what) ? null : what))
   const take = (what: Material | 'steam') => {
-    const helpers = {
-      starchId: offered(materials, 'extender')[0]?.id,
-      thinnerId: offered(materials, 'thinner')[0]?.id,
-      adhesiveId: offered(materials, 'adhesive')[0]?.id,
-    }
-    const coat = coatFrom(what, helpers, preview.loads[0]!.mgPerCm2)
+    const coat = coatFrom(beginnings, what === 'steam' ? what : what.id)
     edit((old) => addCoat(old, coat, opened?.kind === 'coat' ? opened.id : undefined))
     setOpened({ kind: 'coat', id: coat.id })
     setSaid(t('tray.added', { name: coatName(t, coat, undefined, nameOf) }))

@@ -3,14 +3,15 @@ import { useTranslation } from '../../shared/translation'
 import { Link } from 'wouter'
 import type { Lab, PasteRecipe, PieceView } from '../../api/api'
 import { answer, api } from '../../api/api'
+import { FindRecipesRequestLimits } from '../../api/limits'
 import { RequestFailed } from '../../core/RequestFailed'
 import { Problem } from '../../shared/Message'
 import { useArrival } from '../../shared/useArrival'
 import { RecipeCard } from '../../shared/RecipeCard'
 import type { NameOf } from '../../shared/words'
-import { deltaE, differenceWords, problemWords } from '../../shared/words'
+import { deltaE, differenceWords, problemWords, troubleWords } from '../../shared/words'
 
-const mostColourants = 3
+const mostColourants = FindRecipesRequestLimits.mostColourants.default
 
 /** Recipes for the ground colour, nearest first, each to be taken with one press. */
 export function RecipeFinder({
@@ -50,9 +51,7 @@ export function RecipeFinder({
       </div>
       {search.error && (
         <Problem>
-          {failed?.problems[0]
-            ? problemWords(t, failed.problems[0], nameOf)
-            : t(`trouble.${failed?.code ?? 'unexpected'}`)}
+          {failed?.problems[0] ? problemWords(t, failed.problems[0], nameOf) : troubleWords(t, search.error)}
         </Problem>
       )}
       <div role="status">

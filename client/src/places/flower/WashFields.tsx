@@ -8,11 +8,13 @@ import type { CoatFieldsProps } from './coatFields'
 import { mixAmounts } from './coatWords'
 import { MarkingFields } from './MarkingFields'
 import { MixFields } from './MixFields'
+import { useBeginnings } from './useBeginnings'
 import { WhereFields } from './WhereFields'
 
 /** A wash or a painted detail: its colours, what they are let down with and how far, what is painted, and where. */
 export function WashFields({ coat, view, materials, nameOf, problemAt, onChange }: CoatFieldsProps<WashCoat>) {
   const { t } = useTranslation()
+  const { washGPerMl, detailGPerMl } = useBeginnings()
   return (
     <div className="grid gap-x-6 gap-y-3 sm:grid-cols-2 xl:grid-cols-[minmax(16rem,1fr)_minmax(9rem,auto)_minmax(19rem,1.1fr)]">
       <div className="space-y-2">
@@ -21,7 +23,11 @@ export function WashFields({ coat, view, materials, nameOf, problemAt, onChange 
           problemAt={problemAt}
           // A detail is painted with a stronger colour than a wash; one that was set on purpose stays.
           onChange={(marking) =>
-            onChange({ ...coat, marking, ...(marking && !coat.marking && coat.gPerMl <= 0.02 && { gPerMl: 0.15 }) })
+            onChange({
+              ...coat,
+              marking,
+              ...(marking && !coat.marking && coat.gPerMl <= washGPerMl && { gPerMl: detailGPerMl }),
+            })
           }
         />
         <MixFields

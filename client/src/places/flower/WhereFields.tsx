@@ -1,19 +1,18 @@
 import { Plus, X } from 'lucide-react'
 import { useTranslation } from '../../shared/translation'
 import type { Place, PlaceKind, Sides } from '../../api/api'
+import { PlaceLimits } from '../../api/limits'
 import { Choice } from '../../shared/Choice'
 import type { ProblemAt } from '../../shared/Editor'
 import { NumberField } from '../../shared/NumberField'
 import { SelectField } from '../../shared/SelectField'
 import { isInMm } from './coatWords'
-import { firstPlace } from './planEdits'
 import { SidesChoice } from './SidesChoice'
 import { Term } from '../../shared/Term'
+import { firstPlace, useBeginnings } from './useBeginnings'
 
-const placeKinds: PlaceKind[] = ['whole', 'base', 'rim', 'tip', 'heart', 'bar']
 const reliefs = ['everywhere', 'ridges', 'grooves'] as const
 const halves = ['both', 'left', 'right'] as const
-const mostAlso = 4
 
 /** Where a coat goes on the piece: one place, or several put together. */
 export function WhereFields({
@@ -29,6 +28,7 @@ export function WhereFields({
   onChange: (part: { place?: Place; sides?: Sides }) => void
 }) {
   const { t } = useTranslation()
+  const beginnings = useBeginnings()
   const also = place.also ?? []
   const setPlace = (change: Partial<Place>) => onChange({ place: { ...place, ...change } })
   return (
@@ -36,9 +36,9 @@ export function WhereFields({
       <div className="flex flex-wrap gap-x-6 gap-y-2">
         <Choice
           legend={t('place.title')}
-          options={placeKinds.map((value) => ({ value, label: t(`place.${value}`) }))}
+          options={beginnings.places.map(({ kind }) => ({ value: kind, label: t(`place.${kind}`) }))}
           chosen={place.kind}
-          onChoose={(kind) => setPlace(firstPlace[kind])}
+          onChoose={(kind) => setPlace(firstPlace(beginnings, kind))}
         />
         <SidesChoice sides={sides} onChange={(sides) => onChange({ sides })} />
       </div>
@@ -60,16 +60,16 @@ export function WhereFields({
           <button
             type="button"
             className="act min-h-6 self-end text-sm"
-            onClick={() => setPlace({ within: firstPlace.base })}
+            onClick={() => setPlace({ within: firstPlace(beginnings, 'base') })}
           >
             {t('place.addWithin')}
           </button>
         )}
-        {also.length < mostAlso && (
+        {also.length < PlaceLimits.also.maxItems && (
           <button
             type="button"
             className="act flex min-h-6 items-center gap-1 self-end text-sm"
-            onClick={() => setPlace({ also: [...also, firstPlace.tip] })}
+            onClick={() => setPlace({ also: [...also, firstPlace(beginnings, 'tip')] })}
           >
             <Plus size={14} aria-hidden />
             {t('place.addAlso')}
@@ -122,13 +122,14 @@ function Part({
   onRemove: () => void
 }) {
   const { t } = useTranslation()
+  const beginnings = useBeginnings()
   return (
     <div className="border-base-300 flex flex-wrap items-start gap-x-3 gap-y-1 border-l-2 pl-2">
       <SelectField
         label={legend}
         value={place.kind}
-        options={placeKinds.map((value) => ({ value, label: t(`place.${value}`) }))}
-        onChoose={(kind) => onChange(firstPlace[kind as PlaceKind])}
+        options={beginnings.places.map(({ kind }) => ({ value: kind, label: t(`place.${kind}`) }))}
+        onChoose={(kind) => onChange(firstPlace(beginnings, kind as PlaceKind))}
       />
       <Band place={place} path={path} problemAt={problemAt} onChange={(change) => onChange({ ...place, ...change })} />
       <button

@@ -1,18 +1,4 @@
-import type {
-  Advice,
-  Coat,
-  DustCoat,
-  Lab,
-  Material,
-  PasteRecipe,
-  Place,
-  PlaceKind,
-  Plan,
-  Target,
-  Zone,
-} from '../../api/api'
-
-import { newId } from '../../shared/newId'
+import type { Advice, Coat, Lab, PasteRecipe, Plan, Target, Zone } from '../../api/api'
 
 /** Changes to a plan, each a new plan. No rules here: whether a plan is possible, the server says. */
 
@@ -64,50 +50,3 @@ export const lookAgain = (plan: Plan, advice: Advice): Plan => ({
   ...plan,
   onPurpose: (plan.onPurpose ?? []).filter((kept) => !isOf(advice)(kept)),
 })
-
-/** Where a place of this kind begins when it is first chosen. */
-export const firstPlace: Record<PlaceKind, Place> = {
-  whole: { kind: 'whole', start: 0, end: 1, feather: 0 },
-  base: { kind: 'base', start: 0, end: 0.2, feather: 0.3 },
-  tip: { kind: 'tip', start: 0, end: 0.15, feather: 0.3 },
-  rim: { kind: 'rim', start: 0, end: 2, feather: 5 },
-  heart: { kind: 'heart', start: 0, end: 0.2, feather: 0.4 },
-  bar: { kind: 'bar', start: 0, end: 1.5, feather: 1.5 },
-}
-
-/** What a new coat is let down with, or sticks by. */
-export interface Helpers {
-  starchId?: string
-  thinnerId?: string
-  adhesiveId?: string
-}
-
-/** A new coat of what was taken from the tray. */
-export function coatFrom(material: Material | 'steam', helpers: Helpers, loadMgPerCm2: number): Coat {
-  const id = newId()
-  const { starchId } = helpers
-  if (material === 'steam') return { kind: 'steam', id, seconds: 8 }
-  if (material.kind === 'glaze') return { kind: 'glaze', id, glazeId: material.id, coats: 1, sides: 'both', tint: null }
-  if (material.kind === 'colourant') {
-    const mix = [{ materialId: material.id, parts: 1 }]
-    const thinnerId = helpers.thinnerId ?? ''
-    return {
-      kind: 'wash',
-      id,
-      mix,
-      thinnerId,
-      gPerMl: 0.02,
-      wetMlPerCm2: 0.003,
-      place: firstPlace.whole,
-      sides: 'face',
-    }
-  }
-  if (material.kind === 'crumb') {
-    const adhesiveId = helpers.adhesiveId ?? ''
-    return { kind: 'pollen', id, crumbId: material.id, adhesiveId, coverage: 0.8, place: firstPlace.tip, sides: 'both' }
-  }
-  const mix: DustCoat['mix'] = [{ materialId: material.id, parts: 1 }]
-  // Matte dusts are let down with starch, as at the bench; lustres go on neat.
-  if (material.kind === 'dust' && starchId) mix.push({ materialId: starchId, parts: 1 })
-  return { kind: 'dust', id, mix, loadMgPerCm2, place: firstPlace.base, sides: 'face' }
-}

@@ -1,5 +1,5 @@
 import { useEffect, useState, useSyncExternalStore } from 'react'
-import { answer, api } from '../../api/api'
+import { answer, api, madeFrom } from '../../api/api'
 import { Drafts } from '../../core/Drafts'
 import { PlanHistory } from '../../core/PlanHistory'
 import type { PlanServer } from '../../core/PlanSession'
@@ -11,9 +11,7 @@ import { timers } from '../../shared/timers'
 const server: PlanServer = {
   read: (id) => answer(api.GET('/api/pieces/{id}', { params: { path: { id } } })),
   save: (id, body, version) =>
-    answer(
-      api.PUT('/api/pieces/{id}/plan', { params: { path: { id } }, headers: { 'If-Match': `"${version}"` }, body }),
-    ),
+    answer(api.PUT('/api/pieces/{id}/plan', { params: { path: { id } }, headers: madeFrom(version), body })),
   preview: (id, body, { light, shown }) => {
     const query = { light, ...(shown !== null && { shown }) }
     return answer(api.POST('/api/pieces/{id}/preview', { params: { path: { id }, query }, body }))

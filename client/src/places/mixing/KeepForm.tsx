@@ -2,7 +2,8 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from '../../shared/translation'
 import type { MixingTable } from '../../api/api'
-import { answer, api } from '../../api/api'
+import { answer, api, madeFrom } from '../../api/api'
+import { KeepBatchRequestLimits } from '../../api/limits'
 import { queries } from '../../api/queries'
 import { newId } from '../../shared/newId'
 import { Failure } from '../../shared/Message'
@@ -26,6 +27,7 @@ export function KeepForm({ shelf, table, nameOf }: { shelf: MixingTable; table: 
       answer(
         api.PUT('/api/batches/{id}', {
           params: { path: { id } },
+          headers: madeFrom(0),
           body: {
             commissionId,
             name: table.mixes.length > 1 ? `${name} ${'AB'[place]}` : name,
@@ -34,7 +36,6 @@ export function KeepForm({ shelf, table, nameOf }: { shelf: MixingTable; table: 
             target: table.target!,
             measured: null,
             note: '',
-            version: 0,
           },
         }),
       ),
@@ -54,7 +55,13 @@ export function KeepForm({ shelf, table, nameOf }: { shelf: MixingTable; table: 
           keep.mutate(0)
         }}
       >
-        <TextField label={t('mixing.keep.name')} value={name} most={120} className="w-64" onChange={setName} />
+        <TextField
+          label={t('mixing.keep.name')}
+          value={name}
+          most={KeepBatchRequestLimits.name.maxLength}
+          className="w-64"
+          onChange={setName}
+        />
         <SelectField
           label={t('mixing.keep.commission')}
           value={commissionId}

@@ -11,7 +11,7 @@ import { Problem } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
 import { SelectField } from '../../shared/SelectField'
 import type { NameOf } from '../../shared/words'
-import { grams } from '../../shared/words'
+import { grams, troubleWords } from '../../shared/words'
 import type { Table } from './tableState'
 import { offered } from '../../shared/cabinet'
 import { useProblems } from '../../shared/useProblems'
@@ -84,7 +84,7 @@ export function LetDownTool({ table, materials, nameOf }: { table: Table; materi
         />
       </div>
       <div role="status" className="text-sm">
-        {failed && failed.problems.length === 0 && <Problem>{t(`trouble.${failed.code}`)}</Problem>}
+        {failed && failed.problems.length === 0 && <Problem>{troubleWords(t, failed)}</Problem>}
         {!failed && data && (
           <>
             <p className="font-semibold">

@@ -4,7 +4,7 @@ import { AddMaterial } from '../../shared/AddMaterial'
 import { Choice } from '../../shared/Choice'
 import { Problem } from '../../shared/Message'
 import type { NameOf } from '../../shared/words'
-import { problemWords } from '../../shared/words'
+import { problemWords, troubleWords } from '../../shared/words'
 import type { Seen } from './useLook'
 import { DoseLine } from './DoseLine'
 import { Told } from './Told'
@@ -59,7 +59,7 @@ export function Mix({
             {t('mixing.mix.putAway', { name })}
           </button>
         )}
-        {seen.error && <Problem>{t(`trouble.${seen.error.code}`)}</Problem>}
+        {seen.error && <Problem>{troubleWords(t, seen.error)}</Problem>}
       </div>
       <Choice
         legend={t('paste.base')}

@@ -11,7 +11,7 @@ import { keepBatch } from '../../shared/keepBatch'
 import { Problem } from '../../shared/Message'
 import { PutBack } from '../../shared/PutBack'
 import { Swatch } from '../../shared/Swatch'
-import { dayWords, deltaE, differenceWords, grams } from '../../shared/words'
+import { dayWords, deltaE, differenceWords, grams, troubleWords } from '../../shared/words'
 import { fromBatch, fromPiece } from './starts'
 import type { Table } from './tableState'
 
@@ -139,7 +139,7 @@ function Kept({
           </button>
         </div>
       )}
-      {failed && <Problem>{t(`trouble.${failed.code}`)}</Problem>}
+      {failed && <Problem>{troubleWords(t, failed)}</Problem>}
     </li>
   )
 }

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { useTranslation } from '../../shared/translation'
 import type { ColourView, Look, MixingTable } from '../../api/api'
+import { LookAtRecipeRequestLimits } from '../../api/limits'
 import { Choice } from '../../shared/Choice'
 import { ColourEntry } from '../../shared/ColourEntry'
 import { NumberField } from '../../shared/NumberField'
@@ -9,6 +10,8 @@ import { grams } from '../../shared/words'
 import { Shelf } from './Shelf'
 import { fromPiece } from './starts'
 import type { Table } from './tableState'
+
+const mass = LookAtRecipeRequestLimits.pasteG
 
 /** The colour of the paste itself, which is no zone. */
 const ground = 'ground'
@@ -51,7 +54,9 @@ export function Start({
         unit="g"
         value={table.pasteG}
         problem={
-          table.pasteG > 0 && table.pasteG <= 100_000 ? undefined : t('problem.massOutOfRange', { limit: 100_000 })
+          table.pasteG >= mass.minimum && table.pasteG <= mass.maximum
+            ? undefined
+            : t('problem.massOutOfRange', { limit: mass.maximum })
         }
         onChange={(pasteG) => onChange({ pasteG })}
       />

@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useTranslation } from '../../shared/translation'
 import { Link } from 'wouter'
 import type { MixingTable, PasteRecipe } from '../../api/api'
-import { answer, api } from '../../api/api'
+import { answer, api, madeFrom } from '../../api/api'
 import { Failure } from '../../shared/Message'
 import type { NameOf } from '../../shared/words'
 
@@ -28,7 +28,7 @@ export function UseForPiece({
       return answer(
         api.PUT('/api/pieces/{id}/plan', {
           params: { path },
-          headers: { 'If-Match': `"${version}"` },
+          headers: madeFrom(version),
           body: { ...plan, paste: { ...recipe, doses } },
         }),
       )

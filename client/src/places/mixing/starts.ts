@@ -1,4 +1,5 @@
 import type { KeptBatch, MixingTable } from '../../api/api'
+import { FindRecipesRequestLimits } from '../../api/limits'
 import type { Table } from './tableState'
 import { noFilters } from './tableState'
 
@@ -18,7 +19,7 @@ export function fromPiece(piece: PieceOnShelf, shelf: MixingTable, zone: string 
     light: commission?.light ?? 'daylight',
     pasteG: piece.pasteG,
     mixes: [piece.recipe],
-    mostColourants: 3,
+    mostColourants: FindRecipesRequestLimits.mostColourants.default,
     filters: noFilters,
   }
 }

@@ -1,6 +1,7 @@
 import { hasFields } from '../../core/Kept'
 import { kept } from '../../shared/kept'
 import type { Filters, Lab, LightKind, PasteRecipe } from '../../api/api'
+import { FindRecipesRequestLimits } from '../../api/limits'
 
 /** What lies on the mixing table. */
 export interface Table {
@@ -34,7 +35,7 @@ export const emptyTable = (baseId: string): Table => ({
   light: 'daylight',
   pasteG: 180,
   mixes: [{ baseId, doses: [] }],
-  mostColourants: 3,
+  mostColourants: FindRecipesRequestLimits.mostColourants.default,
   filters: noFilters,
 })
 

@@ -1,7 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useTranslation } from '../../shared/translation'
 import type { Studio } from '../../api/api'
-import { answer, api } from '../../api/api'
+import { answer, api, madeFrom } from '../../api/api'
+import { SaveStudioRequestLimits } from '../../api/limits'
 import { RequestFailed } from '../../core/RequestFailed'
 import { aside, queries } from '../../api/queries'
 import { Choice } from '../../shared/Choice'
@@ -46,8 +47,7 @@ function OpenStudio({ kept }: { kept: Studio }) {
   )
   const setDraft = (change: Partial<Studio>) => set({ ...draft, ...change })
   const save = useMutation({
-    mutationFn: ({ version, ...body }: Studio) =>
-      answer(api.PUT('/api/studio', { headers: { 'If-Match': `"${version}"` }, body })),
+    mutationFn: ({ version, ...body }: Studio) => answer(api.PUT('/api/studio', { headers: madeFrom(version), body })),
     // Everything that is planned hangs on it.
     onSuccess: (saved) => {
       drop(saved)
@@ -74,7 +74,7 @@ function OpenStudio({ kept }: { kept: Studio }) {
           <TextField
             label={t('studio.name')}
             value={draft.name}
-            most={120}
+            most={SaveStudioRequestLimits.name.maxLength}
             problem={problemAt('name')}
             className="w-64"
             onChange={(name) => setDraft({ name })}
@@ -82,7 +82,7 @@ function OpenStudio({ kept }: { kept: Studio }) {
           <TextField
             label={t('studio.maker')}
             value={draft.maker}
-            most={120}
+            most={SaveStudioRequestLimits.maker.maxLength}
             problem={problemAt('maker')}
             className="w-56"
             onChange={(maker) => setDraft({ maker })}

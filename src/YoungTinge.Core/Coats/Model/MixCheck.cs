@@ -3,14 +3,14 @@ using YoungTinge.Core.Cabinet;
 namespace YoungTinge.Core.Coats.Model;
 
 /// <summary>Finds what cannot be in a mix or a place, whatever the kind of coat.</summary>
-internal static class MixCheck
+public static class MixCheck
 {
     public const int MostInMix = 8;
     public const double MostParts = 1000;
 
     /// <param name="path">Of the coat or tint that has the mix.</param>
     /// <param name="isKnown">Whether the cabinet has it, of a kind that may be in this mix.</param>
-    public static IEnumerable<PlanProblem> Problems(IReadOnlyList<Portion> mix, string path, Func<string, bool> isKnown)
+    internal static IEnumerable<PlanProblem> Problems(IReadOnlyList<Portion> mix, string path, Func<string, bool> isKnown)
     {
         if (mix.Count == 0)
             yield return new PlanProblem($"{path}.mix", PlanProblemCode.EmptyMix);

@@ -94,9 +94,12 @@ public sealed record Place(PlaceKind Kind, double Start, double End, double Feat
     [JsonIgnore]
     public IEnumerable<Place> Parts => Also.SelectMany(place => place.Parts).Concat(Within?.Parts ?? []).Prepend(this);
 
+    /// <summary>Largest sensible distance of a rim or a bar.</summary>
+    public const double LargestMm = 40;
+
     /// <summary>Largest sensible distance: the whole piece, or a rim of 40 mm.</summary>
     [JsonIgnore]
-    public double LargestDistance => IsInMm ? 40 : 1;
+    public double LargestDistance => IsInMm ? LargestMm : 1;
 
     /// <summary>How much of the load lies at a point, 0 to 1.</summary>
     public double MaskAt(PiecePoint point, VeinPattern veins = VeinPattern.None)

@@ -10,6 +10,17 @@ public sealed record DustCoat(Guid Id, IReadOnlyList<Portion> Mix, double LoadMg
     /// <summary>One last light dusting over the flower as it stands, to draw it together.</summary>
     public bool AfterAssembly { get; init; }
 
+    /// <summary>A light one at the foot. A matte dust is let down with starch, as at the bench; a lustre goes on neat.</summary>
+    internal static Coat? Begin(Material material, Materials cabinet)
+    {
+        if (material is not Dust dust)
+            return null;
+        Portion[] starch = dust.Kind == DustKind.Matte && cabinet.All.OfType<Dust>().FirstOrDefault(one => one.Kind == DustKind.Extender && !one.Label.IsRetired) is { } found
+            ? [new Portion(found.Id, 1)]
+            : [];
+        return new DustCoat(Guid.Empty, [new Portion(dust.Id, 1), .. starch], DustLoad.Named[0].MgPerCm2, Beginnings.PlaceOf(PlaceKind.Base), Sides.Face);
+    }
+
     public override bool IsFixed() => IsLocked || AfterAssembly;
 
     public override CoatStage StageIn(Materials cabinet) => AfterAssembly ? CoatStage.Assembled : DustMix.IsLustrous(Mix, cabinet) ? CoatStage.Lustre : CoatStage.Dust;

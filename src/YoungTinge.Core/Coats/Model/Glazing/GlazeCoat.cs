@@ -10,6 +10,8 @@ public sealed record GlazeCoat(Guid Id, string GlazeId, int Coats, Sides Sides) 
     /// <summary>More powder in 10 ml of glaze does not stir in, in g.</summary>
     public const double MostTintGPer10ml = 5;
 
+    internal static Coat? Begin(Material material, Materials cabinet) => material is Glaze glaze ? new GlazeCoat(Guid.Empty, glaze.Id, Coats: 1, Sides.Both) : null;
+
     /// <summary>Dust stirred into the glaze; null for a clear one.</summary>
     public TintMix? Tint { get; init; }
 
@@ -38,4 +40,11 @@ public sealed record GlazeCoat(Guid Id, string GlazeId, int Coats, Sides Sides) 
 
 /// <param name="Mix">In parts by mass.</param>
 /// <param name="GPer10ml">All of it, in 10 ml of glaze.</param>
-public sealed record TintMix(IReadOnlyList<Portion> Mix, double GPer10ml);
+public sealed record TintMix(IReadOnlyList<Portion> Mix, double GPer10ml)
+{
+    private const double FirstGPer10ml = 0.1;
+
+    /// <summary>A trace of the first dust at hand; null if there is none.</summary>
+    public static TintMix? Begin(Materials cabinet) =>
+        cabinet.All.OfType<Dust>().FirstOrDefault(dust => dust.Kind == DustKind.Matte && !dust.Label.IsRetired) is { } dust ? new([new Portion(dust.Id, 1)], FirstGPer10ml) : null;
+}

@@ -30,5 +30,8 @@ public sealed record Marking(MarkingKind Kind, double SizeMm, double SpacingMm, 
     public const double SmallestMm = 0.2;
     public const double LargestMm = 60;
 
+    /// <summary>Closer than this no brush sets one stroke beside the other.</summary>
+    public const double SmallestSpacingMm = 0.5;
+
     public bool IsSpaced => Kind is MarkingKind.Stripes or MarkingKind.Dots;
 }

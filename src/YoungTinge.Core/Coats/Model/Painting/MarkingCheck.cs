@@ -3,14 +3,11 @@ namespace YoungTinge.Core.Coats.Model;
 /// <summary>Finds what no hand can paint.</summary>
 internal static class MarkingCheck
 {
-    /// <summary>Closer than this no brush sets one stroke beside the other.</summary>
-    public const double SmallestSpacingMm = 0.5;
-
     public static IEnumerable<PlanProblem> Problems(Marking marking, string path)
     {
         if (!(marking.SizeMm is >= Marking.SmallestMm and <= Marking.LargestMm))
             yield return new PlanProblem($"{path}.sizeMm", PlanProblemCode.MarkSizeOutOfRange, Marking.LargestMm);
-        if (marking.IsSpaced && !(marking.SpacingMm is >= SmallestSpacingMm and <= Marking.LargestMm))
+        if (marking.IsSpaced && !(marking.SpacingMm is >= Marking.SmallestSpacingMm and <= Marking.LargestMm))
             yield return new PlanProblem($"{path}.spacingMm", PlanProblemCode.SpacingOutOfRange, Marking.LargestMm);
         if (!(marking.Waver is >= 0 and <= 1))
             yield return new PlanProblem($"{path}.waver", PlanProblemCode.WaverOutOfRange, 1);

@@ -16,6 +16,14 @@ public sealed record WashCoat(
     /// <summary>More of a wash runs off, in ml/cm2.</summary>
     public const double MostWetMlPerCm2 = 0.02;
 
+    private const double FirstWetMlPerCm2 = 0.003;
+
+    /// <summary>A thin one all over the face.</summary>
+    internal static Coat? Begin(Material material, Materials cabinet) => material is Colourant colour
+        ? new WashCoat(
+            Guid.Empty, [new Portion(colour.Id, 1)], Beginnings.AtHand<Thinner>(cabinet)?.Id ?? "", Beginnings.WashGPerMl, FirstWetMlPerCm2, Place.Whole, Sides.Face)
+        : null;
+
     /// <summary>What is painted with it; null for a wash all over its place.</summary>
     public Marking? Marking { get; init; }
 

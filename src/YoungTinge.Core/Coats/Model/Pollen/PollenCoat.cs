@@ -7,6 +7,13 @@ namespace YoungTinge.Core.Coats.Model;
 /// <param name="Coverage">Share of the face that they hide where the place is full, above 0 up to 1.</param>
 public sealed record PollenCoat(Guid Id, string CrumbId, string AdhesiveId, double Coverage, Place Place, Sides Sides) : Coat(Id), IPlacedCoat
 {
+    private const double FirstCoverage = 0.8;
+
+    /// <summary>On the tip of an anther, as bees find it.</summary>
+    internal static Coat? Begin(Material material, Materials cabinet) => material is Crumb crumb
+        ? new PollenCoat(Guid.Empty, crumb.Id, Beginnings.AtHand<Adhesive>(cabinet)?.Id ?? "", FirstCoverage, Beginnings.PlaceOf(PlaceKind.Tip), Sides.Both)
+        : null;
+
     /// <summary>Crumbs are stuck on last of all, and cover what lies there whatever its colour.</summary>
     public override bool IsFixed() => true;
 
