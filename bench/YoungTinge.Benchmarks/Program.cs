@@ -1,4 +1,7 @@
 using BenchmarkDotNet.Running;
 using YoungTinge.Benchmarks;
 
-BenchmarkSwitcher.FromAssembly(typeof(ColourBenchmarks).Assembly).Run(args);
+if (args is ["paste"])
+    PasteRate.Print();
+else
+    BenchmarkSwitcher.FromAssembly(typeof(ColourBenchmarks).Assembly).Run(args);

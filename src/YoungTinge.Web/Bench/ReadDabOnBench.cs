@@ -21,9 +21,9 @@ public static class ReadDabOnBench
     public static void Map(RouteGroupBuilder api)
     {
         api.MapPost("/bench/light-box/dabs", Photograph).WithName("photographDab")
-            .WithSummary("A dab of a jar laid before the simulated light box.").Produces<ShotView>().ProducesProblems(422, 503);
+            .WithSummary("A dab of a jar laid before the simulated light box.").Produces<ShotView>().ProducesProblems(422);
         api.MapPost("/bench/colour-reader/dabs", Read).WithName("readDab")
-            .WithSummary("A dab of a jar under the simulated colour reader.").Produces<Spectrogram>().ProducesProblems(422, 503);
+            .WithSummary("A dab of a jar under the simulated colour reader.").Produces<Spectrogram>().ProducesProblems(422);
     }
 
     private static async Task<IResult> Photograph(Request request, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)

@@ -24,7 +24,7 @@ public static class GetDustDay
     public sealed record Answer(CommissionView Commission, IReadOnlyList<PassView> Passes, double Minutes, int BrushChanges);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/commissions/{id:guid}/dust-day", Handle)
-        .KeepsAnswer().WithName("getDustDay").Produces<Answer>().ProducesProblems(404, 503);
+        .KeepsAnswer().WithName("getDustDay").Produces<Answer>().ProducesProblems(404);
 
     private static async Task<IResult> Handle(
         Guid id, QueryWord<Dusting>? dusting, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, RunSheetStore ticks, TimeProvider clock, CancellationToken cancel)

@@ -39,7 +39,7 @@ internal sealed class ApiProblemHandler(ILogger<ApiProblemHandler> log) : IExcep
             ApiProblem.ForStatus(StatusCodes.Status400BadRequest),
         // Two changes that met: the one that gave way was not made.
         PostgresException { SqlState: PostgresErrorCodes.DeadlockDetected or PostgresErrorCodes.SerializationFailure or PostgresErrorCodes.ForeignKeyViolation } =>
-            ApiProblem.Result(StatusCodes.Status412PreconditionFailed, ApiProblemCode.ChangedElsewhere),
+            ApiProblem.ChangedElsewhere(),
         PostgresException { SqlState: PostgresErrorCodes.DiskFull } or IOException { HResult: NoSpaceLeft } =>
             ApiProblem.Result(StatusCodes.Status507InsufficientStorage, ApiProblemCode.DiskFull),
         // A server error with its own SQLSTATE is our mistake, unless the server is on its way up or down.

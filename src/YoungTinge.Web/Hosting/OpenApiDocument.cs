@@ -14,6 +14,8 @@ namespace YoungTinge.Web.Hosting;
 /// <summary>The description of the API that the client's types are made from. Its words are the doc comments of the code.</summary>
 internal static class OpenApiDocument
 {
+    public const string Path = "/api/openapi.json";
+
     private static readonly ConcurrentDictionary<string, Type> Types = new();
 
     private static readonly Lazy<DocComments> Comments =
@@ -78,6 +80,8 @@ internal static class OpenApiDocument
             {
                 var info = type.GetProperty(property, BindingFlags.Public | BindingFlags.Instance | BindingFlags.IgnoreCase);
                 shape.Description = PropertyWords.For(name, property, info is null ? null : Comments.Value.Of(info));
+                if (shape is OpenApiSchema own)
+                    PropertyLimits.Describe(type, property, own);
             }
         }
     }

@@ -38,8 +38,10 @@ public static class Server
             .MinimumLevel.Information()
             .MinimumLevel.Override("Microsoft", Serilog.Events.LogEventLevel.Warning)
             .MinimumLevel.Override("Npgsql", Serilog.Events.LogEventLevel.Warning)
+            .Enrich.FromLogContext()
             .ReadFrom.Configuration(context.Configuration)
-            .WriteTo.Console(formatProvider: System.Globalization.CultureInfo.InvariantCulture));
+            .WriteTo.Console(outputTemplate: RequestNumber.LogLine, formatProvider: System.Globalization.CultureInfo.InvariantCulture));
+        Measured.Add(builder);
         builder.WebHost.ConfigureKestrel(kestrel =>
         {
             kestrel.Limits.MaxRequestBodySize = LargestBodyBytes;
@@ -48,10 +50,12 @@ public static class Server
         AddServices(builder);
 
         var app = builder.Build();
+        app.UseMiddleware<RequestNumber>();
+        app.UseMiddleware<SafeHeaders>();
+        RequestNumber.Log(app);
         app.UseExceptionHandler();
         app.UseStatusCodePages(context => ApiProblem.ForStatus(context.HttpContext.Response.StatusCode).ExecuteAsync(context.HttpContext));
         app.UseResponseCompression();
-        app.UseMiddleware<SafeHeaders>();
         app.UseMiddleware<ReadableOnly>();
         app.UseMiddleware<SameOriginOnly>();
         app.UseMiddleware<CompressedFiles>();
@@ -86,7 +90,8 @@ public static class Server
 
     private static void MapPlaces(WebApplication app)
     {
-        app.MapOpenApi("/api/openapi.json");
+        app.MapOpenApi(OpenApiDocument.Path);
+        ApiPage.Map(app);
         app.MapHealthChecks("/health/live", new() { Predicate = check => !check.Tags.Contains("ready") });
         app.MapHealthChecks("/health/ready");
 
@@ -98,6 +103,7 @@ public static class Server
         PreviewPlan.Map(api);
         ProposePlans.Map(api);
         GetFlowerLibrary.Map(api);
+        GetCoatBeginnings.Map(api);
         ChangePieces.Map(api);
         ChangeFlowers.Map(api);
         ChangeCommissions.Map(api);

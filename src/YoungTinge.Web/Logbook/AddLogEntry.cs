@@ -16,7 +16,7 @@ public static class AddLogEntry
     public sealed record Request(Guid PieceId, LogSubject Subject, Lab Actual, string Note);
 
     public static void Map(RouteGroupBuilder api) => api.MapPut("/log-entries/{id:guid}", Handle)
-        .WithName("addLogEntry").Produces(204).ProducesProblems(404, 422, 503);
+        .WithName("addLogEntry").Produces(204).ProducesProblems(404, 422);
 
     private static async Task<IResult> Handle(
         Guid id, Request request, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, LogbookStore logbook,

@@ -9,7 +9,7 @@ public static class ListLogEntries
     private const int Most = 500;
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/log-entries", Handle)
-        .WithName("listLogEntries").Produces<IReadOnlyList<LogEntryView>>().ProducesProblems(503);
+        .WithName("listLogEntries").Produces<IReadOnlyList<LogEntryView>>().ProducesProblems();
 
     private static async Task<IResult> Handle(Guid? pieceId, CurrentStudio studio, LogbookStore logbook, CancellationToken cancel)
     {

@@ -28,9 +28,9 @@ public static class CheckCohesion
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/flowers/{id:guid}/cohesion", OfFlower).KeepsAnswer().WithName("getFlowerCohesion")
-            .WithSummary("Whether a flower looks as if it belongs to the leaves of its commission.").Produces<IReadOnlyList<PairView>>().ProducesProblems(404, 503);
+            .WithSummary("Whether a flower looks as if it belongs to the leaves of its commission.").Produces<IReadOnlyList<PairView>>().ProducesProblems(404);
         api.MapGet("/commissions/{id:guid}/cohesion", OfCommission).KeepsAnswer().WithName("getCommissionCohesion")
-            .WithSummary("Whether the designs of a commission look as if they belong together.").Produces<IReadOnlyList<PairView>>().ProducesProblems(404, 503);
+            .WithSummary("Whether the designs of a commission look as if they belong together.").Produces<IReadOnlyList<PairView>>().ProducesProblems(404);
     }
 
     private static async Task<IResult> OfFlower(Guid id, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CancellationToken cancel)

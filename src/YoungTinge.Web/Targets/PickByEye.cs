@@ -36,7 +36,7 @@ public static class PickByEye
         IReadOnlyList<NeighbourView> Neighbours);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/colours/picker", Handle)
-        .WithName("pickByEye").Produces<Answer>().ProducesProblems(422, 503);
+        .WithName("pickByEye").Produces<Answer>().ProducesProblems(422);
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, Reach reach, CancellationToken cancel)
     {

@@ -8,7 +8,7 @@ namespace YoungTinge.Web.Targets;
 /// <summary>How pieces of one whorl would differ with a target's spread: alike, but no clones.</summary>
 public static class ShowWhorl
 {
-    private const int MostPieces = 60;
+    internal const int MostPieces = 60;
 
     public sealed record Request(Target Target, int Pieces, int Seed);
 
