@@ -170,7 +170,7 @@ public sealed class Browser
     public void Press(string keys) => driver.SwitchTo().ActiveElement().SendKeys(keys);
 
     public bool HasFocus(string role, string name) =>
-        All(role, name, exact: false).FirstOrDefault() is { } one && driver.SwitchTo().ActiveElement().Equals(one);
+        driver.ExecuteScript($"return (function () {{ {FindScript} }}).apply(null, arguments)[0] === document.activeElement", role, name, false) is true;
 
     public void FocusIsOn(string role, string name) => Until($"the focus on the {role} '{name}'", () => HasFocus(role, name) ? driver : null);
 
@@ -179,8 +179,7 @@ public sealed class Browser
     {
         for (var i = 0; i < 200; i++)
         {
-            var target = All(role, name, exact: false).FirstOrDefault();
-            if (target is not null && driver.SwitchTo().ActiveElement().Equals(target))
+            if (HasFocus(role, name))
                 return;
             Press(Keys.Tab);
         }

@@ -5,7 +5,7 @@ using OpenQA.Selenium;
 namespace YoungTinge.Browser.Tests;
 
 /// <summary>Ombre, marble and the sheet of the day.</summary>
-[Collection(OneApplication.Name)]
+[Collection(OtherApplication.Name)]
 public partial class PasteDayTests(Application application)
 {
     [Fact]

@@ -36,6 +36,11 @@ public class ApiDocumentTests
     });
 
     [Fact]
+    public void Places_are_told_once_and_each_has_something() => Assert.Equal(
+        ApiDocument.Root["tags"]!.AsArray().Select(tag => (string)tag!["name"]!).Order(),
+        ApiDocument.Operations.Select(operation => (string)operation.Description["tags"]![0]!).Distinct().Order());
+
+    [Fact]
     public void Every_parameter_and_property_says_what_it_is()
     {
         Assert.All(ApiDocument.Operations.SelectMany(operation => operation.Description["parameters"]?.AsArray() ?? []), parameter => Assert.NotEmpty((string)parameter!["description"]!));

@@ -1,6 +1,7 @@
 using System.Net;
 using System.Net.Http.Json;
 using System.Text;
+using System.Text.RegularExpressions;
 using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.Mvc.Testing;
 using YoungTinge.Testing;
@@ -274,6 +275,37 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
         Assert.Contains("script-src 'self'", policy);
         Assert.DoesNotContain("unsafe", policy);
         Assert.Equal("nosniff", page.Headers.GetValues("X-Content-Type-Options").Single());
+
+        // What goes wrong on the way is as safe, and is not kept either.
+        var broken = await http.PostAsync("/api/colours/read", new StringContent("{", Encoding.UTF8, "application/json"));
+        Assert.Equal(HttpStatusCode.BadRequest, broken.StatusCode);
+        Assert.Equal(policy, broken.Headers.GetValues("Content-Security-Policy").Single());
+        Assert.True(broken.Headers.CacheControl!.NoStore);
+    }
+
+    /// <summary>The number on a failure is the one in the log.</summary>
+    [Fact]
+    public async Task Every_answer_has_a_number_of_its_own()
+    {
+        string[] numbers = [.. await Task.WhenAll(new[] { "/api/commissions", "/api/nothing", "/health/live", "/" }.Select(async path => (await http.GetAsync(path)).Headers.GetValues("X-Request-Id").Single()))];
+        Assert.Equal(numbers.Distinct(), numbers);
+        Assert.DoesNotContain("", numbers);
+    }
+
+    /// <summary>Its one script of its own runs by a word made for that answer; all else of it is ours.</summary>
+    [Fact]
+    public async Task The_page_of_the_api_comes_from_here_alone()
+    {
+        var answer = await http.GetAsync("/api/docs/");
+        var page = await answer.Content.ReadAsStringAsync();
+        var policy = answer.Headers.GetValues("Content-Security-Policy").Single();
+        var word = Regex.Match(page, "nonce=\"([^\"]+)\"").Groups[1].Value;
+        Assert.Contains($"'nonce-{word}'", policy);
+        Assert.DoesNotContain("script-src 'self' 'unsafe", policy);
+        Assert.NotEqual(word, Regex.Match(await http.GetStringAsync("/api/docs/"), "nonce=\"([^\"]+)\"").Groups[1].Value);
+        foreach (var script in Regex.Matches(page, "src=\"([^\"]+)\"").Select(match => match.Groups[1].Value))
+            Assert.Equal("text/javascript", (await http.GetAsync($"/api/docs/{script}")).Content.Headers.ContentType?.MediaType);
+        Assert.DoesNotContain("https://", page);
     }
 
     private static async Task<(HttpStatusCode, string)> StatusAndCode(Task<HttpResponseMessage> response)

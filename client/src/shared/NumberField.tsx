@@ -83,7 +83,7 @@ export function NumberField({
           onChange={(event) => type(event.target.value)}
           onBlur={() => !isBad && setTyped(null)}
         />
-        {unit && <span className="quiet text-sm">{unit}</span>}
+        {unit && <span className="quiet text-sm whitespace-nowrap">{unit}</span>}
       </span>
       {read?.kind === 'ambiguous' ? (
         <div id={`${id}-wrong`} role="alert" className="mt-1 text-sm">

@@ -17,6 +17,6 @@ internal static class ApiPage
             .Replace("script-src 'self'", $"script-src 'self' 'nonce-{nonce}'", StringComparison.Ordinal)
             .Replace("style-src 'self'", "style-src 'self' 'unsafe-inline'", StringComparison.Ordinal);
         options.WithTitle("Young Tinge: API").WithOpenApiRoutePattern(OpenApiDocument.Path).WithNonce(nonce)
-            .DisableDefaultFonts().DisableTelemetry().DisableAgent().DisableMcp();
+            .DisableDefaultFonts().DisableTelemetry().DisableAgent().DisableMcp().HideDeveloperTools().HideClientButton();
     });
 }

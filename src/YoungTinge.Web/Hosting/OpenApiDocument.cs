@@ -16,6 +16,23 @@ internal static class OpenApiDocument
 {
     public const string Path = "/api/openapi.json";
 
+    /// <summary>The places of the API, each a folder of this project, in the order of a maker's work.</summary>
+    private static readonly (string Folder, string Name, string Words)[] Places =
+    [
+        ("Commissions", "Commissions", "Work that somebody ordered, with its flowers, and what was taken out."),
+        ("Flowers", "Flowers", "Flowers, their pieces and the plans of these: colours, pictures, ways to a target, steps at the bench."),
+        ("Targets", "Targets", "What a piece should look like, by eye or from nature."),
+        ("Pictures", "Pictures", "Photographs of flowers and dabs, and what is read in them."),
+        ("Mixing", "Mixing table", "Recipes for a colour, what a dose does, batches and how to save one."),
+        ("PasteDay", "Paste day", "All pastes of a day, runs of shades and marbled batches."),
+        ("DustDay", "Dust day", "All dusts, paints, steam and glaze of a commission in the order of the brushes."),
+        ("Cabinet", "Cabinet", "Jars, wires and all else that there is, and what is needed of it."),
+        ("Logbook", "Logbook", "What came out, beside what was foretold."),
+        ("Files", "Files", "Files in and out, palettes and archives."),
+        ("Bench", "Bench", "Stand-ins for a light box and a colour reader."),
+        ("Studios", "Studio", "Whose studio it is, and how it measures."),
+    ];
+
     private static readonly ConcurrentDictionary<string, Type> Types = new();
 
     private static readonly Lazy<DocComments> Comments =
@@ -33,7 +50,8 @@ internal static class OpenApiDocument
         {
             document.Info.Title = "Young Tinge";
             document.Info.Version = "1";
-            document.Info.Description = "Plans the colouring of sugar flowers. Lengths are in millimetres, masses in grams, colours in CIE L*a*b* under D65 (2 degree observer) where nothing else is said.";
+            document.Info.Description = "Plans the colouring of sugar flowers. Lengths are in millimetres, masses in grams, colours in CIELAB under D65 (2 degree observer) where nothing else is said.";
+            document.Tags = new HashSet<OpenApiTag>(Places.Select(place => new OpenApiTag { Name = place.Name, Description = place.Words }));
             // Not the address of the machine that happened to build it.
             document.Servers?.Clear();
             RequireKinds(document);
@@ -51,7 +69,7 @@ internal static class OpenApiDocument
         while (useCase.DeclaringType is { } outer && useCase.GetCustomAttribute<CompilerGeneratedAttribute>() is not null)
             useCase = outer;
         operation.Summary ??= Comments.Value.Of(handler) ?? Comments.Value.Of(useCase);
-        operation.Tags = new HashSet<OpenApiTagReference> { new(useCase.Namespace!.Split('.')[^1]) };
+        operation.Tags = new HashSet<OpenApiTagReference> { new(Places.First(place => useCase.Namespace!.EndsWith($".{place.Folder}", StringComparison.Ordinal)).Name) };
         foreach (var parameter in operation.Parameters?.OfType<OpenApiParameter>() ?? [])
             parameter.Description ??= PropertyWords.For("", parameter.Name!, Comments.Value.Of(handler, parameter.Name!));
         if (operation.Responses?.ContainsKey("428") == true)
