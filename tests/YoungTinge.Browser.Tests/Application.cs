@@ -8,7 +8,7 @@ public sealed class Application : IAsyncLifetime
 {
     private ChromeDriver? chromium;
 
-    public DemoDatabase Demo { get; } = new();
+    public DemoDatabaseAlone Demo { get; } = new();
 
     public AppServer Server { get; private set; } = null!;
 

@@ -5,13 +5,13 @@ namespace YoungTinge.Force;
 /// <summary>The real server over a demo of its own.</summary>
 public sealed class DemoServer : IAsyncDisposable
 {
-    private DemoServer(DemoDatabase demo, AppServer server)
+    private DemoServer(DemoDatabaseAlone demo, AppServer server)
     {
         (Demo, Server) = (demo, server);
         Http = new HttpClient { BaseAddress = server.Address, Timeout = TimeSpan.FromSeconds(120) };
     }
 
-    public DemoDatabase Demo { get; }
+    public DemoDatabaseAlone Demo { get; }
 
     public AppServer Server { get; }
 
@@ -19,7 +19,7 @@ public sealed class DemoServer : IAsyncDisposable
 
     public static async Task<DemoServer> StartAsync()
     {
-        var demo = new DemoDatabase();
+        var demo = new DemoDatabaseAlone();
         await demo.InitializeAsync();
         var server = new AppServer(demo.ConnectionString);
         await server.StartAsync();

@@ -10,7 +10,7 @@ using YoungTinge.Testing;
 namespace YoungTinge.Store.Tests;
 
 /// <summary>The store against a real PostgreSQL.</summary>
-public sealed class StoreTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, IAsyncLifetime
+public sealed class StoreTests(DemoDatabaseAlone demo) : IClassFixture<DemoDatabaseAlone>, IAsyncLifetime
 {
     private static readonly CancellationToken Cancel = CancellationToken.None;
 

@@ -5,8 +5,8 @@ using YoungTinge.Store.Demo;
 
 namespace YoungTinge.Testing;
 
-/// <summary>A database with the demo studio in a cluster of its own, for a class of tests.</summary>
-public sealed class DemoDatabase : IAsyncLifetime
+/// <summary>A database with the demo studio, for a class of tests. Its cluster is shared and must go on running.</summary>
+public class DemoDatabase : IAsyncLifetime
 {
     /// <summary>Keeps every table as it is when new beside it: putting its rows back takes a fraction of filling it.</summary>
     private const string KeepAsNew = """
@@ -40,8 +40,6 @@ public sealed class DemoDatabase : IAsyncLifetime
     /// <summary>As migrations reach it.</summary>
     public NpgsqlDataSource Owner { get; private set; } = null!;
 
-    public PostgresCluster Cluster { get; } = new();
-
     /// <summary>As the server reaches it: under a role that owns nothing.</summary>
     public string ConnectionString { get; private set; } = "";
 
@@ -50,9 +48,12 @@ public sealed class DemoDatabase : IAsyncLifetime
 
     public async Task InitializeAsync()
     {
-        await Cluster.StartAsync();
-        OwnerConnection = await Cluster.CreateDatabaseAsync();
-        ConnectionString = new NpgsqlConnectionStringBuilder(OwnerConnection) { Username = "studio_app", Password = "not-the-owner" }.ConnectionString;
+        var cluster = await ClusterAsync();
+        OwnerConnection = await cluster.CreateDatabaseAsync();
+        var server = new NpgsqlConnectionStringBuilder(OwnerConnection) { Password = "not-the-owner" };
+        // Roles are the whole cluster's.
+        server.Username = $"app_of_{server.Database}";
+        ConnectionString = server.ConnectionString;
         DataSource = NpgsqlDataSource.Create(ConnectionString);
         Owner = NpgsqlDataSource.Create(OwnerConnection);
         await FillAsync();
@@ -95,6 +96,24 @@ public sealed class DemoDatabase : IAsyncLifetime
     {
         await DataSource.DisposeAsync();
         await Owner.DisposeAsync();
-        await Cluster.DisposeAsync();
+        await LeaveAsync();
     }
+
+    private protected virtual Task<PostgresCluster> ClusterAsync() => PostgresCluster.ShareAsync();
+
+    private protected virtual Task LeaveAsync() => PostgresCluster.LeaveAsync();
+}
+
+/// <summary>The same in a cluster of its own, which tests may stop, freeze and kill.</summary>
+public sealed class DemoDatabaseAlone : DemoDatabase
+{
+    public PostgresCluster Cluster { get; } = new();
+
+    private protected override async Task<PostgresCluster> ClusterAsync()
+    {
+        await Cluster.StartAsync();
+        return Cluster;
+    }
+
+    private protected override async Task LeaveAsync() => await Cluster.DisposeAsync();
 }

@@ -6,11 +6,54 @@ namespace YoungTinge.Testing;
 /// <summary>A throw-away PostgreSQL on loopback that tests may stop and start.</summary>
 public sealed class PostgresCluster : IAsyncDisposable
 {
+    private static readonly SemaphoreSlim Sharing = new(1);
+    private static PostgresCluster? shared;
+    private static int sharers;
+
     private readonly string folder = Path.Combine(Path.GetTempPath(), $"young-tinge-test-{Guid.NewGuid():N}");
     private int databases;
 
     /// <summary>Of the cluster itself; changes when it is started again.</summary>
     public string ConnectionString { get; private set; } = "";
+
+    /// <summary>One that others use as well, each in a database of their own: making one takes longer than many a test.</summary>
+    public static async Task<PostgresCluster> ShareAsync()
+    {
+        await Sharing.WaitAsync();
+        try
+        {
+            if (shared is null)
+            {
+                var begun = new PostgresCluster();
+                await begun.StartAsync();
+                shared = begun;
+            }
+
+            sharers++;
+            return shared;
+        }
+        finally
+        {
+            Sharing.Release();
+        }
+    }
+
+    /// <summary>Says that a shared one is not needed any more; the last to say so stops it.</summary>
+    public static async Task LeaveAsync()
+    {
+        await Sharing.WaitAsync();
+        try
+        {
+            if (--sharers > 0)
+                return;
+            await shared!.DisposeAsync();
+            shared = null;
+        }
+        finally
+        {
+            Sharing.Release();
+        }
+    }
 
     public async Task StartAsync() => ConnectionString = await Repository.RunAsync("scripts/postgres", "start", folder);
 

@@ -170,7 +170,7 @@ public sealed class HealthTests
 
     private sealed class DatabaseOfItsOwn : IAsyncDisposable
     {
-        public DemoDatabase Database { get; } = new();
+        public DemoDatabaseAlone Database { get; } = new();
 
         public Task StartAsync() => Database.InitializeAsync();
 

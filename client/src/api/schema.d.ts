@@ -1928,13 +1928,6 @@ export interface components {
              */
             id: string;
         };
-        ChangeCommissionsSaved: {
-            /**
-             * Format: int32
-             * @description To send with the next change.
-             */
-            version: number;
-        };
         ChangeFlowersChange: {
             /** @description What it is called, in the maker's words. */
             name: string;
@@ -1976,20 +1969,6 @@ export interface components {
             /** @description Id of a library flower to begin from; null for a blank one. */
             fromLibrary?: null | string;
         };
-        ChangeFlowersSaved: {
-            /**
-             * Format: int32
-             * @description To send with the next change.
-             */
-            version: number;
-        };
-        ChangePiecesArranged: {
-            /**
-             * Format: int32
-             * @description Of the flower, to send with its next change.
-             */
-            version: number;
-        };
         ChangePiecesMade: {
             /**
              * Format: uuid
@@ -2011,13 +1990,6 @@ export interface components {
         ChangePiecesOrder: {
             /** @description All pieces of the flower, from the top of the stem. */
             pieceIds: string[];
-        };
-        ChangePiecesSaved: {
-            /**
-             * Format: int32
-             * @description Of the piece, to send with its next change.
-             */
-            version: number;
         };
         CharacteriseColourAnswer: {
             /** @description With the scattering, to be saved. */
@@ -3323,13 +3295,6 @@ export interface components {
          * @enum {unknown}
          */
         Ingredient: "egg" | "gluten" | "nuts" | "milk" | "soya" | "gelatine" | "shellac" | "carmine" | "warnedColour";
-        KeepBatchAnswer: {
-            /**
-             * Format: int32
-             * @description Version as it is kept: to be sent as If-Match with a change.
-             */
-            version: number;
-        };
         KeepBatchRequest: {
             /**
              * Format: uuid
@@ -3353,13 +3318,6 @@ export interface components {
             note: string;
             /** @description Null before it was mixed. */
             made?: null | components["schemas"]["Making"];
-        };
-        KeptAnswer: {
-            /**
-             * Format: int32
-             * @description Of the plan as it was kept.
-             */
-            version: number;
         };
         /** @description A batch that was kept for a commission. */
         KeptBatchView: {
@@ -4075,6 +4033,14 @@ export interface components {
          * @enum {unknown}
          */
         NeutralKind: "whiteCard" | "greyCard" | "somethingGrey";
+        /** @description What a change came to. */
+        NewVersion: {
+            /**
+             * Format: int32
+             * @description Of what was changed, to be sent with the next change.
+             */
+            version: number;
+        };
         /** @enum {unknown} */
         OmbreAct: "makePaste" | "setAside" | "addPaste" | "mixParts" | "leftOver";
         /**
@@ -5512,13 +5478,6 @@ export interface components {
             /** @description To show with it. */
             cautions?: components["schemas"]["Caution"][];
         };
-        SaveCountsAnswer: {
-            /**
-             * Format: int32
-             * @description Of the flower, to send with its next change.
-             */
-            version: number;
-        };
         SaveCountsRequest: {
             /**
              * Format: int32
@@ -5544,30 +5503,9 @@ export interface components {
             /** @description What is known of the material. */
             sheet: components["schemas"]["MaterialRecord"];
         };
-        SavePictureMarksAnswer: {
-            /**
-             * Format: int32
-             * @description Version as it is kept: to be sent as If-Match with a change.
-             */
-            version: number;
-        };
         SavePictureMarksRequest: {
             /** @description How the picture is read, and where it was sampled. */
             marks: components["schemas"]["PictureMarks"];
-        };
-        SavePlanAnswer: {
-            /**
-             * Format: int32
-             * @description Version as it is kept: to be sent as If-Match with a change.
-             */
-            version: number;
-        };
-        SaveSparesAnswer: {
-            /**
-             * Format: int32
-             * @description Of the piece, to send with its next change.
-             */
-            version: number;
         };
         SaveSparesRequest: {
             /**
@@ -6328,7 +6266,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ChangeFlowersSaved"];
+                    "application/json": components["schemas"]["NewVersion"];
                 };
             };
             /** @description The request could not be read. */
@@ -6540,7 +6478,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ChangePiecesSaved"];
+                    "application/json": components["schemas"]["NewVersion"];
                 };
             };
             /** @description The request could not be read. */
@@ -6690,7 +6628,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SavePlanAnswer"];
+                    "application/json": components["schemas"]["NewVersion"];
                 };
             };
             /** @description The request could not be read. */
@@ -7101,7 +7039,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ChangePiecesArranged"];
+                    "application/json": components["schemas"]["NewVersion"];
                 };
             };
             /** @description The request could not be read. */
@@ -7266,7 +7204,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ChangeCommissionsSaved"];
+                    "application/json": components["schemas"]["NewVersion"];
                 };
             };
             /** @description The request could not be read. */
@@ -8328,7 +8266,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["KeepBatchAnswer"];
+                    "application/json": components["schemas"]["NewVersion"];
                 };
             };
             /** @description The request could not be read. */
@@ -9928,7 +9866,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SavePictureMarksAnswer"];
+                    "application/json": components["schemas"]["NewVersion"];
                 };
             };
             /** @description The request could not be read. */
@@ -10496,7 +10434,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["KeptAnswer"];
+                    "application/json": components["schemas"]["NewVersion"];
                 };
             };
             /** @description The request could not be read. */
@@ -10849,7 +10787,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["KeptAnswer"];
+                    "application/json": components["schemas"]["NewVersion"];
                 };
             };
             /** @description The request could not be read. */
@@ -11468,7 +11406,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SaveSparesAnswer"];
+                    "application/json": components["schemas"]["NewVersion"];
                 };
             };
             /** @description The request could not be read. */
@@ -11736,7 +11674,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SaveCountsAnswer"];
+                    "application/json": components["schemas"]["NewVersion"];
                 };
             };
             /** @description The request could not be read. */

@@ -9,9 +9,6 @@ public static class ChangeCommissions
 {
     public sealed record Made(Guid Id);
 
-    /// <param name="Version">To send with the next change.</param>
-    public sealed record Saved(int Version);
-
     /// <param name="WithColours">Its targets, pastes and coats come along; else its pieces begin anew as plain paste.</param>
     public sealed record Copy(string Name, DateOnly DueOn, bool WithColours);
 
@@ -23,7 +20,7 @@ public static class ChangeCommissions
         api.MapPost("/commissions", Add).WithName("addCommission")
             .WithSummary("Begins a commission.").Produces<Made>().ProducesProblems(422);
         api.MapPut("/commissions/{id:guid}", Save).WithName("saveCommission")
-            .WithSummary("Changes what a commission says of itself, over the version it was made from.").Produces<Saved>().ProducesProblems(404, 422);
+            .WithSummary("Changes what a commission says of itself, over the version it was made from.").Produces<NewVersion>().ProducesProblems(404, 422);
         api.MapPost("/commissions/{id:guid}/copy", CopyWhole).WithName("copyCommission")
             .WithSummary("Copies a commission with its flowers, with or without their colours.").Produces<Made>().ProducesProblems(404, 422);
         api.MapPost("/flowers/{id:guid}/copy", CopyFlower).WithName("copyFlower")
@@ -47,8 +44,7 @@ public static class ChangeCommissions
         var studioId = await studio.IdAsync(cancel);
         if (await commissions.SaveAsync(studioId, id, madeFrom.Version, Trimmed(details), cancel) is not { } version)
             return await commissions.FindAsync(studioId, id, cancel) is null ? ApiProblem.NotFound() : ApiProblem.ChangedElsewhere();
-        MadeFrom.Tell(response, version);
-        return TypedResults.Ok(new Saved(version));
+        return MadeFrom.Saved(response, version);
     }
 
     private static async Task<IResult> CopyWhole(

@@ -15,15 +15,12 @@ public static class ChangeFlowers
 
     public sealed record Change(string Name, int Flowers, int Buds, bool MustBeEdible);
 
-    /// <param name="Version">To send with the next change.</param>
-    public sealed record Saved(int Version);
-
     public static void Map(RouteGroupBuilder api)
     {
         api.MapPost("/commissions/{id:guid}/flowers", Add).WithName("addFlower")
             .WithSummary("Puts a flower into a commission, with its pieces.").Produces<Made>().ProducesProblems(404, 422);
         api.MapPut("/flowers/{id:guid}", Save).WithName("saveFlower")
-            .WithSummary("Says what a flower is called, how many there are and whether it is eaten.").Produces<Saved>().ProducesProblems(404, 422);
+            .WithSummary("Says what a flower is called, how many there are and whether it is eaten.").Produces<NewVersion>().ProducesProblems(404, 422);
     }
 
     private static async Task<IResult> Add(Guid id, NewFlower request, CurrentStudio studio, CommissionStore commissions, CabinetStore cabinet, CancellationToken cancel)
@@ -63,9 +60,6 @@ public static class ChangeFlowers
             MustBeEdible = change.MustBeEdible,
             Version = madeFrom.Version,
         };
-        if (await commissions.SaveFlowerAsync(studioId, changed, cancel) is not { } version)
-            return ApiProblem.ChangedElsewhere();
-        MadeFrom.Tell(response, version);
-        return TypedResults.Ok(new Saved(version));
+        return await commissions.SaveFlowerAsync(studioId, changed, cancel) is { } version ? MadeFrom.Saved(response, version) : ApiProblem.ChangedElsewhere();
     }
 }

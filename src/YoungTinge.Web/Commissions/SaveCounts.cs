@@ -8,11 +8,8 @@ public static class SaveCounts
 {
     public sealed record Request(int Flowers, int Buds);
 
-    /// <param name="Version">Of the flower, to send with its next change.</param>
-    public sealed record Answer(int Version);
-
     public static void Map(RouteGroupBuilder api) => api.MapPut("/flowers/{id:guid}/counts", Handle)
-        .WithName("saveCounts").Produces<Answer>().ProducesProblems(404, 422);
+        .WithName("saveCounts").Produces<NewVersion>().ProducesProblems(404, 422);
 
     private static async Task<IResult> Handle(
         Guid id, Request request, MadeFrom madeFrom, HttpResponse response, CurrentStudio studio, CommissionStore commissions, CancellationToken cancel)
@@ -23,9 +20,6 @@ public static class SaveCounts
         if (await commissions.FindFlowerAsync(studioId, id, cancel) is not var (_, flower))
             return ApiProblem.NotFound();
         var changed = flower with { Flowers = request.Flowers, Buds = request.Buds, Version = madeFrom.Version };
-        if (await commissions.SaveFlowerAsync(studioId, changed, cancel) is not { } version)
-            return ApiProblem.ChangedElsewhere();
-        MadeFrom.Tell(response, version);
-        return TypedResults.Ok(new Answer(version));
+        return await commissions.SaveFlowerAsync(studioId, changed, cancel) is { } version ? MadeFrom.Saved(response, version) : ApiProblem.ChangedElsewhere();
     }
 }

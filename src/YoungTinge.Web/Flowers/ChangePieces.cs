@@ -15,23 +15,17 @@ public static class ChangePieces
 
     public sealed record Made(Guid Id);
 
-    /// <param name="Version">Of the piece, to send with its next change.</param>
-    public sealed record Saved(int Version);
-
     /// <param name="PieceIds">All pieces of the flower, from the top of the stem.</param>
     public sealed record Order(IReadOnlyList<Guid> PieceIds);
-
-    /// <param name="Version">Of the flower, to send with its next change.</param>
-    public sealed record Arranged(int Version);
 
     public static void Map(RouteGroupBuilder api)
     {
         api.MapPost("/flowers/{id:guid}/pieces", Add).WithName("addPiece")
             .WithSummary("Adds a piece to a flower.").Produces<Made>().ProducesProblems(404, 422);
         api.MapPut("/pieces/{id:guid}", Save).WithName("savePiece")
-            .WithSummary("Changes the shape of a piece, over the version it was made from.").Produces<Saved>().ProducesProblems(404, 422);
+            .WithSummary("Changes the shape of a piece, over the version it was made from.").Produces<NewVersion>().ProducesProblems(404, 422);
         api.MapPut("/flowers/{id:guid}/pieces/order", Arrange).WithName("orderPieces")
-            .WithSummary("Puts the pieces of a flower in order along the stem.").Produces<Arranged>().ProducesProblems(404, 422);
+            .WithSummary("Puts the pieces of a flower in order along the stem.").Produces<NewVersion>().ProducesProblems(404, 422);
     }
 
     /// <param name="sure">What is asked about is so.</param>
@@ -68,8 +62,7 @@ public static class ChangePieces
         var studioId = await studio.IdAsync(cancel);
         if (await pieces.SavePieceAsync(studioId, id, madeFrom.Version, piece, cancel) is not { } version)
             return await pieces.FindAsync(studioId, id, cancel) is null ? ApiProblem.NotFound() : ApiProblem.ChangedElsewhere();
-        MadeFrom.Tell(response, version);
-        return TypedResults.Ok(new Saved(version));
+        return MadeFrom.Saved(response, version);
     }
 
     private static async Task<IResult> Arrange(
@@ -80,7 +73,6 @@ public static class ChangePieces
         var studioId = await studio.IdAsync(cancel);
         if (await pieces.OrderAsync(studioId, id, madeFrom.Version, order.PieceIds, cancel) is not { } version)
             return await commissions.FindFlowerAsync(studioId, id, cancel) is null ? ApiProblem.NotFound() : ApiProblem.ChangedElsewhere();
-        MadeFrom.Tell(response, version);
-        return TypedResults.Ok(new Arranged(version));
+        return MadeFrom.Saved(response, version);
     }
 }

@@ -7,10 +7,8 @@ namespace YoungTinge.Web.Flowers;
 /// <summary>Saves a plan over the version it was made from (If-Match), or not at all.</summary>
 public static class SavePlan
 {
-    public sealed record Answer(int Version);
-
     public static void Map(RouteGroupBuilder api) => api.MapPut("/pieces/{id:guid}/plan", Handle)
-        .WithName("savePlan").Produces<Answer>().ProducesProblems(404, 422);
+        .WithName("savePlan").Produces<NewVersion>().ProducesProblems(404, 422);
 
     private static async Task<IResult> Handle(
         Guid id, PiecePlan plan, MadeFrom madeFrom, HttpResponse response, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
@@ -21,8 +19,7 @@ public static class SavePlan
         switch (await pieces.SavePlanAsync(studioId, id, madeFrom.Version, plan, cancel))
         {
             case SavePlanResult.Saved saved:
-                MadeFrom.Tell(response, saved.Version);
-                return TypedResults.Ok(new Answer(saved.Version));
+                return MadeFrom.Saved(response, saved.Version);
             case SavePlanResult.Changed:
                 return ApiProblem.ChangedElsewhere();
             default:

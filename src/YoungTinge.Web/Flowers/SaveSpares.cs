@@ -10,11 +10,8 @@ public static class SaveSpares
     /// <param name="SpareShare">Of the number needed, 0 to 2.</param>
     public sealed record Request(double SpareShare);
 
-    /// <param name="Version">Of the piece, to send with its next change.</param>
-    public sealed record Answer(int Version);
-
     public static void Map(RouteGroupBuilder api) => api.MapPut("/pieces/{id:guid}/spares", Handle)
-        .WithName("saveSpares").Produces<Answer>().ProducesProblems(404, 422);
+        .WithName("saveSpares").Produces<NewVersion>().ProducesProblems(404, 422);
 
     private static async Task<IResult> Handle(Guid id, Request request, MadeFrom madeFrom, HttpResponse response, CurrentStudio studio, PieceStore pieces, CancellationToken cancel)
     {
@@ -23,7 +20,6 @@ public static class SaveSpares
         var studioId = await studio.IdAsync(cancel);
         if (await pieces.SaveSparesAsync(studioId, id, madeFrom.Version, request.SpareShare, cancel) is not { } version)
             return await pieces.FindAsync(studioId, id, cancel) is null ? ApiProblem.NotFound() : ApiProblem.ChangedElsewhere();
-        MadeFrom.Tell(response, version);
-        return TypedResults.Ok(new Answer(version));
+        return MadeFrom.Saved(response, version);
     }
 }

@@ -16,10 +16,8 @@ public static class KeepBatch
     public sealed record Request(
         Guid? CommissionId, string Name, PasteRecipe Recipe, double PasteG, Lab Target, Lab? Measured, string Note, Making? Made = null);
 
-    public sealed record Answer(int Version);
-
     public static void Map(RouteGroupBuilder api) => api.MapPut("/batches/{id:guid}", Handle)
-        .WithName("keepBatch").Produces<Answer>().ProducesProblems(404, 422);
+        .WithName("keepBatch").Produces<NewVersion>().ProducesProblems(404, 422);
 
     private static async Task<IResult> Handle(
         Guid id, Request request, MadeFrom madeFrom, HttpResponse response, CurrentStudio studio, BatchStore batches, CabinetStore cabinet, CancellationToken cancel)
@@ -38,8 +36,7 @@ public static class KeepBatch
         switch (await batches.SaveAsync(studioId, kept, cancel))
         {
             case SaveBatchResult.Saved saved:
-                MadeFrom.Tell(response, saved.Version);
-                return TypedResults.Ok(new Answer(saved.Version));
+                return MadeFrom.Saved(response, saved.Version);
             case SaveBatchResult.Changed:
                 return ApiProblem.ChangedElsewhere();
             default:

@@ -8,9 +8,6 @@ using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.PasteDay;
 
-/// <param name="Version">Of the plan as it was kept.</param>
-public sealed record KeptAnswer(int Version);
-
 /// <summary>What planning a run of shades and a marble have in common: both are checked against the flower's commission and kept whole.</summary>
 internal sealed class FlowerPastePlans(CurrentStudio studio, FlowerWorksLoader works, PastePlanStore plans, CabinetStore cabinet)
 {
@@ -39,10 +36,9 @@ internal sealed class FlowerPastePlans(CurrentStudio studio, FlowerWorksLoader w
         ];
         if (problems.Length > 0)
             return ApiProblem.NotPossible([.. problems.Select(problem => problem with { Path = $"plan.{problem.Path}" })]);
-        if (await plans.SaveAsync(studioId, new KeptPastePlan<T>(flowerId, plan, madeFrom.Version), cancel) is not { } version)
-            return ApiProblem.ChangedElsewhere();
-        MadeFrom.Tell(response, version);
-        return TypedResults.Ok(new KeptAnswer(version));
+        return await plans.SaveAsync(studioId, new KeptPastePlan<T>(flowerId, plan, madeFrom.Version), cancel) is { } version
+            ? MadeFrom.Saved(response, version)
+            : ApiProblem.ChangedElsewhere();
     }
 
     /// <summary>A piece gets its paste in one way only.</summary>

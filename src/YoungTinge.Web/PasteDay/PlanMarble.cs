@@ -67,7 +67,7 @@ public static class PlanMarble
         api.MapPost("/flowers/{id:guid}/marble/folds", Folds).WithName("foldMarble")
             .WithSummary("What each fold makes of a marbled batch.").Produces<FoldsView>().ProducesProblems(404, 422);
         api.MapPut("/flowers/{id:guid}/marble", Save).WithName("saveMarble")
-            .WithSummary("Keeps a marbled batch, over the version it was made from.").Produces<KeptAnswer>().ProducesProblems(404, 422);
+            .WithSummary("Keeps a marbled batch, over the version it was made from.").Produces<NewVersion>().ProducesProblems(404, 422);
         api.MapDelete("/flowers/{id:guid}/marble", Remove).WithName("removeMarble")
             .WithSummary("Takes the marbled batch out; the pieces have their own pastes again.").Produces(204).ProducesProblems(404);
     }

@@ -26,7 +26,7 @@ public static class PlanOmbre
         api.MapPost("/flowers/{id:guid}/ombre/dusted", Dusted).WithName("dustOmbre")
             .WithSummary("How dust and glaze bring shades nearer that paste alone cannot reach.").Produces<IReadOnlyList<DustedShadeView>>().ProducesProblems(404, 422);
         api.MapPut("/flowers/{id:guid}/ombre", Save).WithName("saveOmbre")
-            .WithSummary("Keeps a run of shades, over the version it was made from.").Produces<KeptAnswer>().ProducesProblems(404, 422);
+            .WithSummary("Keeps a run of shades, over the version it was made from.").Produces<NewVersion>().ProducesProblems(404, 422);
         api.MapDelete("/flowers/{id:guid}/ombre", Remove).WithName("removeOmbre")
             .WithSummary("Takes the run of shades out; the pieces have their own pastes again.").Produces(204).ProducesProblems(404);
     }

@@ -9,12 +9,10 @@ public static class SavePictureMarks
 {
     public sealed record Request(PictureMarks Marks);
 
-    public sealed record Answer(int Version);
-
     public static void Map(RouteGroupBuilder api)
     {
         api.MapPut("/pictures/{id:guid}/marks", Handle).WithName("savePictureMarks")
-            .WithSummary("Keeps how a picture is read and where it was sampled, over the version it was made from.").Produces<Answer>().ProducesProblems(404, 422);
+            .WithSummary("Keeps how a picture is read and where it was sampled, over the version it was made from.").Produces<NewVersion>().ProducesProblems(404, 422);
         api.MapDelete("/pictures/{id:guid}", Remove).WithName("removePicture")
             .WithSummary("Takes a picture out.").Produces(204).ProducesProblems(404);
     }
@@ -26,8 +24,7 @@ public static class SavePictureMarks
         var studioId = await studio.IdAsync(cancel);
         if (await pictures.SaveMarksAsync(studioId, id, madeFrom.Version, request.Marks, cancel) is not { } version)
             return await pictures.FindJpegAsync(studioId, id, cancel) is null ? ApiProblem.NotFound() : ApiProblem.ChangedElsewhere();
-        MadeFrom.Tell(response, version);
-        return TypedResults.Ok(new Answer(version));
+        return MadeFrom.Saved(response, version);
     }
 
     private static async Task<IResult> Remove(Guid id, CurrentStudio studio, PictureStore pictures, PictureDesk desk, CancellationToken cancel)
