@@ -62,15 +62,16 @@ public sealed class CoatPlanner
 
     /// <param name="keepsPaste">The paste stays too: it is mixed already, or belongs to a run of shades.</param>
     /// <param name="progress">Is told the share done, 0 to 1, from the first step on.</param>
-    /// <param name="isLate">
-    /// Whether to be content with what there is by now: the core has no clock. Without it the same question has the same answer, however long it takes.
+    /// <param name="spent">
+    /// Share of the time that whoever asks will wait, 1 when it is over: then what is whole is not bettered any more. The core has no clock; without it the
+    /// same question has the same answer, however long it takes.
     /// </param>
     /// <returns>Null where the approach cannot be: no paste, nothing to wash with.</returns>
-    public Proposal? Propose(Approach approach, bool keepsPaste, CancellationToken cancel = default, Action<double>? progress = null, Func<bool>? isLate = null)
+    public Proposal? Propose(Approach approach, bool keepsPaste, CancellationToken cancel = default, Action<double>? progress = null, Func<double>? spent = null)
     {
         var steps = 0;
         // How many steps there will be is not known; each one takes a like part of what may be left.
-        var beat = new SearchBeat(cancel, () => progress?.Invoke(1 - Math.Pow(1 - ShareOfAStep, ++steps)), isLate);
+        var beat = new SearchBeat(cancel, () => progress?.Invoke(1 - Math.Pow(1 - ShareOfAStep, ++steps)), spent);
 
         var simulator = new CoatSimulator(shape, materials);
         switch (approach)

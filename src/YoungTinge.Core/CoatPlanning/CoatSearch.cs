@@ -118,7 +118,7 @@ internal sealed class CoatSearch
     private void Grow(int mostCoats, SearchBeat beat)
     {
         var given = new HashSet<Zone>();
-        while (candidates.Count(candidate => candidate.IsFree) < mostCoats && !beat.IsLate)
+        while (candidates.Count(candidate => candidate.IsFree) < mostCoats && !beat.IsOver)
         {
             beat.Next();
             var seen = Seen(candidates);

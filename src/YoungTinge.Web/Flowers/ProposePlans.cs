@@ -31,7 +31,7 @@ public static class ProposePlans
     public static void Map(RouteGroupBuilder api) => api.MapPost("/pieces/{id:guid}/proposals", Handle)
         .WithName("proposePlans").Produces<Answer>().ProducesProblems(404, 422);
 
-    /// <summary>More is not worth waiting for: after that the best that there is by then is shown.</summary>
+    /// <summary>More is not worth waiting for: after that a plan that is whole is not bettered any more.</summary>
     private static readonly TimeSpan LongestSearch = TimeSpan.FromSeconds(3);
 
     private static async Task<IResult> Handle(
@@ -51,7 +51,7 @@ public static class ProposePlans
             var shares = new double[approaches.Length];
             var found = SideBySide.Select(approaches, (approach, i) =>
             {
-                var proposal = planner.Propose(approach, request.KeepPaste, stop, share => Tell(i, share), () => searched.Elapsed > LongestSearch);
+                var proposal = planner.Propose(approach, request.KeepPaste, stop, share => Tell(i, share), () => searched.Elapsed / LongestSearch);
                 Tell(i, 1);
                 return proposal;
             }, stop).OfType<Proposal>();

@@ -52,6 +52,21 @@ public class PlannerTests
         Assert.All(told, share => Assert.InRange(share, 0, 1));
     }
 
+    /// <summary>Whoever waits no longer gets a plan that is whole, if not the best; and one that can be made, however early it is broken off.</summary>
+    [Fact]
+    public void A_search_that_is_late_ends_with_a_plan_that_can_be_made()
+    {
+        var wanted = Made(Dust("guelder", 0.2), Dust("nettle", 0.1, new Place(PlaceKind.Base, 0, 0.15, 0.3)));
+        var (steps, stepsWhenLate) = (0, 0);
+        var best = Planner(wanted).Propose(Approach.DustLed, keepsPaste: false, progress: _ => steps++)!;
+        var late = Planner(wanted).Propose(Approach.DustLed, keepsPaste: false, progress: _ => stepsWhenLate++, spent: () => 1)!;
+        var over = Planner(wanted).Propose(Approach.DustLed, keepsPaste: false, spent: () => 2)!;
+        Assert.True(stepsWhenLate < steps, $"{stepsWhenLate} of {steps}");
+        Assert.InRange(late.WorstDeltaE, 0, best.WorstDeltaE + 4);
+        Assert.NotEmpty(late.Plan.Coats.OfType<DustCoat>());
+        Assert.All([late, over], proposal => Assert.Empty(PlanCheck.Problems(proposal.Plan, TestData.Cabinet)));
+    }
+
     [Fact]
     public void What_washes_alone_do_not_reach_is_said_so()
     {
