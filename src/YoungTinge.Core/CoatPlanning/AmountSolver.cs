@@ -10,8 +10,7 @@ internal static class AmountSolver
 
     /// <param name="start">Within the bounds 0 to <paramref name="most"/>.</param>
     /// <param name="miss">What is missing, in as many parts as it likes, always as many.</param>
-    /// <param name="missNear">The same of a second point that is a little off the first in one amount; first order is enough.</param>
-    public static double[] Solve(double[] start, IReadOnlyList<double> most, Func<double[], double[]> miss, Func<double[], double[], double[]> missNear, int steps)
+    public static double[] Solve(double[] start, IReadOnlyList<double> most, Func<double[], double[]> miss, int steps)
     {
         var x = (double[])start.Clone();
         var missed = miss(x);
@@ -19,7 +18,7 @@ internal static class AmountSolver
         var damping = FirstDamping;
         for (var step = 0; step < steps; step++)
         {
-            var (normal, pull) = Slopes(x, missed, most, missNear);
+            var (normal, pull) = Slopes(x, missed, most, miss);
             HoldAtBounds(x, most, normal, pull);
             var better = false;
             for (var tries = 0; tries < 6 && !better; tries++, damping *= 5)
@@ -49,7 +48,7 @@ internal static class AmountSolver
     }
 
     /// <summary>In shares of what each may be at most, so that steps compare.</summary>
-    private static (double[,] Normal, double[] Pull) Slopes(double[] x, double[] missed, IReadOnlyList<double> most, Func<double[], double[], double[]> missNear)
+    private static (double[,] Normal, double[] Pull) Slopes(double[] x, double[] missed, IReadOnlyList<double> most, Func<double[], double[]> miss)
     {
         const double share = 1e-3;
         var slopes = new double[x.Length][];
@@ -58,7 +57,7 @@ internal static class AmountSolver
             var step = x[i] + share * most[i] <= most[i] ? share : -share;
             var moved = (double[])x.Clone();
             moved[i] += step * most[i];
-            var slope = slopes[i] = missNear(x, moved);
+            var slope = slopes[i] = miss(moved);
             for (var part = 0; part < slope.Length; part++)
                 slope[part] = (slope[part] - missed[part]) / step;
         }

@@ -296,9 +296,7 @@ internal sealed class CoatSearch
         double[] start = [.. free.SelectMany(candidate => candidate.Amounts).Zip(most, Math.Min)];
         if (start.Length == 0)
             return of;
-        // For one coat it costs no less to lay what is above it than to know how that passes light.
-        var amounts = AmountSolver.Solve(
-            start, most, trial => Miss(Filled(trial)), (at, trial) => free.Count == 1 ? Miss(Filled(trial)) : Miss(Filled(trial), nudgedFrom: Filled(at)), steps);
+        var amounts = AmountSolver.Solve(start, most, trial => Miss(Filled(trial)), steps);
         return Filled(amounts);
 
         List<CandidateCoat> Filled(double[] trial)
@@ -316,10 +314,9 @@ internal sealed class CoatSearch
     }
 
     /// <summary>What is missing in every zone, and what speaks against each coat.</summary>
-    /// <param name="nudgedFrom">Coats that differ in one amount, a little: then to first order.</param>
-    private double[] Miss(List<CandidateCoat> of, List<CandidateCoat>? nudgedFrom = null)
+    private double[] Miss(List<CandidateCoat> of)
     {
-        var seen = nudgedFrom is null ? Seen(of) : simulator.SeeNudged(mix, [.. nudgedFrom.Select(candidate => candidate.Coat)], [.. of.Select(candidate => candidate.Coat)]);
+        var seen = Seen(of);
         var free = of.Where(candidate => candidate.IsFree).ToList();
         var miss = new double[ZoneDistance.Parts * Zones.Length + 2 * free.Count];
         foreach (var zone in Zones)

@@ -49,35 +49,6 @@ internal sealed class CoatSimulator
         return [.. Zones.Select(one => See(one, from, SideOf(one) == Side.Back ? back : face, laid))];
     }
 
-    /// <summary>
-    /// The zones with one coat nudged, to first order: what the nudge changes where the coat lies is carried through the coats above it by
-    /// their slopes. For the slopes of a solver, which moves many amounts a little from one place.
-    /// </summary>
-    /// <param name="from">The coats that it was nudged from.</param>
-    public Lab[] SeeNudged(KubelkaMunkSpectra mix, IReadOnlyList<Coat> from, IReadOnlyList<Coat> nudged)
-    {
-        var (before, after) = (Ready(mix, from), Ready(mix, nudged));
-        var lastSteam = LastSteam(from);
-        if (Stages.OneOther(before, after) is not { } other)
-            return See(mix, nudged);
-        var (face, back) = (StackOf(before, from, lastSteam, Side.Face), StackOf(before, from, lastSteam, Side.Back));
-        if (!stages.Is(mix, before, lastSteam))
-        {
-            var run = stages.Begin(mix, before, lastSteam, PointsOf, isKept: true);
-            foreach (var zone in Zones)
-                See(zone, run, SideOf(zone) == Side.Back ? back : face, before);
-        }
-
-        var film = after[other].Film(other < lastSteam);
-        return [.. Zones.Select(zone =>
-        {
-            if (!after[other].Touches(zone))
-                return stages.SeenOf(zone);
-            stages.Pass(zone, SideOf(zone) == Side.Back ? back : face, point => new Lies(before, (int)zone, point));
-            return stages.SeeOther(zone, other, film, point => new Lies(before, (int)zone, point));
-        })];
-    }
-
     private int PointsOf(Zone zone) => samples[(int)zone].Length;
 
     private static Side SideOf(Zone zone) => zone == Zone.Back ? Side.Back : Side.Face;
@@ -101,11 +72,11 @@ internal sealed class CoatSimulator
                 stack.LayOn(reflectance, lies, layer, layer + 1, ref isBare);
             }
 
-            run.Keep(zone, point, laid.Length, reflectance, isBare);
             SimdKubelkaMunk.Add(mean, reflectance, weight);
         }
 
-        return run.See(zone, mean);
+        // An eye takes the mean of the light, which is linear in it.
+        return run.See(zone, LabFromXyz.Convert(Illuminant.D65.XyzOf(mean), Illuminant.D65.White));
     }
 
     private ReadyCoat[] Ready(KubelkaMunkSpectra mix, IReadOnlyList<Coat> coats)

@@ -98,8 +98,8 @@ internal static class OpenApiDocument
             {
                 var info = type.GetProperty(property, BindingFlags.Public | BindingFlags.Instance | BindingFlags.IgnoreCase);
                 shape.Description = PropertyWords.For(name, property, info is null ? null : Comments.Value.Of(info));
-                if (shape is OpenApiSchema own)
-                    PropertyLimits.Describe(type, property, own);
+                if (info is not null && shape is OpenApiSchema own)
+                    PropertyLimits.Describe(info, own);
             }
         }
     }
