@@ -14,6 +14,9 @@ import { Term } from '../../shared/Term'
 
 type Flower = PasteDay['commissions'][number]['flowers'][number]
 
+/** Somebody else was quicker: what there is now is shown, so that leaving the field does not write over it. */
+const isTaken = (error: Error) => error instanceof RequestFailed && error.code === 'changedElsewhere'
+
 /** From the number of flowers to grams and balls for every piece. */
 export function Quantities({ day, isIn, nameOf }: { day: PasteDay; isIn: (id: string) => boolean; nameOf: NameOf }) {
   const { t } = useTranslation()
@@ -66,7 +69,7 @@ function FlowerQuantities({ flower, nameOf }: { flower: Flower; nameOf: NameOf }
   const counts = { flowers: flower.flowers, buds: flower.buds, ...typed }
   const commit = () => {
     if (counts.flowers === flower.flowers && counts.buds === flower.buds) return
-    save.mutate(counts, { onSuccess: () => setTyped({}) })
+    save.mutate(counts, { onSuccess: () => setTyped({}), onError: (error) => isTaken(error) && setTyped({}) })
   }
   return (
     <div className="mt-3">
@@ -147,7 +150,7 @@ function Spares({ piece, nameOf }: { piece: Flower['pieces'][number]; nameOf: Na
           body: { spareShare },
         }),
       ),
-    // A refused change shows what there is now, to be typed over again.
+    onError: (error) => isTaken(error) && setTyped(null),
     onSettled: () => client.invalidateQueries(),
   })
   const failed = save.error instanceof RequestFailed ? save.error : null
