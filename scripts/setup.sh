@@ -43,13 +43,23 @@ build_client() { (cd client && npm run --silent build -- --logLevel=error); }
 
 build_server() { dotnet build src/YoungTinge.Web -c Release --nologo -v quiet -clp:ErrorsOnly; }
 
+install_client_side() {
+  [ -d client/node_modules ] || rm -f "$local_folder/client-packages.done"
+  once client-packages "$(sha256sum <client/package-lock.json)" install_client
+}
+
+build_client_side() {
+  install_client_side
+  [ -f src/YoungTinge.Web/wwwroot/index.html ] || rm -f "$local_folder/client.done"
+  once client "$(state_of client)" build_client
+}
+
 build_application() {
   # Among tests all is built, and must not be built under their feet.
   [ -z "${YOUNG_TINGE_BUILT:-}" ] || return 0
-  [ -d client/node_modules ] || rm -f "$local_folder/client-packages.done"
-  [ -f src/YoungTinge.Web/wwwroot/index.html ] || rm -f "$local_folder/client.done"
   [ -f src/YoungTinge.Web/bin/Release/net10.0/YoungTinge.Web.dll ] || rm -f "$local_folder/server.done"
-  once client-packages "$(sha256sum <client/package-lock.json)" install_client
-  once client "$(state_of client)" build_client
+  build_client_side &
+  local client_side=$!
   once server "$(state_of src Directory.Build.props Directory.Packages.props)" build_server
+  wait "$client_side"
 }

@@ -82,11 +82,14 @@ public sealed class FlowerScene : Scene
     /// <summary>A piece turned about its foot.</summary>
     private sealed record Placed(PieceMap Map, double FootX, double FootY, double Turn, double Out)
     {
+        private readonly double sine = Math.Sin(Turn);
+        private readonly double cosine = Math.Cos(Turn);
+
         public (int, double)[]? At(int x, int y)
         {
             double dx = x - FootX, dy = FootY - y;
-            var along = dy * Math.Cos(Turn) + dx * Math.Sin(Turn) - Out;
-            var across = dx * Math.Cos(Turn) - dy * Math.Sin(Turn);
+            var along = dy * cosine + dx * sine - Out;
+            var across = dx * cosine - dy * sine;
             return Map.At(along, across);
         }
     }

@@ -45,6 +45,7 @@ public sealed class LightBoxCamera(Scene before, int seed) : ICamera
 
         int width = before.Width, height = before.Height;
         var rgb = new byte[3 * width * height];
+        var light = new double[3];
         for (var y = 0; y < height; y++)
         {
             cancel.ThrowIfCancellationRequested();
@@ -55,13 +56,16 @@ public sealed class LightBoxCamera(Scene before, int seed) : ICamera
                 var parts = before.At(x, y);
                 for (var channel = 0; channel < 3; channel++)
                 {
-                    var light = 0.0;
+                    var sum = 0.0;
                     foreach (var (surface, share) in parts)
-                        light += share * surfaces[surface][channel];
-                    light = Math.Max(0, light * lit);
-                    light += ShotNoise * Math.Sqrt(light) * chance.NextNormal() + ReadNoise * chance.NextNormal();
-                    rgb[3 * (y * width + x) + channel] = Srgb.Byte(Srgb.FromLinear(new LinearRgb(light, 0, 0)).R);
+                        sum += share * surfaces[surface][channel];
+                    sum = Math.Max(0, sum * lit);
+                    light[channel] = sum + ShotNoise * Math.Sqrt(sum) * chance.NextNormal() + ReadNoise * chance.NextNormal();
                 }
+
+                var seen = Srgb.FromLinear(new LinearRgb(light[0], light[1], light[2]));
+                var at = 3 * (y * width + x);
+                (rgb[at], rgb[at + 1], rgb[at + 2]) = (Srgb.Byte(seen.R), Srgb.Byte(seen.G), Srgb.Byte(seen.B));
             }
         }
 

@@ -1,31 +1,31 @@
 using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
-using Microsoft.AspNetCore.Mvc.Testing;
 using YoungTinge.Testing;
 
 namespace YoungTinge.Web.Tests;
 
 /// <summary>Tests that ask the application as a client does; each begins with the demo as it was seeded.</summary>
-public abstract class ApiTest(DemoDatabase demo) : IClassFixture<DemoDatabase>, IAsyncLifetime
+public abstract class ApiTest(DemoApplication application) : IClassFixture<DemoApplication>, IAsyncLifetime
 {
-    private WebApplicationFactory<Program> factory = null!;
-
     protected HttpClient Http { get; private set; } = null!;
 
-    protected DemoDatabase Demo => demo;
+    protected DemoDatabase Demo => application.Demo;
 
     /// <summary>Of the application that is asked.</summary>
-    protected IServiceProvider Services => factory.Services;
+    protected IServiceProvider Services => application.Services;
 
     public virtual async Task InitializeAsync()
     {
-        await demo.ResetAsync();
-        factory = new WebApplicationFactory<Program>().WithWebHostBuilder(host => host.UseSetting("ConnectionStrings:Studio", demo.ConnectionString));
-        Http = factory.CreateClient();
+        await Demo.ResetAsync();
+        Http = application.CreateClient();
     }
 
-    public async Task DisposeAsync() => await factory.DisposeAsync();
+    public Task DisposeAsync()
+    {
+        Http.Dispose();
+        return Task.CompletedTask;
+    }
 
     protected async Task<JsonNode> GetAsync(string path) => (await Http.GetFromJsonAsync<JsonNode>(path))!;
 

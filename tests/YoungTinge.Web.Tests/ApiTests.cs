@@ -3,31 +3,13 @@ using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
 using System.Text.RegularExpressions;
-using Microsoft.AspNetCore.Mvc.Testing;
 using YoungTinge.Testing;
 
 namespace YoungTinge.Web.Tests;
 
 /// <summary>The API as a client sees it, on a real database.</summary>
-public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, IAsyncLifetime
+public sealed class ApiTests(DemoApplication application) : ApiTest(application)
 {
-    private WebApplicationFactory<Program> factory = null!;
-    private HttpClient http = null!;
-
-    public async Task InitializeAsync()
-    {
-        await demo.ResetAsync();
-        factory = Host(demo.ConnectionString);
-        http = factory.CreateClient();
-    }
-
-    public async Task DisposeAsync() => await factory.DisposeAsync();
-
-    private static WebApplicationFactory<Program> Host(string connection) =>
-        new WebApplicationFactory<Program>().WithWebHostBuilder(host => host.UseSetting("ConnectionStrings:Studio", connection));
-
-    private async Task<JsonNode> GetAsync(string path) => (await http.GetFromJsonAsync<JsonNode>(path))!;
-
     private async Task<(string PieceId, JsonNode Plan, int Version)> SepalsAsync()
     {
         var commissions = await GetAsync("/api/commissions");
@@ -37,8 +19,8 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
     }
 
     private Task<HttpResponseMessage> SaveAsync(string pieceId, JsonNode plan, int? version) => version is { } v
-        ? http.PutOverAsync($"/api/pieces/{pieceId}/plan", plan, v)
-        : http.PutAsJsonAsync($"/api/pieces/{pieceId}/plan", plan);
+        ? Http.PutOverAsync($"/api/pieces/{pieceId}/plan", plan, v)
+        : Http.PutAsJsonAsync($"/api/pieces/{pieceId}/plan", plan);
 
     private static async Task<(HttpStatusCode Status, string Code, List<string> Problems)> TroubleAsync(HttpResponseMessage response)
     {
@@ -66,7 +48,7 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
     public async Task Advice_comes_with_its_cure_and_is_kept_on_purpose_with_a_note()
     {
         var (id, plan, version) = await SepalsAsync();
-        async Task<JsonNode> PreviewAsync(JsonNode of) => (await (await http.PostAsJsonAsync($"/api/pieces/{id}/preview", of)).Content.ReadFromJsonAsync<JsonNode>())!;
+        async Task<JsonNode> PreviewAsync(JsonNode of) => (await (await Http.PostAsJsonAsync($"/api/pieces/{id}/preview", of)).Content.ReadFromJsonAsync<JsonNode>())!;
         // A dust of the plan, once more after the glaze.
         var late = plan["coats"]!.AsArray().First(coat => (string)coat!["kind"]! == "dust")!.DeepClone();
         late["id"] = Guid.NewGuid();
@@ -93,7 +75,7 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
     {
         var (id, plan, version) = await SepalsAsync();
         plan["coats"]!.AsArray().RemoveAt(0);
-        var preview = (await (await http.PostAsJsonAsync($"/api/pieces/{id}/preview", plan)).Content.ReadFromJsonAsync<JsonNode>())!;
+        var preview = (await (await Http.PostAsJsonAsync($"/api/pieces/{id}/preview", plan)).Content.ReadFromJsonAsync<JsonNode>())!;
         var coats = plan["coats"]!.AsArray().Count;
         Assert.Equal(5, preview["zones"]!.AsArray().Count);
         Assert.All(preview["zones"]!.AsArray(), zone => Assert.Equal(coats + 1, zone!["colours"]!.AsArray().Count));
@@ -147,7 +129,7 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
         Set(plan, path, JsonNode.Parse(value));
         // A wrong end of a place is told at its end; a wrong colour part at its colour.
         var at = path.Replace(".place.start", ".place.end").Replace("colour.l", "colour");
-        foreach (var response in new[] { await SaveAsync(id, plan, version), await http.PostAsJsonAsync($"/api/pieces/{id}/preview", plan) })
+        foreach (var response in new[] { await SaveAsync(id, plan, version), await Http.PostAsJsonAsync($"/api/pieces/{id}/preview", plan) })
         {
             var trouble = await TroubleAsync(response);
             Assert.Equal((HttpStatusCode.UnprocessableEntity, "notPossible"), (trouble.Status, trouble.Code));
@@ -168,7 +150,7 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
     public async Task What_is_no_plan_is_refused_whole(string body)
     {
         var (id, _, version) = await SepalsAsync();
-        var request = http.PutOverAsync($"/api/pieces/{id}/plan", new StringContent(body, Encoding.UTF8, "application/json"), version);
+        var request = Http.PutOverAsync($"/api/pieces/{id}/plan", new StringContent(body, Encoding.UTF8, "application/json"), version);
         Assert.Equal((HttpStatusCode.BadRequest, "unreadable"), await StatusAndCode(request));
     }
 
@@ -180,7 +162,7 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
     [InlineData("Lab(84; -12; 24)")]
     public async Task A_colour_is_read_as_it_is_typed(string text)
     {
-        var read = (await (await http.PostAsJsonAsync("/api/colours/read", new { text })).Content.ReadFromJsonAsync<JsonNode>())!;
+        var read = (await (await Http.PostAsJsonAsync("/api/colours/read", new { text })).Content.ReadFromJsonAsync<JsonNode>())!;
         Assert.InRange((double)read["lab"]!["l"]!, 80, 88);
         Assert.Equal("yellowGreen", (string)read["words"]!["hue"]!);
     }
@@ -192,14 +174,14 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
     [InlineData("84, -12")]
     [InlineData("#12")]
     public async Task What_is_no_colour_is_said(string text) => Assert.Equal(
-        (HttpStatusCode.UnprocessableEntity, "notPossible"), await StatusAndCode(http.PostAsJsonAsync("/api/colours/read", new { text })));
+        (HttpStatusCode.UnprocessableEntity, "notPossible"), await StatusAndCode(Http.PostAsJsonAsync("/api/colours/read", new { text })));
 
     [Fact]
     public async Task A_tick_stays_and_says_when_its_step_has_changed_since()
     {
         var (id, plan, version) = await SepalsAsync();
         var first = (await GetAsync($"/api/pieces/{id}/run-sheet"))["steps"]!.AsArray()[1]!;
-        Task<HttpResponseMessage> TickAsync(string key, bool isDone) => http.PutAsJsonAsync(
+        Task<HttpResponseMessage> TickAsync(string key, bool isDone) => Http.PutAsJsonAsync(
             $"/api/pieces/{id}/run-sheet/ticks", new { steps = new[] { new { key, fingerprint = (string)first["fingerprint"]! } }, isDone });
         var key = (string)first["step"]!["key"]!;
         Assert.Equal(HttpStatusCode.NoContent, (await TickAsync(key, true)).StatusCode);
@@ -219,11 +201,11 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
     public async Task What_came_out_is_logged_beside_what_the_saved_plan_predicts()
     {
         var (id, plan, _) = await SepalsAsync();
-        var preview = (await (await http.PostAsJsonAsync($"/api/pieces/{id}/preview", plan)).Content.ReadFromJsonAsync<JsonNode>())!;
+        var preview = (await (await Http.PostAsJsonAsync($"/api/pieces/{id}/preview", plan)).Content.ReadFromJsonAsync<JsonNode>())!;
         var entry = new { pieceId = id, subject = "heart", actual = new { l = 70, a = 10, b = 12 }, note = "  Deeper than planned. " };
         var entryId = Guid.NewGuid();
         foreach (var _ in new[] { 1, 2 })
-            Assert.Equal(HttpStatusCode.NoContent, (await http.PutAsJsonAsync($"/api/log-entries/{entryId}", entry)).StatusCode);
+            Assert.Equal(HttpStatusCode.NoContent, (await Http.PutAsJsonAsync($"/api/log-entries/{entryId}", entry)).StatusCode);
 
         var logged = (await GetAsync("/api/log-entries")).AsArray().Single(e => (string?)e!["id"] == entryId.ToString())!;
         var heart = preview["zones"]!.AsArray().Single(zone => (string?)zone!["zone"] == "heart")!;
@@ -238,10 +220,10 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
         var (id, _, _) = await SepalsAsync();
         var path = $"/api/log-entries/{Guid.NewGuid()}";
         var colour = new { l = 70, a = 10, b = 12 };
-        Assert.Equal((HttpStatusCode.NotFound, "notFound"), await StatusAndCode(http.PutAsJsonAsync(path, new { pieceId = Guid.NewGuid(), subject = "paste", actual = colour, note = "" })));
-        Assert.Equal((HttpStatusCode.UnprocessableEntity, "notPossible"), await StatusAndCode(http.PutAsJsonAsync(path, new { pieceId = id, subject = "paste", actual = new { l = -7, a = 0, b = 0 }, note = "" })));
-        Assert.Equal((HttpStatusCode.UnprocessableEntity, "notPossible"), await StatusAndCode(http.PutAsJsonAsync(path, new { pieceId = id, subject = "paste", actual = colour, note = new string('x', 3000) })));
-        Assert.Equal((HttpStatusCode.BadRequest, "unreadable"), await StatusAndCode(http.PutAsJsonAsync(path, new { pieceId = id, subject = "knee", actual = colour, note = "" })));
+        Assert.Equal((HttpStatusCode.NotFound, "notFound"), await StatusAndCode(Http.PutAsJsonAsync(path, new { pieceId = Guid.NewGuid(), subject = "paste", actual = colour, note = "" })));
+        Assert.Equal((HttpStatusCode.UnprocessableEntity, "notPossible"), await StatusAndCode(Http.PutAsJsonAsync(path, new { pieceId = id, subject = "paste", actual = new { l = -7, a = 0, b = 0 }, note = "" })));
+        Assert.Equal((HttpStatusCode.UnprocessableEntity, "notPossible"), await StatusAndCode(Http.PutAsJsonAsync(path, new { pieceId = id, subject = "paste", actual = colour, note = new string('x', 3000) })));
+        Assert.Equal((HttpStatusCode.BadRequest, "unreadable"), await StatusAndCode(Http.PutAsJsonAsync(path, new { pieceId = id, subject = "knee", actual = colour, note = "" })));
     }
 
     [Theory]
@@ -251,12 +233,12 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
     [InlineData("/api/pieces/not-an-id")]
     [InlineData("/api/elsewhere")]
     public async Task What_is_not_there_is_said_so(string path) =>
-        Assert.Equal((HttpStatusCode.NotFound, "notFound"), await StatusAndCode(http.GetAsync(path)));
+        Assert.Equal((HttpStatusCode.NotFound, "notFound"), await StatusAndCode(Http.GetAsync(path)));
 
     [Fact]
     public async Task Without_a_database_the_answer_is_to_come_back_later()
     {
-        await using var away = Host("Host=127.0.0.1;Port=1;Username=nobody;Database=none;Timeout=2");
+        await using var away = DemoApplication.Over("Host=127.0.0.1;Port=1;Username=nobody;Database=none;Timeout=2");
         var client = away.CreateClient();
         Assert.Equal((HttpStatusCode.ServiceUnavailable, "databaseAway"), await StatusAndCode(client.GetAsync("/api/commissions")));
         Assert.Equal(HttpStatusCode.OK, (await client.GetAsync("/health/live")).StatusCode);
@@ -268,16 +250,16 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
     {
         var request = new HttpRequestMessage(HttpMethod.Post, "/api/colours/read") { Content = JsonContent.Create(new { text = "#fff" }) };
         request.Headers.Add("Sec-Fetch-Site", "cross-site");
-        Assert.Equal((HttpStatusCode.Forbidden, "otherSite"), await StatusAndCode(http.SendAsync(request)));
+        Assert.Equal((HttpStatusCode.Forbidden, "otherSite"), await StatusAndCode(Http.SendAsync(request)));
 
-        var page = await http.GetAsync("/api/commissions");
+        var page = await Http.GetAsync("/api/commissions");
         var policy = page.Headers.GetValues("Content-Security-Policy").Single();
         Assert.Contains("script-src 'self'", policy);
         Assert.DoesNotContain("unsafe", policy);
         Assert.Equal("nosniff", page.Headers.GetValues("X-Content-Type-Options").Single());
 
         // What goes wrong on the way is as safe, and is not kept either.
-        var broken = await http.PostAsync("/api/colours/read", new StringContent("{", Encoding.UTF8, "application/json"));
+        var broken = await Http.PostAsync("/api/colours/read", new StringContent("{", Encoding.UTF8, "application/json"));
         Assert.Equal(HttpStatusCode.BadRequest, broken.StatusCode);
         Assert.Equal(policy, broken.Headers.GetValues("Content-Security-Policy").Single());
         Assert.True(broken.Headers.CacheControl!.NoStore);
@@ -287,7 +269,7 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
     [Fact]
     public async Task Every_answer_has_a_number_of_its_own()
     {
-        string[] numbers = [.. await Task.WhenAll(new[] { "/api/commissions", "/api/nothing", "/health/live", "/" }.Select(async path => (await http.GetAsync(path)).Headers.GetValues("X-Request-Id").Single()))];
+        string[] numbers = [.. await Task.WhenAll(new[] { "/api/commissions", "/api/nothing", "/health/live", "/" }.Select(async path => (await Http.GetAsync(path)).Headers.GetValues("X-Request-Id").Single()))];
         Assert.Equal(numbers.Distinct(), numbers);
         Assert.DoesNotContain("", numbers);
     }
@@ -296,15 +278,15 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
     [Fact]
     public async Task The_page_of_the_api_comes_from_here_alone()
     {
-        var answer = await http.GetAsync("/api/docs/");
+        var answer = await Http.GetAsync("/api/docs/");
         var page = await answer.Content.ReadAsStringAsync();
         var policy = answer.Headers.GetValues("Content-Security-Policy").Single();
         var word = Regex.Match(page, "nonce=\"([^\"]+)\"").Groups[1].Value;
         Assert.Contains($"'nonce-{word}'", policy);
         Assert.DoesNotContain("script-src 'self' 'unsafe", policy);
-        Assert.NotEqual(word, Regex.Match(await http.GetStringAsync("/api/docs/"), "nonce=\"([^\"]+)\"").Groups[1].Value);
+        Assert.NotEqual(word, Regex.Match(await Http.GetStringAsync("/api/docs/"), "nonce=\"([^\"]+)\"").Groups[1].Value);
         foreach (var script in Regex.Matches(page, "src=\"([^\"]+)\"").Select(match => match.Groups[1].Value))
-            Assert.Equal("text/javascript", (await http.GetAsync($"/api/docs/{script}")).Content.Headers.ContentType?.MediaType);
+            Assert.Equal("text/javascript", (await Http.GetAsync($"/api/docs/{script}")).Content.Headers.ContentType?.MediaType);
         Assert.DoesNotContain("https://", page);
     }
 
@@ -334,11 +316,11 @@ public sealed class ApiTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, I
     [InlineData("gzip;q=0", null)]
     public async Task Scripts_are_sent_compressed_to_who_reads_it(string accepts, string? encoding)
     {
-        var page = await http.GetStringAsync("/");
+        var page = await Http.GetStringAsync("/");
         var script = page.Split('"').First(part => part.StartsWith("/assets/", StringComparison.Ordinal) && part.EndsWith(".js", StringComparison.Ordinal));
         var request = new HttpRequestMessage(HttpMethod.Get, script);
         request.Headers.Add("Accept-Encoding", accepts);
-        var response = await http.SendAsync(request);
+        var response = await Http.SendAsync(request);
         Assert.Equal("text/javascript", response.Content.Headers.ContentType?.MediaType);
         Assert.Equal(encoding, response.Content.Headers.ContentEncoding.SingleOrDefault());
         var bytes = await response.Content.ReadAsByteArrayAsync();

@@ -10,7 +10,7 @@ using YoungTinge.Testing;
 namespace YoungTinge.Web.Tests;
 
 /// <summary>Pictures, targets, the cabinet and files as a client sees them.</summary>
-public sealed class CabinetAndTargetTests(DemoDatabase demo) : ApiTest(demo)
+public sealed class CabinetAndTargetTests(DemoApplication application) : ApiTest(application)
 {
     private string flowerId = "";
 

@@ -6,7 +6,7 @@ using YoungTinge.Testing;
 namespace YoungTinge.Web.Tests;
 
 /// <summary>A commission of one's own, from nothing to the bin and back, over the API.</summary>
-public sealed class CommissionTests(DemoDatabase demo) : ApiTest(demo)
+public sealed class CommissionTests(DemoApplication application) : ApiTest(application)
 {
     private static JsonObject Details(string name = "Heron Quay christening") => new()
     {

@@ -9,7 +9,7 @@ using YoungTinge.Web.Shared.Computing;
 namespace YoungTinge.Web.Tests;
 
 /// <summary>Computing on threads of its own, in turns, once for all who ask.</summary>
-public sealed class ComputingTests(DemoDatabase demo) : ApiTest(demo)
+public sealed class ComputingTests(DemoApplication application) : ApiTest(application)
 {
     private static readonly JsonObject Search = new() { ["baseIds"] = new JsonArray("bright-white-paste"), ["target"] = Lab(62, 30, 20), ["pasteG"] = 50, ["mostColourants"] = 3 };
 

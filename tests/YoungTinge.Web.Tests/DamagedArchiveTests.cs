@@ -8,12 +8,12 @@ using YoungTinge.Testing;
 namespace YoungTinge.Web.Tests;
 
 /// <summary>An archive is a file, and a file may say anything: what is taken in can be looked at everywhere, or it is not taken in.</summary>
-public sealed class DamagedArchiveTests(DemoDatabase demo) : ApiTest(demo)
+public sealed class DamagedArchiveTests(DemoApplication application) : ApiTest(application)
 {
     private static readonly CancellationToken Cancel = CancellationToken.None;
 
     /// <summary>More of them for a long look: TURNS=800.</summary>
-    private static readonly int Turns = int.TryParse(Environment.GetEnvironmentVariable("TURNS"), out var turns) ? turns : 40;
+    private static readonly int Turns = int.TryParse(Environment.GetEnvironmentVariable("TURNS"), out var turns) ? turns : 25;
 
     private static readonly JsonNode?[] Odd =
     [

@@ -6,7 +6,7 @@ using YoungTinge.Testing;
 namespace YoungTinge.Web.Tests;
 
 /// <summary>Making flowers, planning their coats and seeing them whole, as a client does it.</summary>
-public sealed class FlowerTests(DemoDatabase demo) : ApiTest(demo)
+public sealed class FlowerTests(DemoApplication application) : ApiTest(application)
 {
     private async Task<JsonNode> CommissionAsync(int at) => (await GetAsync("/api/commissions"))["commissions"]![at]!;
 

@@ -5,7 +5,7 @@ using YoungTinge.Testing;
 namespace YoungTinge.Web.Tests;
 
 /// <summary>The limits that the description of the API tells are those that it keeps: beyond each is refused at its field.</summary>
-public sealed class LimitTests(DemoDatabase demo) : ApiTest(demo)
+public sealed class LimitTests(DemoApplication application) : ApiTest(application)
 {
     /// <summary>No change goes through over this version: what is possible is told apart from what is not by how it is refused.</summary>
     private const int NoVersion = 9999;

@@ -7,7 +7,7 @@ using YoungTinge.Testing;
 namespace YoungTinge.Web.Tests;
 
 /// <summary>The mixing table as a client sees it.</summary>
-public sealed class MixingTests(DemoDatabase demo) : ApiTest(demo)
+public sealed class MixingTests(DemoApplication application) : ApiTest(application)
 {
     private const string Find = "/api/recipes/find";
     private const string Look = "/api/recipes/look";

@@ -6,7 +6,7 @@ using YoungTinge.Testing;
 namespace YoungTinge.Web.Tests;
 
 /// <summary>Runs of shades, marbles and the sheet of the day as a client sees them.</summary>
-public sealed class PasteDayTests(DemoDatabase demo) : ApiTest(demo)
+public sealed class PasteDayTests(DemoApplication application) : ApiTest(application)
 {
     private async Task<string> FlowerIdAsync(string name) => (string)(await FlowerAsync(name))["id"]!;
 

@@ -8,7 +8,7 @@ using YoungTinge.Testing;
 namespace YoungTinge.Web.Tests;
 
 /// <summary>Many who change the same thing in the same moment.</summary>
-public sealed class RaceTests(DemoDatabase demo) : ApiTest(demo)
+public sealed class RaceTests(DemoApplication application) : ApiTest(application)
 {
     private const int AtOnce = 16;
 

@@ -40,18 +40,19 @@ internal static class PlainMat
         if (border.Count < 4 * Terms)
             return null;
         double width = columns, height = Math.Max(1.0, (double)colours.Count / columns);
-        double[] At(int cell)
+        void WriteTermsAt(int cell, Span<double> terms)
         {
             double x = cell % columns / width - 0.5, y = cell / columns / height - 0.5;
-            return [1, x, y, x * x, x * y, y * y];
+            (terms[0], terms[1], terms[2], terms[3], terms[4], terms[5]) = (1, x, y, x * x, x * y, y * y);
         }
 
         double[][] mat = [.. new[] { Common(border, cell => colours[cell].L), Common(border, cell => colours[cell].A), Common(border, cell => colours[cell].B) }
             .Select(level => new[] { level, 0, 0, 0, 0, 0 })];
         Lab MatAt(int cell)
         {
-            var at = At(cell);
-            return new Lab(Dot(mat[0], at), Dot(mat[1], at), Dot(mat[2], at));
+            Span<double> terms = stackalloc double[Terms];
+            WriteTermsAt(cell, terms);
+            return new Lab(Dot(mat[0], terms), Dot(mat[1], terms), Dot(mat[2], terms));
         }
 
         double Distance(int cell) => PatchReader.Distance(colours[cell], MatAt(cell));
@@ -78,9 +79,10 @@ internal static class PlainMat
         {
             var products = new double[Terms, Terms];
             var sums = new[] { new double[Terms], new double[Terms], new double[Terms] };
+            Span<double> at = stackalloc double[Terms];
             foreach (var cell in members)
             {
-                var at = At(cell);
+                WriteTermsAt(cell, at);
                 for (var i = 0; i < Terms; i++)
                 {
                     for (var j = 0; j < Terms; j++)
@@ -125,5 +127,11 @@ internal static class PlainMat
 
     private static double Common(List<int> border, Func<int, double> level) => PatchReader.Median(border.Select(level));
 
-    private static double Dot(double[] one, double[] other) => one.Zip(other, (a, b) => a * b).Sum();
+    private static double Dot(ReadOnlySpan<double> one, ReadOnlySpan<double> other)
+    {
+        var sum = 0.0;
+        for (var i = 0; i < one.Length; i++)
+            sum += one[i] * other[i];
+        return sum;
+    }
 }

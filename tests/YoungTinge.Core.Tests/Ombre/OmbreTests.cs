@@ -38,7 +38,7 @@ public class OmbreTests
         Assert.Equal(TestData.ColourOf(last), shades[^1].Colour);
         var steps = OmbreRun.StepsOf([.. shades.Select(shade => shade.Colour)]);
         Assert.InRange(steps.Max() / steps.Min(), 1, 1.001);
-    }, turns: 600);
+    }, turns: 200);
 
     /// <summary>Whatever is made is set aside for a shade or said to be left over, to the scale's step; nothing is dropped.</summary>
     [Fact]
@@ -112,7 +112,7 @@ public class OmbreTests
             Assert.InRange(way.Unevenness, 1, 1.4);
             Assert.All(way.Shades, shade => Assert.InRange(shade.OffDeltaE, 0, 2.5));
         }
-    }, turns: 600);
+    }, turns: 200);
 
     /// <summary>The steps of a cut-back are done by hand here, gram by gram, and must leave each shade its mass.</summary>
     [Fact]

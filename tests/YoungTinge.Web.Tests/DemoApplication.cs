@@ -1,0 +1,32 @@
+using Microsoft.AspNetCore.Mvc.Testing;
+using YoungTinge.Testing;
+
+namespace YoungTinge.Web.Tests;
+
+/// <summary>The application over a demo of its own, for a class of tests: it runs on while the demo is put back, as a server does.</summary>
+public sealed class DemoApplication : IAsyncLifetime
+{
+    private WebApplicationFactory<Program> factory = null!;
+
+    public DemoDatabase Demo { get; } = new();
+
+    public IServiceProvider Services => factory.Services;
+
+    public async Task InitializeAsync()
+    {
+        await Demo.InitializeAsync();
+        factory = Over(Demo.ConnectionString);
+    }
+
+    /// <summary>The application over any database, also one that is not there.</summary>
+    public static WebApplicationFactory<Program> Over(string connection) =>
+        new WebApplicationFactory<Program>().WithWebHostBuilder(host => host.UseSetting("ConnectionStrings:Studio", connection));
+
+    public HttpClient CreateClient() => factory.CreateClient();
+
+    public async Task DisposeAsync()
+    {
+        await factory.DisposeAsync();
+        await Demo.DisposeAsync();
+    }
+}
