@@ -42,10 +42,10 @@ public sealed class Browser
         const all = () => [...document.querySelectorAll(selectors[role])]
         """;
 
-    private const string FindScript = NamesScript + "return all().filter(isIt)";
+    private const string FindScript = NamesScript + "\nreturn all().filter(isIt)";
 
     /// <summary>Whether the first of that name has the focus; the others are looked at only where it may.</summary>
-    private const string FocusScript = NamesScript + """
+    private const string FocusScript = NamesScript + "\n" + """
         const own = document.activeElement
         return own.matches(selectors[role]) && isIt(own) && all().find(isIt) === own
         """;

@@ -1,3 +1,5 @@
+using YoungTinge.Core.Numerics;
+
 namespace YoungTinge.Core.Flowers;
 
 /// <summary>Whether a piece is one of every open flower or of every bud.</summary>
@@ -15,10 +17,14 @@ public enum PartOf
 public sealed record Piece(
     string Name, string OutlineId, double LengthMm, double WidthMm, double ThicknessMm, bool Solid, PartOf PartOf, int PerPart, double SpareShare)
 {
+    private static readonly Recent<(string OutlineId, double LengthMm, double WidthMm, bool Solid, PieceForm Form), PieceShape> Shapes =
+        new(200, of => new PieceShape(OutlineLibrary.Get(of.OutlineId), of.LengthMm, of.WidthMm, of.Solid, of.Form));
+
     /// <summary>How it is shaped and stands in the flower.</summary>
     public PieceForm Form { get; init; } = PieceForm.Usual(PieceForm.RoleOf(OutlineId, PartOf, Solid));
 
-    public PieceShape Shape() => new(OutlineLibrary.Get(OutlineId), LengthMm, WidthMm, Solid, Form);
+    /// <summary>The same one for all pieces that are shaped alike: much is worked out from it.</summary>
+    public PieceShape Shape() => Shapes[(OutlineId, LengthMm, WidthMm, Solid, Form)];
 
     /// <summary>Pieces without spares.</summary>
     /// <param name="parts">Flowers or buds of the design.</param>

@@ -1,4 +1,5 @@
-using YoungTinge.Core.Colour;
+using System.Runtime.InteropServices;
+using System.Runtime.Intrinsics;
 
 namespace YoungTinge.Core.Optics;
 
@@ -51,10 +52,12 @@ public sealed class GlazeFilm
     /// <param name="reflectance">0 to 1 in each band; changed in place.</param>
     public void LayOn(Span<double> reflectance)
     {
-        for (var band = 0; band < SpectralGrid.Bands; band++)
+        var faces = MemoryMarshal.Cast<double, Vector256<double>>(reflectance);
+        var filters = MemoryMarshal.Cast<double, Vector256<double>>(filter.AsSpan());
+        for (var i = 0; i < faces.Length; i++)
         {
-            var r = filter is null ? reflectance[band] : reflectance[band] * filter[band];
-            reflectance[band] = (1 - glossy) * r + glossy * (mirrored + passed * r / (1 - inner * r));
+            var r = filter is null ? faces[i] : faces[i] * filters[i];
+            faces[i] = (1 - glossy) * r + glossy * (Vector256.Create(mirrored) + passed * r / (Vector256<double>.One - inner * r));
         }
     }
 }

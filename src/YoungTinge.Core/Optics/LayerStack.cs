@@ -79,8 +79,8 @@ public sealed class LayerStack
             if (cover < 1)
                 reflectance.CopyTo(before);
             isBare &= !lay(reflectance, lies.ShareOf(layer), isBare);
-            for (var band = 0; cover < 1 && band < SpectralGrid.Bands; band++)
-                reflectance[band] = before[band] + cover * (reflectance[band] - before[band]);
+            if (cover < 1)
+                SimdKubelkaMunk.Blend(reflectance, before, cover);
         }
     }
 

@@ -61,7 +61,7 @@ public static class PreviewPlan
             : TypedResults.Ok(Compute(plan, planned, Lights.Of((light ?? default).Value), shown ?? int.MaxValue, materials));
     }
 
-    private static Answer Compute(PiecePlan plan, PlannedPiece planned, Illuminant light, int shown, Materials materials)
+    internal static Answer Compute(PiecePlan plan, PlannedPiece planned, Illuminant light, int shown, Materials materials)
     {
         var shape = planned.Piece.Shape();
         // What none is wanted of for now can still be designed, as one.

@@ -72,7 +72,7 @@ public static class Server
         services.AddSingleton<StudioStore>().AddSingleton<CabinetStore>().AddSingleton<CommissionStore>().AddSingleton<PieceStore>()
             .AddSingleton<RunSheetStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>().AddSingleton<PictureStore>().AddSingleton<PastePlanStore>().AddSingleton<FlowerWorksLoader>().AddScoped<PasteDayLoader>().AddSingleton<PasteDayStore>().AddSingleton(provider => new ArchiveStore(provider.GetRequiredService<NpgsqlDataSource>(), PictureFile.IsPicture))
             .AddSingleton<BinStore>().AddSingleton<CopyStore>().AddSingleton<StateStore>().AddSingleton<LaidPictureStore>();
-        services.AddSingleton<Workers>().AddSingleton<KeptAnswers>();
+        services.AddSingleton<Workers>().AddSingleton<KeptAnswers>().AddHostedService<WarmUp>();
         services.AddSingleton<PictureDesk>().AddSingleton<Reach>();
         services.AddScoped<CurrentStudio>().AddScoped<FlowerPastePlans>();
         services.AddSingleton(TimeProvider.System);

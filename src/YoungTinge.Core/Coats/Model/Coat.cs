@@ -37,7 +37,7 @@ public abstract record Coat(Guid Id)
     public virtual double ShareAt(PiecePoint point, VeinPattern veins, double dustShare) => 1;
 
     /// <summary>Painted by hand as shapes on a piece; null for what lies all over its place.</summary>
-    public virtual IReadOnlyList<MarkShape>? ShapesOn(PieceShape shape) => null;
+    public virtual PaintedDetail? DetailOn(PieceShape shape) => null;
 
     /// <summary>The same coat by a hand that strays.</summary>
     /// <param name="share">Of the load that is planned.</param>

@@ -78,7 +78,7 @@ public abstract class ResolvedCoat(Coat coat, Materials cabinet)
     {
         if (Coat is not IPlacedCoat placed)
             return 1;
-        var cover = Coat.ShapesOn(shape) is { } shapes ? new CoverMap(shapes, shape) : null;
+        var cover = Coat.DetailOn(shape)?.Cover;
         var (cellAcrossMm, cellAlongMm) = (shape.WidthMm / Grid, shape.LengthMm / Grid);
         return shape.Cells(Grid, placed.Place.NeedsEdge).Select(point => cover?.ShareOf(point.XMm, point.YMm, cellAcrossMm, cellAlongMm) ?? placed.Place.MaskAt(point, shape.Veins))
             .DefaultIfEmpty(0).Average();

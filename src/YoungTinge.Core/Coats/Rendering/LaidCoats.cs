@@ -8,16 +8,13 @@ namespace YoungTinge.Core.Coats.Rendering;
 public sealed class LaidCoats
 {
     private readonly VeinPattern veins;
-    private readonly CoverMap?[] covers;
-    private readonly IReadOnlyList<MarkShape>[] shapes;
+    private readonly PaintedDetail?[] details;
 
     public LaidCoats(IReadOnlyList<Coat> coats, PieceShape shape)
     {
         Coats = coats;
         veins = shape.Veins;
-        var painted = coats.Select(coat => coat.ShapesOn(shape)).ToList();
-        shapes = [.. painted.Select(marks => marks ?? [])];
-        covers = [.. painted.Select(marks => marks is null ? null : new CoverMap(marks, shape))];
+        details = [.. coats.Select(coat => coat.DetailOn(shape))];
         var places = coats.OfType<IPlacedCoat>().Select(coat => coat.Place).ToList();
         NeedsEdge = places.Any(place => place.NeedsEdge);
         IsLopsided = places.Any(place => place.Parts.Any(part => part.Half != PieceHalf.Both));
@@ -32,14 +29,14 @@ public sealed class LaidCoats
     public bool IsLopsided { get; }
 
     /// <summary>Painted details, by their place among the coats.</summary>
-    public IEnumerable<int> Marked => Enumerable.Range(0, Coats.Count).Where(i => covers[i] is not null);
+    public IEnumerable<int> Marked => Enumerable.Range(0, Coats.Count).Where(i => details[i] is not null);
 
-    /// <param name="coat">Place among the coats.</param>
-    public IReadOnlyList<MarkShape> ShapesOf(int coat) => shapes[coat];
+    /// <param name="coat">Place of a painted detail among the coats.</param>
+    public string SvgPathOf(int coat) => details[coat]!.SvgPath;
 
     /// <summary>Hidden share of a rectangle round a point, 0 to 1.</summary>
     /// <param name="coat">Place of a painted detail among the coats.</param>
-    public double CoverRound(int coat, PiecePoint point, double acrossMm, double alongMm) => covers[coat]!.ShareOf(point.XMm, point.YMm, acrossMm, alongMm);
+    public double CoverRound(int coat, PiecePoint point, double acrossMm, double alongMm) => details[coat]!.Cover.ShareOf(point.XMm, point.YMm, acrossMm, alongMm);
 
     /// <summary>How the coats lie on a small part of the piece, as an eye sees it that does not tell strokes apart.</summary>
     public PointLoads At(PiecePoint point, double cellAcrossMm, double cellAlongMm) => new(this, point, cellAcrossMm, cellAlongMm, PointLoads.AllMarks);
@@ -61,7 +58,7 @@ public sealed class LaidCoats
 
         public double CoverOf(int layer)
         {
-            if (laid.covers[layer] is not { } cover)
+            if (laid.details[layer]?.Cover is not { } cover)
                 return 1;
             return marks == AllMarks ? cover.ShareOf(point.XMm, point.YMm, cellAcrossMm, cellAlongMm) : marks == layer ? 1 : 0;
         }

@@ -29,18 +29,19 @@ public sealed record PiecePicture(SidePicture Face, SidePicture Back)
 
         SidePicture Side(Side side)
         {
-            var stack = new LayerStack(plan.Paste, plan.LayersOn(side));
-            var marked = easel.Laid.Marked.Where(coat => plan.Plan.Coats[coat].IsOn(side));
-            return new SidePicture(
-                easel.Paint(stack, null),
-                [.. marked.Select(coat => new PaintedMark(shape.SvgPathOf(easel.Laid.ShapesOf(coat).Select(mark => mark.Ring)), easel.Paint(stack, coat)))]);
+            int[] marked = [.. easel.Laid.Marked.Where(coat => plan.Plan.Coats[coat].IsOn(side))];
+            var fields = easel.Paint(new LayerStack(plan.Paste, plan.LayersOn(side)), marked);
+            return new SidePicture(fields[0], [.. marked.Select((coat, i) => new PaintedMark(easel.Laid.SvgPathOf(coat), fields[i + 1]))]);
         }
     }
 
     private sealed record Easel(PieceShape Shape, LaidCoats Laid, Spectrum Paste, Illuminant Light, int Columns, int Rows)
     {
+        private static readonly Recent<(PieceShape Shape, bool WithEdge, int Columns, int Rows), PiecePoint[][]> Nets =
+            new(24, of => PointsOf(of.Shape, of.WithEdge, of.Columns, of.Rows));
+
         /// <summary>Right half, row by row from the tip down; the same for all that is painted, so worked out once.</summary>
-        private readonly PiecePoint[][] points = PointsOf(Shape, Laid.NeedsEdge, Columns, Rows);
+        private readonly PiecePoint[][] points = Nets[(Shape, Laid.NeedsEdge, Columns, Rows)];
 
         private static PiecePoint[][] PointsOf(PieceShape shape, bool withEdge, int columns, int rows)
         {
@@ -55,45 +56,61 @@ public sealed record PiecePicture(SidePicture Face, SidePicture Back)
             return points;
         }
 
-        /// <param name="marked">The painted detail to show, by its place among the coats; null for none.</param>
-        public ColourField Paint(LayerStack stack, int? marked)
+        /// <summary>The side without painted details, and then with each of them alone: what lies below a detail is laid once for both.</summary>
+        /// <param name="marked">The painted details, by their places among the coats, in order.</param>
+        public ColourField[] Paint(LayerStack stack, int[] marked)
         {
-            var rgb = new byte[3 * Columns * Rows];
+            byte[][] pictures = [.. Enumerable.Range(0, marked.Length + 1).Select(_ => new byte[3 * Columns * Rows])];
             double columnMm = Shape.WidthMm / Columns, rowMm = Shape.LengthMm / Rows;
             SideBySide.Do(Rows, row =>
             {
+                var shown = new bool[marked.Length];
                 for (var column = 0; column < points[row].Length; column++)
                 {
                     var point = points[row][column];
-                    var (right, left) = (Columns / 2 + column, Columns / 2 - 1 - column);
-                    if (marked is { } coat && !IsNear(coat, point) && !IsNear(coat, Mirrored(point)))
-                        continue;
-                    var colour = ColourAt(stack, Laid.At(point, marked));
-                    Put(rgb, row, right, colour);
-                    Put(rgb, row, left, Laid.IsLopsided ? ColourAt(stack, Laid.At(Mirrored(point), marked)) : colour);
+                    for (var i = 0; i < marked.Length; i++)
+                        shown[i] = IsNear(marked[i], point) || IsNear(marked[i], Mirrored(point));
+                    var (right, left) = (3 * (row * Columns + Columns / 2 + column), 3 * (row * Columns + Columns / 2 - 1 - column));
+                    PaintPoint(stack, point, marked, shown, pictures, right);
+                    if (Laid.IsLopsided)
+                        PaintPoint(stack, Mirrored(point), marked, shown, pictures, left);
+                    else
+                        foreach (var picture in pictures)
+                            picture.AsSpan(right, 3).CopyTo(picture.AsSpan(left, 3));
                 }
             });
-            return new ColourField(Columns, Rows, rgb);
+            return [.. pictures.Select(rgb => new ColourField(Columns, Rows, rgb))];
 
             bool IsNear(int coat, PiecePoint point) => Laid.CoverRound(coat, point, (1 + 2 * Margin) * columnMm, (1 + 2 * Margin) * rowMm) > 0;
         }
 
-        private static PiecePoint Mirrored(PiecePoint point) => point with { XMm = -point.XMm };
-
-        private Srgb ColourAt(LayerStack stack, LaidCoats.PointLoads loads)
+        private void PaintPoint(LayerStack stack, PiecePoint point, int[] marked, bool[] shown, byte[][] pictures, int at)
         {
-            Span<double> reflectance = stackalloc double[SpectralGrid.Bands];
-            Paste.Values.CopyTo(reflectance);
-            stack.LayOn(reflectance, loads);
-            return ScreenColour.From(Light.LinearRgbOf(Light.XyzOf(reflectance)));
+            Span<double> face = stackalloc double[SpectralGrid.Bands], withDetail = stackalloc double[SpectralGrid.Bands];
+            Paste.Values.CopyTo(face);
+            var (isBare, from, lies) = (true, 0, Laid.At(point, null));
+            for (var i = 0; i < marked.Length; i++)
+            {
+                if (!shown[i])
+                    continue;
+                stack.LayOn(face, lies, from, marked[i], ref isBare);
+                from = marked[i];
+                face.CopyTo(withDetail);
+                var isStillBare = isBare;
+                stack.LayOn(withDetail, Laid.At(point, marked[i]), from, int.MaxValue, ref isStillBare);
+                Put(pictures[i + 1], at, withDetail);
+            }
+
+            stack.LayOn(face, lies, from, int.MaxValue, ref isBare);
+            Put(pictures[0], at, face);
         }
 
-        private void Put(byte[] rgb, int row, int column, Srgb colour)
+        private static PiecePoint Mirrored(PiecePoint point) => point with { XMm = -point.XMm };
+
+        private void Put(byte[] rgb, int at, ReadOnlySpan<double> face)
         {
-            var at = 3 * (row * Columns + column);
-            rgb[at] = Srgb.Byte(colour.R);
-            rgb[at + 1] = Srgb.Byte(colour.G);
-            rgb[at + 2] = Srgb.Byte(colour.B);
+            var colour = ScreenColour.From(Light.LinearRgbOf(Light.XyzOf(face)));
+            (rgb[at], rgb[at + 1], rgb[at + 2]) = (Srgb.Byte(colour.R), Srgb.Byte(colour.G), Srgb.Byte(colour.B));
         }
     }
 }

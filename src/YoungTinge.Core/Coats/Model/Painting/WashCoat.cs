@@ -58,7 +58,7 @@ public sealed record WashCoat(
     public override double ShareAt(PiecePoint point, VeinPattern veins, double dustShare) =>
         Marking is null ? Place.MaskAt(point, veins) * veins.PoolShareAt(point) : 1;
 
-    public override IReadOnlyList<MarkShape>? ShapesOn(PieceShape shape) => Marking is null ? null : MarkingShapes.Of(Marking, Place, shape);
+    public override PaintedDetail? DetailOn(PieceShape shape) => Marking is null ? null : PaintedDetail.On(shape, Marking, Place);
 
     public override Coat Strayed(double share, int seed) => Marking is null
         ? this with { WetMlPerCm2 = share * WetMlPerCm2 }

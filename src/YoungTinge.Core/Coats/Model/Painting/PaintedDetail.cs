@@ -1,0 +1,24 @@
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Numerics;
+
+namespace YoungTinge.Core.Coats.Model;
+
+/// <summary>A painted detail on one piece: its strokes and what they hide. What it is painted with is nothing to it.</summary>
+public sealed class PaintedDetail
+{
+    private static readonly Recent<(PieceShape Shape, Marking Marking, Place Place), PaintedDetail> Known = new(24, of => new PaintedDetail(of.Shape, of.Marking, of.Place));
+
+    private PaintedDetail(PieceShape shape, Marking marking, Place place)
+    {
+        var shapes = MarkingShapes.Of(marking, place, shape);
+        Cover = new CoverMap(shapes, shape);
+        SvgPath = shape.SvgPathOf(shapes.Select(mark => mark.Ring));
+    }
+
+    public CoverMap Cover { get; }
+
+    /// <summary>All strokes, in the box of the piece in mm, tip up.</summary>
+    public string SvgPath { get; }
+
+    public static PaintedDetail On(PieceShape shape, Marking marking, Place place) => Known[(shape, marking, place)];
+}
