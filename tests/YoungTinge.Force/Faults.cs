@@ -18,6 +18,9 @@ public sealed class Faults(DemoServer demo, int seed)
     /// <summary>One kill in so many is of the database.</summary>
     private const int DatabaseOneIn = 5;
 
+    /// <summary>For a change to be acknowledged, in hundredths of a second.</summary>
+    private const int LongestWait = 3000;
+
     private const string LibraryFlower = "hellebore";
 
     private readonly ConcurrentDictionary<string, string> acknowledged = new();
@@ -30,7 +33,8 @@ public sealed class Faults(DemoServer demo, int seed)
         {
             using var stop = new CancellationTokenSource();
             var writing = Enumerable.Range(0, Writers).Select(_ => WriteAsync(piece, stop.Token)).ToArray();
-            await Task.Delay(random.Next(60, 400));
+            await UntilOneMoreAsync();
+            await Task.Delay(random.Next(0, 300));
             if (kill % DatabaseOneIn == 0)
             {
                 await demo.Demo.Cluster.KillAsync();
@@ -51,6 +55,14 @@ public sealed class Faults(DemoServer demo, int seed)
         }
 
         return new FaultReport(kills, acknowledged.Count, await LostAsync());
+    }
+
+    /// <summary>However slow the machine is: each end comes while changes go through.</summary>
+    private async Task UntilOneMoreAsync()
+    {
+        var before = acknowledged.Count;
+        for (var waited = 0; acknowledged.Count == before && waited < LongestWait; waited++)
+            await Task.Delay(10);
     }
 
     private async Task WriteAsync(string piece, CancellationToken stop)

@@ -115,7 +115,7 @@ public sealed class StoreTests(DemoDatabaseAlone demo) : IClassFixture<DemoDatab
     public async Task A_saved_plan_is_there_after_a_restart_of_the_database()
     {
         var piece = await SepalsAsync();
-        var plan = piece.Plan with { Ground = new Lab(88, -4, 12), Coats = [.. piece.Plan.Coats.Skip(1)] };
+        var plan = piece.Plan with { PasteTarget = new Lab(88, -4, 12), Coats = [.. piece.Plan.Coats.Skip(1)] };
         var saved = Assert.IsType<SavePlanResult.Saved>(await Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, plan, Cancel));
         Assert.Equal(piece.Version + 1, saved.Version);
 
@@ -125,7 +125,7 @@ public sealed class StoreTests(DemoDatabaseAlone demo) : IClassFixture<DemoDatab
 
         var again = await SepalsAsync();
         Assert.Equal(saved.Version, again.Version);
-        Assert.Equal(plan.Ground, again.Plan.Ground);
+        Assert.Equal(plan.PasteTarget, again.Plan.PasteTarget);
         Assert.Equal(plan.Targets.OrderBy(t => t.Key), again.Plan.Targets.OrderBy(t => t.Key));
         Assert.Equal(plan.Coats.Select(coat => coat.Id), again.Plan.Coats.Select(coat => coat.Id));
     }
@@ -134,9 +134,9 @@ public sealed class StoreTests(DemoDatabaseAlone demo) : IClassFixture<DemoDatab
     public async Task A_plan_made_from_an_old_version_does_not_overwrite()
     {
         var piece = await SepalsAsync();
-        await Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, piece.Plan with { Ground = new Lab(80, 0, 0) }, Cancel);
-        var late = await Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, piece.Plan with { Ground = new Lab(20, 0, 0) }, Cancel);
-        Assert.Equal(80, Assert.IsType<SavePlanResult.Changed>(late).Current.Plan.Ground.L);
+        await Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, piece.Plan with { PasteTarget = new Lab(80, 0, 0) }, Cancel);
+        var late = await Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, piece.Plan with { PasteTarget = new Lab(20, 0, 0) }, Cancel);
+        Assert.Equal(80, Assert.IsType<SavePlanResult.Changed>(late).Current.Plan.PasteTarget.L);
     }
 
     [Fact]
@@ -144,7 +144,7 @@ public sealed class StoreTests(DemoDatabaseAlone demo) : IClassFixture<DemoDatab
     {
         var piece = await SepalsAsync();
         var saves = Enumerable.Range(0, 12).Select(i =>
-            Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, piece.Plan with { Ground = new Lab(i, 0, 0) }, Cancel));
+            Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, piece.Plan with { PasteTarget = new Lab(i, 0, 0) }, Cancel));
         var results = await Task.WhenAll(saves);
         Assert.Single(results.OfType<SavePlanResult.Saved>());
         Assert.Equal(11, results.OfType<SavePlanResult.Changed>().Count());

@@ -213,7 +213,7 @@ public sealed class CoatPlanner
         var proposed = plan with
         {
             Paste = rounded,
-            Ground = PasteOptics.ColourOf(rounded, materials),
+            PasteTarget = PasteOptics.ColourOf(rounded, materials),
             Coats = coats,
             OnPurpose = [.. plan.OnPurpose.Where(note => note.CoatId is null || coats.Any(coat => coat.Id == note.CoatId))],
         };

@@ -76,9 +76,9 @@ public static class PreviewPlan
         var picture = PiecePicture.Of(resolved.With([.. plan.Coats.Take(shown)]), shape, light: light);
         return new Answer(
             [.. zones.Select(zone => new ZoneView(zone.Zone, [.. zone.Colours.Select(ColourView.From)], ColourView.From(zone.Target), zone.Difference))],
-            ColourView.From(plan.Ground),
+            ColourView.From(plan.PasteTarget),
             ColourView.From(paste),
-            Difference.Of(paste, plan.Ground),
+            Difference.Of(paste, plan.PasteTarget),
             BatchView.From(batch),
             [.. resolved.Coats.Select(coat => View(coat, shape, quantity.Pieces))],
             View(picture.Face),

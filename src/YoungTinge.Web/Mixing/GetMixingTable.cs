@@ -58,7 +58,7 @@ public static class GetMixingTable
         planned.Id, planned.Piece.Name, flower.Id, flower.Name, flower.CommissionId, planned.Plan.Paste,
         // What none is wanted of for now can still be mixed for, as one.
         PasteQuantity.For(planned.Piece, Math.Max(1, planned.Parts)).BatchG,
-        [new TargetView(null, ColourView.From(planned.Plan.Ground)), .. Enum.GetValues<Zone>().Select(zone => new TargetView(zone, ColourView.From(planned.Plan.Targets[zone].Colour)))]);
+        [new TargetView(null, ColourView.From(planned.Plan.PasteTarget)), .. Enum.GetValues<Zone>().Select(zone => new TargetView(zone, ColourView.From(planned.Plan.Targets[zone].Colour)))]);
 
     private static ReadingView View(NamedLogEntry named) => new(
         named.Entry.Id, named.Entry.PieceId!.Value, ColourView.From(named.Entry.Actual), Difference.Of(named.Entry.Actual, named.Entry.Predicted), named.Entry.LoggedAt);

@@ -18,7 +18,7 @@ public class PlanCheckTests
     {
         var plan = Plan(Dust("wine-lees", double.NaN, new Place(PlaceKind.Base, double.NaN, 0.5, double.PositiveInfinity))) with
         {
-            Ground = new Lab(double.NaN, 0, 0),
+            PasteTarget = new Lab(double.NaN, 0, 0),
             Paste = new PasteRecipe("bright-white-paste", [new Dose("quince", double.NaN), new Dose("frond", double.PositiveInfinity)]),
         };
         var paths = PlanCheck.Problems(plan, TestData.Cabinet).Select(problem => problem.Path);

@@ -40,7 +40,7 @@ public static class PlanCheck
                 yield return new PlanProblem($"{path}.spread", PlanProblemCode.SpreadOutOfRange, Target.MostSpread);
         }
 
-        if (!IsColour(plan.Ground))
+        if (!IsColour(plan.PasteTarget))
             yield return new PlanProblem("ground", PlanProblemCode.NotAColour);
     }
 

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -6,8 +7,8 @@ namespace YoungTinge.Core.Coats.Model;
 
 /// <summary>How one kind of piece gets its colour: what it should look like, its paste, and the coats in order.</summary>
 /// <param name="Targets">Of the finished piece; one for every zone.</param>
-/// <param name="Ground">What the paste alone should be, under daylight.</param>
-public sealed record PiecePlan(IReadOnlyDictionary<Zone, Target> Targets, Lab Ground, PasteRecipe Paste, IReadOnlyList<Coat> Coats)
+/// <param name="PasteTarget">What the paste alone should be, under daylight.</param>
+public sealed record PiecePlan(IReadOnlyDictionary<Zone, Target> Targets, [property: JsonPropertyName("ground")] Lab PasteTarget, PasteRecipe Paste, IReadOnlyList<Coat> Coats)
 {
     /// <summary>Advice that the maker goes against on purpose.</summary>
     public IReadOnlyList<AcknowledgedAdvice> OnPurpose { get; init; } = [];
