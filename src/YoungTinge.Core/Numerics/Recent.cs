@@ -4,13 +4,15 @@ namespace YoungTinge.Core.Numerics;
 /// What a pure function answered of late, by its question: from one edit to the next most of what is computed stays as it was. From any
 /// thread; two that ask the same at the same time may both compute it.
 /// </summary>
-/// <param name="count">Answers to keep; the one that was asked for longest ago goes first.</param>
+/// <param name="room">For answers that are kept; the one that was asked for longest ago goes first.</param>
 /// <param name="answer">Depends on the question alone.</param>
-public sealed class Recent<TQuestion, TAnswer>(int count, Func<TQuestion, TAnswer> answer) where TQuestion : notnull
+/// <param name="sizeOf">How much room an answer takes; 1 for each by default. One that has no room by itself is not kept.</param>
+public sealed class Recent<TQuestion, TAnswer>(long room, Func<TQuestion, TAnswer> answer, Func<TAnswer, long>? sizeOf = null) where TQuestion : notnull
 {
     private readonly Lock turn = new();
     private readonly Dictionary<TQuestion, LinkedListNode<(TQuestion Question, TAnswer Answer)>> known = [];
     private readonly LinkedList<(TQuestion Question, TAnswer Answer)> latestFirst = [];
+    private long taken;
 
     public TAnswer this[TQuestion question]
     {
@@ -33,9 +35,12 @@ public sealed class Recent<TQuestion, TAnswer>(int count, Func<TQuestion, TAnswe
                 if (known.TryGetValue(question, out var theirs))
                     return theirs.Value.Answer;
                 known[question] = latestFirst.AddFirst((question, computed));
-                if (known.Count > count)
+                taken += SizeOf(computed);
+                while (taken > room)
                 {
-                    known.Remove(latestFirst.Last!.Value.Question);
+                    var oldest = latestFirst.Last!.Value;
+                    taken -= SizeOf(oldest.Answer);
+                    known.Remove(oldest.Question);
                     latestFirst.RemoveLast();
                 }
             }
@@ -43,4 +48,6 @@ public sealed class Recent<TQuestion, TAnswer>(int count, Func<TQuestion, TAnswe
             return computed;
         }
     }
+
+    private long SizeOf(TAnswer of) => sizeOf is null ? 1 : sizeOf(of);
 }

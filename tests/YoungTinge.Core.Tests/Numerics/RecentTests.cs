@@ -31,6 +31,23 @@ public class RecentTests
     });
 
     [Fact]
+    public void What_is_kept_fits_its_room() => Gen.Int[1, 12].Array[1, 40].Holds(sizes =>
+    {
+        var computed = 0;
+        var recent = new Recent<int, int>(room: 10, size => size + 0 * ++computed, size => size);
+        var kept = new List<int>();
+        foreach (var size in sizes)
+        {
+            var before = computed;
+            Assert.Equal(size, recent[size]);
+            Assert.Equal(kept.Remove(size) ? 0 : 1, computed - before);
+            kept.Add(size);
+            while (kept.Sum() > 10)
+                kept.RemoveAt(0);
+        }
+    });
+
+    [Fact]
     public void Many_at_once_each_get_their_own_answer_and_may_ask_for_more_while_they_compute()
     {
         Recent<int, int>? recent = null;

@@ -38,6 +38,9 @@ public sealed class CoverMap
         }
     }
 
+    /// <summary>That it takes in memory.</summary>
+    public long Bytes => sizeof(int) * (long)sums.Length;
+
     /// <summary>Hidden share of a rectangle, 0 to 1; at least one cell of the net is looked at.</summary>
     /// <param name="xMm">Middle, across from the midrib.</param>
     /// <param name="yMm">Middle, along from the base.</param>

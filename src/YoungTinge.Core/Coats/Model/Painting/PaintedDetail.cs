@@ -6,7 +6,11 @@ namespace YoungTinge.Core.Coats.Model;
 /// <summary>A painted detail on one piece: its strokes and what they hide. What it is painted with is nothing to it.</summary>
 public sealed class PaintedDetail
 {
-    private static readonly Recent<(PieceShape Shape, Marking Marking, Place Place), PaintedDetail> Known = new(24, of => new PaintedDetail(of.Shape, of.Marking, of.Place));
+    /// <summary>Some forty petals; a piece of half a metre, which alone takes 100 MB, is not kept.</summary>
+    private const long MaxKeptBytes = 40_000_000;
+
+    private static readonly Recent<(PieceShape Shape, Marking Marking, Place Place), PaintedDetail> Known =
+        new(MaxKeptBytes, of => new PaintedDetail(of.Shape, of.Marking, of.Place), detail => detail.Cover.Bytes + 2L * detail.SvgPath.Length);
 
     private PaintedDetail(PieceShape shape, Marking marking, Place place)
     {
