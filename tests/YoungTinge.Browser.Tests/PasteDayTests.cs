@@ -259,6 +259,34 @@ public partial class PasteDayTests(Application application)
     private static partial Regex Metric();
 
     [Fact]
+    public Task A_number_that_somebody_else_changed_is_shown_and_not_written_over() => application.InBrowserAsync(nameof(A_number_that_somebody_else_changed_is_shown_and_not_written_over), browser =>
+    {
+        const string flowers = "Flowers of Hellebore";
+        void Type(string number)
+        {
+            browser.Fill(flowers, number);
+            browser.Press(Keys.Tab);
+        }
+
+        browser.Open("/paste-day");
+        browser.Click("button", "Quantities", exact: true);
+        Assert.Equal("7", browser.ValueOf(flowers));
+        browser.OpenTab(browser.Url);
+        browser.Click("button", "Quantities", exact: true);
+        Type("12");
+        browser.WaitForSaved();
+        browser.CloseTab();
+
+        Type("30");
+        browser.WaitForText("It was changed in another window in the meantime.");
+        browser.WaitUntil("what there is now", () => browser.ValueOf(flowers) == "12");
+        browser.Reload();
+        browser.Click("button", "Quantities", exact: true);
+        browser.WaitUntil("the other's number stays", () => browser.ValueOf(flowers) == "12");
+        return Task.CompletedTask;
+    });
+
+    [Fact]
     public Task Of_two_people_the_second_chooses_whose_run_stays() => application.InBrowserAsync(nameof(Of_two_people_the_second_chooses_whose_run_stays), browser =>
     {
         browser.OpenPaste("Ranunculus", "Ombre");

@@ -18,3 +18,6 @@ export class RequestFailed extends Error {
     return passing.includes(this.code)
   }
 }
+
+/** Whether somebody else was quicker: what was changed is not any more what the change was made from. */
+export const isClash = (error: unknown): boolean => error instanceof RequestFailed && error.code === 'changedElsewhere'

@@ -1,3 +1,4 @@
+using YoungTinge.Core.Cabinet.Characterising;
 using YoungTinge.Core.Colour;
 
 namespace YoungTinge.Core.Cabinet;
@@ -37,7 +38,7 @@ public static class MaterialRecordCheck
     public const double MostStock = 1_000_000;
     public const double MostPrice = 10_000;
 
-    public const int MostDabs = 4;
+    public const int MostDabs = OpticsEstimator.MostDabs;
 
     /// <summary>g per 100 g, or mg/cm2.</summary>
     public const double MostDabAmount = 100;

@@ -98,10 +98,7 @@ internal sealed class CoatSimulator
         return -1;
     }
 
-    private LayerStack StackOf(KubelkaMunkSpectra mix, IReadOnlyList<Coat> coats, Side side)
-    {
-        return StackOf(Ready(mix, coats), coats, LastSteam(coats), side);
-    }
+    private LayerStack StackOf(KubelkaMunkSpectra mix, IReadOnlyList<Coat> coats, Side side) => StackOf(Ready(mix, coats), coats, LastSteam(coats), side);
 
     private static LayerStack StackOf(ReadyCoat[] laid, IReadOnlyList<Coat> coats, int lastSteam, Side side) =>
         new([.. laid.Select((coat, i) => coats[i].IsOn(side) ? coat.Film(i < lastSteam) : null)]);

@@ -3,7 +3,7 @@ import { useTranslation } from '../../shared/translation'
 import { Link, useLocation, useParams } from 'wouter'
 import type { Material, MaterialKind, MaterialRecord } from '../../api/api'
 import { answer, api, madeFrom } from '../../api/api'
-import { RequestFailed } from '../../core/RequestFailed'
+import { isClash, RequestFailed } from '../../core/RequestFailed'
 import { aside, queries } from '../../api/queries'
 import { isCounted, kinds } from '../../shared/cabinet'
 import { ClashChoice } from '../../shared/ClashChoice'
@@ -84,7 +84,7 @@ function Sheet({ id, sheet: saved, version }: { id: string | null; sheet: Materi
   })
   const problemAt = useProblems([save.error], undefined, 'sheet')
   const inUse = remove.error instanceof RequestFailed && remove.error.code === 'inUse'
-  const clashes = save.error instanceof RequestFailed && save.error.code === 'changedElsewhere'
+  const clashes = isClash(save.error)
 
   return (
     <main className="w-full max-w-6xl px-4 pt-5 pb-10 lg:px-6">

@@ -3,7 +3,7 @@ import { useTranslation } from '../../shared/translation'
 import { Link, useLocation, useParams } from 'wouter'
 import type { CommissionDetails, CommissionView } from '../../api/api'
 import { answer, api, madeFrom } from '../../api/api'
-import { RequestFailed } from '../../core/RequestFailed'
+import { isClash, RequestFailed } from '../../core/RequestFailed'
 import { aside, queries } from '../../api/queries'
 import { ClashChoice } from '../../shared/ClashChoice'
 import { ConfirmButton } from '../../shared/ConfirmButton'
@@ -133,7 +133,7 @@ function Open({ kept }: { kept: CommissionView | null }) {
             </span>
           )}
         </div>
-        {failed?.code === 'changedElsewhere' ? (
+        {isClash(failed) ? (
           <ClashChoice
             onTheirs={() =>
               void theirs().then((now) => {

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { useTranslation } from '../../shared/translation'
 import type { ImportPreview } from '../../api/api'
 import { upload } from '../../api/api'
-import { RequestFailed } from '../../core/RequestFailed'
+import { isClash } from '../../core/RequestFailed'
 import { FileButton } from '../../shared/FileButton'
 import { Failure, Problem } from '../../shared/Message'
 import { Preview } from './Preview'
@@ -23,8 +23,7 @@ export function ImportFile({ what }: { what: 'cabinet' | 'logbook' }) {
       void client.invalidateQueries()
     },
     // What was seen is no longer what would happen: look again.
-    onError: (error) =>
-      error instanceof RequestFailed && error.code === 'changedElsewhere' && file && preview.mutate(file),
+    onError: (error) => isClash(error) && file && preview.mutate(file),
   })
   const choose = (chosen: File) => {
     setFile(chosen)

@@ -4,7 +4,7 @@ import { Link } from 'wouter'
 import type { KeptBatch } from '../../api/api'
 import { answer, api } from '../../api/api'
 import { MakingLimits } from '../../api/limits'
-import { RequestFailed } from '../../core/RequestFailed'
+import { isClash, RequestFailed } from '../../core/RequestFailed'
 import { aside, queries } from '../../api/queries'
 import { ClashChoice } from '../../shared/ClashChoice'
 import { ColourEntry } from '../../shared/ColourEntry'
@@ -172,7 +172,7 @@ export function BatchEditor({
           {t('batch.remove')}
         </button>
       </div>
-      {failed?.code === 'changedElsewhere' ? (
+      {isClash(failed) ? (
         <ClashChoice
           onTheirs={() => {
             drop(batch)

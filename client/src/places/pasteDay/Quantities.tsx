@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { useTranslation } from '../../shared/translation'
 import type { PasteDay } from '../../api/api'
 import { answer, api, madeFrom } from '../../api/api'
-import { RequestFailed } from '../../core/RequestFailed'
+import { isClash, RequestFailed } from '../../core/RequestFailed'
 import { Problem } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
 import type { NameOf } from '../../shared/words'
@@ -13,9 +13,6 @@ import { useProblems } from '../../shared/useProblems'
 import { Term } from '../../shared/Term'
 
 type Flower = PasteDay['commissions'][number]['flowers'][number]
-
-/** Somebody else was quicker: what there is now is shown, so that leaving the field does not write over it. */
-const isTaken = (error: Error) => error instanceof RequestFailed && error.code === 'changedElsewhere'
 
 /** From the number of flowers to grams and balls for every piece. */
 export function Quantities({ day, isIn, nameOf }: { day: PasteDay; isIn: (id: string) => boolean; nameOf: NameOf }) {
@@ -69,7 +66,11 @@ function FlowerQuantities({ flower, nameOf }: { flower: Flower; nameOf: NameOf }
   const counts = { flowers: flower.flowers, buds: flower.buds, ...typed }
   const commit = () => {
     if (counts.flowers === flower.flowers && counts.buds === flower.buds) return
-    save.mutate(counts, { onSuccess: () => setTyped({}), onError: (error) => isTaken(error) && setTyped({}) })
+    save.mutate(counts, {
+      onSuccess: () => setTyped({}),
+      // What there is now is shown, so that leaving the field does not write over it.
+      onError: (error) => isClash(error) && setTyped({}),
+    })
   }
   return (
     <div className="mt-3">
@@ -150,7 +151,7 @@ function Spares({ piece, nameOf }: { piece: Flower['pieces'][number]; nameOf: Na
           body: { spareShare },
         }),
       ),
-    onError: (error) => isTaken(error) && setTyped(null),
+    onError: (error) => isClash(error) && setTyped(null),
     onSettled: () => client.invalidateQueries(),
   })
   const failed = save.error instanceof RequestFailed ? save.error : null

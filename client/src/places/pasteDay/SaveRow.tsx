@@ -1,7 +1,7 @@
 import type { UseMutationResult } from '@tanstack/react-query'
 import { Printer } from 'lucide-react'
 import { useTranslation } from '../../shared/translation'
-import { RequestFailed } from '../../core/RequestFailed'
+import { isClash } from '../../core/RequestFailed'
 import { ClashChoice } from '../../shared/ClashChoice'
 import { FrameState } from '../../shared/FrameState'
 import { Failure } from '../../shared/Message'
@@ -29,7 +29,7 @@ export function SaveRow<P>({
   onDrop: (saved?: PasteDraft<P>) => void
 }) {
   const { t } = useTranslation()
-  const clashes = save.error instanceof RequestFailed && save.error.code === 'changedElsewhere'
+  const clashes = isClash(save.error)
   return (
     <div className="print:hidden">
       <FrameState>

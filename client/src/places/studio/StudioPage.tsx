@@ -3,7 +3,7 @@ import { useTranslation } from '../../shared/translation'
 import type { Studio } from '../../api/api'
 import { answer, api, madeFrom } from '../../api/api'
 import { SaveStudioRequestLimits } from '../../api/limits'
-import { RequestFailed } from '../../core/RequestFailed'
+import { isClash, RequestFailed } from '../../core/RequestFailed'
 import { aside, queries } from '../../api/queries'
 import { Choice } from '../../shared/Choice'
 import { ClashChoice } from '../../shared/ClashChoice'
@@ -55,7 +55,7 @@ function OpenStudio({ kept }: { kept: Studio }) {
     },
   })
   const failed = save.error instanceof RequestFailed ? save.error : null
-  const clashes = failed?.code === 'changedElsewhere'
+  const clashes = isClash(failed)
   const problemAt = useProblems([save.error])
   const theirs = () => client.fetchQuery({ ...queries.studio(), staleTime: 0 })
   const currencyName = new Intl.DisplayNames(language, { type: 'currency' })

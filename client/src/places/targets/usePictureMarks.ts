@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react'
 import type { Picture, PictureMarks } from '../../api/api'
 import { answer, api, madeFrom } from '../../api/api'
 import { hasFields } from '../../core/Kept'
-import { RequestFailed } from '../../core/RequestFailed'
+import { isClash, RequestFailed } from '../../core/RequestFailed'
 import { useKept } from '../../shared/useKept'
 
 interface Kept {
@@ -38,7 +38,7 @@ export function usePictureMarks(picture: Picture, onSaved: () => void, onConflic
       onSaved()
     },
     onError: (error) => {
-      if (!(error instanceof RequestFailed) || error.code !== 'changedElsewhere') return
+      if (!isClash(error)) return
       kept.drop(kept.value)
       onConflict()
     },
