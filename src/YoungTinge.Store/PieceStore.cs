@@ -4,6 +4,7 @@ using NpgsqlTypes;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Work;
 
 namespace YoungTinge.Store;
@@ -14,7 +15,18 @@ namespace YoungTinge.Store;
 /// <param name="Guests">Those whom it is made for.</param>
 public sealed record PlannedPiece(Guid Id, Guid FlowerId, Piece Piece, int Parts, PiecePlan Plan, int Version, Guests Guests)
 {
-    public PlannedWork Work => new(Id, Piece, Parts, Plan);
+    /// <summary>What it is shaped from, where that is known: its own recipe, or what is kept for it elsewhere.</summary>
+    public PasteSource? Source { get; init; }
+
+    public PlannedWork Work => new(Id, Piece, Parts, Plan) { Source = Source };
+
+    /// <summary>What all pieces take; what none is wanted of for now can still be planned, as one.</summary>
+    public PasteQuantity Quantity => PasteQuantity.For(Piece, Math.Max(1, Parts));
+
+    public ResolvedPlan Resolve(Materials cabinet) => new(Plan, cabinet, Source);
+
+    /// <summary>As it is carried out: on the paste that it is shaped from.</summary>
+    public PlannedPiece From(PasteSource? source) => source is null ? this : this with { Plan = source.Carried(Plan), Source = source };
 }
 
 public abstract record SavePlanResult
@@ -80,11 +92,12 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
     }
 
     /// <summary>Writes a plan over the version it was made from, or not at all.</summary>
-    public async Task<SavePlanResult> SavePlanAsync(Guid studioId, Guid pieceId, int madeFromVersion, PiecePlan plan, CancellationToken cancel)
+    /// <param name="keepsPaste">Its own paste stays as it was kept: the piece is shaped from another, which is planned elsewhere.</param>
+    public async Task<SavePlanResult> SavePlanAsync(Guid studioId, Guid pieceId, int madeFromVersion, PiecePlan plan, bool keepsPaste, CancellationToken cancel)
     {
         await using var command = dataSource.CreateCommand("""
             update piece
-            set plan = $4, version = version + 1, changed_at = now()
+            set plan = case when $5 then $4 || jsonb_build_object('paste', plan -> 'paste') else $4 end, version = version + 1, changed_at = now()
             where studio_id = $1 and id = $2 and deleted_at is null and version = $3
             returning version
             """);
@@ -92,6 +105,7 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = pieceId });
         command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = madeFromVersion });
         command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = PlanJson.Write(plan) });
+        command.Parameters.Add(new NpgsqlParameter<bool> { TypedValue = keepsPaste });
         if (await command.ExecuteScalarAsync(cancel) is int version)
             return new SavePlanResult.Saved(version);
         return await FindAsync(studioId, pieceId, cancel) is { } current ? new SavePlanResult.Changed(current) : new SavePlanResult.Missing();

@@ -50,7 +50,7 @@ public sealed class CommissionLifeTests(DemoDatabase demo) : IClassFixture<DemoD
         Assert.Null(await Pieces.FindAsync(studioId, piece.Id, Cancel));
         Assert.Equal(kind == BinKind.Piece, await Commissions.FindFlowerAsync(studioId, flower.Id, Cancel) is not null);
         Assert.True(await CountAsync() < pieces);
-        Assert.IsType<SavePlanResult.Missing>(await Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, piece.Plan, Cancel) is var saved && kind == BinKind.Piece ? saved : new SavePlanResult.Missing());
+        Assert.IsType<SavePlanResult.Missing>(await Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, piece.Plan, keepsPaste: false, Cancel) is var saved && kind == BinKind.Piece ? saved : new SavePlanResult.Missing());
         // A jar that only this uses is not thrown away while it can come back.
         Assert.Equal(RemoveMaterialResult.InUse, await new CabinetStore(demo.DataSource).RemoveAsync(studioId, piece.Plan.Paste.Doses[0].ColourantId, Cancel));
 

@@ -116,7 +116,7 @@ public sealed class StoreTests(DemoDatabaseAlone demo) : IClassFixture<DemoDatab
     {
         var piece = await SepalsAsync();
         var plan = piece.Plan with { PasteTarget = new Lab(88, -4, 12), Coats = [.. piece.Plan.Coats.Skip(1)] };
-        var saved = Assert.IsType<SavePlanResult.Saved>(await Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, plan, Cancel));
+        var saved = Assert.IsType<SavePlanResult.Saved>(await Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, plan, keepsPaste: false, Cancel));
         Assert.Equal(piece.Version + 1, saved.Version);
 
         await demo.Cluster.StopAsync();
@@ -134,8 +134,8 @@ public sealed class StoreTests(DemoDatabaseAlone demo) : IClassFixture<DemoDatab
     public async Task A_plan_made_from_an_old_version_does_not_overwrite()
     {
         var piece = await SepalsAsync();
-        await Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, piece.Plan with { PasteTarget = new Lab(80, 0, 0) }, Cancel);
-        var late = await Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, piece.Plan with { PasteTarget = new Lab(20, 0, 0) }, Cancel);
+        await Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, piece.Plan with { PasteTarget = new Lab(80, 0, 0) }, keepsPaste: false, Cancel);
+        var late = await Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, piece.Plan with { PasteTarget = new Lab(20, 0, 0) }, keepsPaste: false, Cancel);
         Assert.Equal(80, Assert.IsType<SavePlanResult.Changed>(late).Current.Plan.PasteTarget.L);
     }
 
@@ -144,7 +144,7 @@ public sealed class StoreTests(DemoDatabaseAlone demo) : IClassFixture<DemoDatab
     {
         var piece = await SepalsAsync();
         var saves = Enumerable.Range(0, 12).Select(i =>
-            Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, piece.Plan with { PasteTarget = new Lab(i, 0, 0) }, Cancel));
+            Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, piece.Plan with { PasteTarget = new Lab(i, 0, 0) }, keepsPaste: false, Cancel));
         var results = await Task.WhenAll(saves);
         Assert.Single(results.OfType<SavePlanResult.Saved>());
         Assert.Equal(11, results.OfType<SavePlanResult.Changed>().Count());
@@ -156,8 +156,8 @@ public sealed class StoreTests(DemoDatabaseAlone demo) : IClassFixture<DemoDatab
         var piece = await SepalsAsync();
         var stranger = Guid.NewGuid();
         Assert.Null(await Pieces.FindAsync(stranger, piece.Id, Cancel));
-        Assert.IsType<SavePlanResult.Missing>(await Pieces.SavePlanAsync(stranger, piece.Id, piece.Version, piece.Plan, Cancel));
-        Assert.IsType<SavePlanResult.Missing>(await Pieces.SavePlanAsync(studioId, Guid.NewGuid(), 1, piece.Plan, Cancel));
+        Assert.IsType<SavePlanResult.Missing>(await Pieces.SavePlanAsync(stranger, piece.Id, piece.Version, piece.Plan, keepsPaste: false, Cancel));
+        Assert.IsType<SavePlanResult.Missing>(await Pieces.SavePlanAsync(studioId, Guid.NewGuid(), 1, piece.Plan, keepsPaste: false, Cancel));
     }
 
     [Fact]
@@ -172,7 +172,7 @@ public sealed class StoreTests(DemoDatabaseAlone demo) : IClassFixture<DemoDatab
             new SteamCoat(Guid.NewGuid(), 9) { IsLocked = true },
             new GlazeCoat(Guid.NewGuid(), "pond-dip", 3, Sides.Back),
         ];
-        await Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, piece.Plan with { Coats = coats }, Cancel);
+        await Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, piece.Plan with { Coats = coats }, keepsPaste: false, Cancel);
         var back = (await SepalsAsync()).Plan.Coats;
         var dust = Assert.IsType<DustCoat>(back[0]);
         Assert.Equal(coats[0] with { }, dust with { Mix = ((DustCoat)coats[0]).Mix });
@@ -186,7 +186,7 @@ public sealed class StoreTests(DemoDatabaseAlone demo) : IClassFixture<DemoDatab
         var piece = await SepalsAsync();
         var marking = new Marking(MarkingKind.Stripes, 0.7, 3.5, 0.25, -12);
         var wash = new WashCoat(Guid.NewGuid(), [new Portion("rowan", 1)], "clear-spirit", 0.2, 0.004, Place.Whole, Sides.Face) { Marking = marking };
-        await Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, piece.Plan with { Coats = [wash] }, Cancel);
+        await Pieces.SavePlanAsync(studioId, piece.Id, piece.Version, piece.Plan with { Coats = [wash] }, keepsPaste: false, Cancel);
         Assert.Equal(marking, Assert.IsType<WashCoat>(Assert.Single((await SepalsAsync()).Plan.Coats)).Marking);
     }
 
@@ -240,7 +240,7 @@ public sealed class StoreTests(DemoDatabaseAlone demo) : IClassFixture<DemoDatab
         var after = await SepalsAsync();
         Assert.Equal((broader, sepals.Version + 1), (after.Piece, after.Version));
         // A plan made before that is not written over it unseen.
-        Assert.IsType<SavePlanResult.Changed>(await Pieces.SavePlanAsync(studioId, sepals.Id, sepals.Version, sepals.Plan, Cancel));
+        Assert.IsType<SavePlanResult.Changed>(await Pieces.SavePlanAsync(studioId, sepals.Id, sepals.Version, sepals.Plan, keepsPaste: false, Cancel));
 
         Guid[] ids = [.. (await Pieces.ListAsync(studioId, sepals.FlowerId, Cancel)).Select(piece => piece.Id)];
         Assert.Equal(2, await Pieces.OrderAsync(studioId, sepals.FlowerId, 1, [.. ids.Reverse()], Cancel));

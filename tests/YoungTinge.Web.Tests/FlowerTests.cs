@@ -112,7 +112,7 @@ public sealed class FlowerTests(DemoApplication application) : ApiTest(applicati
     [Fact]
     public async Task Ways_to_a_target_are_proposed_side_by_side_and_one_can_be_kept()
     {
-        var id = (string)(await PieceAsync("Heart petals"))["id"]!;
+        var id = (string)(await PieceAsync("Bracts"))["id"]!;
         var piece = await GetAsync($"/api/pieces/{id}");
         var proposals = (await PostAsync($"/api/pieces/{id}/proposals", new JsonObject { ["plan"] = piece["plan"]!.DeepClone(), ["keepPaste"] = false }))["proposals"]!.AsArray();
         Assert.Equal(["pasteLed", "dustLed", "washLed", "marbled"], proposals.Select(one => (string)one!["approach"]!));

@@ -389,4 +389,59 @@ public sealed class PasteDayTests(DemoApplication application) : ApiTest(applica
         var response = await Http.DeleteAsync("/api/materials/lantern");
         Assert.Equal(HttpStatusCode.Conflict, response.StatusCode);
     }
+
+    [Theory]
+    [InlineData("Ranunculus", "ombre", "Middle petals", "shade")]
+    [InlineData("Clematis, moonlit", "marble", "Petals", "marble")]
+    public async Task A_piece_follows_what_is_kept_for_it_and_its_own_paste_waits(string flowerName, string kind, string pieceName, string source)
+    {
+        var flower = await FlowerAsync(flowerName);
+        var id = (string)flower["pieces"]!.AsArray().First(piece => (string)piece!["name"]! == pieceName)!["id"]!;
+        var kept = (await GetAsync($"/api/pieces/{id}"))!;
+        var preview = await PostAsync($"/api/pieces/{id}/preview", kept["plan"]!);
+        Assert.Equal(source, (string)preview["source"]!["kind"]!);
+        Assert.Equal(source == "marble", preview["zones"]![0]!["streaksDeltaE"] is not null);
+
+        // Whoever sends another paste along with a changed coat changes the coat alone.
+        var other = kept["plan"]!.DeepClone();
+        other["paste"] = new JsonObject { ["baseId"] = "bright-white-paste", ["doses"] = new JsonArray() };
+        other["coats"]!.AsArray().RemoveAt(0);
+        Assert.Equal(preview["paste"]!.ToJsonString(), (await PostAsync($"/api/pieces/{id}/preview", other))["paste"]!.ToJsonString());
+        Assert.Equal(HttpStatusCode.OK, (await Http.PutOverAsync($"/api/pieces/{id}/plan", other, (int)kept["version"]!)).StatusCode);
+        var saved = await GetAsync($"/api/pieces/{id}");
+        Assert.Equal(kept["plan"]!["paste"]!.ToJsonString(), saved["plan"]!["paste"]!.ToJsonString());
+        Assert.Equal(other["coats"]!.ToJsonString(), saved["plan"]!["coats"]!.ToJsonString());
+
+        // Without the run it has its own paste again, as it was before.
+        Assert.Equal(HttpStatusCode.NoContent, (await Http.DeleteAsync($"/api/flowers/{flower["id"]}/{kind}")).StatusCode);
+        var own = (await GetAsync($"/api/pieces/{id}"))["plan"]!;
+        Assert.NotEmpty(own["paste"]!["doses"]!.AsArray());
+        Assert.NotEqual(kept["plan"]!["paste"]!.ToJsonString(), own["paste"]!.ToJsonString());
+        Assert.Equal("own", (string)(await PostAsync($"/api/pieces/{id}/preview", own))["source"]!["kind"]!);
+    }
+
+    [Fact]
+    public async Task A_piece_is_shaped_from_a_batch_that_is_there_but_from_nothing_else_then()
+    {
+        var id = (string)(await FlowerAsync("Hellebore"))["pieces"]!.AsArray().First(piece => (string)piece!["name"]! == "Bracts")!["id"]!;
+        var kept = await GetAsync($"/api/pieces/{id}");
+        var ready = (await GetAsync($"/api/pieces/{id}/ready-batches")).AsArray();
+        Assert.NotEmpty(ready);
+        Assert.Equal(ready.Select(batch => (double)batch!["difference"]!["deltaE"]!).Order(), ready.Select(batch => (double)batch!["difference"]!["deltaE"]!));
+        var plan = kept["plan"]!.DeepClone();
+        plan["batchId"] = ready[0]!["id"]!.DeepClone();
+        var preview = await PostAsync($"/api/pieces/{id}/preview", plan);
+        Assert.Equal("batch", (string)preview["source"]!["kind"]!);
+        Assert.Equal(ready[0]!["colour"]!.ToJsonString(), preview["paste"]!.ToJsonString());
+        Assert.Equal(HttpStatusCode.OK, (await Http.PutOverAsync($"/api/pieces/{id}/plan", plan, (int)kept["version"]!)).StatusCode);
+        Assert.DoesNotContain((await GetAsync("/api/paste-day"))["blocks"]!.AsArray(), block => (string)block!["kind"]! == "paste"
+            && block["uses"]!.AsArray().Any(use => (string)use!["pieceId"]! == id));
+
+        plan["batchId"] = Guid.NewGuid().ToString();
+        Assert.Equal(["batchId unknownBatch"], await ProblemsOf(await Http.PostAsJsonAsync($"/api/pieces/{id}/preview", plan)));
+        var petals = (string)(await FlowerAsync("Ranunculus"))["pieces"]![0]!["id"]!;
+        var taken = (await GetAsync($"/api/pieces/{petals}"))["plan"]!;
+        taken["batchId"] = ready[0]!["id"]!.DeepClone();
+        Assert.Equal(["batchId pieceTaken"], await ProblemsOf(await Http.PostAsJsonAsync($"/api/pieces/{petals}/preview", taken)));
+    }
 }

@@ -40,6 +40,12 @@ export const queries = {
       queryFn: ({ signal }) =>
         answer(api.GET('/api/commissions/{id}/dust-day', { params: { path: { id }, query: { dusting } }, signal })),
     }),
+  readyBatches: (pieceId: string) =>
+    queryOptions({
+      queryKey: ['ready-batches', pieceId],
+      queryFn: ({ signal }) =>
+        answer(api.GET('/api/pieces/{id}/ready-batches', { params: { path: { id: pieceId } }, signal })),
+    }),
   /** Follows the cabinet, as its key says. */
   coatBeginnings: () =>
     queryOptions({

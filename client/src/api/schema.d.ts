@@ -94,6 +94,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pieces/{id}/ready-batches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Batches that lie ready, nearest to the colour that a piece's paste should be first. */
+        get: operations["getReadyBatches"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/pieces/{id}/proposals": {
         parameters: {
             query?: never;
@@ -3169,13 +3186,35 @@ export interface components {
         GetPieceAnswer: {
             /** @description The kind of piece. */
             piece: components["schemas"]["PieceView"];
-            /** @description How it gets its colour. */
+            /** @description As it is carried out: its paste is that of what it is shaped from. */
             plan: components["schemas"]["PiecePlan"];
             /**
              * Format: int32
              * @description Version as it is kept: to be sent as If-Match with a change.
              */
             version: number;
+        };
+        GetReadyBatchesBatchView: {
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
+            id: string;
+            /** @description What it is called, in the maker's words. */
+            name: string;
+            /** @description Where a batch is kept. */
+            keptIn: string;
+            /**
+             * Format: double
+             * @description Left. In g.
+             */
+            leftG: number;
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
+            colour: components["schemas"]["ColourView"];
+            /** @description From the colour that its paste should be. */
+            difference: components["schemas"]["Difference"];
+            /** @description For all pieces with their spares. */
+            isEnough: boolean;
         };
         GetRunSheetAnswer: {
             /**
@@ -4471,6 +4510,11 @@ export interface components {
             paste: components["schemas"]["PasteRecipe"];
             /** @description Coats in order, first on the paste. */
             coats: components["schemas"]["Coat"][];
+            /**
+             * Format: uuid
+             * @description A batch that was made, to shape the pieces from instead of the paste above; null for that paste.
+             */
+            batchId?: null | string;
             /** @description Advice that the maker goes against on purpose. */
             onPurpose?: components["schemas"]["AcknowledgedAdvice"][];
         };
@@ -4791,6 +4835,8 @@ export interface components {
             fixed: null | components["schemas"]["PiecePlan"];
         };
         PreviewPlanAnswer: {
+            /** @description What the piece is shaped from. */
+            source: components["schemas"]["SourceView"];
             /** @description The zones of the piece. */
             zones: components["schemas"]["PreviewPlanZoneView"][];
             /** @description What the paste alone should be, under daylight. */
@@ -4863,6 +4909,11 @@ export interface components {
             target: components["schemas"]["ColourView"];
             /** @description How a colour differs from its target: CIEDE2000 and its ways in words. */
             difference: components["schemas"]["Difference"];
+            /**
+             * Format: double
+             * @description How far its streaks lie from the mean that is shown, as a CIEDE2000; null unless the paste is marbled.
+             */
+            streaksDeltaE?: null | number;
         };
         ProposePlansAnswer: {
             /** @description One for each way that can be. */
@@ -5705,6 +5756,42 @@ export interface components {
          * @enum {unknown}
          */
         Sides: "face" | "back" | "both";
+        /** @enum {unknown} */
+        SourceKind: "own" | "shade" | "marble" | "batch";
+        /** @description What a piece is shaped from. */
+        SourceView: {
+            /** @description Which kind it is. */
+            kind: components["schemas"]["SourceKind"];
+            /**
+             * Format: uuid
+             * @description That the run or the marble was planned for; null for the rest.
+             */
+            flowerId?: null | string;
+            /** @description Its name; null for the rest. */
+            flowerName?: null | string;
+            /**
+             * Format: int32
+             * @description Which one of the run, from 1; null for the rest.
+             */
+            shade?: null | number;
+            /**
+             * Format: int32
+             * @description How many the run has; null for the rest.
+             */
+            shades?: null | number;
+            /**
+             * Format: uuid
+             * @description Null unless it is a batch.
+             */
+            batchId?: null | string;
+            /** @description Null unless it is a batch. */
+            batchName?: null | string;
+            /**
+             * Format: double
+             * @description Of the batch; null for the rest. In g.
+             */
+            leftG?: null | number;
+        };
         /** @description Flowers, buds and leaves as a hand lays them on a table: one bloom in the middle, the others round it, wider than high, and leaves looking out between them. */
         Spray: {
             /** @description Where each bloom stands. */
@@ -6746,6 +6833,65 @@ export interface operations {
             };
             /** @description Some of the figures cannot be. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    getReadyBatches: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GetReadyBatchesBatchView"][];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. The picture is no longer at hand. */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

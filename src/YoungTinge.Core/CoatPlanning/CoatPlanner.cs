@@ -43,13 +43,15 @@ public sealed class CoatPlanner
     private readonly List<Coat> kept;
     private readonly Dust? starch;
     private readonly Func<Guid> newId;
+    private readonly PasteSource? source;
 
     /// <param name="plan">Its targets, the coats that stay (locked, painted details, pollen), and its paste if that stays.</param>
     /// <param name="parts">Flowers or buds that the pieces are for, at least 1.</param>
     /// <param name="newId">For each coat that is new; another one at each call, from any thread.</param>
-    public CoatPlanner(PiecePlan plan, Piece piece, int parts, Materials materials, PlannerRules rules, Func<Guid> newId)
+    /// <param name="source">What the piece is shaped from if its paste stays; its own recipe by default.</param>
+    public CoatPlanner(PiecePlan plan, Piece piece, int parts, Materials materials, PlannerRules rules, Func<Guid> newId, PasteSource? source = null)
     {
-        (this.plan, this.piece, this.materials, this.rules, this.newId) = (plan, piece, materials, rules, newId);
+        (this.plan, this.piece, this.materials, this.rules, this.newId, this.source) = (plan, piece, materials, rules, newId, source);
         shape = piece.Shape();
         quantity = PasteQuantity.For(piece, Math.Max(1, parts));
         allowed = [.. materials.All.Where(rules.Allows)];
@@ -102,9 +104,12 @@ public sealed class CoatPlanner
         return best;
     }
 
+    /// <summary>The paste that stays is what it is, not only what its recipe says.</summary>
+    private PasteSource SourceOf(PasteRecipe paste) => source is not null && ReferenceEquals(paste, plan.Paste) ? source : new OwnPaste(paste, materials);
+
     private Proposal Dusted(Approach approach, PasteRecipe paste, CoatSimulator simulator, SearchBeat beat)
     {
-        var coats = new CoatSearch(plan.Targets, shape, materials, paste, kept, MatteDusts(allowed), starch, null, simulator).Run(newId, beat: beat);
+        var coats = new CoatSearch(plan.Targets, shape, materials, SourceOf(paste), kept, MatteDusts(allowed), starch, null, simulator).Run(newId, beat: beat);
         return Finished(approach, paste, coats, [], beat);
     }
 
@@ -116,7 +121,7 @@ public sealed class CoatPlanner
         List<Material> colours = [.. allowed.OfType<Colourant>()];
         if (colours.Count == 0)
             return null;
-        var coats = new CoatSearch(plan.Targets, shape, materials, paste, kept, colours, null, spirit, simulator).Run(newId, beat: beat);
+        var coats = new CoatSearch(plan.Targets, shape, materials, SourceOf(paste), kept, colours, null, spirit, simulator).Run(newId, beat: beat);
         return Finished(Approach.WashLed, paste, coats, [], beat);
     }
 
@@ -130,7 +135,7 @@ public sealed class CoatPlanner
         var (share, mean) = Enumerable.Range(1, 9).Select(tenth => tenth / 10.0)
             .Select(of => (of, PasteRecipe.Kneaded([(deepRecipe, of), (paleRecipe, 1 - of)])))
             .MinBy(one => Cost(one.Item2));
-        var coats = new CoatSearch(plan.Targets, shape, materials, mean, kept, MatteDusts(allowed), starch, null, simulator).Run(newId, MostCoatsOverMarble, beat);
+        var coats = new CoatSearch(plan.Targets, shape, materials, SourceOf(mean), kept, MatteDusts(allowed), starch, null, simulator).Run(newId, MostCoatsOverMarble, beat);
         return Finished(Approach.Marbled, mean, coats, [new MarblePart(deepRecipe, share), new MarblePart(paleRecipe, 1 - share)], beat);
     }
 
@@ -217,7 +222,7 @@ public sealed class CoatPlanner
             Coats = coats,
             OnPurpose = [.. plan.OnPurpose.Where(note => note.CoatId is null || coats.Any(coat => coat.Id == note.CoatId))],
         };
-        var resolved = new ResolvedPlan(proposed, materials);
+        var resolved = new ResolvedPlan(proposed, materials, SourceOf(paste));
         var eye = new ZoneColourEvaluator(resolved, shape);
         ZoneReached[] zones = [.. Zones.Select(zone =>
         {
@@ -238,13 +243,13 @@ public sealed class CoatPlanner
         var simulator = new CoatSimulator(shape, materials);
         var everything = MatteDusts(materials.All.Where((rules with { WithinStock = false }).Allows));
         (double DeltaE, string? MaterialId) Alone(IEnumerable<Coat> with, List<Material> dusts) =>
-            new CoatSearch(plan.Targets, shape, materials, paste, with, dusts, starch, null, simulator).Alone(missed.Zone);
+            new CoatSearch(plan.Targets, shape, materials, SourceOf(paste), with, dusts, starch, null, simulator).Alone(missed.Zone);
 
         var inStock = Alone(coats, MatteDusts(allowed));
         if (approach == Approach.WashLed && inStock.DeltaE < missed.Difference.DeltaE)
         {
             var washed = allowed.OfType<Thinner>().MinBy(thinner => thinner.WashDepthMm) is { } spirit
-                ? new CoatSearch(plan.Targets, shape, materials, paste, coats, [.. allowed.OfType<Colourant>()], null, spirit, simulator).Alone(missed.Zone).DeltaE
+                ? new CoatSearch(plan.Targets, shape, materials, SourceOf(paste), coats, [.. allowed.OfType<Colourant>()], null, spirit, simulator).Alone(missed.Zone).DeltaE
                 : double.PositiveInfinity;
             return washed <= ReachedDeltaE ? new ZoneHelp(missed.Zone, Help.Neighbours, null, washed) : new ZoneHelp(missed.Zone, Help.NotByWashes, null, inStock.DeltaE);
         }

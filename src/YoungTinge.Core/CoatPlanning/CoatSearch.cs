@@ -86,11 +86,11 @@ internal sealed class CoatSearch
     /// <param name="colours">Dusts to brush on, or colours to let down as washes.</param>
     /// <param name="spirit">For washes; null for dusts.</param>
     public CoatSearch(
-        IReadOnlyDictionary<Zone, Target> targets, PieceShape shape, Materials materials, PasteRecipe paste, IEnumerable<Coat> kept,
+        IReadOnlyDictionary<Zone, Target> targets, PieceShape shape, Materials materials, PasteSource paste, IEnumerable<Coat> kept,
         IReadOnlyList<Material> colours, Dust? starch, Thinner? spirit, CoatSimulator simulator)
     {
         (this.targets, this.shape, this.materials, this.colours, this.starch, this.spirit, this.simulator) = (targets, shape, materials, colours, starch, spirit, simulator);
-        mix = PasteOptics.Mix(paste, materials);
+        mix = paste.Optics;
         distances = [.. Zones.Select(zone => new ZoneDistance(targets[zone].Colour))];
         order = new CoatOrder(materials);
         candidates = order.Sorted([.. kept.Select(CandidateCoat.Kept)]);

@@ -66,6 +66,7 @@ public sealed class RolledMarble
     private readonly KubelkaMunkSpectra[] pastes;
     private readonly IReadOnlyList<double> shares;
     private readonly int[] screen;
+    private readonly Spectrum?[] faces;
     private readonly int seed;
     private readonly int folds;
 
@@ -77,6 +78,7 @@ public sealed class RolledMarble
         SideMm = Math.Sqrt(grams * CubicMmPerG / thicknessMm);
         (seed, this.folds) = (plan.Seed, folds);
         screen = new int[(int)Math.Pow(MixSteps + 1, pastes.Length - 1)];
+        faces = new Spectrum?[(int)Math.Pow(FaceSteps + 1, pastes.Length - 1)];
     }
 
     /// <param name="folds">As planned, or another number to compare.</param>
@@ -107,6 +109,26 @@ public sealed class RolledMarble
         return Paint(
             columns, rows, (column, row) => place.On(column / columns * piece.WidthMm - piece.WidthMm / 2, row / rows * piece.LengthMm, SideMm),
             piece.LengthMm / rows / 2);
+    }
+
+    /// <summary>The same cut, point by point: for what is laid over it.</summary>
+    /// <param name="number">From 0.</param>
+    /// <param name="lengthMm">Of the piece.</param>
+    public MarbledCut CutOf(int number, double lengthMm) => new(this, PlaceOf(number), lengthMm);
+
+    /// <summary>
+    /// K and S of one paste that looks as the streaks do together from afar, in 1/mm: an eye takes the mean of their light, which is
+    /// lighter than what they become when they are kneaded through.
+    /// </summary>
+    public KubelkaMunkSpectra SeenTogether()
+    {
+        Span<double> light = stackalloc double[SpectralGrid.Bands];
+        light.Clear();
+        foreach (var (x, y) in Places(Samples))
+            SimdKubelkaMunk.Add(light, FaceAt(x, y, 0).Values, 1.0 / Samples);
+        var mean = new Spectrum(light);
+        var scattering = Spectrum.From(band => pastes.Select((paste, i) => shares[i] * paste.Scattering[band]).Sum());
+        return new KubelkaMunkSpectra(Spectrum.From(band => KubelkaMunk.RatioFromReflectance(mean[band]) * scattering[band]), scattering);
     }
 
     /// <summary>How it looks as a whole.</summary>
@@ -257,26 +279,46 @@ public sealed class RolledMarble
     private int ScreenOf(ReadOnlySpan<double> mix)
     {
         Span<double> rounded = stackalloc double[mix.Length];
-        var (key, rest) = (0, MixSteps);
-        for (var i = 0; i + 1 < mix.Length; i++)
-        {
-            var steps = Math.Clamp((int)Math.Round(mix[i] * MixSteps), 0, rest);
-            key = key * (MixSteps + 1) + steps;
-            rest -= steps;
-            rounded[i] = (double)steps / MixSteps;
-        }
-
+        var key = Rounded(mix, MixSteps, rounded);
         if (screen[key] is not 0 and var known)
             return known;
-        rounded[^1] = (double)rest / MixSteps;
         var seen = ScreenColour.From(ColourOf(rounded), Illuminant.D65);
         return screen[key] = Srgb.Byte(seen.R) << 16 | Srgb.Byte(seen.G) << 8 | Srgb.Byte(seen.B) | Known;
+    }
+
+    /// <summary>Reflectance at a point of the sheet, both in parts of its side.</summary>
+    /// <param name="seenMm">Half the width of the spot that is taken together.</param>
+    internal Spectrum FaceAt(double x, double y, double seenMm)
+    {
+        Span<double> mix = stackalloc double[pastes.Length], rounded = stackalloc double[pastes.Length];
+        block.SharesAt(x, y, seenMm / SideMm, mix);
+        return faces[Rounded(mix, FaceSteps, rounded)] ??= FaceOf(rounded);
+    }
+
+    private static int Rounded(ReadOnlySpan<double> mix, int all, Span<double> rounded)
+    {
+        var (key, rest) = (0, all);
+        for (var i = 0; i + 1 < mix.Length; i++)
+        {
+            var steps = Math.Clamp((int)Math.Round(mix[i] * all), 0, rest);
+            key = key * (all + 1) + steps;
+            rest -= steps;
+            rounded[i] = (double)steps / all;
+        }
+
+        rounded[^1] = (double)rest / all;
+        return key;
     }
 
     private const int MixSteps = 96;
     private const int Known = 1 << 24;
 
-    private Lab ColourOf(ReadOnlySpan<double> mix)
+    /// <summary>Spectra are dearer to keep than screen colours.</summary>
+    private const int FaceSteps = 40;
+
+    private Lab ColourOf(ReadOnlySpan<double> mix) => LabFromXyz.Convert(Illuminant.D65.XyzOf(FaceOf(mix).Values), Illuminant.D65.White);
+
+    private Spectrum FaceOf(ReadOnlySpan<double> mix)
     {
         Span<double> face = stackalloc double[SpectralGrid.Bands];
         for (var band = 0; band < face.Length; band++)
@@ -291,7 +333,7 @@ public sealed class RolledMarble
             face[band] = KubelkaMunk.Opaque(k, s);
         }
 
-        return LabFromXyz.Convert(Illuminant.D65.XyzOf(face), Illuminant.D65.White);
+        return new Spectrum(face);
     }
 
     private CutPlace PlaceOf(int number)
@@ -303,7 +345,7 @@ public sealed class RolledMarble
     /// <summary>Cut away all round, as a part of the side.</summary>
     private const double Edge = 0.1;
 
-    private sealed record CutPlace(double X, double Y, double Turn)
+    internal sealed record CutPlace(double X, double Y, double Turn)
     {
         /// <param name="alongMm">From the tip down.</param>
         public (double X, double Y) On(double acrossMm, double alongMm, double sideMm) => (

@@ -25,6 +25,9 @@ public sealed record OmbrePlan(
 
     public IEnumerable<(string Path, Guid PieceId)> NamedPieces() => Uses.SelectMany((use, i) => use.PieceIds.Select(piece => ($"uses[{i}].pieceIds", piece)));
 
+    /// <summary>Pastes that shades are kneaded of.</summary>
+    public IReadOnlyList<PasteRecipe> Recipes() => Middle is { } middle ? [First, middle.Recipe, Last] : [First, Last];
+
     /// <summary>Grams for each shade.</summary>
     /// <param name="works">All pieces that it may name.</param>
     public IReadOnlyList<double> GramsFor(IReadOnlyList<PieceToMake> works) => [.. Uses.Select(use =>

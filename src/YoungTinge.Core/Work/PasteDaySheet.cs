@@ -1,4 +1,5 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Marble;
 using YoungTinge.Core.Mixing;
@@ -113,7 +114,7 @@ public static class PasteDaySheet
         ];
         // The pieces of a run or a marble that cannot be made as it stands are mixed by their own plans, rather than not at all.
         var elsewhere = together.SelectMany(block => block.Uses.Select(use => use.PieceId)).ToHashSet();
-        var own = works.Where(one => !elsewhere.Contains(one.Work.PieceId) && one.Work.Parts > 0 && materials.HasAllOf(one.Work.Plan.Paste));
+        var own = works.Where(one => !elsewhere.Contains(one.Work.PieceId) && one.Work.Source is not BatchPaste && one.Work.Parts > 0 && materials.HasAllOf(one.Work.Plan.Paste));
         var tinsG = new Dictionary<Guid, double>();
         PasteBlock[] blocks = [.. own.GroupBy(one => (one.Flower.CommissionId, Same(one.Work.Plan.Paste))).Select(group => OfPaste([.. group], materials, leftovers, leftoverDeltaE, tinsG)), .. together];
         return [.. blocks.OrderBy(block => FamilyOf(block.Colour)).ThenByDescending(block => block.Colour.L)];
@@ -157,14 +158,13 @@ public static class PasteDaySheet
     /// <returns>Null if it cannot be made as it stands: something in it is gone, or nothing of it is needed any more.</returns>
     private static PasteBlock? OfOmbre(FlowerPaste flower, OmbrePlan plan, IReadOnlyList<PlannedWork> all, Materials materials)
     {
-        PasteRecipe[] recipes = plan.Middle is { } middle ? [plan.First, middle.Recipe, plan.Last] : [plan.First, plan.Last];
-        if (!recipes.All(materials.HasAllOf) || OmbreCheck.Problems(plan, all).Any() || OmbreCheck.Colours(plan, materials).Any())
+        if (!PasteSources.CanBeMade(plan, all, materials))
             return null;
         var run = plan.Run(all, materials);
         var way = OmbreResult.Of(run, plan.School, materials, plan.ScaleG);
         return new PasteBlock(
             $"ombre:{flower.FlowerId}", BlockKind.Ombre, flower.CommissionId, [flower.FlowerId], run.Shades.MinBy(shade => shade.Colour.L)!.Colour, way.TotalG,
-            recipes.Max(recipe => RecipeEvaluation.RestHoursOf(recipe, materials)), UsesOf(plan.Uses.SelectMany(use => use.PieceIds), all),
+            plan.Recipes().Max(recipe => RecipeEvaluation.RestHoursOf(recipe, materials)), UsesOf(plan.Uses.SelectMany(use => use.PieceIds), all),
             [.. way.Steps.Where(step => step.Recipe is not null).Select(step => MixedPart.Of(step.Recipe!, step.Grams, step.Batch!, materials))])
         {
             Run = run,
@@ -174,7 +174,7 @@ public static class PasteDaySheet
 
     private static PasteBlock? OfMarble(FlowerPaste flower, MarblePlan plan, IReadOnlyList<PlannedWork> all, Materials materials)
     {
-        if (!plan.Stripes.All(stripe => materials.HasAllOf(stripe.Recipe)) || MarbleCheck.Problems(plan, all).Any())
+        if (!PasteSources.CanBeMade(plan, all, materials))
             return null;
         var grams = plan.Grams(all);
         MixedPart[] parts = [.. plan.Stripes.Zip(plan.Shares()).Where(one => one.Second > 0).Select(one => MixedPart.Of(one.First.Recipe, one.Second * grams, materials))];

@@ -29,7 +29,7 @@ public static class Supports
             return [];
         if (role == PieceRole.Stamen && IsThread(work.Piece))
             return [new(MaterialKind.Stamens, FirstOnShelf(materials.All.OfType<Stamens>()), null, pieces)];
-        var advice = materials.HasAllOf(work.Plan.Paste) ? WireAdvice.For(work.Piece, work.Plan.Paste, materials) : null;
+        var advice = WireAdviceFor(work, materials);
         var gauge = advice?.Gauge ?? WireAdvice.GaugeFor(work.Piece);
         return
         [
@@ -37,6 +37,10 @@ public static class Supports
             new(MaterialKind.Tape, FirstOnShelf(materials.All.OfType<Tape>()), null, pieces * TapeMmEach / TapeMmOfRoll),
         ];
     }
+
+    /// <summary>Null if its paste holds something that is gone.</summary>
+    public static WireAdvice? WireAdviceFor(PlannedWork work, Materials materials) => work.Source is { } source ? WireAdvice.For(work.Piece, source.Optics, materials)
+        : materials.HasAllOf(work.Plan.Paste) ? WireAdvice.For(work.Piece, work.Plan.Paste, materials) : null;
 
     /// <summary>A stamen on its own thread is bought; a horn or a nectary of some body is rolled of paste and wired.</summary>
     private static bool IsThread(Piece piece) => piece.OutlineId == "stamen";

@@ -53,14 +53,21 @@ public static class DemoStudio
             var works = new List<PlannedWork>();
             foreach (var piece in flower.Pieces)
             {
-                var pieceId = await AddPieceAsync(connection, studioId, flowerId, piece, materials, now, cancel);
+                var pieceId = Guid.CreateVersion7(now);
+                await PieceStore.InsertAsync(connection, studioId, flowerId, pieceId, piece.Piece, piece.Plan, cancel);
                 works.Add(new PlannedWork(pieceId, piece.Piece, piece.Piece.PartOf == PartOf.Bud ? flower.Buds : flower.Flowers, piece.Plan));
             }
 
-            if (flower.IsOmbre)
-                await AddPastePlanAsync(connection, studioId, flowerId, "ombre", OmbrePlan.Suggest(works, materials), cancel);
-            if (flower.Marbled.Count > 0)
-                await AddPastePlanAsync(connection, studioId, flowerId, "marble", MarblePlan.Suggest(works) with { Stripes = flower.Marbled }, cancel);
+            var pastes = new FlowerPaste(
+                flowerId, commissionId, works, flower.IsOmbre ? OmbrePlan.Suggest(works, materials) : null,
+                flower.Marbled.Count > 0 ? MarblePlan.Suggest(works) with { Stripes = flower.Marbled } : null);
+            if (pastes.Ombre is { } ombre)
+                await AddPastePlanAsync(connection, studioId, flowerId, "ombre", ombre, cancel);
+            if (pastes.Marble is { } marble)
+                await AddPastePlanAsync(connection, studioId, flowerId, "marble", marble, cancel);
+            var sources = PasteSources.Of([pastes], materials);
+            foreach (var (work, piece) in works.Zip(flower.Pieces))
+                await AddReadingsAsync(connection, studioId, work.PieceId, piece, new ResolvedPlan(work.Plan, materials, sources[work.PieceId]), now, cancel);
         }
     }
 
@@ -68,14 +75,10 @@ public static class DemoStudio
         connection, "insert into paste_plan (studio_id, flower_id, kind, plan) values ($1, $2, $3, $4)", cancel,
         studioId, flowerId, kind, new Json(JsonSerializer.Serialize(plan, PlanJson.Options)));
 
-    private static async Task<Guid> AddPieceAsync(
-        NpgsqlConnection connection, Guid studioId, Guid flowerId, DemoPiece demo, Materials materials, DateTimeOffset now, CancellationToken cancel)
+    private static async Task AddReadingsAsync(
+        NpgsqlConnection connection, Guid studioId, Guid pieceId, DemoPiece demo, ResolvedPlan plan, DateTimeOffset now, CancellationToken cancel)
     {
-        var pieceId = Guid.CreateVersion7(now);
-        var piece = demo.Piece;
-        await PieceStore.InsertAsync(connection, studioId, flowerId, pieceId, piece, demo.Plan, cancel);
-
-        var history = BuildUp.Of(new ResolvedPlan(demo.Plan, materials), piece.Shape());
+        var history = BuildUp.Of(plan, demo.Piece.Shape());
         foreach (var reading in demo.Readings)
         {
             var predicted = reading.Subject == LogSubject.Paste
@@ -86,8 +89,6 @@ public static class DemoStudio
                 Guid.CreateVersion7(now), pieceId, reading.Subject, predicted, new Lab(predicted.L + off.L, predicted.A + off.A, predicted.B + off.B), reading.Note,
                 now.AddDays(-reading.DaysAgo)), cancel);
         }
-
-        return pieceId;
     }
 
     private static async Task AddBatchAsync(

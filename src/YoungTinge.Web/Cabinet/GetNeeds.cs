@@ -1,6 +1,5 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Work;
-using YoungTinge.Store;
 using YoungTinge.Web.Shared;
 using YoungTinge.Web.Shared.Computing;
 
@@ -19,14 +18,13 @@ public static class GetNeeds
         .KeepsAnswer().WithName("getNeeds").Produces<IReadOnlyList<NeedView>>().ProducesProblems();
 
     private static async Task<IResult> Handle(
-        Guid? commissionId, Guid? flowerId, CurrentStudio studio, CabinetStore cabinet, CommissionStore commissions, PieceStore pieces, CancellationToken cancel)
+        Guid? commissionId, Guid? flowerId, StudioWorks works, CancellationToken cancel)
     {
-        var studioId = await studio.IdAsync(cancel);
-        var flowers = (await commissions.ListAsync(studioId, cancel)).Flowers
+        var work = await works.LoadAsync(cancel);
+        var flowers = work.Flowers
             .Where(flower => (commissionId ?? flower.CommissionId) == flower.CommissionId && (flowerId ?? flower.Id) == flower.Id).ToDictionary(flower => flower.Id);
-        var planned = (await pieces.ListAsync(studioId, null, cancel)).Where(piece => flowers.ContainsKey(piece.FlowerId)).ToDictionary(piece => piece.Id);
-        var needs = MaterialNeeds.Of(
-            [.. planned.Values.Select(piece => new PlannedWork(piece.Id, piece.Piece, piece.Parts, piece.Plan))], await cabinet.LoadAsync(studioId, cancel));
+        var planned = work.Pieces.Where(piece => flowers.ContainsKey(piece.FlowerId)).ToDictionary(piece => piece.Id);
+        var needs = MaterialNeeds.Of([.. planned.Values.Select(piece => piece.Work)], work.Materials);
         return TypedResults.Ok<IReadOnlyList<NeedView>>([.. needs.Select(need => new NeedView(
             need.MaterialId, need.Measure, need.Amount, need.Short,
             [.. need.PieceIds.Select(id => planned[id]).Select(piece => new UseView(piece.Id, piece.Piece.Name, piece.FlowerId, flowers[piece.FlowerId].Name))]))]);

@@ -1,4 +1,3 @@
-using YoungTinge.Store;
 using YoungTinge.Web.Shared;
 using YoungTinge.Web.Shared.Computing;
 
@@ -17,15 +16,12 @@ public static class ListCommissions
         .KeepsAnswer().WithName("listCommissions").Produces<Answer>().ProducesProblems();
 
     private static async Task<IResult> Handle(
-        CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, TimeProvider clock, CancellationToken cancel)
+        StudioWorks works, TimeProvider clock, CancellationToken cancel)
     {
-        var current = await studio.GetAsync(cancel);
-        var (all, flowers) = await commissions.ListAsync(current.Id, cancel);
-        var materials = await cabinet.LoadAsync(current.Id, cancel);
-        var piecesOf = (await pieces.ListAsync(current.Id, null, cancel)).ToLookup(piece => piece.FlowerId, piece => PieceView.From(piece, materials));
-        return TypedResults.Ok(new Answer(current.Name, current.Maker, [.. all.Select(commission => new Entry(
-            CommissionView.From(commission, current, clock.GetUtcNow()),
-            [.. flowers.Where(flower => flower.CommissionId == commission.Id)
-                .Select(flower => new FlowerView(flower.Id, flower.Name, flower.Flowers, flower.Buds, [.. piecesOf[flower.Id]]))]))]));
+        var work = await works.LoadAsync(cancel);
+        return TypedResults.Ok(new Answer(work.Studio.Name, work.Studio.Maker, [.. work.Commissions.Select(commission => new Entry(
+            CommissionView.From(commission, work.Studio, clock.GetUtcNow()),
+            [.. work.Flowers.Where(flower => flower.CommissionId == commission.Id)
+                .Select(flower => new FlowerView(flower.Id, flower.Name, flower.Flowers, flower.Buds, [.. work.PiecesOf[flower.Id].Select(piece => PieceView.From(piece, work.Materials))]))]))]));
     }
 }

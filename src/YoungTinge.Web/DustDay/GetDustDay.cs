@@ -27,20 +27,19 @@ public static class GetDustDay
         .KeepsAnswer().WithName("getDustDay").Produces<Answer>().ProducesProblems(404);
 
     private static async Task<IResult> Handle(
-        Guid id, QueryWord<Dusting>? dusting, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, RunSheetStore ticks, TimeProvider clock, CancellationToken cancel)
+        Guid id, QueryWord<Dusting>? dusting, StudioWorks works, RunSheetStore ticks, TimeProvider clock, CancellationToken cancel)
     {
-        var current = await studio.GetAsync(cancel);
-        var (all, flowers) = await commissions.ListAsync(current.Id, cancel);
-        if (all.FirstOrDefault(one => one.Id == id) is not { } commission)
+        var work = await works.LoadAsync(cancel);
+        if (work.FindCommission(id) is not { } commission)
             return ApiProblem.NotFound();
-        var materials = await cabinet.LoadAsync(current.Id, cancel);
-        var names = flowers.Where(flower => flower.CommissionId == id).ToDictionary(flower => flower.Id, flower => flower.Name);
-        var planned = (await pieces.ListAsync(current.Id, null, cancel)).Where(piece => names.ContainsKey(piece.FlowerId) && piece.Parts > 0).ToDictionary(piece => piece.Id);
+        var materials = work.Materials;
+        var names = work.Flowers.Where(flower => flower.CommissionId == id).ToDictionary(flower => flower.Id, flower => flower.Name);
+        var planned = work.Pieces.Where(piece => names.ContainsKey(piece.FlowerId) && piece.Parts > 0).ToDictionary(piece => piece.Id);
         var done = await ticks.ListAllAsync([.. planned.Keys], cancel);
         var steps = planned.Values.ToDictionary(piece => piece.Id, piece => RunSheet.For(piece.Plan, piece.Piece, piece.Parts, materials));
         var day = DustDayPlan.Of([.. planned.Values.Select(piece => piece.Work)], materials, (dusting ?? default).Value);
         return TypedResults.Ok(new Answer(
-            CommissionView.From(commission, current, clock.GetUtcNow()),
+            CommissionView.From(commission, work.Studio, clock.GetUtcNow()),
             [.. day.Passes.Select(pass => new PassView(pass, Pot(pass), [.. pass.Uses.Select(use => View(use, planned[use.PieceId]))]))],
             day.Minutes, day.BrushChanges));
 

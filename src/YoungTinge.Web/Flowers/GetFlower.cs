@@ -1,4 +1,3 @@
-using YoungTinge.Store;
 using YoungTinge.Web.Shared;
 using YoungTinge.Web.Shared.Computing;
 
@@ -15,15 +14,13 @@ public static class GetFlower
         .KeepsAnswer().WithName("getFlower").Produces<Answer>().ProducesProblems(404);
 
     private static async Task<IResult> Handle(
-        Guid id, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, TimeProvider clock, CancellationToken cancel)
+        Guid id, StudioWorks works, TimeProvider clock, CancellationToken cancel)
     {
-        var current = await studio.GetAsync(cancel);
-        if (await commissions.FindFlowerAsync(current.Id, id, cancel) is not var (commission, flower))
+        var work = await works.LoadAsync(cancel);
+        if (work.FindFlower(id) is not var (commission, flower))
             return ApiProblem.NotFound();
-        var materials = await cabinet.LoadAsync(current.Id, cancel);
-        var planned = await pieces.ListAsync(current.Id, id, cancel);
         return TypedResults.Ok(new Answer(
-            flower.Id, flower.Name, flower.Flowers, flower.Buds, flower.MustBeEdible, CommissionView.From(commission, current, clock.GetUtcNow()),
-            [.. planned.Select(piece => PieceView.From(piece, materials))], flower.Version));
+            flower.Id, flower.Name, flower.Flowers, flower.Buds, flower.MustBeEdible, CommissionView.From(commission, work.Studio, clock.GetUtcNow()),
+            [.. work.PiecesOf[id].Select(piece => PieceView.From(piece, work.Materials))], flower.Version));
     }
 }

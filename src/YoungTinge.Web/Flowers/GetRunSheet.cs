@@ -21,17 +21,16 @@ public static class GetRunSheet
         .KeepsAnswer().WithName("getRunSheet").Produces<Answer>().ProducesProblems(404);
 
     private static async Task<IResult> Handle(
-        Guid id, CurrentStudio studio, PieceStore pieces, CommissionStore commissions, CabinetStore cabinet, RunSheetStore ticks, TimeProvider clock, CancellationToken cancel)
+        Guid id, StudioWorks works, RunSheetStore ticks, TimeProvider clock, CancellationToken cancel)
     {
-        var current = await studio.GetAsync(cancel);
-        if (await pieces.FindAsync(current.Id, id, cancel) is not { } planned
-            || await commissions.FindFlowerAsync(current.Id, planned.FlowerId, cancel) is not var (commission, flower))
+        var work = await works.LoadAsync(cancel);
+        if (work.Find(id) is not { } planned || work.FindFlower(planned.FlowerId) is not var (commission, flower))
             return ApiProblem.NotFound();
-        var materials = await cabinet.LoadAsync(current.Id, cancel);
+        var materials = work.Materials;
         var done = (await ticks.ListAsync(id, cancel)).ToDictionary(tick => tick.StepKey);
         var steps = RunSheet.For(planned.Plan, planned.Piece, planned.Parts, materials);
         return TypedResults.Ok(new Answer(
-            flower.Id, flower.Name, CommissionView.From(commission, current, clock.GetUtcNow()), PieceView.From(planned, materials), planned.Version,
+            flower.Id, flower.Name, CommissionView.From(commission, work.Studio, clock.GetUtcNow()), PieceView.From(planned, materials), planned.Version,
             [.. steps.Select(step => View(step, done.GetValueOrDefault(step.Key)))]));
     }
 

@@ -1,14 +1,29 @@
 using System.Text.Json;
-using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Store;
 using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Flowers;
 
 internal static class PlanProblems
 {
-    /// <summary>What cannot be in a plan, as lines for its fields.</summary>
-    public static IReadOnlyList<FieldProblem> Of(PiecePlan plan, Materials materials) => [.. PlanCheck.Problems(plan, materials)
-        .Select(problem => new FieldProblem(problem.Path, JsonNamingPolicy.CamelCase.ConvertName(problem.Code.ToString()), problem.Limit, problem.Material))];
+    /// <summary>What cannot be in a plan of a piece, as lines for its fields.</summary>
+    public static IReadOnlyList<FieldProblem> Of(PiecePlan plan, PlannedPiece piece, StudioWork work) =>
+    [
+        .. PlanCheck.Problems(plan, work.Materials)
+            .Select(problem => new FieldProblem(problem.Path, JsonNamingPolicy.CamelCase.ConvertName(problem.Code.ToString()), problem.Limit, problem.Material)),
+        .. OfBatch(plan, piece, work),
+    ];
+
+    /// <summary>A piece is shaped from one paste only, and from a batch only if there is one.</summary>
+    private static IEnumerable<FieldProblem> OfBatch(PiecePlan plan, PlannedPiece piece, StudioWork work)
+    {
+        if (plan.BatchId is not { } id || id == piece.Plan.BatchId)
+            yield break;
+        if (piece.Source is ShadePaste or MarbledPaste)
+            yield return new FieldProblem("batchId", "pieceTaken", null, null);
+        else if (StudioWork.BatchOf(work.Batches.FirstOrDefault(batch => batch.Id == id), work.Materials) is null)
+            yield return new FieldProblem("batchId", "unknownBatch", null, null);
+    }
 }

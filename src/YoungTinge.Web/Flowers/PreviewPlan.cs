@@ -14,7 +14,11 @@ namespace YoungTinge.Web.Flowers;
 public static class PreviewPlan
 {
     /// <param name="Colours">Paste first, then after each coat.</param>
-    public sealed record ZoneView(Zone Zone, IReadOnlyList<ColourView> Colours, ColourView Target, Difference Difference);
+    public sealed record ZoneView(Zone Zone, IReadOnlyList<ColourView> Colours, ColourView Target, Difference Difference)
+    {
+        /// <summary>How far its streaks lie from the mean that is shown, as a CIEDE2000; null unless the paste is marbled.</summary>
+        public double? StreaksDeltaE { get; init; }
+    }
 
     /// <param name="Rgb">Three bytes a point (sRGB), row by row from the tip down, base64.</param>
     public sealed record FieldView(int Columns, int Rows, string Rgb)
@@ -39,9 +43,10 @@ public static class PreviewPlan
     /// <param name="Fixed">The plan with only this mended; null where that is for the maker to say.</param>
     public sealed record AdviceView(AdviceCode Code, Guid? CoatId, string? MaterialId, Zone? Zone, string? OnPurpose, PiecePlan? Fixed);
 
+    /// <param name="Source">What the piece is shaped from.</param>
     /// <param name="Loads">What a hand calls light, medium and heavy.</param>
     public sealed record Answer(
-        IReadOnlyList<ZoneView> Zones, ColourView Ground, ColourView Paste, Difference PasteDifference, BatchView Batch,
+        SourceView Source, IReadOnlyList<ZoneView> Zones, ColourView Ground, ColourView Paste, Difference PasteDifference, BatchView Batch,
         IReadOnlyList<CoatView> Coats, FieldView Face, FieldView Back, IReadOnlyList<AdviceView> Advice,
         IReadOnlyList<NamedLoad> Loads);
 
@@ -50,24 +55,22 @@ public static class PreviewPlan
 
     /// <param name="light">That the pictures are seen under; daylight by default. Zones are always judged under daylight.</param>
     /// <param name="shown">How many coats lie in the pictures; all by default.</param>
-    private static async Task<IResult> Handle(Guid id, PiecePlan plan, QueryWord<LightKind>? light, int? shown, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
+    private static async Task<IResult> Handle(Guid id, PiecePlan plan, QueryWord<LightKind>? light, int? shown, StudioWorks works, CancellationToken cancel)
     {
-        var studioId = await studio.IdAsync(cancel);
-        if (await pieces.FindAsync(studioId, id, cancel) is not { } planned)
+        var work = await works.LoadAsync(cancel);
+        if (work.Find(id) is not { } planned)
             return ApiProblem.NotFound();
-        var materials = await cabinet.LoadAsync(studioId, cancel);
-        return PlanProblems.Of(plan, materials) is { Count: > 0 } problems
+        return PlanProblems.Of(plan, planned, work) is { Count: > 0 } problems
             ? ApiProblem.NotPossible(problems)
-            : TypedResults.Ok(Compute(plan, planned, Lights.Of((light ?? default).Value), shown ?? int.MaxValue, materials));
+            : TypedResults.Ok(Compute(work.With(planned, plan), work.FlowerName, Lights.Of((light ?? default).Value), shown ?? int.MaxValue, work.Materials));
     }
 
-    internal static Answer Compute(PiecePlan plan, PlannedPiece planned, Illuminant light, int shown, Materials materials)
+    internal static Answer Compute(PlannedPiece planned, Func<Guid, string?> nameOf, Illuminant light, int shown, Materials materials)
     {
-        var shape = planned.Piece.Shape();
-        // What none is wanted of for now can still be designed, as one.
-        var quantity = PasteQuantity.For(planned.Piece, Math.Max(1, planned.Parts));
+        var (plan, shape) = (planned.Plan, planned.Piece.Shape());
+        var quantity = planned.Quantity;
         var batch = DosedRecipe.For(plan.Paste, quantity.BatchG, materials);
-        var resolved = new ResolvedPlan(plan, materials);
+        var resolved = planned.Resolve(materials);
         var eye = new ZoneColourEvaluator(resolved, shape);
         var zones = BuildUp.Of(eye);
         // What a rule says of a coat need not be found again by looking.
@@ -75,7 +78,8 @@ public static class PreviewPlan
         var paste = zones[0].Colours[0];
         var picture = PiecePicture.Of(resolved.With([.. plan.Coats.Take(shown)]), shape, light: light);
         return new Answer(
-            [.. zones.Select(zone => new ZoneView(zone.Zone, [.. zone.Colours.Select(ColourView.From)], ColourView.From(zone.Target), zone.Difference))],
+            SourceView.From(planned.Source, nameOf),
+            [.. zones.Select(zone => new ZoneView(zone.Zone, [.. zone.Colours.Select(ColourView.From)], ColourView.From(zone.Target), zone.Difference) { StreaksDeltaE = planned.Source is MarbledPaste ? eye.SpreadOf(zone.Zone) : null })],
             ColourView.From(plan.PasteTarget),
             ColourView.From(paste),
             Difference.Of(paste, plan.PasteTarget),

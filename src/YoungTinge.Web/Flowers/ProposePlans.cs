@@ -5,7 +5,6 @@ using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Numerics;
-using YoungTinge.Store;
 using YoungTinge.Web.Shared;
 using YoungTinge.Web.Shared.Computing;
 
@@ -35,15 +34,17 @@ public static class ProposePlans
     private static readonly TimeSpan LongestSearch = TimeSpan.FromSeconds(3);
 
     private static async Task<IResult> Handle(
-        Guid id, Request request, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, HttpContext context, CancellationToken cancel)
+        Guid id, Request request, StudioWorks works, HttpContext context, CancellationToken cancel)
     {
-        var studioId = await studio.IdAsync(cancel);
-        if (await pieces.FindAsync(studioId, id, cancel) is not { } planned)
+        var work = await works.LoadAsync(cancel);
+        if (work.Find(id) is not { } kept)
             return ApiProblem.NotFound();
-        var materials = await cabinet.LoadAsync(studioId, cancel);
-        if (PlanProblems.Of(request.Plan, materials) is { Count: > 0 } problems)
+        if (PlanProblems.Of(request.Plan, kept, work) is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
-        var planner = new CoatPlanner(request.Plan, planned.Piece, planned.Parts, materials, new PlannerRules(planned.Guests), Guid.CreateVersion7);
+        var planned = work.With(kept, request.Plan);
+        // What is planned elsewhere, or made, is not mixed anew for one piece.
+        var keepsPaste = request.KeepPaste || planned.Source is ShadePaste or MarbledPaste or BatchPaste;
+        var planner = new CoatPlanner(planned.Plan, planned.Piece, planned.Parts, work.Materials, new PlannerRules(planned.Guests), Guid.CreateVersion7, planned.Source);
         return await LongWork.RunAsync(context, (progress, stop) =>
         {
             var searched = Stopwatch.StartNew();
@@ -51,7 +52,7 @@ public static class ProposePlans
             var shares = new double[approaches.Length];
             var found = SideBySide.Select(approaches, (approach, i) =>
             {
-                var proposal = planner.Propose(approach, request.KeepPaste, stop, share => Tell(i, share), () => searched.Elapsed / LongestSearch);
+                var proposal = planner.Propose(approach, keepsPaste, stop, share => Tell(i, share), () => searched.Elapsed / LongestSearch);
                 Tell(i, 1);
                 return proposal;
             }, stop).OfType<Proposal>();

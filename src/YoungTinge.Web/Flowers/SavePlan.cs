@@ -11,12 +11,14 @@ public static class SavePlan
         .WithName("savePlan").Produces<NewVersion>().ProducesProblems(404, 422);
 
     private static async Task<IResult> Handle(
-        Guid id, PiecePlan plan, MadeFrom madeFrom, HttpResponse response, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
+        Guid id, PiecePlan plan, MadeFrom madeFrom, HttpResponse response, StudioWorks works, PieceStore pieces, CancellationToken cancel)
     {
-        var studioId = await studio.IdAsync(cancel);
-        if (PlanProblems.Of(plan, await cabinet.LoadAsync(studioId, cancel)) is { Count: > 0 } problems)
+        var work = await works.LoadAsync(cancel);
+        if (work.Find(id) is not { } piece)
+            return ApiProblem.NotFound();
+        if (PlanProblems.Of(plan, piece, work) is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
-        switch (await pieces.SavePlanAsync(studioId, id, madeFrom.Version, plan, cancel))
+        switch (await pieces.SavePlanAsync(work.Studio.Id, id, madeFrom.Version, plan, work.With(piece, plan).Source is ShadePaste or MarbledPaste or BatchPaste, cancel))
         {
             case SavePlanResult.Saved saved:
                 return MadeFrom.Saved(response, saved.Version);

@@ -1,5 +1,4 @@
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -40,27 +39,24 @@ public static class ShowBloom
     }
 
     private static async Task<IResult> Flower(
-        Guid id, QueryWord<LightKind>? light, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
+        Guid id, QueryWord<LightKind>? light, StudioWorks works, CancellationToken cancel)
     {
-        var studioId = await studio.IdAsync(cancel);
-        if (await commissions.FindFlowerAsync(studioId, id, cancel) is not var (_, flower))
-            return ApiProblem.NotFound();
-        return TypedResults.Ok(View(flower, await pieces.ListAsync(studioId, id, cancel), Lights.Of((light ?? default).Value), await cabinet.LoadAsync(studioId, cancel)));
+        var work = await works.LoadAsync(cancel);
+        return work.FindFlower(id) is var (_, flower)
+            ? TypedResults.Ok(View(flower, [.. work.PiecesOf[id]], Lights.Of((light ?? default).Value), work.Materials))
+            : ApiProblem.NotFound();
     }
 
     private static async Task<IResult> Spray(
-        Guid id, QueryWord<LightKind>? light, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
+        Guid id, QueryWord<LightKind>? light, StudioWorks works, CancellationToken cancel)
     {
-        var studioId = await studio.IdAsync(cancel);
-        var (all, flowers) = await commissions.ListAsync(studioId, cancel);
-        if (all.All(commission => commission.Id != id))
+        var work = await works.LoadAsync(cancel);
+        if (work.FindCommission(id) is null)
             return ApiProblem.NotFound();
-        var materials = await cabinet.LoadAsync(studioId, cancel);
-        var piecesOf = (await pieces.ListAsync(studioId, null, cancel)).ToLookup(piece => piece.FlowerId);
-        var own = flowers.Where(flower => flower.CommissionId == id).ToList();
+        var own = work.Flowers.Where(flower => flower.CommissionId == id).ToList();
         return TypedResults.Ok(new SprayView(
-            [.. own.Select(flower => View(flower, [.. piecesOf[flower.Id]], Lights.Of((light ?? default).Value), materials))],
-            Core.Flowers.Spray.Of([.. own.Select(flower => new SprayFlower([.. piecesOf[flower.Id].Select(piece => piece.Piece)], flower.Flowers, flower.Buds))])));
+            [.. own.Select(flower => View(flower, [.. work.PiecesOf[flower.Id]], Lights.Of((light ?? default).Value), work.Materials))],
+            Core.Flowers.Spray.Of([.. own.Select(flower => new SprayFlower([.. work.PiecesOf[flower.Id].Select(piece => piece.Piece)], flower.Flowers, flower.Buds))])));
     }
 
     private static FlowerView View(Flower flower, IReadOnlyList<PlannedPiece> planned, Illuminant light, Materials materials)
@@ -76,7 +72,7 @@ public static class ShowBloom
         var (piece, shape) = (planned.Piece, planned.Piece.Shape());
         return new KindView(
             planned.Id, piece.Name, piece.Form.Role, piece.PartOf, shape.SvgPath(), piece.LengthMm, piece.WidthMm, Bloom.OverlapOf(piece), piece.PerPart,
-            [.. WhorlLooks.Of(new ResolvedPlan(planned.Plan, materials), shape).Select(look =>
+            [.. WhorlLooks.Of(planned.Resolve(materials), shape).Select(look =>
                 PreviewPlan.View(PiecePicture.Of(look, shape, Columns, Rows, light).Face))]);
     }
 }

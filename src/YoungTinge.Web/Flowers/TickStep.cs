@@ -23,10 +23,11 @@ public static class TickStep
         api.MapPut("/pieces/{id:guid}/run-sheet/ticks", Tick).WithName("tickSteps").Produces(204).ProducesProblems(404, 422);
 
     private static async Task<IResult> Tick(
-        Guid id, Request request, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, RunSheetStore ticks, CancellationToken cancel)
+        Guid id, Request request, StudioWorks works, RunSheetStore ticks, CancellationToken cancel)
     {
-        var studioId = await studio.IdAsync(cancel);
-        if (await pieces.FindAsync(studioId, id, cancel) is not { } planned)
+        var work = await works.LoadAsync(cancel);
+        var studioId = work.Studio.Id;
+        if (work.Find(id) is not { } planned)
             return ApiProblem.NotFound();
         if (Problems(request).ToList() is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
@@ -36,13 +37,13 @@ public static class TickStep
             return TypedResults.NoContent();
         }
 
-        var materials = await cabinet.LoadAsync(studioId, cancel);
+        var materials = work.Materials;
         var sheet = RunSheet.For(planned.Plan, planned.Piece, planned.Parts, materials).ToDictionary(step => step.Key);
         if (!request.Steps.All(step => sheet.ContainsKey(step.Key)))
             return ApiProblem.NotFound();
-        var works = planned.Work;
+        var own = planned.Work;
         await ticks.TickAsync(
-            studioId, id, [.. request.Steps.Select(step => new TickedStep(sheet[step.Key], step.Fingerprint, [.. StepTakes.Of(sheet[step.Key], works, materials)]))], materials, cancel);
+            studioId, id, [.. request.Steps.Select(step => new TickedStep(sheet[step.Key], step.Fingerprint, [.. StepTakes.Of(sheet[step.Key], own, materials)]))], materials, cancel);
         return TypedResults.NoContent();
     }
 

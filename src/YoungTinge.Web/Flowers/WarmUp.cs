@@ -2,6 +2,7 @@ using System.Text.Json;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.Extensions.Options;
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -31,8 +32,8 @@ internal sealed class WarmUp(Workers workers, IOptions<JsonOptions> json) : Back
         for (var look = 0; look < Looks && !stopping.IsCancellationRequested; look++)
         {
             var read = JsonSerializer.Deserialize<PiecePlan>(JsonSerializer.SerializeToUtf8Bytes(plan, json.Value.SerializerOptions), json.Value.SerializerOptions)!;
-            PlanProblems.Of(read, materials);
-            JsonSerializer.SerializeToUtf8Bytes(PreviewPlan.Compute(read, planned, Illuminant.D65, int.MaxValue, materials), json.Value.SerializerOptions);
+            _ = PlanCheck.Problems(read, materials).Count();
+            JsonSerializer.SerializeToUtf8Bytes(PreviewPlan.Compute(planned with { Plan = read }, _ => null, Illuminant.D65, int.MaxValue, materials), json.Value.SerializerOptions);
         }
     }
 }

@@ -74,6 +74,7 @@ public static class Server
             .AddSingleton<BinStore>().AddSingleton<CopyStore>().AddSingleton<StateStore>().AddSingleton<LaidPictureStore>();
         services.AddSingleton<Workers>().AddSingleton<KeptAnswers>().AddHostedService<WarmUp>();
         services.AddSingleton<PictureDesk>().AddSingleton<Reach>();
+        services.AddSingleton<StudioWorks>();
         services.AddScoped<CurrentStudio>().AddScoped<FlowerPastePlans>();
         services.AddSingleton(TimeProvider.System);
         services.ConfigureHttpJsonOptions(json => PlanJson.Configure(json.SerializerOptions));
@@ -101,6 +102,7 @@ public static class Server
         GetPiece.Map(api);
         SavePlan.Map(api);
         PreviewPlan.Map(api);
+        GetReadyBatches.Map(api);
         ProposePlans.Map(api);
         GetFlowerLibrary.Map(api);
         GetCoatBeginnings.Map(api);

@@ -1,4 +1,3 @@
-using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -19,19 +18,18 @@ public static class AddLogEntry
         .WithName("addLogEntry").Produces(204).ProducesProblems(404, 422);
 
     private static async Task<IResult> Handle(
-        Guid id, Request request, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, LogbookStore logbook,
+        Guid id, Request request, StudioWorks works, LogbookStore logbook,
         TimeProvider clock, CancellationToken cancel)
     {
-        var studioId = await studio.IdAsync(cancel);
-        if (await pieces.FindAsync(studioId, request.PieceId, cancel) is not { } piece)
+        var work = await works.LoadAsync(cancel);
+        if (work.Find(request.PieceId) is not { } piece)
             return ApiProblem.NotFound();
-        var materials = await cabinet.LoadAsync(studioId, cancel);
-        var zones = BuildUp.Of(new ResolvedPlan(piece.Plan, materials), piece.Piece.Shape());
+        var zones = BuildUp.Of(piece.Resolve(work.Materials), piece.Piece.Shape());
         var predicted = request.Subject == LogSubject.Paste ? zones[0].Colours[0] : zones.First(zone => zone.Zone == ZoneOf(request.Subject)).Finished;
         var entry = new LogEntry(id, request.PieceId, request.Subject, predicted, request.Actual, request.Note.Trim(), clock.GetUtcNow());
         if (StudioRules.Of(entry).Lines() is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
-        await logbook.AddAsync(studioId, entry, cancel);
+        await logbook.AddAsync(work.Studio.Id, entry, cancel);
         return TypedResults.NoContent();
     }
 

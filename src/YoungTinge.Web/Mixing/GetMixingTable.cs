@@ -35,20 +35,16 @@ public static class GetMixingTable
         .KeepsAnswer().WithName("getMixingTable").Produces<Answer>().ProducesProblems();
 
     private static async Task<IResult> Handle(
-        CurrentStudio studio, CommissionStore commissions, PieceStore pieces, BatchStore batches, LogbookStore logbook, CabinetStore cabinet,
-        TimeProvider clock, CancellationToken cancel)
+        StudioWorks works, LogbookStore logbook, TimeProvider clock, CancellationToken cancel)
     {
-        var current = await studio.GetAsync(cancel);
-        var materials = await cabinet.LoadAsync(current.Id, cancel);
-        var (all, flowers) = await commissions.ListAsync(current.Id, cancel);
-        var flowerOf = flowers.Index().ToDictionary(flower => flower.Item.Id);
-        // A flower may come between the two readings.
-        var planned = (await pieces.ListAsync(current.Id, null, cancel)).Where(piece => flowerOf.ContainsKey(piece.FlowerId));
+        var work = await works.LoadAsync(cancel);
+        var (current, materials) = (work.Studio, work.Materials);
+        var flowerOf = work.Flowers.Index().ToDictionary(flower => flower.Item.Id);
         var log = await logbook.ListAsync(current.Id, null, MostBatches, cancel);
         return TypedResults.Ok(new Answer(
-            [.. all.Select(commission => new CommissionView(commission.Id, commission.Name, commission.Light))],
-            [.. planned.OrderBy(piece => flowerOf[piece.FlowerId].Index).Select(piece => View(piece, flowerOf[piece.FlowerId].Item))],
-            [.. (await batches.ListAsync(current.Id, MostBatches, cancel)).Select(batch => KeptBatchView.From(batch, materials, clock.GetUtcNow()))],
+            [.. work.Commissions.Select(commission => new CommissionView(commission.Id, commission.Name, commission.Light))],
+            [.. work.Pieces.OrderBy(piece => flowerOf[piece.FlowerId].Index).Select(piece => View(piece, flowerOf[piece.FlowerId].Item))],
+            [.. work.Batches.Take(MostBatches).Select(batch => KeptBatchView.From(batch, materials, clock.GetUtcNow()))],
             [.. log.Where(named => named.Entry.Subject == LogSubject.Paste && named.FlowerId is not null).Select(View)],
             [.. NamedSwatches.All.Select(swatch => new SwatchView(swatch.Id, ColourView.From(swatch.Colour)))],
             current.Currency));

@@ -18,7 +18,7 @@ internal sealed class FlowerPastePlans(CurrentStudio studio, FlowerWorksLoader w
     public async Task<IResult> LookAsync<T>(Guid flowerId, T plan, Check<T> check, Func<FlowerWorks, Materials, IResult> answer, CancellationToken cancel)
     {
         var studioId = await studio.IdAsync(cancel);
-        if (await works.FindAsync(studioId, flowerId, cancel) is not { } flower)
+        if (await works.FindAsync(flowerId, cancel) is not { } flower)
             return ApiProblem.NotFound();
         var materials = await cabinet.LoadAsync(studioId, cancel);
         return check(plan, flower.All, materials) is { Count: > 0 } problems ? ApiProblem.NotPossible(problems) : answer(flower, materials);
@@ -28,7 +28,7 @@ internal sealed class FlowerPastePlans(CurrentStudio studio, FlowerWorksLoader w
         where T : IPastePlan
     {
         var studioId = await studio.IdAsync(cancel);
-        if (await works.FindAsync(studioId, flowerId, cancel) is not { } flower)
+        if (await works.FindAsync(flowerId, cancel) is not { } flower)
             return ApiProblem.NotFound();
         FieldProblem[] problems =
         [

@@ -16,17 +16,16 @@ internal sealed record FlowerWorks(Commission Commission, Flower Flower, IReadOn
     public IReadOnlyList<PlannedWork> OfFlower => [.. Pieces.Where(piece => piece.FlowerId == Flower.Id).Select(piece => piece.Work)];
 }
 
-internal sealed class FlowerWorksLoader(CommissionStore commissions, PieceStore pieces)
+internal sealed class FlowerWorksLoader(StudioWorks works)
 {
     /// <summary>Null if there is no such flower.</summary>
-    public async Task<FlowerWorks?> FindAsync(Guid studioId, Guid flowerId, CancellationToken cancel)
+    public async Task<FlowerWorks?> FindAsync(Guid flowerId, CancellationToken cancel)
     {
-        var (all, flowers) = await commissions.ListAsync(studioId, cancel);
-        if (flowers.FirstOrDefault(one => one.Id == flowerId) is not { } flower)
+        var work = await works.LoadAsync(cancel);
+        if (work.FindFlower(flowerId) is not var (commission, flower))
             return null;
-        var ofCommission = flowers.Where(one => one.CommissionId == flower.CommissionId).ToList();
-        var planned = (await pieces.ListAsync(studioId, null, cancel)).ToLookup(piece => piece.FlowerId);
-        return new FlowerWorks(all.First(one => one.Id == flower.CommissionId), flower, ofCommission, [.. ofCommission.SelectMany(one => planned[one.Id])]);
+        var ofCommission = work.Flowers.Where(one => one.CommissionId == commission.Id).ToList();
+        return new FlowerWorks(commission, flower, ofCommission, [.. ofCommission.SelectMany(one => work.PiecesOf[one.Id])]);
     }
 }
 

@@ -110,6 +110,6 @@ public static class GetPasteDay
         return new PieceLine(
             work.PieceId, work.Piece.Name, work.Piece.Needed(work.Parts), quantity.Pieces, work.Piece.SpareShare, SparesAdvice.ShareFor(work.Piece), quantity.PieceG, quantity.Ball,
             work.Piece.Solid, quantity.BatchG,
-            materials.HasAllOf(work.Plan.Paste) ? WireAdvice.For(work.Piece, work.Plan.Paste, materials) : null, version);
+            Supports.WireAdviceFor(work, materials), version);
     }
 }

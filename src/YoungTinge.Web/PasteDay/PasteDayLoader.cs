@@ -1,7 +1,5 @@
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Marble;
 using YoungTinge.Core.Mixing;
-using YoungTinge.Core.Ombre;
 using YoungTinge.Core.Work;
 using YoungTinge.Store;
 using YoungTinge.Web.Shared;
@@ -58,30 +56,22 @@ internal sealed record Day(
 }
 
 internal sealed class PasteDayLoader(
-    CurrentStudio studio, CommissionStore commissions, PieceStore pieces, PastePlanStore plans, PasteDayStore days, RunSheetStore runSheets, BatchStore batches, CabinetStore cabinet)
+    StudioWorks works, PasteDayStore days, RunSheetStore runSheets)
 {
-    private const int MostBatches = 500;
-
     /// <param name="commissionIds">Those to plan; all if none is named.</param>
     public async Task<Day> LoadAsync(Guid[] commissionIds, CancellationToken cancel)
     {
-        var current = await studio.GetAsync(cancel);
-        var (all, flowers) = await commissions.ListAsync(current.Id, cancel);
-        var planned = (await pieces.ListAsync(current.Id, null, cancel)).ToLookup(piece => piece.FlowerId);
-        var ombres = (await plans.ListAsync<OmbrePlan>(current.Id, null, cancel)).ToDictionary(kept => kept.FlowerId, kept => kept.Plan);
-        var marbles = (await plans.ListAsync<MarblePlan>(current.Id, null, cancel)).ToDictionary(kept => kept.FlowerId, kept => kept.Plan);
-        FlowerPaste[] pastes = [.. flowers.Select(flower => new FlowerPaste(
-            flower.Id, flower.CommissionId, [.. planned[flower.Id].Select(piece => piece.Work)], ombres.GetValueOrDefault(flower.Id), marbles.GetValueOrDefault(flower.Id)))];
-        var open = all.Where(commission => commission.IsOpen).Select(commission => commission.Id).ToHashSet();
+        var work = await works.LoadAsync(cancel);
+        var (current, pastes) = (work.Studio, work.Pastes);
+        var open = work.Commissions.Where(commission => commission.IsOpen).Select(commission => commission.Id).ToHashSet();
         FlowerPaste[] chosen = [.. pastes.Where(flower => commissionIds.Length == 0 ? open.Contains(flower.CommissionId) : commissionIds.Contains(flower.CommissionId))];
         var steps = await runSheets.ListAllAsync([.. chosen.SelectMany(flower => flower.Works).Select(work => work.PieceId)], cancel);
         var done = new WorkDone(
             (await days.ListAsync(current.Id, cancel)).Select(tick => tick.StepKey).ToHashSet(),
             steps.SelectMany(group => group.Select(tick => (group.Key, tick.StepKey))).ToHashSet());
         var leftovers = await days.LeftoversAsync(current.Id, cancel);
-        var kept = await batches.ListAsync(current.Id, MostBatches, cancel);
         return new Day(
-            current, await cabinet.LoadAsync(current.Id, cancel), all, flowers, planned, chosen, pastes, kept,
-            [.. leftovers.Where(leftover => kept.Any(batch => batch.Id == leftover.BatchId))], done);
+            current, work.Materials, work.Commissions, work.Flowers, work.PiecesOf, chosen, pastes, work.Batches,
+            [.. leftovers.Where(leftover => work.Batches.Any(batch => batch.Id == leftover.BatchId))], done);
     }
 }

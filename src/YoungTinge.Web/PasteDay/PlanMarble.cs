@@ -76,7 +76,7 @@ public static class PlanMarble
         Guid id, CurrentStudio studio, FlowerWorksLoader works, PastePlanStore plans, CabinetStore cabinet, TimeProvider clock, CancellationToken cancel)
     {
         var current = await studio.GetAsync(cancel);
-        if (await works.FindAsync(current.Id, id, cancel) is not { OfFlower.Count: > 0 } flower)
+        if (await works.FindAsync(id, cancel) is not { OfFlower.Count: > 0 } flower)
             return ApiProblem.NotFound();
         var materials = await cabinet.LoadAsync(current.Id, cancel);
         var kept = (await plans.ListAsync<MarblePlan>(current.Id, id, cancel)).SingleOrDefault();

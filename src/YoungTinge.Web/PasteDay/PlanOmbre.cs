@@ -35,7 +35,7 @@ public static class PlanOmbre
         Guid id, CurrentStudio studio, FlowerWorksLoader works, PastePlanStore plans, CabinetStore cabinet, TimeProvider clock, CancellationToken cancel)
     {
         var current = await studio.GetAsync(cancel);
-        if (await works.FindAsync(current.Id, id, cancel) is not { } flower)
+        if (await works.FindAsync(id, cancel) is not { } flower)
             return ApiProblem.NotFound();
         var materials = await cabinet.LoadAsync(current.Id, cancel);
         var kept = (await plans.ListAsync<OmbrePlan>(current.Id, id, cancel)).SingleOrDefault();

@@ -1,5 +1,4 @@
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
@@ -26,7 +25,7 @@ public sealed record PieceView(
         return new PieceView(
             planned.Id, piece.Name, shape.SvgPath(), piece.LengthMm, piece.WidthMm, piece.ThicknessMm, piece.Solid, piece.PartOf,
             quantity.Pieces, quantity.Pieces - piece.Needed(planned.Parts), quantity.PieceG, quantity.Ball, quantity.BatchG,
-            BuildUp.Of(new ResolvedPlan(planned.Plan, materials), shape).ToDictionary(zone => zone.Zone, zone => ColourView.From(zone.Finished).Hex),
+            BuildUp.Of(planned.Resolve(materials), shape).ToDictionary(zone => zone.Zone, zone => ColourView.From(zone.Finished).Hex),
             piece, shape.Build, planned.Version);
     }
 }

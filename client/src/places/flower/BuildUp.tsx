@@ -8,6 +8,7 @@ import { colourName, deltaE, differenceWords, dose, grams, zoneName } from '../.
 import { coatDetail, coatKind, coatName } from './coatWords'
 import type { Opened } from './opened'
 import { isOpen } from './opened'
+import { sourceWords } from './sourceWords'
 import { Term } from '../../shared/Term'
 import type { TermName } from '../../shared/terms'
 import { isTerm } from '../../shared/terms'
@@ -77,10 +78,14 @@ export function BuildUp({
             <th scope="col" className="border-base-300 border-l p-0 font-normal">
               <Head
                 kind={t('buildUp.pasteKind', { mass: grams(t, preview.batch.pasteG) })}
-                name={nameOf(plan.paste.baseId)}
-                detail={preview.batch.colours
-                  .map((colour) => `${nameOf(colour.colourantId)} ${dose(t, colour)}`)
-                  .join(', ')}
+                name={preview.source.kind === 'own' ? nameOf(plan.paste.baseId) : sourceWords(t, preview.source)}
+                detail={
+                  preview.source.kind === 'own'
+                    ? preview.batch.colours
+                        .map((colour) => `${nameOf(colour.colourantId)} ${dose(t, colour)}`)
+                        .join(', ')
+                    : ''
+                }
                 isOpen={isOpen(opened, { kind: 'paste' })}
                 isTroubled={troubled.has('paste')}
                 isLow={opened !== null}
@@ -235,7 +240,10 @@ function Ribbon({
           {there && <Check size={14} aria-hidden />}
           {differenceWords(t, view.difference)}
         </span>
-        <span className="text-xs">{deltaE(view.difference.deltaE)}</span>
+        <span className="text-xs">
+          {deltaE(view.difference.deltaE)}
+          {view.streaksDeltaE != null && ` ${t('buildUp.streaks', { deltaE: deltaE(view.streaksDeltaE) })}`}
+        </span>
       </td>
     </tr>
   )

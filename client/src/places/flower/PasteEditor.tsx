@@ -10,6 +10,8 @@ import { Choice } from '../../shared/Choice'
 import { DoseRow } from '../../shared/DoseRow'
 import type { ProblemAt } from '../../shared/Editor'
 import { Editor } from '../../shared/Editor'
+import { PasteFromElsewhere } from './PasteFromElsewhere'
+import { ReadyBatches } from './ReadyBatches'
 import { RecipeFinder } from './RecipeFinder'
 import { offered } from '../../shared/cabinet'
 import { Term } from '../../shared/Term'
@@ -24,6 +26,7 @@ export function PasteEditor({
   problemAt,
   onGround,
   onPaste,
+  onBatch,
   onClose,
 }: {
   piece: PieceView
@@ -35,10 +38,18 @@ export function PasteEditor({
   problemAt: ProblemAt
   onGround: (lab: Lab) => void
   onPaste: (paste: PasteRecipe) => void
+  /** Shapes the piece from a batch that is there; null for a paste of its own again. */
+  onBatch: (id: string | null) => void
   onClose: () => void
 }) {
   const { t } = useTranslation()
   const { pasteDifference } = preview
+  if (preview.source.kind !== 'own')
+    return (
+      <Editor title={t('paste.title')} onClose={onClose}>
+        <PasteFromElsewhere piece={piece} preview={preview} nameOf={nameOf} onOwn={() => onBatch(null)} />
+      </Editor>
+    )
   return (
     <Editor title={t('paste.title')} onClose={onClose}>
       <p className="quiet mb-2 text-sm">
@@ -103,6 +114,8 @@ export function PasteEditor({
           </div>
         </div>
       </div>
+      {problemAt('batchId') && <Problem>{problemAt('batchId')}</Problem>}
+      <ReadyBatches pieceId={piece.id} onUse={onBatch} />
       <RecipeFinder piece={piece} baseId={plan.paste.baseId} ground={plan.ground} nameOf={nameOf} onUse={onPaste} />
     </Editor>
   )

@@ -189,6 +189,7 @@ export function PieceWorkplace({
             problemAt={problemAt}
             onGround={(lab) => edit((old) => setGround(old, lab))}
             onPaste={(paste) => edit((old) => setPaste(old, paste))}
+            onBatch={(batchId) => edit((old) => ({ ...old, batchId }))}
             onClose={close}
           />
         )
@@ -213,6 +214,7 @@ export function PieceWorkplace({
           <Proposals
             piece={piece}
             plan={plan}
+            isPasteSettled={preview.source.kind !== 'own'}
             flowerId={flowerId}
             nameOf={nameOf}
             zoneName={nameOfZone}
@@ -271,7 +273,7 @@ function troubledParts({ problems, plan }: Session): Set<string> {
   for (const { path } of problems) {
     const coat = /^coats\[(\d+)\]/.exec(path)
     if (coat) parts.add(plan.coats[Number(coat[1])]?.id ?? '')
-    if (path.startsWith('paste') || path === 'ground') parts.add('paste')
+    if (path.startsWith('paste') || path === 'ground' || path === 'batchId') parts.add('paste')
     for (const zone of zones) if (path.startsWith(`targets.${zone}`)) parts.add(zone)
   }
   return parts

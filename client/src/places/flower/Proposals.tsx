@@ -17,6 +17,7 @@ import { coatDetail, coatName } from './coatWords'
 export function Proposals({
   piece,
   plan,
+  isPasteSettled,
   flowerId,
   nameOf,
   zoneName,
@@ -25,6 +26,8 @@ export function Proposals({
 }: {
   piece: PieceView
   plan: Plan
+  /** Its paste is planned or made elsewhere, and not to be chosen here. */
+  isPasteSettled: boolean
   flowerId: string
   nameOf: NameOf
   zoneName: (zone: (typeof zones)[number]) => string
@@ -43,7 +46,8 @@ export function Proposals({
           <input
             type="checkbox"
             className="checkbox checkbox-sm"
-            checked={keepPaste}
+            checked={keepPaste || isPasteSettled}
+            disabled={isPasteSettled}
             onChange={(event) => setKeepPaste(event.target.checked)}
           />
           {t('proposals.keepPaste')}

@@ -54,8 +54,12 @@ public sealed record WireAdvice(int Gauge, double DiameterMm, IReadOnlyList<Wire
     /// <param name="gauge">14 to 36.</param>
     public static double DiameterMmOf(int gauge) => DiametersMm[gauge - CoarsestGauge];
 
-    public static WireAdvice For(Piece piece, PasteRecipe paste, Materials materials)
+    public static WireAdvice For(Piece piece, PasteRecipe paste, Materials materials) => For(piece, PasteOptics.Mix(paste, materials), materials);
+
+    /// <param name="paste">K and S of the coloured paste, in 1/mm.</param>
+    public static WireAdvice For(Piece piece, KubelkaMunkSpectra paste, Materials materials)
     {
+        var colour = Illuminant.D65.LabOf(KubelkaMunk.Opaque(paste));
         var gauge = GaugeFor(piece);
         var diameterMm = DiameterMmOf(gauge);
         var wires = materials.All.OfType<Wire>().Where(wire => !wire.Label.IsRetired);
@@ -65,14 +69,14 @@ public sealed record WireAdvice(int Gauge, double DiameterMm, IReadOnlyList<Wire
             // A hidden wire is still seen at the foot of the piece: white for pale, green for dark.
             .ThenBy(one => one.Choice.Word == WireShows.Hidden ? Apart(one.Wire) : one.Choice.ShowsDeltaE).Select(one => one.Choice)]);
 
-        double Apart(Wire wire) => DeltaE2000.Between(Illuminant.D65.LabOf(wire.Reflectance), PasteOptics.ColourOf(paste, materials));
+        double Apart(Wire wire) => DeltaE2000.Between(Illuminant.D65.LabOf(wire.Reflectance), colour);
 
         double Shows(Wire wire)
         {
             if (piece.Solid)
                 return 0;
             var coverMm = Math.Max(LeastCoverMm, (piece.ThicknessMm + PasteQuantity.RidgeHeightMm - diameterMm) / 2);
-            return ShowThrough.Of(PasteOptics.Mix(paste, materials), coverMm, wire.Reflectance).DeltaE(Illuminant.D65);
+            return ShowThrough.Of(paste, coverMm, wire.Reflectance).DeltaE(Illuminant.D65);
         }
     }
 

@@ -10,6 +10,9 @@ namespace YoungTinge.Core.Coats.Model;
 /// <param name="PasteTarget">What the paste alone should be, under daylight.</param>
 public sealed record PiecePlan(IReadOnlyDictionary<Zone, Target> Targets, [property: JsonPropertyName("ground")] Lab PasteTarget, PasteRecipe Paste, IReadOnlyList<Coat> Coats)
 {
+    /// <summary>A batch that was made, to shape the pieces from instead of the paste above; null for that paste.</summary>
+    public Guid? BatchId { get; init; }
+
     /// <summary>Advice that the maker goes against on purpose.</summary>
     public IReadOnlyList<AcknowledgedAdvice> OnPurpose { get; init; } = [];
 }

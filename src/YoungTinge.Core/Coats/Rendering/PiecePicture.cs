@@ -22,7 +22,7 @@ public sealed record PiecePicture(SidePicture Face, SidePicture Back)
         ResolvedPlan plan, PieceShape shape, int columns = DefaultColumns, int rows = DefaultRows, Illuminant? light = null)
     {
         ArgumentOutOfRangeException.ThrowIfNotEqual(columns % 2, 0, nameof(columns));
-        var easel = new Easel(shape, new LaidCoats(plan.Plan.Coats, shape), KubelkaMunk.Opaque(plan.Paste), light ?? Illuminant.D65, columns, rows);
+        var easel = new Easel(shape, new LaidCoats(plan.Plan.Coats, shape), new PasteFace(plan.Source, shape, plan.Number), light ?? Illuminant.D65, columns, rows);
         return new PiecePicture(
             Side(Flowers.Side.Face),
             Side(Flowers.Side.Back));
@@ -35,7 +35,7 @@ public sealed record PiecePicture(SidePicture Face, SidePicture Back)
         }
     }
 
-    private sealed record Easel(PieceShape Shape, LaidCoats Laid, Spectrum Paste, Illuminant Light, int Columns, int Rows)
+    private sealed record Easel(PieceShape Shape, LaidCoats Laid, PasteFace Paste, Illuminant Light, int Columns, int Rows)
     {
         private static readonly Recent<(PieceShape Shape, bool WithEdge, int Columns, int Rows), PiecePoint[][]> Nets =
             new(24, of => PointsOf(of.Shape, of.WithEdge, of.Columns, of.Rows));
@@ -72,7 +72,7 @@ public sealed record PiecePicture(SidePicture Face, SidePicture Back)
                         shown[i] = IsNear(marked[i], point) || IsNear(marked[i], Mirrored(point));
                     var (right, left) = (3 * (row * Columns + Columns / 2 + column), 3 * (row * Columns + Columns / 2 - 1 - column));
                     PaintPoint(stack, point, marked, shown, pictures, right);
-                    if (Laid.IsLopsided)
+                    if (Laid.IsLopsided || Paste.IsStreaked)
                         PaintPoint(stack, Mirrored(point), marked, shown, pictures, left);
                     else
                         foreach (var picture in pictures)
@@ -87,8 +87,8 @@ public sealed record PiecePicture(SidePicture Face, SidePicture Back)
         private void PaintPoint(LayerStack stack, PiecePoint point, int[] marked, bool[] shown, byte[][] pictures, int at)
         {
             Span<double> face = stackalloc double[SpectralGrid.Bands], withDetail = stackalloc double[SpectralGrid.Bands];
-            Paste.Values.CopyTo(face);
-            var (isBare, from, lies) = (true, 0, Laid.At(point, null));
+            Paste.Over(point, Shape.WidthMm / Columns, Shape.LengthMm / Rows, face);
+            var (isBare, from, lies) = (!Paste.IsStreaked, 0, Laid.At(point, null));
             for (var i = 0; i < marked.Length; i++)
             {
                 if (!shown[i])

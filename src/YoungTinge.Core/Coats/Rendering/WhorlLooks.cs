@@ -10,6 +10,9 @@ public static class WhorlLooks
     /// <summary>Looks that are told apart; a whorl goes round through them.</summary>
     public const int Looks = 3;
 
+    /// <summary>Of a marbled whorl, where every piece is cut from another place: so that hardly two that are seen together are the same.</summary>
+    private const int Marbled = 7;
+
     private const double TrialShare = 0.15;
 
     /// <summary>However wide the spread may be, a hand does not stray farther with a load.</summary>
@@ -20,9 +23,10 @@ public static class WhorlLooks
     public static IReadOnlyList<ResolvedPlan> Of(ResolvedPlan plan, PieceShape shape)
     {
         if (plan.Coats.Count == 0)
-            return [plan];
+            return plan.Source is MarbledPaste ? [.. Enumerable.Range(0, Marbled).Select(plan.Piece)] : [plan];
         var share = ShareFor(plan, shape);
-        return [Strayed(plan, 1 - share, 1), plan, Strayed(plan, 1 + share, 2)];
+        ResolvedPlan[] looks = [Strayed(plan, 1 - share, 1), plan, Strayed(plan, 1 + share, 2)];
+        return plan.Source is MarbledPaste ? [.. Enumerable.Range(0, Marbled).Select(number => looks[number % Looks].Piece(number))] : looks;
     }
 
     /// <summary>How much lighter or heavier a hand must be for the zones to differ by their spread.</summary>

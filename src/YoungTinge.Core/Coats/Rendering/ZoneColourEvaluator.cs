@@ -12,24 +12,32 @@ public sealed class ZoneColourEvaluator
     private static readonly Zone[] Zones = Enum.GetValues<Zone>();
 
     private readonly ResolvedPlan plan;
-    private readonly Spectrum paste;
+    /// <summary>Pieces of a marbled whorl that a zone is taken together of: each is cut from another place.</summary>
+    private const int MarbledPieces = 3;
+
+    private readonly bool isStreaked;
     private readonly Samples[] zones;
 
     public ZoneColourEvaluator(ResolvedPlan plan, PieceShape shape)
     {
         this.plan = plan;
-        paste = KubelkaMunk.Opaque(plan.Paste);
+        PasteFace[] pastes = [.. Enumerable.Range(0, plan.Source is MarbledPaste ? MarbledPieces : 1).Select(number => new PasteFace(plan.Source, shape, number))];
+        isStreaked = pastes[0].IsStreaked;
         var laid = new LaidCoats(plan.Plan.Coats, shape);
         zones = SideBySide.Select(Zones, (zone, _) =>
         {
             var area = ZoneArea.Of(zone, shape.Build);
-            return new Samples(area.Side, [.. area.Samples(shape).Select(sample => Known.Of(laid.At(sample.Point, sample.CellAcrossMm, sample.CellAlongMm), plan.Coats.Count))]);
+            return new Samples(area.Side, [.. area.Samples(shape).SelectMany(sample =>
+            {
+                var lies = Known.Of(laid.At(sample.Point, sample.CellAcrossMm, sample.CellAlongMm), plan.Coats.Count);
+                return pastes.Select(paste => (lies, paste.At(sample.Point, Math.Min(sample.CellAcrossMm, sample.CellAlongMm) / 2)));
+            })]);
         });
     }
 
     public ResolvedPlan Plan => plan;
 
-    public Lab Paste => Illuminant.D65.LabOf(paste);
+    public Lab Paste => plan.Source.Colour;
 
     /// <summary>The finished zone.</summary>
     public Lab See(Zone zone)
@@ -38,10 +46,11 @@ public sealed class ZoneColourEvaluator
         var stack = new LayerStack(plan.Paste, plan.LayersOn(samples.Side));
         var mean = new ColourMean();
         Span<double> face = stackalloc double[SpectralGrid.Bands];
-        foreach (var lies in samples.Points)
+        foreach (var (lies, paste) in samples.Points)
         {
             paste.Values.CopyTo(face);
-            stack.LayOn(face, lies);
+            var isBare = !isStreaked;
+            stack.LayOn(face, lies, 0, int.MaxValue, ref isBare);
             mean.Add(face);
         }
 
@@ -63,17 +72,17 @@ public sealed class ZoneColourEvaluator
         }
 
         Span<double> face = stackalloc double[SpectralGrid.Bands];
-        foreach (var lies in samples.Points)
+        foreach (var (lies, paste) in samples.Points)
         {
             paste.Values.CopyTo(face);
-            var isBare = true;
+            var isBare = !isStreaked;
             for (var i = 0; i < layers.Count; i++)
             {
                 var from = i;
                 if (layers[i] is SteamLayer)
                 {
                     paste.Values.CopyTo(face);
-                    (from, isBare) = (0, true);
+                    (from, isBare) = (0, !isStreaked);
                 }
 
                 stacks[i].LayOn(face, lies, from, i + 1, ref isBare);
@@ -93,10 +102,10 @@ public sealed class ZoneColourEvaluator
         var stack = new LayerStack(plan.Paste, layers);
         var means = new ColourMean[layers.Count];
         Span<double> below = stackalloc double[SpectralGrid.Bands], face = stackalloc double[SpectralGrid.Bands];
-        foreach (var lies in samples.Points)
+        foreach (var (lies, paste) in samples.Points)
         {
             paste.Values.CopyTo(below);
-            var isBareBelow = true;
+            var isBareBelow = !isStreaked;
             for (var i = 0; i < layers.Count; i++)
             {
                 below.CopyTo(face);
@@ -110,8 +119,27 @@ public sealed class ZoneColourEvaluator
         return [.. means.Select(mean => mean.Lab)];
     }
 
-    /// <summary>The spots of a zone that are looked at.</summary>
-    private sealed record Samples(Side Side, Known[] Points);
+    /// <summary>How far spots of the finished zone lie from its mean, as a CIEDE2000, root mean square.</summary>
+    public double SpreadOf(Zone zone)
+    {
+        var samples = zones[(int)zone];
+        var stack = new LayerStack(plan.Paste, plan.LayersOn(samples.Side));
+        var mean = See(zone);
+        var sum = 0.0;
+        Span<double> face = stackalloc double[SpectralGrid.Bands];
+        foreach (var (lies, paste) in samples.Points)
+        {
+            paste.Values.CopyTo(face);
+            var isBare = !isStreaked;
+            stack.LayOn(face, lies, 0, int.MaxValue, ref isBare);
+            sum += Math.Pow(DeltaE2000.Between(mean, LabFromXyz.Convert(Illuminant.D65.XyzOf(face), Illuminant.D65.White)), 2);
+        }
+
+        return Math.Sqrt(sum / samples.Points.Length);
+    }
+
+    /// <summary>The spots of a zone that are looked at, with the paste there.</summary>
+    private sealed record Samples(Side Side, (Known Lies, Spectrum Paste)[] Points);
 
     /// <summary>How much of each coat lies at a spot, worked out once.</summary>
     private readonly struct Known(double[] shares, double[] covers) : ILayerCoverage
