@@ -29,7 +29,14 @@ const pages = [
     '/commissions/:commissionId/new-flower',
     async () => (await import('./places/commissions/NewFlowerPage')).NewFlowerPage,
   ),
-  page('/commissions/:commissionId/dust-day', async () => (await import('./places/dustDay/DustDayPage')).DustDayPage),
+  page('/commissions/:commissionId/run-sheet', async () => (await import('./places/work/RunSheetPage')).RunSheetPage, [
+    'rest',
+    'paste',
+  ]),
+  page('/commissions/:commissionId/dust-day', async () => (await import('./places/dustDay/DustDayPage')).DustDayPage, [
+    'rest',
+    'paste',
+  ]),
   page('/commissions/:commissionId/spray', async () => (await import('./places/bloom/SprayPage')).SprayPage),
   page('/bin', async () => (await import('./places/commissions/BinPage')).BinPage),
   page('/flowers/:flowerId/targets', async () => (await import('./places/targets/TargetsPage')).TargetsPage, [
@@ -47,11 +54,19 @@ const pages = [
   page('/flowers/:flowerId/bloom', async () => (await import('./places/bloom/BloomPage')).BloomPage),
   page('/flowers/:flowerId/card', async () => (await import('./places/bloom/SwatchCardPage')).SwatchCardPage),
   page('/flowers/:flowerId/new-piece', async () => (await import('./places/flower/NewPiecePage')).NewPiecePage),
+  page('/flowers/:flowerId/assembly', async () => (await import('./places/work/AssemblyPage')).AssemblyPage, [
+    'rest',
+    'paste',
+  ]),
+  page('/flowers/:flowerId/run-sheet', async () => (await import('./places/work/RunSheetPage')).RunSheetPage, [
+    'rest',
+    'paste',
+  ]),
   page('/flowers/:flowerId/:pieceId?', async () => (await import('./places/flower/FlowerPage')).FlowerPage),
-  page(
-    '/flowers/:flowerId/:pieceId/run-sheet',
-    async () => (await import('./places/flower/RunSheetPage')).RunSheetPage,
-  ),
+  page('/flowers/:flowerId/:pieceId/run-sheet', async () => (await import('./places/work/RunSheetPage')).RunSheetPage, [
+    'rest',
+    'paste',
+  ]),
   page('/paste-day', async () => (await import('./places/pasteDay/PasteDayPage')).PasteDayPage, ['rest', 'paste']),
   page('/studio', async () => (await import('./places/studio/StudioPage')).StudioPage),
   page('/mixing', async () => (await import('./places/mixing/MixingPage')).MixingPage),

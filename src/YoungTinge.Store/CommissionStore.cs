@@ -51,7 +51,11 @@ public sealed record Commission(Guid Id, CommissionDetails Details, int Version)
 /// <summary>A design within a commission.</summary>
 /// <param name="MustBeEdible">The flower itself will be eaten.</param>
 /// <param name="Version">Counts the saves of it, and of the order of its pieces; 0 for one that was never saved.</param>
-public sealed record Flower(Guid Id, Guid CommissionId, string Name, int Flowers, int Buds, bool MustBeEdible, int Version);
+public sealed record Flower(Guid Id, Guid CommissionId, string Name, int Flowers, int Buds, bool MustBeEdible, int Version)
+{
+    /// <summary>How it is put together; null for as the house would.</summary>
+    public AssemblyPlan? Assembly { get; init; }
+}
 
 public sealed class CommissionStore(NpgsqlDataSource dataSource)
 {
@@ -59,7 +63,7 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
         c.id, c.version, c.name, c.due_on, c.place, c.room_humidity_percent, c.room_celsius, c.light, c.margin_days, c.client_note, c.own_note, c.diets, c.status
         """;
 
-    internal const string FlowerColumns = "f.id, f.name, f.flowers, f.buds, f.must_be_edible, f.version";
+    internal const string FlowerColumns = "f.id, f.name, f.flowers, f.buds, f.must_be_edible, f.version, f.assembly::text";
     private const int FirstFlowerColumn = 13;
 
     /// <summary>All commissions, first due first, and all their flowers.</summary>
@@ -160,6 +164,24 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
         return await command.ExecuteScalarAsync(cancel) as int?;
     }
 
+    /// <summary>Writes how a flower is put together, over the version that the change was made from.</summary>
+    /// <param name="assembly">Null for as the house would.</param>
+    /// <returns>Its new version; null if it was changed in the meantime, or is gone.</returns>
+    public async Task<int?> SaveAssemblyAsync(Guid studioId, Guid flowerId, int madeFromVersion, AssemblyPlan? assembly, CancellationToken cancel)
+    {
+        await using var command = dataSource.CreateCommand("""
+            update flower
+            set assembly = $4, version = version + 1
+            where studio_id = $1 and id = $2 and deleted_at is null and version = $3
+            returning version
+            """);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = flowerId });
+        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = madeFromVersion });
+        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = assembly is null ? DBNull.Value : PlanJson.Write(assembly) });
+        return await command.ExecuteScalarAsync(cancel) as int?;
+    }
+
     public async Task AddAsync(Guid studioId, Guid id, CommissionDetails details, CancellationToken cancel)
     {
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
@@ -225,5 +247,8 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
 
     internal static Flower ReadFlower(NpgsqlDataReader reader, Guid commissionId) => new(
         reader.GetGuid(FirstFlowerColumn), commissionId, reader.GetString(FirstFlowerColumn + 1), reader.GetInt32(FirstFlowerColumn + 2),
-        reader.GetInt32(FirstFlowerColumn + 3), reader.GetBoolean(FirstFlowerColumn + 4), reader.GetInt32(FirstFlowerColumn + 5));
+        reader.GetInt32(FirstFlowerColumn + 3), reader.GetBoolean(FirstFlowerColumn + 4), reader.GetInt32(FirstFlowerColumn + 5))
+    {
+        Assembly = reader.IsDBNull(FirstFlowerColumn + 6) ? null : PlanJson.ReadAssembly(reader.GetString(FirstFlowerColumn + 6)),
+    };
 }

@@ -4,6 +4,8 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Work;
 
 namespace YoungTinge.Store;
 
@@ -21,7 +23,7 @@ public static class PlanJson
         // The kind of a coat may stand anywhere in it: jsonb does not keep the order of fields.
         options.AllowOutOfOrderMetadataProperties = true;
         options.NumberHandling = JsonNumberHandling.Strict;
-        options.TypeInfoResolver = new DefaultJsonTypeInfoResolver().WithAddedModifier(CoatKinds.Describe).WithAddedModifier(NoGaps);
+        options.TypeInfoResolver = new DefaultJsonTypeInfoResolver().WithAddedModifier(CoatKinds.Describe).WithAddedModifier(WorkSteps.Describe).WithAddedModifier(NoGaps);
         return options;
     }
 
@@ -60,6 +62,11 @@ public static class PlanJson
     };
 
     internal static string Write(PiecePlan plan) => JsonSerializer.Serialize(plan, Options);
+
+    internal static string Write(AssemblyPlan assembly) => JsonSerializer.Serialize(assembly, Options);
+
+    internal static AssemblyPlan ReadAssembly(string json) =>
+        JsonSerializer.Deserialize<AssemblyPlan>(json, Options) ?? throw new InvalidDataException("A flower has no assembly.");
 
     internal static PiecePlan Read(string json) =>
         JsonSerializer.Deserialize<PiecePlan>(json, Options) ?? throw new InvalidDataException("A piece has no plan.");

@@ -8,7 +8,7 @@ public sealed class StateStore(NpgsqlDataSource dataSource)
     /// <summary>All but pictures, which no view is computed from.</summary>
     private static readonly string[] Tables =
     [
-        "material", "dose_unit", "commission", "flower", "piece", "paste_plan", "batch", "run_sheet_tick", "paste_day_tick", "paste_day_leftover", "stock_use", "log_entry", "studio",
+        "material", "dose_unit", "commission", "flower", "piece", "paste_plan", "batch", "operation_done", "paste_day_leftover", "stock_use", "log_entry", "studio",
     ];
 
     /// <summary>
@@ -28,7 +28,6 @@ public sealed class StateStore(NpgsqlDataSource dataSource)
     private static string ConditionOf(string table) => table switch
     {
         "studio" => "id = $1",
-        "run_sheet_tick" => "piece_id in (select id from piece where studio_id = $1)",
         _ => "studio_id = $1",
     };
 }

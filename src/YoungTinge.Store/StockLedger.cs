@@ -6,8 +6,6 @@ namespace YoungTinge.Store;
 /// <summary>What ticks take out of the cabinet, and put back when they are taken back. Stock that is not known stays so.</summary>
 internal static class StockLedger
 {
-    public static string PieceKey(Guid pieceId, string stepKey) => $"piece:{pieceId}:{stepKey}";
-
     /// <summary>
     /// Holds the jars that ticks will move, all in one order, so that two who tick at once wait for each other rather than block each
     /// other. First thing in a transaction.

@@ -17,7 +17,6 @@ public class Screenshots(Application application)
         Take(browser, "flower");
         browser.OpenColumn("PaintedFoxberry");
         browser.Find("region", "Painted: Foxberry");
-        Take(browser, "coat");
         browser.Click("button", "Plan the coats");
         browser.Click("button", "Compare ways");
         browser.Find("button", "Take Marbled");
@@ -25,7 +24,7 @@ public class Screenshots(Application application)
         Take(browser, "planner");
         browser.Click("button", "Close", exact: true);
         browser.Click("link", "Run sheet");
-        browser.Click("checkbox", "Weigh");
+        browser.Click("checkbox", "Mix");
         browser.WaitForText("1 of ");
         browser.WaitForSaved();
         browser.Run("window.scrollTo(0, 0)");
@@ -60,6 +59,14 @@ public class Screenshots(Application application)
         browser.Click("link", "Dust day Lantern Pier winter supper");
         browser.WaitForText("Clean brush:");
         Take(browser, "dust-day");
+        browser.Open("/");
+        browser.Click("link", "Clematis, moonlit");
+        browser.Click("link", "Petals");
+        browser.WaitForText("streaks");
+        Take(browser, "marbled-piece");
+        browser.Click("link", "Putting together");
+        browser.Find("heading", "Clematis, moonlit: putting it together");
+        Take(browser, "assembly");
         browser.Run("localStorage.setItem('young-tinge/theme', 'dark')");
         browser.Open("/");
         browser.Click("link", "Ivy");
@@ -72,7 +79,7 @@ public class Screenshots(Application application)
 
     [Fact]
     [Trait("Category", "Screenshots")]
-    public Task Targets_and_a_jar() => application.InBrowserAsync(nameof(Targets_and_a_jar), async browser =>
+    public Task Targets() => application.InBrowserAsync(nameof(Targets), async browser =>
     {
         var flower = await TestFiles.FlowerAsync(application.Server.Address, "hellebore-sepal-blush-ageing-green");
         browser.OpenTargets();
@@ -85,20 +92,6 @@ public class Screenshots(Application application)
         browser.WaitForSaved();
         browser.Run("window.scrollTo(0, 0)");
         Take(browser, "targets");
-        browser.Open("/cabinet/woad");
-        browser.Click("button", "Learn it from dabs");
-        for (var dab = 1; dab <= 4; dab++)
-        {
-            browser.Run("arguments[0].querySelector('button').click()", browser.Find("listitem", $"Dab {dab}"));
-            browser.Find("region", $"Picture of dab {dab}");
-            browser.Click("button", "Use the practice light box");
-            browser.Click("button", "Use this reading");
-        }
-
-        browser.Click("button", "Learn from 4 dabs");
-        browser.WaitForText("Dabs come out within");
-        browser.Run("arguments[0].scrollIntoView({ block: 'end' })", browser.Find("button", "Take this colour over"));
-        Take(browser, "dabs");
     });
 
     [Fact]

@@ -128,9 +128,9 @@ public class TroubleTests(Application application)
     {
         browser.OpenSepals();
         browser.Click("link", "Run sheet");
-        browser.Find("checkbox", "Weigh");
+        browser.Find("checkbox", "Mix 63 g of paste");
         await application.Server.StopAsync();
-        browser.Click("checkbox", "Weigh");
+        browser.Click("checkbox", "Mix");
         browser.WaitForText("Not saved yet");
         browser.WaitForText("1 of ");
         await application.Server.StartAsync();

@@ -57,9 +57,9 @@ public class WholePathTests(Application application)
 
         // 5. The run sheet, ticked, and resumed after a restart of the server.
         browser.Click("link", "Run sheet");
-        browser.WaitForText("Weigh");
-        browser.Click("checkbox", "Weigh");
-        browser.Click("checkbox", "Knead in");
+        browser.WaitForText("of paste");
+        browser.Click("checkbox", "Mix");
+        browser.Click("checkbox", "Make 42 pieces");
         browser.WaitForText("2 of ");
         browser.WaitForSaved();
         await application.Server.StopAsync();
@@ -134,7 +134,7 @@ public class WholePathTests(Application application)
             browser.WaitForSaved();
             AssertFits(browser);
             browser.Click("link", "Run sheet");
-            browser.Click("checkbox", "Weigh");
+            browser.Click("checkbox", "Mix");
             browser.WaitForText("1 of ");
             AssertFits(browser);
             foreach (var place in new[] { "/cabinet", "/logbook" })

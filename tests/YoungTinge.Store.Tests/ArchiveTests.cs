@@ -1,6 +1,5 @@
 using System.Text.Json.Nodes;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Pictures;
 using YoungTinge.Store.Archives;
@@ -49,13 +48,10 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
     public async Task What_goes_out_comes_in_the_same_to_the_last_digit()
     {
         var pieces = await new PieceStore(demo.DataSource).ListAsync(studioId, null, Cancel);
-        await new RunSheetStore(demo.DataSource).TickAsync(pieces[0].Id, "knead", "f00", Cancel);
-        await new PasteDayStore(demo.DataSource).TickAsync(studioId, $"paste:{pieces[0].Id}", "f00", Cancel);
         var batches = await new BatchStore(demo.DataSource).ListAsync(studioId, 10, Cancel);
-        await new PasteDayStore(demo.DataSource).UseLeftoverAsync(studioId, $"paste:{pieces[0].Id}", batches.First(batch => batch.Made is not null).Id, Cancel);
+        await new LeftoverStore(demo.DataSource).UseAsync(studioId, $"paste:{pieces[0].Id}", batches.First(batch => batch.Made is not null).Id, Cancel);
         var materials = await new CabinetStore(demo.DataSource).LoadAsync(studioId, Cancel);
-        var rest = new RestPaste("rest", 6);
-        await new RunSheetStore(demo.DataSource).TickAsync(studioId, pieces[0].Id, [new(rest, "f01", [new MaterialTake("nettle", 0.5)])], materials, Cancel);
+        await new DoneStore(demo.DataSource).TickAsync(studioId, [new DoneOperation($"piece:{pieces[0].Id}:shape", "f01", [new MaterialTake("nettle", 0.5)])], "Odile", materials, Cancel);
         var before = await Archive.WriteAsync(studioId);
         foreach (var table in ArchiveStore.TableNames)
             Assert.True(ArchiveBytes.Read(before)["tables"]![table]!.AsArray().Count > 0, table);

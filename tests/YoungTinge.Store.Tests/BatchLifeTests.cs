@@ -27,7 +27,12 @@ public sealed class BatchLifeTests(DemoDatabase demo) : IClassFixture<DemoDataba
 
     private BatchStore Batches => new(demo.DataSource);
 
-    private PasteDayStore Days => new(demo.DataSource);
+    private DoneStore Ticks => new(demo.DataSource);
+
+    private LeftoverStore Leftovers => new(demo.DataSource);
+
+    private Task MixedAsync(string fingerprint, double leftoverG, params Batch[] makes) => Ticks.TickAsync(
+        studioId, [new DoneOperation("paste:x", fingerprint, []) { Makes = makes, LeftoverG = leftoverG }], "Odile", None, Cancel);
 
     private Batch Mixed(string name, double leftG, BlockPlace? block = null) =>
         new(Guid.NewGuid(), commissionId, name, Rose, 80, new Lab(60, 30, 10), null, "", 0) { Made = new Making(Morning, Rose, 80, leftG, "Tin 4"), Block = block };
@@ -65,26 +70,26 @@ public sealed class BatchLifeTests(DemoDatabase demo) : IClassFixture<DemoDataba
     public async Task A_paste_that_is_ticked_is_a_batch_once_and_none_again_when_the_tick_is_taken_back()
     {
         var batch = Mixed("Rose", 80, new BlockPlace("paste:x", 0));
-        await Days.MixedAsync(studioId, new MixedBlock("paste:x", [batch], 0, [], []), "one", None, Cancel);
+        await MixedAsync("one", 0, batch);
         // The answer was lost, and the tick is sent again: it has another id for the same batch.
-        await Days.MixedAsync(studioId, new MixedBlock("paste:x", [batch with { Id = Guid.NewGuid() }], 0, [], []), "two", None, Cancel);
+        await MixedAsync("two", 0, batch with { Id = Guid.NewGuid() });
         Assert.Equal(batch.Id, Assert.Single(await Batches.ListAsync(studioId, 500, Cancel), one => one.Block is not null).Id);
-        Assert.Equal("two", Assert.Single(await Days.ListAsync(studioId, Cancel)).Fingerprint);
-        await Days.NotMixedAsync(studioId, "paste:x", Cancel);
+        Assert.Equal("two", Assert.Single(await Ticks.ListAsync(studioId, Cancel)).Fingerprint);
+        await Ticks.UntickAsync(studioId, ["paste:x"], Cancel);
         Assert.Null(await FindAsync(batch.Id));
-        Assert.Empty(await Days.ListAsync(studioId, Cancel));
+        Assert.Empty(await Ticks.ListAsync(studioId, Cancel));
     }
 
     [Fact]
     public async Task A_batch_that_was_read_outlives_its_tick()
     {
         var batch = Mixed("Rose", 80, new BlockPlace("paste:x", 0));
-        await Days.MixedAsync(studioId, new MixedBlock("paste:x", [batch], 0, [], []), "one", None, Cancel);
+        await MixedAsync("one", 0, batch);
         await Batches.SaveAsync(studioId, batch with { Version = 1, Measured = new Lab(61, 29, 10) }, Cancel);
-        await Days.NotMixedAsync(studioId, "paste:x", Cancel);
+        await Ticks.UntickAsync(studioId, ["paste:x"], Cancel);
         Assert.NotNull(await FindAsync(batch.Id));
         // And when it is ticked again, that is still the batch of it.
-        await Days.MixedAsync(studioId, new MixedBlock("paste:x", [batch with { Id = Guid.NewGuid() }], 0, [], []), "one", None, Cancel);
+        await MixedAsync("one", 0, batch with { Id = Guid.NewGuid() });
         Assert.Equal(batch.Id, Assert.Single(await Batches.ListAsync(studioId, 500, Cancel), one => one.Block is not null).Id);
     }
 
@@ -93,21 +98,21 @@ public sealed class BatchLifeTests(DemoDatabase demo) : IClassFixture<DemoDataba
     {
         var left = Mixed("Rose", 30);
         await Batches.SaveAsync(studioId, left, Cancel);
-        Assert.True(await Days.UseLeftoverAsync(studioId, "paste:x", left.Id, Cancel));
-        Assert.Equal(new ChosenLeftover("paste:x", left.Id, null), Assert.Single(await Days.LeftoversAsync(studioId, Cancel)));
+        Assert.True(await Leftovers.UseAsync(studioId, "paste:x", left.Id, Cancel));
+        Assert.Equal(new ChosenLeftover("paste:x", left.Id, null), Assert.Single(await Leftovers.ListAsync(studioId, Cancel)));
         Assert.Equal(30, await LeftOfAsync(left.Id));
         for (var sent = 0; sent < 2; sent++)
-            await Days.MixedAsync(studioId, new MixedBlock("paste:x", [], 18, [], []), "one", None, Cancel);
+            await MixedAsync("one", 18, Mixed("Rose", 80, new BlockPlace("paste:x", 0)));
         Assert.Equal(12, await LeftOfAsync(left.Id));
         // It is in the paste now: nothing is changed by thinking otherwise.
-        await Days.LeaveLeftoverAsync(studioId, "paste:x", Cancel);
-        Assert.False(await Days.UseLeftoverAsync(studioId, "paste:x", left.Id, Cancel));
-        Assert.Equal(18, Assert.Single(await Days.LeftoversAsync(studioId, Cancel)).UsedG);
+        await Leftovers.LeaveAsync(studioId, "paste:x", Cancel);
+        Assert.False(await Leftovers.UseAsync(studioId, "paste:x", left.Id, Cancel));
+        Assert.Equal(18, Assert.Single(await Leftovers.ListAsync(studioId, Cancel)).UsedG);
         for (var sent = 0; sent < 2; sent++)
-            await Days.NotMixedAsync(studioId, "paste:x", Cancel);
+            await Ticks.UntickAsync(studioId, ["paste:x"], Cancel);
         Assert.Equal(30, await LeftOfAsync(left.Id));
-        await Days.LeaveLeftoverAsync(studioId, "paste:x", Cancel);
-        Assert.Empty(await Days.LeftoversAsync(studioId, Cancel));
+        await Leftovers.LeaveAsync(studioId, "paste:x", Cancel);
+        Assert.Empty(await Leftovers.ListAsync(studioId, Cancel));
     }
 
     [Fact]
@@ -115,15 +120,33 @@ public sealed class BatchLifeTests(DemoDatabase demo) : IClassFixture<DemoDataba
     {
         var left = Mixed("Rose", 10);
         await Batches.SaveAsync(studioId, left, Cancel);
-        Assert.False(await Days.UseLeftoverAsync(Guid.NewGuid(), "paste:x", left.Id, Cancel));
-        Assert.False(await Days.UseLeftoverAsync(studioId, "paste:x", Guid.NewGuid(), Cancel));
-        await Days.UseLeftoverAsync(studioId, "paste:x", left.Id, Cancel);
-        await Days.MixedAsync(studioId, new MixedBlock("paste:x", [], 25, [], []), "one", None, Cancel);
+        Assert.False(await Leftovers.UseAsync(Guid.NewGuid(), "paste:x", left.Id, Cancel));
+        Assert.False(await Leftovers.UseAsync(studioId, "paste:x", Guid.NewGuid(), Cancel));
+        await Leftovers.UseAsync(studioId, "paste:x", left.Id, Cancel);
+        await MixedAsync("one", 25, Mixed("Rose", 80, new BlockPlace("paste:x", 0)));
         Assert.Equal(0, await LeftOfAsync(left.Id));
-        await Days.NotMixedAsync(studioId, "paste:x", Cancel);
+        await Ticks.UntickAsync(studioId, ["paste:x"], Cancel);
         Assert.Equal(10, await LeftOfAsync(left.Id));
         Assert.True(await Batches.RemoveAsync(studioId, left.Id, Cancel));
-        Assert.Empty(await Days.LeftoversAsync(studioId, Cancel));
+        Assert.Empty(await Leftovers.ListAsync(studioId, Cancel));
+    }
+
+    [Fact]
+    public async Task What_is_shaped_from_a_batch_takes_from_it_once_and_gives_it_back()
+    {
+        var left = Mixed("Rose", 30);
+        await Batches.SaveAsync(studioId, left, Cancel);
+        var operation = new DoneOperation($"piece:{Guid.NewGuid()}:batch", "one", []) { FromBatch = (left.Id, 18) };
+        for (var sent = 0; sent < 2; sent++)
+            await Ticks.TickAsync(studioId, [operation], "Odile", None, Cancel);
+        Assert.Equal(12, await LeftOfAsync(left.Id));
+        for (var sent = 0; sent < 2; sent++)
+            await Ticks.UntickAsync(studioId, [operation.Id], Cancel);
+        Assert.Equal(30, await LeftOfAsync(left.Id));
+        Assert.Empty(await Leftovers.ListAsync(studioId, Cancel));
+        // No more goes than there is.
+        await Ticks.TickAsync(studioId, [operation with { FromBatch = (left.Id, 50) }], "Odile", None, Cancel);
+        Assert.Equal(0, await LeftOfAsync(left.Id));
     }
 
     [Fact]

@@ -26,7 +26,11 @@ public sealed class PastePlanTests(DemoDatabase demo) : IClassFixture<DemoDataba
 
     private PastePlanStore Plans => new(demo.DataSource);
 
-    private PasteDayStore Ticks => new(demo.DataSource);
+    private DoneStore Ticks => new(demo.DataSource);
+
+    private Task TickAsync(string id, string fingerprint) => Ticks.TickAsync(studioId, [new DoneOperation(id, fingerprint, [])], "Odile", TestMaterials, Cancel);
+
+    private static Materials TestMaterials { get; } = new([]);
 
     private Flower Named(string name) => flowers.Single(flower => flower.Name == name);
 
@@ -94,12 +98,12 @@ public sealed class PastePlanTests(DemoDatabase demo) : IClassFixture<DemoDataba
     [Fact]
     public async Task Ticks_of_the_day_are_renewed_and_taken_back_each_by_itself()
     {
-        await Ticks.TickAsync(studioId, "paste:a", "one", Cancel);
-        await Ticks.TickAsync(studioId, "ombre:b", "two", Cancel);
-        await Ticks.TickAsync(studioId, "paste:a", "three", Cancel);
-        Assert.Equal([("ombre:b", "two"), ("paste:a", "three")], (await Ticks.ListAsync(studioId, Cancel)).Select(tick => (tick.StepKey, tick.Fingerprint)).Order());
-        await Ticks.NotMixedAsync(studioId, "paste:a", Cancel);
-        Assert.Equal("ombre:b", Assert.Single(await Ticks.ListAsync(studioId, Cancel)).StepKey);
+        await TickAsync("paste:a", "one");
+        await TickAsync("ombre:b", "two");
+        await TickAsync("paste:a", "three");
+        Assert.Equal([("ombre:b", "two"), ("paste:a", "three")], (await Ticks.ListAsync(studioId, Cancel)).Select(tick => (tick.OperationId, tick.Fingerprint!)).Order());
+        await Ticks.UntickAsync(studioId, ["paste:a"], Cancel);
+        Assert.Equal("ombre:b", Assert.Single(await Ticks.ListAsync(studioId, Cancel)).OperationId);
         Assert.Empty(await Ticks.ListAsync(Guid.NewGuid(), Cancel));
     }
 

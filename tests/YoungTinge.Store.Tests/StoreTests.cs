@@ -255,13 +255,14 @@ public sealed class StoreTests(DemoDatabaseAlone demo) : IClassFixture<DemoDatab
     public async Task A_tick_can_be_set_twice_and_taken_back_twice()
     {
         var piece = await SepalsAsync();
-        var ticks = new RunSheetStore(demo.DataSource);
-        await ticks.TickAsync(piece.Id, "paste", "one", Cancel);
-        await ticks.TickAsync(piece.Id, "paste", "two", Cancel);
-        Assert.Equal("two", Assert.Single(await ticks.ListAsync(piece.Id, Cancel)).Fingerprint);
-        await ticks.UntickAsync(studioId, piece.Id, ["paste"], Cancel);
-        await ticks.UntickAsync(studioId, piece.Id, ["paste"], Cancel);
-        Assert.Empty(await ticks.ListAsync(piece.Id, Cancel));
+        var ticks = new DoneStore(demo.DataSource);
+        var id = $"piece:{piece.Id}:shape";
+        await ticks.TickAsync(studioId, [new DoneOperation(id, "one", [])], "Odile", new Materials([]), Cancel);
+        await ticks.TickAsync(studioId, [new DoneOperation(id, "two", [])], "Ruben", new Materials([]), Cancel);
+        Assert.True(Assert.Single(await ticks.ListAsync(studioId, Cancel)) is { Fingerprint: "two", By: "Ruben" });
+        await ticks.UntickAsync(studioId, [id], Cancel);
+        await ticks.UntickAsync(studioId, [id], Cancel);
+        Assert.Empty(await ticks.ListAsync(studioId, Cancel));
     }
 
     [Fact]

@@ -180,21 +180,23 @@ public sealed class ApiTests(DemoApplication application) : ApiTest(application)
     public async Task A_tick_stays_and_says_when_its_step_has_changed_since()
     {
         var (id, plan, version) = await SepalsAsync();
-        var first = (await GetAsync($"/api/pieces/{id}/run-sheet"))["steps"]!.AsArray()[1]!;
-        Task<HttpResponseMessage> TickAsync(string key, bool isDone) => Http.PutAsJsonAsync(
-            $"/api/pieces/{id}/run-sheet/ticks", new { steps = new[] { new { key, fingerprint = (string)first["fingerprint"]! } }, isDone });
-        var key = (string)first["step"]!["key"]!;
-        Assert.Equal(HttpStatusCode.NoContent, (await TickAsync(key, true)).StatusCode);
+        async Task<JsonNode> Paste() => (await GetAsync($"/api/pieces/{id}/run-sheet"))["operations"]!.AsArray().First(one => (string)one!["step"]!["kind"]! == "makePaste")!;
+        var first = await Paste();
+        Assert.Equal(HttpStatusCode.NoContent, (await TickAsync(true, ToTick(first))).StatusCode);
+        var ticked = await Paste();
+        Assert.Equal(("Odile Farrant", false), ((string)ticked["tickedBy"]!, (bool)ticked["changedSince"]!));
+        // One tick, seen on every sheet.
+        Assert.NotNull((await GetAsync("/api/paste-day"))["blocks"]!.AsArray().Single(block => (string)block!["key"]! == (string)first["id"]!)!["tickedAt"]);
 
         plan["paste"]!["doses"]![0]!["gPer100g"] = 0.3;
         await SaveAsync(id, plan, version);
-        var after = (await GetAsync($"/api/pieces/{id}/run-sheet"))["steps"]!.AsArray()[1]!;
+        var after = await Paste();
         Assert.NotNull(after["tickedAt"]);
         Assert.True((bool)after["changedSince"]!);
 
-        Assert.Equal(HttpStatusCode.NoContent, (await TickAsync(key, false)).StatusCode);
-        Assert.Null((await GetAsync($"/api/pieces/{id}/run-sheet"))["steps"]!.AsArray()[1]!["tickedAt"]);
-        Assert.Equal((HttpStatusCode.NotFound, "notFound"), await StatusAndCode(TickAsync("dance", true)));
+        Assert.Equal(HttpStatusCode.NoContent, (await TickAsync(false, ToTick(first))).StatusCode);
+        Assert.Null((await Paste())["tickedAt"]);
+        Assert.Equal((HttpStatusCode.NotFound, "notFound"), await StatusAndCode(TickAsync(true, ("dance", "f00"))));
     }
 
     [Fact]

@@ -270,7 +270,8 @@ public sealed class CabinetAndTargetTests(DemoApplication application) : ApiTest
         var needs = (await GetAsync($"/api/materials/needs?flowerId={flowerId}")).AsArray();
         var white = needs.Single(need => (string)need!["materialId"]! == "bright-white-paste")!;
         var flower = await GetAsync($"/api/flowers/{flowerId}");
-        Assert.Equal(flower["pieces"]!.AsArray().Sum(piece => (double)piece!["batchG"]!), (double)white["amount"]!, 6);
+        // A let-down leaves some white over.
+        Assert.InRange((double)white["amount"]! - flower["pieces"]!.AsArray().Sum(piece => (double)piece!["batchG"]!), -0.01, 40);
         Assert.Equal(5, white["uses"]!.AsArray().Count);
 
         foreach (var format in new[] { "gpl", "svg" })

@@ -121,7 +121,7 @@ public sealed class CommissionTests(DemoApplication application) : ApiTest(appli
         foreach (var id in others)
         {
             // It can still be designed, but there is nothing to do for it.
-            Assert.Empty((await GetAsync($"/api/pieces/{id}/run-sheet"))["steps"]!.AsArray());
+            Assert.Empty((await GetAsync($"/api/pieces/{id}/run-sheet"))["operations"]!.AsArray());
             Assert.True((double)(await PostAsync($"/api/pieces/{id}/preview", (await GetAsync($"/api/pieces/{id}"))["plan"]!.DeepClone()))["batch"]!["pasteG"]! > 0);
         }
     }
@@ -138,15 +138,13 @@ public sealed class CommissionTests(DemoApplication application) : ApiTest(appli
 
         var before = await NettleAsync();
         var piece = (await FlowerAsync("Hellebore"))["pieces"]!.AsArray().First(one => (string)one!["name"]! == "Bud")!;
-        var mix = (await GetAsync($"/api/pieces/{piece["id"]}/run-sheet"))["steps"]!.AsArray().First(step => step!.ToJsonString().Contains("\"nettle\""))!;
-        var grams = (double)mix["step"]!["portions"]!.AsArray().Single(portion => (string)portion!["materialId"]! == "nettle")!["grams"]!;
-        Task<HttpResponseMessage> TickAsync(bool isDone) => Http.PutAsJsonAsync(
-            $"/api/pieces/{piece["id"]}/run-sheet/ticks", new { steps = new[] { new { key = (string)mix["step"]!["key"]!, fingerprint = (string)mix["fingerprint"]! } }, isDone });
-        Assert.Equal(HttpStatusCode.NoContent, (await TickAsync(true)).StatusCode);
+        var mix = (await GetAsync($"/api/pieces/{piece["id"]}/run-sheet"))["operations"]!.AsArray().First(one => (string)one!["step"]!["kind"]! == "mixPot" && one.ToJsonString().Contains("\"nettle\""))!;
+        var grams = (double)mix["step"]!["pot"]!["parts"]!.AsArray().Single(part => (string)part!["materialId"]! == "nettle")!["amount"]!["grams"]!;
+        Assert.Equal(HttpStatusCode.NoContent, (await TickAsync(true, ToTick(mix))).StatusCode);
         var ticked = await NettleAsync();
         Assert.Equal(before.Stock - grams, ticked.Stock, 1e-9);
         Assert.Equal(before.Need - grams, ticked.Need, 1e-9);
-        Assert.Equal(HttpStatusCode.NoContent, (await TickAsync(false)).StatusCode);
+        Assert.Equal(HttpStatusCode.NoContent, (await TickAsync(false, ToTick(mix))).StatusCode);
         var back = await NettleAsync();
         Assert.Equal(before.Stock, back.Stock, 1e-9);
         Assert.Equal(before.Need, back.Need, 1e-9);
@@ -162,14 +160,13 @@ public sealed class CommissionTests(DemoApplication application) : ApiTest(appli
         async Task<double> StockAsync(string id) => (double)(await GetAsync("/api/materials")).AsArray().Single(jar => (string)jar!["id"]! == id)!["supply"]!["stockG"]!;
         double NeedOf(JsonNode of, string id) => (double?)of["shopping"]!.AsArray().SingleOrDefault(one => (string?)one!["materialId"] == id)?["need"] ?? 0;
         var (paste, gel) = (await StockAsync(baseId), await StockAsync(colour));
-        var tick = $"/api/paste-day/{block["key"]}/tick";
-        Assert.Equal(HttpStatusCode.NoContent, (await Http.PutAsJsonAsync(tick, new { fingerprint = (string)block["fingerprint"]! })).StatusCode);
+        Assert.Equal(HttpStatusCode.NoContent, (await TickAsync(true, ToTick(block))).StatusCode);
         var after = await GetAsync("/api/paste-day");
         Assert.InRange(paste - await StockAsync(baseId), (double)part["weighG"]! - 1e-9, (double)part["weighG"]! + 150);
         Assert.True(await StockAsync(colour) < gel);
         Assert.Equal(gel - await StockAsync(colour), NeedOf(day, colour) - NeedOf(after, colour), 1e-9);
         Assert.Equal(paste - await StockAsync(baseId), NeedOf(day, baseId) - NeedOf(after, baseId), 1e-9);
-        Assert.Equal(HttpStatusCode.NoContent, (await Http.DeleteAsync(tick)).StatusCode);
+        Assert.Equal(HttpStatusCode.NoContent, (await TickAsync(false, ToTick(block))).StatusCode);
         Assert.Equal((paste, gel), (Math.Round(await StockAsync(baseId), 9), Math.Round(await StockAsync(colour), 9)));
     }
 

@@ -112,7 +112,7 @@ public sealed class FlowerTests(DemoApplication application) : ApiTest(applicati
     [Fact]
     public async Task Ways_to_a_target_are_proposed_side_by_side_and_one_can_be_kept()
     {
-        var id = (string)(await PieceAsync("Bracts"))["id"]!;
+        var id = (string)(await PieceAsync("Young leaves"))["id"]!;
         var piece = await GetAsync($"/api/pieces/{id}");
         var proposals = (await PostAsync($"/api/pieces/{id}/proposals", new JsonObject { ["plan"] = piece["plan"]!.DeepClone(), ["keepPaste"] = false }))["proposals"]!.AsArray();
         Assert.Equal(["pasteLed", "dustLed", "washLed", "marbled"], proposals.Select(one => (string)one!["approach"]!));
@@ -224,36 +224,70 @@ public sealed class FlowerTests(DemoApplication application) : ApiTest(applicati
     public async Task A_run_sheet_says_what_is_painted()
     {
         var id = (string)(await PieceAsync("Sepals"))["id"]!;
-        var painted = (await GetAsync($"/api/pieces/{id}/run-sheet"))["steps"]!.AsArray().Select(step => step!["step"]!).Single(step => (string)step["kind"]! == "brushWash");
+        var painted = (await GetAsync($"/api/pieces/{id}/run-sheet"))["operations"]!.AsArray().Select(one => one!["step"]!).Single(step => (string)step["kind"]! == "brushWash");
         Assert.Equal("dots", (string)painted["marking"]!["kind"]!);
     }
 
     [Fact]
-    public async Task A_dust_day_can_be_laid_before_or_after_assembly()
+    public async Task A_flower_is_put_together_as_its_maker_says_and_dusted_before_or_after()
     {
-        var commission = (string)(await CommissionAsync(1))["commission"]!["id"]!;
-        async Task<JsonArray> Passes(string dusting) => (await GetAsync($"/api/commissions/{commission}/dust-day?dusting={dusting}"))["passes"]!.AsArray();
-        Assert.All(await Passes("beforeAssembly"), pass => Assert.False((bool)pass!["pass"]!["afterAssembly"]!));
-        var after = await Passes("afterAssembly");
-        Assert.All(after, pass => Assert.True((bool)pass!["pass"]!["afterAssembly"]!));
-        Assert.Contains(after.SelectMany(pass => pass!["uses"]!.AsArray()), use => (bool)use!["isOutOfReach"]!);
-        Assert.Equal((await Passes("asPlanned")).Sum(pass => pass!["uses"]!.AsArray().Count), after.Sum(pass => pass!["uses"]!.AsArray().Count));
-        Assert.Equal(HttpStatusCode.BadRequest, (await Http.GetAsync($"/api/commissions/{commission}/dust-day?dusting=never")).StatusCode);
+        var flower = await FlowerAsync("Hellebore");
+        var commission = (string)(await CommissionAsync(0))["commission"]!["id"]!;
+        var path = $"/api/flowers/{flower["id"]}/assembly";
+        var house = await GetAsync(path);
+        Assert.False((bool)house["isOwn"]!);
+        async Task<List<JsonNode>> Passes() => [.. (await GetAsync($"/api/commissions/{commission}/dust-day"))["passes"]!.AsArray().Where(pass => pass!["uses"]!.AsArray().Any(use => (string)use!["flowerName"]! == "Hellebore")).Select(pass => pass!)];
+        var asPlanned = await Passes();
+        var plan = house["plan"]!.DeepClone();
+        plan["dusting"] = "afterAssembly";
+        plan["stages"]![0]!["name"] = "Heart of it";
+        Assert.Equal(HttpStatusCode.OK, (await Http.PutOverAsync(path, plan, (int)house["version"]!)).StatusCode);
+        Assert.Equal(HttpStatusCode.PreconditionFailed, (await Http.PutOverAsync(path, plan, (int)house["version"]!)).StatusCode);
+        var own = await GetAsync(path);
+        Assert.True((bool)own["isOwn"]!);
+        var after = await Passes();
+        var sepals = after.SelectMany(pass => pass["uses"]!.AsArray().Select(use => (Pass: pass, Use: use!))).Where(one => (string)one.Use["pieceName"]! == "Sepals").ToList();
+        Assert.All(sepals, one => Assert.True((bool)one.Pass["isOnStanding"]!));
+        Assert.Contains(sepals, one => (bool)one.Use["isOutOfReach"]!);
+        // Finished flowers have no spares.
+        var piece = flower["pieces"]!.AsArray().Single(one => (string)one!["name"]! == "Sepals")!;
+        Assert.All(sepals, one => Assert.Equal((int)piece["toMake"]! - (int)piece["spares"]!, (int)one.Use["pieces"]!));
+        Assert.Contains((await GetAsync($"/api/flowers/{flower["id"]}/run-sheet"))["operations"]!.AsArray(), one => (string?)one!["step"]!["name"] == "Heart of it");
+
+        var wrong = own["plan"]!.DeepClone();
+        wrong["stages"]![0]!["parts"]![0]!["perFlower"] = 400;
+        Assert.Equal(["stages[0].parts[0].perFlower moreThanMade"], await ProblemsOf(await Http.PutOverAsync(path, wrong, (int)own["version"]!)));
+        wrong = own["plan"]!.DeepClone();
+        wrong["stages"]!.AsArray().RemoveAt(wrong["stages"]!.AsArray().Count - 1);
+        Assert.Equal(["stages pieceInNoStage"], (await ProblemsOf(await Http.PutOverAsync(path, wrong, (int)own["version"]!))).Distinct());
+        var reset = new HttpRequestMessage(HttpMethod.Post, $"{path}/as-the-house");
+        reset.Headers.Add("If-Match", $"\"{own["version"]}\"");
+        Assert.Equal(HttpStatusCode.OK, (await Http.SendAsync(reset)).StatusCode);
+        Assert.Equal(house["plan"]!.ToJsonString(), (await GetAsync(path))["plan"]!.ToJsonString());
+        Assert.Equal(asPlanned.Select(pass => pass.ToJsonString()), (await Passes()).Select(pass => pass.ToJsonString()));
+        Assert.Equal(HttpStatusCode.NotFound, (await Http.GetAsync($"/api/flowers/{Guid.NewGuid()}/assembly")).StatusCode);
     }
 
     [Fact]
-    public async Task A_dust_day_is_ticked_on_the_run_sheets_of_its_pieces()
+    public async Task What_is_ticked_on_one_sheet_is_ticked_on_all()
     {
         var commission = (string)(await CommissionAsync(0))["commission"]!["id"]!;
         async Task<JsonNode> FirstUse() => (await GetAsync($"/api/commissions/{commission}/dust-day"))["passes"]![0]!["uses"]![0]!;
         var use = await FirstUse();
         Assert.False((bool)use["isDone"]!);
-        // One tick of the day is one request, for as many steps of the piece's own sheet as it is.
-        var ticked = use["stepKeys"]!.AsObject().Select(step => new { key = step.Key, fingerprint = (string)step.Value! }).ToList();
-        Assert.Equal(HttpStatusCode.NoContent, (await Http.PutAsJsonAsync($"/api/pieces/{use["pieceId"]}/run-sheet/ticks", new { steps = ticked, isDone = true })).StatusCode);
+        var progress = (int)(await GetAsync($"/api/flowers/{use["flowerId"]}"))["progress"]![(string)use["pieceId"]!]!["done"]!;
+        var operations = use["operations"]!.AsArray().Select(one => ToTick(one!)).ToArray();
+        Assert.Equal(HttpStatusCode.NoContent, (await TickAsync(true, operations)).StatusCode);
         Assert.True((bool)(await FirstUse())["isDone"]!);
-        var steps = (await GetAsync($"/api/pieces/{use["pieceId"]}/run-sheet"))["steps"]!.AsArray();
-        Assert.Equal(use["stepKeys"]!.AsObject().Count, steps.Count(step => step!["tickedAt"] is not null));
+        foreach (var sheet in new[] { $"pieces/{use["pieceId"]}", $"flowers/{use["flowerId"]}", $"commissions/{commission}" })
+        {
+            var ticked = (await GetAsync($"/api/{sheet}/run-sheet"))["operations"]!.AsArray().Where(one => one!["tickedAt"] is not null).Select(one => (string)one!["id"]!);
+            Assert.Equal(operations.Select(one => one.Id).Order(), ticked.Order());
+        }
+
+        // What was done before it counts as done too.
+        Assert.True((int)(await GetAsync($"/api/flowers/{use["flowerId"]}"))["progress"]![(string)use["pieceId"]!]!["done"]! > progress + 1);
         Assert.Equal(HttpStatusCode.NotFound, (await Http.GetAsync($"/api/commissions/{Guid.NewGuid()}/dust-day")).StatusCode);
+        Assert.Equal(["operations countOutOfRange"], await ProblemsOf(await TickAsync(true)));
     }
 }

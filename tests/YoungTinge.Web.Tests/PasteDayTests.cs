@@ -89,8 +89,7 @@ public sealed class PasteDayTests(DemoApplication application) : ApiTest(applica
     {
         JsonNode Block(JsonNode day) => day["blocks"]!.AsArray().First(block => ((string)block!["key"]!).StartsWith("ombre:", StringComparison.Ordinal))!;
         var before = Block(await GetAsync("/api/paste-day"));
-        var key = Uri.EscapeDataString((string)before["key"]!);
-        Assert.Equal(HttpStatusCode.NoContent, (await Http.PutAsJsonAsync($"/api/paste-day/{key}/tick", new { fingerprint = (string)before["fingerprint"]! })).StatusCode);
+        Assert.Equal(HttpStatusCode.NoContent, (await TickAsync(true, ToTick(before))).StatusCode);
         var ticked = Block(await GetAsync("/api/paste-day"));
         Assert.NotNull(ticked["tickedAt"]);
         Assert.False((bool)ticked["changedSince"]!);
@@ -102,7 +101,7 @@ public sealed class PasteDayTests(DemoApplication application) : ApiTest(applica
         var changed = Block(await GetAsync("/api/paste-day"));
         Assert.True((bool)changed["changedSince"]!);
         Assert.True((double)changed["totalG"]! > 1.7 * (double)before["totalG"]!);
-        Assert.Equal(HttpStatusCode.NoContent, (await Http.DeleteAsync($"/api/paste-day/{key}/tick")).StatusCode);
+        Assert.Equal(HttpStatusCode.NoContent, (await TickAsync(false, ToTick(before))).StatusCode);
         Assert.Null(Block(await GetAsync("/api/paste-day"))["tickedAt"]);
     }
 
@@ -126,12 +125,11 @@ public sealed class PasteDayTests(DemoApplication application) : ApiTest(applica
     public async Task A_run_that_was_made_is_a_batch_for_every_shade()
     {
         var block = (await GetAsync("/api/paste-day"))["blocks"]!.AsArray().First(block => (string)block!["kind"]! == "ombre")!;
-        var path = $"/api/paste-day/{Uri.EscapeDataString((string)block["key"]!)}/tick";
         // Ticked from a sheet that has changed since: it is done, but what it was is not known here.
-        await Http.PutAsJsonAsync(path, new { fingerprint = "f00" });
+        await TickAsync(true, ((string)block["key"]!, "f00"));
         Assert.DoesNotContain(await BatchesAsync(), batch => ((string)batch!["name"]!).StartsWith("Ranunculus 1/5", StringComparison.Ordinal));
-        await Http.DeleteAsync(path);
-        await Http.PutAsJsonAsync(path, new { fingerprint = (string)block["fingerprint"]! });
+        await TickAsync(false, ToTick(block));
+        await TickAsync(true, ToTick(block));
         var shades = (await BatchesAsync()).Where(batch => ((string)batch!["name"]!).StartsWith("Ranunculus ", StringComparison.Ordinal)).OrderBy(batch => (string)batch!["name"]!).ToList();
         Assert.Equal(["Ranunculus 1/5", "Ranunculus 2/5", "Ranunculus 3/5", "Ranunculus 4/5", "Ranunculus 5/5"], shades.Select(batch => (string)batch!["name"]!));
         Assert.All(shades, batch =>
@@ -140,7 +138,7 @@ public sealed class PasteDayTests(DemoApplication application) : ApiTest(applica
             Assert.InRange((double)batch["difference"]!["deltaE"]!, 0, 0.01);
         });
         Assert.Equal((double)block["totalG"]! - (double)block["remainsG"]!, shades.Sum(batch => (double)batch!["made"]!["leftG"]!), 0.01);
-        await Http.DeleteAsync(path);
+        await TickAsync(false, ToTick(block));
         Assert.DoesNotContain(await BatchesAsync(), batch => ((string)batch!["name"]!).StartsWith("Ranunculus 1/5", StringComparison.Ordinal));
     }
 
@@ -162,7 +160,7 @@ public sealed class PasteDayTests(DemoApplication application) : ApiTest(applica
 
         double Left(JsonArray batches) => (double)batches.Single(batch => (string)batch!["id"]! == (string)offer["batchId"]!)!["made"]!["leftG"]!;
         var leftBefore = Left(await BatchesAsync());
-        await Http.PutAsJsonAsync($"/api/paste-day/{Uri.EscapeDataString(key)}/tick", new { fingerprint = (string)BlockOf(used, key)["fingerprint"]! });
+        await TickAsync(true, ToTick(BlockOf(used, key)));
         Assert.Equal(leftBefore - (double)offer["keepG"]!, Left(await BatchesAsync()), 1e-9);
         // What was ticked has not changed by being done.
         var done = BlockOf(await GetAsync("/api/paste-day"), key);

@@ -60,11 +60,11 @@ public sealed class RaceTests(DemoApplication application) : ApiTest(application
         async Task<string> StockAsync() => string.Join(' ', (await GetAsync("/api/materials")).AsArray().OrderBy(jar => (string)jar!["id"]!, StringComparer.Ordinal)
             .Select(jar => $"{Math.Round((double?)jar!["supply"]!["stockG"] ?? 0, 6)}"));
         var before = await StockAsync();
-        var sheets = new List<(string Piece, JsonArray Steps)>();
+        var sheets = new List<(string Id, string Fingerprint)[]>();
         foreach (var piece in flower["pieces"]!.AsArray())
         {
-            var steps = (await GetAsync($"/api/pieces/{piece!["id"]}/run-sheet"))["steps"]!.AsArray();
-            sheets.Add(((string)piece["id"]!, [.. steps.Take(20).Select(step => new JsonObject { ["key"] = (string)step!["step"]!["key"]!, ["fingerprint"] = (string)step["fingerprint"]! })]));
+            var operations = (await GetAsync($"/api/pieces/{piece!["id"]}/run-sheet"))["operations"]!.AsArray();
+            sheets.Add([.. operations.Take(20).Select(one => ToTick(one!))]);
         }
 
         var cabinet = await Http.GetByteArrayAsync("/api/files/cabinet.json");
@@ -72,7 +72,7 @@ public sealed class RaceTests(DemoApplication application) : ApiTest(application
         {
             var statuses = await AllAtOnceAsync(4 * sheets.Count, i => i % 7 == 6
                 ? Http.PostAsync("/api/files/cabinet/preview", new ByteArrayContent(cabinet))
-                : Http.PutAsJsonAsync($"/api/pieces/{sheets[i % sheets.Count].Piece}/run-sheet/ticks", new JsonObject { ["steps"] = sheets[i % sheets.Count].Steps.DeepClone(), ["isDone"] = isDone }));
+                : TickAsync(isDone, sheets[i % sheets.Count]));
             Assert.All(statuses, status => Assert.True((int)status < 300, $"{status}"));
             if (isDone)
                 Assert.NotEqual(before, await StockAsync());

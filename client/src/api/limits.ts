@@ -8,6 +8,14 @@ export const AddLogEntryRequestLimits = {
   note: { maxLength: 2000 },
 } as const
 
+export const AssemblyPlanLimits = {
+  stages: { maxItems: 40 },
+} as const
+
+export const AssemblyStageLimits = {
+  name: { maxLength: 120 },
+} as const
+
 export const BloomPieceLimits = {
   widthShare: { default: 1 },
 } as const
@@ -196,11 +204,17 @@ export const PieceLimits = {
   spareShare: { minimum: 0, maximum: 2 },
 } as const
 
+export const PieceBodyLimits = {
+  coreMm: { minimum: 0, maximum: 500, default: 0 },
+  skinMm: { minimum: 0, maximum: 20, default: 0 },
+} as const
+
 export const PieceFormLimits = {
   openDegrees: { minimum: 0, maximum: 150 },
   insetMm: { minimum: 0, maximum: 100 },
   cup: { minimum: 0, maximum: 1 },
   frill: { minimum: 0, maximum: 1 },
+  gauge: { minimum: 14, maximum: 36 },
 } as const
 
 export const PiecePlanLimits = {
@@ -260,19 +274,19 @@ export const ShowWhorlRequestLimits = {
   pieces: { minimum: 1, maximum: 60 },
 } as const
 
+export const StagePartLimits = {
+  perFlower: { minimum: 1, maximum: 400 },
+} as const
+
 export const TargetLimits = {
   spread: { minimum: 0, maximum: 12 },
 } as const
 
-export const TickPasteRequestLimits = {
-  fingerprint: { minLength: 1, maxLength: 64 },
+export const TickOperationsRequestLimits = {
+  operations: { minItems: 1, maxItems: 40 },
 } as const
 
-export const TickStepRequestLimits = {
-  steps: { minItems: 1, maxItems: 20 },
-} as const
-
-export const TickStepStepLimits = {
+export const TickOperationsTickedLimits = {
   fingerprint: { minLength: 1, maxLength: 64 },
 } as const
 

@@ -1,6 +1,6 @@
 import type { QueryKey } from '@tanstack/react-query'
 import { queryOptions } from '@tanstack/react-query'
-import type { Dusting, LightKind, LookRequest } from './api'
+import type { LightKind, LookRequest } from './api'
 import { answer, api } from './api'
 import { RequestFailed } from '../core/RequestFailed'
 
@@ -34,11 +34,15 @@ export const queries = {
       queryFn: ({ signal }) =>
         answer(api.GET('/api/commissions/{id}/spray', { params: { path: { id }, query: { light } }, signal })),
     }),
-  dustDay: (id: string, dusting: Dusting) =>
+  dustDay: (id: string) =>
     queryOptions({
-      queryKey: ['dust-day', id, dusting],
-      queryFn: ({ signal }) =>
-        answer(api.GET('/api/commissions/{id}/dust-day', { params: { path: { id }, query: { dusting } }, signal })),
+      queryKey: ['dust-day', id],
+      queryFn: ({ signal }) => answer(api.GET('/api/commissions/{id}/dust-day', { params: { path: { id } }, signal })),
+    }),
+  assembly: (id: string) =>
+    queryOptions({
+      queryKey: ['assembly', id],
+      queryFn: ({ signal }) => answer(api.GET('/api/flowers/{id}/assembly', { params: { path: { id } }, signal })),
     }),
   readyBatches: (pieceId: string) =>
     queryOptions({
@@ -154,11 +158,11 @@ export const queries = {
       queryKey: ['batches'],
       queryFn: ({ signal }) => answer(api.GET('/api/batches', { signal })),
     }),
-  runSheet: (pieceId: string) =>
+  /** @param of Of what: a kind of piece, a flower, or a commission. */
+  runSheet: (of: 'pieces' | 'flowers' | 'commissions', id: string) =>
     queryOptions({
-      queryKey: ['run-sheet', pieceId],
-      queryFn: ({ signal }) =>
-        answer(api.GET('/api/pieces/{id}/run-sheet', { params: { path: { id: pieceId } }, signal })),
+      queryKey: ['run-sheet', of, id],
+      queryFn: ({ signal }) => answer(api.GET(`/api/${of}/{id}/run-sheet`, { params: { path: { id } }, signal })),
     }),
   logEntries: (pieceId?: string) =>
     queryOptions({

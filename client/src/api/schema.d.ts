@@ -213,6 +213,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/flowers/{id}/assembly": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How a flower is put together: as its maker says, or else as the house would. */
+        get: operations["getAssembly"];
+        /** Keeps how a flower is put together, over the version of the flower that it was made from. */
+        put: operations["saveAssembly"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/flowers/{id}/assembly/as-the-house": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a flower together as the house would again. */
+        post: operations["resetAssembly"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/commissions/{id}": {
         parameters: {
             query?: never;
@@ -357,8 +392,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The steps for all pieces of a kind, in order, with what has been done of them. */
-        get: operations["getRunSheet"];
+        /** What there is to do for a kind of piece, in order. */
+        get: operations["getPieceRunSheet"];
         put?: never;
         post?: never;
         delete?: never;
@@ -367,7 +402,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/pieces/{id}/run-sheet/ticks": {
+    "/api/flowers/{id}/run-sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What there is to do for a flower, in order. */
+        get: operations["getFlowerRunSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/commissions/{id}/run-sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What there is to do for a commission, in order. */
+        get: operations["getCommissionRunSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/work/ticks": {
         parameters: {
             query?: never;
             header?: never;
@@ -375,8 +444,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Ticks steps of a run sheet, or takes the ticks back: all of them or none. What is one tick to the maker, such as a coat of the dust day, may be several steps. Doing either twice is the same as once. */
-        put: operations["tickSteps"];
+        /** Ticks what is done, or takes ticks back. A paste that is ticked is a batch from then on. */
+        put: operations["tickOperations"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1140,24 +1209,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/paste-day/{block}/tick": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** Ticks a step of the paste day. A paste that is ticked is a batch from then on. */
-        put: operations["tickPaste"];
-        post?: never;
-        /** Takes a tick of the paste day back. */
-        delete: operations["untickPaste"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/paste-day/{block}/leftover": {
         parameters: {
             query?: never;
@@ -1691,6 +1742,40 @@ export interface components {
          * @enum {unknown}
          */
         Arrangement: "ring" | "spiral" | "oneSide";
+        /** @description How a flower is put together. */
+        AssemblyPlan: {
+            /** @description In any order: each says what it goes onto. */
+            stages: components["schemas"]["AssemblyStage"][];
+            /** @description Dusting. */
+            dusting: components["schemas"]["Dusting"];
+        };
+        /** @description One step of putting a flower together. */
+        AssemblyStage: {
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
+            id: string;
+            /** @description Which kind it is. */
+            kind: components["schemas"]["StageKind"];
+            /** @description In the maker's words; empty for those of the house. */
+            name: string;
+            /** @description Parts by mass, in any one unit, above 0. */
+            parts: components["schemas"]["StagePart"][];
+            /**
+             * Format: uuid
+             * @description The stage whose flower it goes onto; null for one that begins.
+             */
+            onto: null | string;
+            /** @description Joining. */
+            joining: components["schemas"]["Joining"];
+            /** @description Dryness. */
+            dryness: components["schemas"]["Dryness"];
+            /** @description With a wait between rows, not all together. */
+            oneRowAtATime: boolean;
+            /** @description Pose. */
+            pose: components["schemas"]["DryingPose"];
+        };
         /**
          * @description What a batch of paste is at the moment.
          * @enum {unknown}
@@ -1890,6 +1975,11 @@ export interface components {
              */
             widthShare: number;
         };
+        /**
+         * @description What the inside of a piece is.
+         * @enum {unknown}
+         */
+        BodyKind: "paste" | "coveredCore" | "bought";
         Box: {
             /**
              * Format: double
@@ -1916,6 +2006,39 @@ export interface components {
         BrushFamily: "white" | "yellow" | "orange" | "pink" | "violet" | "blue" | "green" | "brown" | "dark" | "lustre" | null;
         /** @enum {unknown} */
         Caution: "gloves" | "dustInTheAir" | "steam" | "fumes" | "bladesAndWire" | "decorativeOnly";
+        ChangeAssemblyAnswer: {
+            /** @description What the flower is called. */
+            flowerName: string;
+            /** @description Of the maker, or of the house. */
+            plan: components["schemas"]["AssemblyPlan"];
+            /** @description The maker changed it. */
+            isOwn: boolean;
+            /** @description What its pieces have left behind since; then the house's way is worked by. */
+            problems: components["schemas"]["FieldProblem"][];
+            /** @description That are put into the flower. */
+            pieces: components["schemas"]["ChangeAssemblyPieceView"][];
+            /**
+             * Format: int32
+             * @description Of the flower, to send with a change of it (If-Match).
+             */
+            version: number;
+        };
+        ChangeAssemblyPieceView: {
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
+            id: string;
+            /** @description What it is called, in the maker's words. */
+            name: string;
+            /**
+             * Format: int32
+             * @description Of them in one flower.
+             */
+            perFlower: number;
+            /** @description Is wired. */
+            isWired: boolean;
+        };
         ChangeCommissionsCopy: {
             /** @description What it is called, in the maker's words. */
             name: string;
@@ -2164,38 +2287,6 @@ export interface components {
             id: string;
             /** @description The planner leaves it as it is and plans round it. */
             isLocked?: boolean;
-        };
-        /** @description One mix on everything that gets it now. */
-        CoatPass: {
-            /** @description Which kind it is. */
-            kind: components["schemas"]["PassKind"];
-            /** @description Of the brush that it takes; null for what takes none. */
-            family: null | components["schemas"]["BrushFamily"];
-            /** @description A clean brush: the one before was in another family. */
-            newBrush: boolean;
-            /** @description Of each material for all pieces of the pass, what a brush loses counted in. */
-            amounts: components["schemas"]["MaterialAmount"][];
-            /** @description Id of the thinner or glaze in the cabinet; null if it takes none. */
-            thinnerOrGlazeId: null | string;
-            /**
-             * Format: double
-             * @description Of glaze or thinner; null for the rest.
-             */
-            ml: null | number;
-            /** @description On the flowers as they stand. */
-            afterAssembly: boolean;
-            /** @description What it is for. */
-            uses: components["schemas"]["PassUse"][];
-            /**
-             * Format: double
-             * @description Until these pieces may be touched again; 0 for none. In minutes.
-             */
-            waitMinutes: number;
-            /**
-             * Format: double
-             * @description Time at the bench, in minutes; drying left out.
-             */
-            minutes?: number;
         };
         /** @description Tinted crumbs on glue, for the centre and the anthers. */
         CoatPollenCoat: {
@@ -2520,6 +2611,16 @@ export interface components {
              */
             countedBesides: number;
         };
+        /**
+         * @description How a flower dries after a stage.
+         * @enum {unknown}
+         */
+        DryingPose: "standing" | "hanging";
+        /**
+         * @description How dry the new pieces are when they go on.
+         * @enum {unknown}
+         */
+        Dryness: "leathery" | "firm" | "boneDry";
         /** @description Two materials of one kind that may be the same thing entered twice. */
         Duplicate: {
             /** @description Id of the one. */
@@ -2553,6 +2654,11 @@ export interface components {
             passes: components["schemas"]["DustPassView"][];
         };
         /**
+         * @description Whether the coats of a flower's pieces go on before it is put together or after.
+         * @enum {unknown}
+         */
+        Dusting: "asPlanned" | "beforeAssembly" | "afterAssembly";
+        /**
          * @description What a colour in a recipe mostly does.
          * @enum {unknown}
          */
@@ -2568,7 +2674,7 @@ export interface components {
              * @description The limit that was passed, if it is one.
              */
             limit: null | number;
-            /** @description The material that it is about, by id. */
+            /** @description The material that it is about, by id, or the piece, by name. */
             material: null | string;
         };
         /** @description Which colours a recipe may hold. */
@@ -2750,6 +2856,8 @@ export interface components {
             commission: components["schemas"]["CommissionView"];
             /** @description What is done in one go, in order. */
             passes: components["schemas"]["GetDustDayPassView"][];
+            /** @description Of putting the flowers together, between the passes on loose pieces and those on what stands. */
+            stages: components["schemas"]["OperationView"][];
             /**
              * Format: double
              * @description Time at the bench, in minutes; drying left out.
@@ -2760,16 +2868,52 @@ export interface components {
              * @description How often a clean brush is taken up.
              */
             brushChanges: number;
+            /**
+             * Format: int32
+             * @description No order of these coats takes fewer clean brushes.
+             */
+            fewestBrushes: number;
         };
         GetDustDayPassView: {
-            /** @description What is done in one go, on everything that gets it. */
-            pass: components["schemas"]["CoatPass"];
-            /** @description Colour of the mix; null for what has none. */
-            pot: null | components["schemas"]["ColourView"];
+            /** @description Which kind it is. */
+            kind: components["schemas"]["PassKind"];
+            /** @description Of the brush that it takes; null for what takes none. */
+            family: null | components["schemas"]["BrushFamily"];
+            /** @description A clean brush: the one before was in another family. */
+            newBrush: boolean;
+            /** @description Of what is laid. */
+            materialIds: string[];
+            /** @description The thinner or the glaze; null if it takes none. */
+            liquidId: null | string;
+            /**
+             * Format: double
+             * @description Of a glaze from the bottle; null for the rest.
+             */
+            ml: null | number;
+            /** @description As a hand measures them; null for the rest. */
+            crumbs: null | components["schemas"]["HandAmountView"];
+            /** @description That it is taken from, to be mixed before its first pass; null for none. */
+            pot: null | components["schemas"]["OperationView"];
+            /** @description The first pass that takes from it. */
+            isFirstOfPot: boolean;
+            /** @description Of the mix; null for what has none. */
+            colour: null | components["schemas"]["ColourView"];
+            /** @description Is on standing. */
+            isOnStanding: boolean;
             /** @description What it is for. */
             uses: components["schemas"]["GetDustDayUseView"][];
+            /**
+             * Format: double
+             * @description Time at the bench, in minutes; drying left out.
+             */
+            minutes: number;
+            /**
+             * Format: double
+             * @description Wait. In minutes.
+             */
+            waitMinutes: number;
         };
-        /** @description One kind of piece in a pass. It is ticked on the piece's own run sheet, step by step. */
+        /** @description One kind of piece in a pass, ticked as a whole. */
         GetDustDayUseView: {
             /**
              * Format: uuid
@@ -2813,10 +2957,8 @@ export interface components {
             coats: null | number;
             /** @description What is painted with it; null for a wash all over its place. */
             marking: null | components["schemas"]["Marking"];
-            /** @description On that run sheet, with what to send with a tick. */
-            stepKeys: {
-                [key: string]: string;
-            };
+            /** @description That it consists of. */
+            operations: components["schemas"]["OperationView"][];
             /** @description All of them are ticked as they stand now. */
             isDone: boolean;
             /** @description The flower is assembled, and a brush hardly comes there. */
@@ -2846,6 +2988,10 @@ export interface components {
             commission: components["schemas"]["CommissionView"];
             /** @description The kinds of piece, in order along the stem. */
             pieces: components["schemas"]["PieceView"][];
+            /** @description By piece: how much of what there is to do for it is done. */
+            progress: {
+                [key: string]: components["schemas"]["Progress"];
+            };
             /**
              * Format: int32
              * @description To send with a change of the flower, or of the order of its pieces (If-Match).
@@ -3216,39 +3362,70 @@ export interface components {
             /** @description For all pieces with their spares. */
             isEnough: boolean;
         };
-        GetRunSheetAnswer: {
-            /**
-             * Format: uuid
-             * @description Id of the flower.
-             */
-            flowerId: string;
-            /** @description What the flower is called. */
-            flowerName: string;
+        GetRunSheetsAnswer: {
             /** @description The commission that it belongs to. */
             commission: components["schemas"]["CommissionView"];
-            /** @description The kind of piece. */
-            piece: components["schemas"]["PieceView"];
+            /**
+             * Format: uuid
+             * @description Null for a whole commission.
+             */
+            flowerId: null | string;
+            /** @description What the flower is called. */
+            flowerName: null | string;
+            /**
+             * Format: uuid
+             * @description Null for a whole flower or commission.
+             */
+            pieceId: null | string;
+            /** @description What the piece is called. */
+            pieceName: null | string;
             /**
              * Format: int32
-             * @description Version of the plan that this follows from.
+             * @description Pieces with spares; 0 for more than one kind.
              */
-            planVersion: number;
-            /** @description The steps, in order. */
-            steps: components["schemas"]["GetRunSheetStepView"][];
+            toMake: number;
+            /** @description Operations. */
+            operations: components["schemas"]["OperationView"][];
         };
-        GetRunSheetStepView: {
-            /** @description How far this shade looks from the one before. */
-            step: components["schemas"]["RunStep"];
-            /** @description To send with a tick. */
-            fingerprint: string;
+        /** @description An amount of powder as a hand can measure it. */
+        HandAmount: {
+            /** @description Id of the material in the cabinet; null where it is about none. */
+            materialId: string;
             /**
-             * Format: date-time
-             * @description Null while it is to do.
+             * Format: double
+             * @description As it is measured.
              */
-            tickedAt: null | string;
-            /** @description It was ticked, but the plan has changed this step since. */
-            changedSince: boolean;
+            grams: number;
+            /** @description What the maker doses by: drop, touch, pinch ... */
+            unit: components["schemas"]["HandUnit"];
+            /**
+             * Format: double
+             * @description Grams, a multiple of the scale's step; or whole knife tips.
+             */
+            count: number;
         };
+        /** @description An amount of powder as a hand measures it. */
+        HandAmountView: {
+            /** @description Id of the material in the cabinet; null where it is about none. */
+            materialId: string;
+            /** @description What the maker doses by: drop, touch, pinch ... */
+            unit: components["schemas"]["HandUnit"];
+            /**
+             * Format: double
+             * @description Grams, a multiple of the scale's step; or whole knife tips.
+             */
+            count: number;
+            /**
+             * Format: double
+             * @description As it was computed. In g.
+             */
+            exactG: number;
+        };
+        /**
+         * @description What a hand takes an amount in.
+         * @enum {unknown}
+         */
+        HandUnit: "grams" | "knifeTips";
         /**
          * @description What would bring a zone nearer that the planner could not reach.
          * @enum {unknown}
@@ -3334,6 +3511,11 @@ export interface components {
          * @enum {unknown}
          */
         Ingredient: "egg" | "gluten" | "nuts" | "milk" | "soya" | "gelatine" | "shellac" | "carmine" | "warnedColour";
+        /**
+         * @description How a stage holds.
+         * @enum {unknown}
+         */
+        Joining: "taped" | "glued" | "halfGlued" | "hooked";
         KeepBatchRequest: {
             /**
              * Format: uuid
@@ -3479,6 +3661,19 @@ export interface components {
              */
             wasteG: number;
         };
+        /** @description A strong mix let down. */
+        LetDownPot: {
+            /**
+             * Format: int32
+             * @description Of the strong mix, 20 to the ml.
+             */
+            drops: number;
+            /**
+             * Format: double
+             * @description Of the liquid. In ml.
+             */
+            intoMl: number;
+        };
         /**
          * @description Why the light of a picture cannot be trusted.
          * @enum {unknown}
@@ -3530,6 +3725,8 @@ export interface components {
         ListCommissionsEntry: {
             /** @description The commission that it belongs to. */
             commission: components["schemas"]["CommissionView"];
+            /** @description How much of all there is to do for it is done. */
+            progress: components["schemas"]["Progress"];
             /** @description How many flowers of this kind, 0 or more. */
             flowers: components["schemas"]["ListCommissionsFlowerView"][];
         };
@@ -3693,6 +3890,38 @@ export interface components {
             /** @description To see the paste under. */
             light: components["schemas"]["LightKind"];
         };
+        /** @description So many pieces or flowers that something is done to. */
+        LotView: {
+            /**
+             * Format: uuid
+             * @description Id of the flower.
+             */
+            flowerId: string;
+            /** @description What the flower is called. */
+            flowerName: string;
+            /**
+             * Format: uuid
+             * @description Null for whole flowers.
+             */
+            pieceId: null | string;
+            /** @description What the piece is called. */
+            pieceName: null | string;
+            /**
+             * Format: int32
+             * @description How many units were weighed or counted, a whole number above 0.
+             */
+            count: number;
+            /**
+             * Format: double
+             * @description Of a paste, what goes to it; null for all else.
+             */
+            pasteG: null | number;
+            /**
+             * Format: int32
+             * @description Of a run, the one that goes to it, from 1; null for all else.
+             */
+            shade: null | number;
+        };
         /** @description One lump of a let-down. */
         Lump: {
             /**
@@ -3838,16 +4067,6 @@ export interface components {
         };
         /** @enum {unknown} */
         MarkingKind: "stripes" | "centreBar" | "veins" | "dots" | "picoteeRim" | "blotch";
-        /** @description So much of a material. */
-        MaterialAmount: {
-            /** @description Id of the material in the cabinet; null where it is about none. */
-            materialId: string;
-            /**
-             * Format: double
-             * @description Mass, in g; 0 or more.
-             */
-            grams: number;
-        };
         /**
          * @description The shelves of a cabinet.
          * @enum {unknown}
@@ -4184,6 +4403,42 @@ export interface components {
              */
             unevenness: number;
         };
+        /** @description One thing to do, as every sheet shows it. */
+        OperationView: {
+            /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+            id: string;
+            /** @description Phase. */
+            phase: components["schemas"]["WorkPhase"];
+            /** @description How far this shade looks from the one before. */
+            step: components["schemas"]["RunStep"];
+            /** @description Lots. */
+            lots: components["schemas"]["LotView"][];
+            /**
+             * Format: double
+             * @description At the bench, getting ready counted in.
+             */
+            minutes: number;
+            /**
+             * Format: double
+             * @description Before what follows. In minutes.
+             */
+            waitMinutes: number;
+            /** @description Of the pot that it mixes or takes from; null for the rest. */
+            colour: null | components["schemas"]["ColourView"];
+            /** @description To send with a tick. */
+            fingerprint: string;
+            /**
+             * Format: date-time
+             * @description Null while it is to do.
+             */
+            tickedAt: null | string;
+            /** @description Empty if that is not known. */
+            tickedBy: string;
+            /** @description It was ticked, but it has changed since. */
+            changedSince: boolean;
+            /** @description How one paste is mixed; null for the rest, and for runs, marbles and leftovers, which are told on paste day. */
+            paste: null | components["schemas"]["PasteView"];
+        };
         /**
          * @description Where a material's optics come from.
          * @enum {unknown}
@@ -4226,31 +4481,6 @@ export interface components {
         };
         /** @enum {unknown} */
         PassKind: "dust" | "wash" | "steam" | "glaze" | "pollen";
-        /** @description One coat on all pieces of one kind, within a pass. */
-        PassUse: {
-            /**
-             * Format: uuid
-             * @description Id of the kind of piece.
-             */
-            pieceId: string;
-            /**
-             * Format: uuid
-             * @description Id of the coat within its plan; null where it is about none.
-             */
-            coatId: string;
-            /**
-             * Format: int32
-             * @description How many pieces, with spares.
-             */
-            pieces: number;
-            /**
-             * Format: double
-             * @description Time at the bench, in minutes; drying left out.
-             */
-            minutes: number;
-            /** @description The flower is assembled, and the brush hardly comes to where this coat goes. */
-            isOutOfReach: boolean;
-        };
         /**
          * @description The ages of a paste.
          * @enum {unknown}
@@ -4299,6 +4529,23 @@ export interface components {
             flowerName: string;
             /** @description The kind of piece. */
             piece: components["schemas"]["PieceView"];
+        };
+        /** @description How one paste is mixed. */
+        PasteView: {
+            /** @description Id of the paste in the cabinet that is coloured. */
+            baseId: string;
+            /**
+             * Format: double
+             * @description White that is weighed by itself.
+             */
+            weighG: number;
+            /** @description The paste as it is weighed and measured. */
+            batch: components["schemas"]["BatchView"];
+            /**
+             * Format: double
+             * @description Until its colour has come out. In hours.
+             */
+            restHours: number;
         };
         /**
          * @description Why a patch of a picture cannot be trusted.
@@ -4462,6 +4709,25 @@ export interface components {
             /** @description How it is shaped and stands in the flower. */
             form?: components["schemas"]["PieceForm"];
         };
+        /** @description What a piece is made of. */
+        PieceBody: {
+            /** @description Which kind it is. */
+            kind: components["schemas"]["BodyKind"];
+            /**
+             * Format: double
+             * @description Diameter of a round core; 0 for the rest. In mm.
+             * @default 0
+             */
+            coreMm: number;
+            /**
+             * Format: double
+             * @description Thickness of the paste over it; 0 for the rest. In mm.
+             * @default 0
+             */
+            skinMm: number;
+            /** @description Of the cabinet, that bought pieces are taken from; null for the first that does. */
+            materialId?: null | string;
+        };
         /**
          * @description How a piece is made, which decides where its zones lie.
          * @enum {unknown}
@@ -4495,6 +4761,15 @@ export interface components {
             frill: number;
             /** @description Another veiner than the outline's own; null for that. */
             veins: null | components["schemas"]["VeinPattern"];
+            /** @description What it is made of; null for as the house would. */
+            body?: null | components["schemas"]["PieceBody"];
+            /** @description Whether a wire carries it, or glue; null for as the house would. */
+            isWired?: null | boolean;
+            /**
+             * Format: int32
+             * @description Standard wire gauge of the maker's own choice, 14 to 36; null for what carries it.
+             */
+            gauge?: null | number;
         };
         /** @enum {unknown} */
         PieceHalf: "both" | "left" | "right";
@@ -4817,6 +5092,50 @@ export interface components {
              */
             parts: number;
         };
+        /** @description Dust or paint mixed once for everything that gets it: by whole parts, in a measure that a hand has. What is too little to measure is made as a larger jar, or strong and then let down. */
+        Pot: {
+            /** @description The same as long as the mix is the same. */
+            id: string;
+            /** @description Which kind it is. */
+            kind: components["schemas"]["PassKind"];
+            /** @description Parts by mass, in any one unit, above 0. */
+            parts: components["schemas"]["PotPart"][];
+            /**
+             * Format: double
+             * @description Powder that goes to all pieces, what a brush loses counted in.
+             */
+            neededG: number;
+            /** @description That it is let down with; null for dust. */
+            liquidId: null | string;
+            /**
+             * Format: double
+             * @description Of the liquid that the powder goes into; null for dust.
+             */
+            ml: null | number;
+            /** @description The powder is in a strong mix, of which so much goes into more of the liquid; null for most. */
+            then: null | components["schemas"]["LetDownPot"];
+            /** @description By itself, on white paste under daylight; null for a clear one. */
+            colour: null | components["schemas"]["Lab"];
+            /**
+             * Format: double
+             * @description Powder. In g.
+             */
+            powderG?: number;
+            /** @description Clearly more than is needed: it keeps in a jar, labelled. */
+            isKept?: boolean;
+        };
+        /** @description One thing in a pot. */
+        PotPart: {
+            /** @description Id of the material in the cabinet; null where it is about none. */
+            materialId: string;
+            /**
+             * Format: int32
+             * @description Of the whole, a small whole number.
+             */
+            parts: number;
+            /** @description How much: g in 100 g of paste for a colour, mg/cm2 for a dust, the material's own measure elsewhere; above 0. */
+            amount: components["schemas"]["HandAmount"];
+        };
         PreviewPlanAdviceView: {
             /** @description What it is, as one of the words listed. */
             code: components["schemas"]["AdviceCode"];
@@ -4870,8 +5189,8 @@ export interface components {
             load: null | components["schemas"]["NamedLoad"];
             /** @description The coat's own colour; null for steam and a clear glaze. */
             pot: null | components["schemas"]["ColourView"];
-            /** @description Of each material, to mix for all pieces and all coats. */
-            amounts: components["schemas"]["MaterialAmount"][];
+            /** @description Of each material, for all pieces and all coats. */
+            amounts: components["schemas"]["HandAmountView"][];
             /**
              * Format: double
              * @description Of glaze or thinner, for all pieces and all coats; null for the rest.
@@ -4914,6 +5233,19 @@ export interface components {
              * @description How far its streaks lie from the mean that is shown, as a CIEDE2000; null unless the paste is marbled.
              */
             streaksDeltaE?: null | number;
+        };
+        /** @description How much of something is done. */
+        Progress: {
+            /**
+             * Format: int32
+             * @description Done.
+             */
+            done: number;
+            /**
+             * Format: int32
+             * @description All there is to do.
+             */
+            steps: number;
         };
         ProposePlansAnswer: {
             /** @description One for each way that can be. */
@@ -5181,36 +5513,18 @@ export interface components {
             filters?: null | components["schemas"]["FiltersView"];
         };
         /** @description One thing to do for all pieces of a kind, with its amounts. */
-        RunStep: components["schemas"]["RunStepWeighPaste"] | components["schemas"]["RunStepAddColour"] | components["schemas"]["RunStepRestPaste"] | components["schemas"]["RunStepShapePieces"] | components["schemas"]["RunStepDryPieces"] | components["schemas"]["RunStepComparePieces"] | components["schemas"]["RunStepMixDust"] | components["schemas"]["RunStepBrushDust"] | components["schemas"]["RunStepMixWash"] | components["schemas"]["RunStepBrushWash"] | components["schemas"]["RunStepSteamPieces"] | components["schemas"]["RunStepGlazePieces"] | components["schemas"]["RunStepStickPollen"];
-        RunStepAddColour: {
+        RunStep: components["schemas"]["RunStepShapePieces"] | components["schemas"]["RunStepDryPieces"] | components["schemas"]["RunStepComparePieces"] | components["schemas"]["RunStepBrushDust"] | components["schemas"]["RunStepBrushWash"] | components["schemas"]["RunStepSteamPieces"] | components["schemas"]["RunStepGlazePieces"] | components["schemas"]["RunStepStickPollen"] | components["schemas"]["RunStepMakePaste"] | components["schemas"]["RunStepTakeBatch"] | components["schemas"]["RunStepMakeLetDown"] | components["schemas"]["RunStepMixPot"] | components["schemas"]["RunStepBuildStage"] | components["schemas"]["RunStepMakeSpray"] | components["schemas"]["RunStepBoxUp"];
+        RunStepBoxUp: {
             /**
              * @description Which kind it is.
              * @enum {string}
              */
-            kind: "addColour";
-            /** @description Id of the colour for paste in the cabinet. */
-            colourantId: string;
-            /**
-             * Format: double
-             * @description Mass, in g; 0 or more.
-             */
-            grams: number;
-            /**
-             * Format: double
-             * @description What really goes in.
-             */
-            measuredG: number;
-            /** @description In the maker's own units; null where the scale is better. */
-            units: null | components["schemas"]["UnitChoice"];
-            /** @description For a dose, or the rest of one, under one unit; null if it needs none, or none can be made. */
-            letDown: null | components["schemas"]["LetDown"];
+            kind: "boxUp";
             /**
              * Format: int32
-             * @description Whole units besides the let-down; 0 for most.
+             * @description How many flowers of this kind, 0 or more.
              */
-            countedBesides: number;
-            /** @description The paste that a let-down is made with. */
-            baseId: string;
+            flowers: number;
             /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
             /** @description To show with it. */
@@ -5227,6 +5541,8 @@ export interface components {
              * @description Id of the coat within its plan; null where it is about none.
              */
             coatId: string;
+            /** @description That the mix is known by. */
+            dustId: string;
             /** @description What a hand calls the load: light, medium or heavy. */
             load: components["schemas"]["LoadWord"];
             /** @description Where on the piece it lies. */
@@ -5256,6 +5572,8 @@ export interface components {
              * @description Id of the coat within its plan; null where it is about none.
              */
             coatId: string;
+            /** @description That the paint is known by. */
+            colourId: string;
             /** @description What is painted with it; null for a wash all over its place. */
             marking: null | components["schemas"]["Marking"];
             /** @description Where on the piece it lies. */
@@ -5272,6 +5590,39 @@ export interface components {
              * @description To leave it before the next step. In minutes.
              */
             dryMinutes: number;
+            /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
+            key: string;
+            /** @description To show with it. */
+            cautions?: components["schemas"]["Caution"][];
+        };
+        /** @description Puts pieces onto what stands already. */
+        RunStepBuildStage: {
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
+            kind: "buildStage";
+            /** @description Stage. */
+            stage: components["schemas"]["StageKind"];
+            /** @description What it is called, in the maker's words. */
+            name: string;
+            /** @description Parts by mass, in any one unit, above 0. */
+            parts: components["schemas"]["StagePart"][];
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            flowers: number;
+            /** @description Nothing stands yet. */
+            isFirst: boolean;
+            /** @description Joining. */
+            joining: components["schemas"]["Joining"];
+            /** @description Dryness. */
+            dryness: components["schemas"]["Dryness"];
+            /** @description One row at atime. */
+            oneRowAtATime: boolean;
+            /** @description Pose. */
+            pose: components["schemas"]["DryingPose"];
             /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
             /** @description To show with it. */
@@ -5294,6 +5645,13 @@ export interface components {
              * @enum {string}
              */
             kind: "dryPieces";
+            /** @description As dry as what follows asks. */
+            until: components["schemas"]["Dryness"];
+            /**
+             * Format: double
+             * @description About so long; a house figure for a dry room.
+             */
+            hours: number;
             /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
             /** @description To show with it. */
@@ -5324,11 +5682,11 @@ export interface components {
             of: number;
             /**
              * Format: double
-             * @description Volume for all pieces, in ml.
+             * @description Of it that goes, what passes by counted in.
              */
             ml: number;
-            /** @description Powder to stir in; empty for a clear glaze. */
-            tint: components["schemas"]["MaterialAmount"][];
+            /** @description Powder is stirred into it: then it comes from a pot, not from the bottle. */
+            isTinted: boolean;
             /** @description Face, back or both. */
             sides: components["schemas"]["Sides"];
             /**
@@ -5346,64 +5704,85 @@ export interface components {
             /** @description To show with it. */
             cautions?: components["schemas"]["Caution"][];
         };
-        RunStepMixDust: {
+        /** @description A part of a touch, made measurable before the paste is begun. */
+        RunStepMakeLetDown: {
             /**
              * @description Which kind it is.
              * @enum {string}
              */
-            kind: "mixDust";
+            kind: "makeLetDown";
+            /** @description Id of the colour for paste in the cabinet. */
+            colourantId: string;
+            /** @description How to measure a dose that is too small for the hand. */
+            letDown: components["schemas"]["LetDown"];
+            /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
+            key: string;
+            /** @description To show with it. */
+            cautions?: components["schemas"]["Caution"][];
+        };
+        /** @description Makes a paste for all pieces that are shaped from it. */
+        RunStepMakePaste: {
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
+            kind: "makePaste";
+            /** @description Block. */
+            block: components["schemas"]["BlockKind"];
             /**
              * Format: uuid
-             * @description Id of the coat within its plan; null where it is about none.
+             * @description That a run or a marble was planned for, or the first that takes of a paste.
              */
-            coatId: string;
-            /** @description Each part of the mix, in g. */
-            portions: components["schemas"]["MaterialAmount"][];
+            flowerId: string;
+            /**
+             * Format: double
+             * @description All of it. In g.
+             */
+            totalG: number;
+            /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
+            key: string;
+            /** @description To show with it. */
+            cautions?: components["schemas"]["Caution"][];
+        };
+        /** @description Flowers, buds and leaves put together, the smallest bud at the end first. */
+        RunStepMakeSpray: {
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
+            kind: "makeSpray";
+            /**
+             * Format: int32
+             * @description How many flowers of this kind, 0 or more.
+             */
+            flowers: number;
+            /**
+             * Format: int32
+             * @description Buds of this flower, 0 or more.
+             */
+            buds: number;
+            /**
+             * Format: int32
+             * @description Leaves.
+             */
+            leaves: number;
+            /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
+            key: string;
+            /** @description To show with it. */
+            cautions?: components["schemas"]["Caution"][];
+        };
+        RunStepMixPot: {
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
+            kind: "mixPot";
+            /** @description Pot. */
+            pot: components["schemas"]["Pot"];
             /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
             /** @description To show with it. */
             cautions: components["schemas"]["Caution"][];
-        };
-        RunStepMixWash: {
-            /**
-             * @description Which kind it is.
-             * @enum {string}
-             */
-            kind: "mixWash";
-            /**
-             * Format: uuid
-             * @description Id of the coat within its plan; null where it is about none.
-             */
-            coatId: string;
-            /** @description The colours, in the order in which they go in. */
-            colours: components["schemas"]["MaterialAmount"][];
-            /** @description Id of the thinner in the cabinet. */
-            thinnerId: string;
-            /**
-             * Format: double
-             * @description Of the thinner.
-             */
-            ml: number;
-            /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
-            key: string;
-            /** @description To show with it. */
-            cautions?: components["schemas"]["Caution"][];
-        };
-        RunStepRestPaste: {
-            /**
-             * @description Which kind it is.
-             * @enum {string}
-             */
-            kind: "restPaste";
-            /**
-             * Format: double
-             * @description Until the colour has come out as far as the plan counts on.
-             */
-            hours: number;
-            /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
-            key: string;
-            /** @description To show with it. */
-            cautions?: components["schemas"]["Caution"][];
         };
         RunStepShapePieces: {
             /**
@@ -5430,9 +5809,16 @@ export interface components {
             pieceG: number;
             /**
              * Format: double
-             * @description Thickness, in mm.
+             * @description Of a flat piece; null for a solid one. In mm.
              */
             thicknessMm: null | number;
+            /** @description What they are made of. */
+            body: components["schemas"]["PieceBody"];
+            /**
+             * Format: int32
+             * @description Of the wire that carries each; null for none.
+             */
+            gauge: null | number;
             /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
             /** @description To show with it. */
@@ -5501,29 +5887,30 @@ export interface components {
             /** @description To show with it. */
             cautions?: components["schemas"]["Caution"][];
         };
-        RunStepWeighPaste: {
+        /** @description Takes paste from a batch that is there. */
+        RunStepTakeBatch: {
             /**
              * @description Which kind it is.
              * @enum {string}
              */
-            kind: "weighPaste";
-            /** @description Id of the paste in the cabinet that is coloured. */
-            baseId: string;
+            kind: "takeBatch";
+            /**
+             * Format: uuid
+             * @description Id of the kept batch.
+             */
+            batchId: string;
+            /** @description What it is called, in the maker's words. */
+            name: string;
             /**
              * Format: double
-             * @description To weigh: what let-downs bring along is taken off.
+             * @description Mass, in g; 0 or more.
              */
             grams: number;
             /**
              * Format: double
-             * @description White that comes with let-downs; 0 for most. In g.
+             * @description Of it, before. In g.
              */
-            broughtG: number;
-            /**
-             * Format: double
-             * @description How far the paste comes out from the plan with every dose as it is measured. In CIEDE2000.
-             */
-            offDeltaE: number;
+            leftG: number;
             /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
             /** @description To show with it. */
@@ -5860,6 +6247,23 @@ export interface components {
              */
             baseMm: number;
         };
+        /**
+         * @description What a stage of the house puts on; its maker may call it something else.
+         * @enum {unknown}
+         */
+        StageKind: "centre" | "stamens" | "whorl" | "calyx" | "bud" | "own";
+        StagePart: {
+            /**
+             * Format: uuid
+             * @description Id of the kind of piece.
+             */
+            pieceId: string;
+            /**
+             * Format: int32
+             * @description Of these pieces, 1 or more.
+             */
+            perFlower: number;
+        };
         StarterJarsAnswer: {
             /**
              * Format: int32
@@ -5997,20 +6401,16 @@ export interface components {
             /** @description Matt, satin, gloss or a shimmer. */
             finish: components["schemas"]["Finish"];
         };
-        TickPasteRequest: {
-            /** @description Names the work as it was when it was ticked or shown. */
-            fingerprint: string;
-        };
-        TickStepRequest: {
-            /** @description The steps, in order. */
-            steps: components["schemas"]["TickStepStep"][];
+        TickOperationsRequest: {
+            /** @description Operations. */
+            operations: components["schemas"]["TickOperationsTicked"][];
             /** @description Whether it is done or not. */
             isDone: boolean;
         };
-        TickStepStep: {
-            /** @description Of the step. */
-            key: string;
-            /** @description Of the step as the maker saw it. */
+        TickOperationsTicked: {
+            /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+            id: string;
+            /** @description Of the operation as the maker saw it. */
             fingerprint: string;
         };
         TintMix: {
@@ -6021,30 +6421,6 @@ export interface components {
              * @description All of it, in 10 ml of glaze.
              */
             gPer10ml: number;
-        };
-        /** @description A dose in the unit that suits it best. */
-        UnitChoice: {
-            /** @description What the maker doses by: drop, touch, pinch ... */
-            unit: components["schemas"]["DoseUnit"];
-            /**
-             * Format: double
-             * @description How many units the dose really is.
-             */
-            exact: number;
-            /**
-             * Format: int32
-             * @description Whole units to put in; at least one, since a recipe without one of its colours is another recipe.
-             */
-            whole?: number;
-            /**
-             * Format: double
-             * @description The mass in whole units, in g.
-             */
-            roundedG?: number;
-            /** @description More than a hand counts, even of the largest unit: weigh it. */
-            isTooMany?: boolean;
-            /** @description Too little to measure by this unit. */
-            isUnderOne?: boolean;
         };
         /** @description The mean mass of a maker's own touch, from several weighed together: one alone is less than a scale can tell. */
         UnitWeighing: {
@@ -6135,6 +6511,11 @@ export interface components {
          * @enum {unknown}
          */
         WireShows: "hidden" | "hardly" | "shows";
+        /**
+         * @description Parts of the work, in the order in which they are begun.
+         * @enum {unknown}
+         */
+        WorkPhase: "paste" | "shape" | "colour" | "build";
         /**
          * @description A place that a maker really treats apart.
          * @enum {unknown}
@@ -7325,6 +7706,238 @@ export interface operations {
             };
         };
     };
+    getAssembly: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeAssemblyAnswer"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    saveAssembly: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Version that the change was made from, in quotes: as it came with what is changed, or as ETag. */
+                "If-Match"?: string;
+            };
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AssemblyPlan"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NewVersion"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description It was changed somewhere else in the meantime. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Say which version this change was made from (If-Match). */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    resetAssembly: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Version that the change was made from, in quotes: as it came with what is changed, or as ETag. */
+                "If-Match"?: string;
+            };
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NewVersion"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description It was changed somewhere else in the meantime. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Say which version this change was made from (If-Match). */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
     saveCommission: {
         parameters: {
             query?: never;
@@ -7849,10 +8462,7 @@ export interface operations {
     };
     getDustDay: {
         parameters: {
-            query?: {
-                /** @description Dusting. */
-                dusting?: string;
-            };
+            query?: never;
             header?: never;
             path: {
                 /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
@@ -7909,7 +8519,7 @@ export interface operations {
             };
         };
     };
-    getRunSheet: {
+    getPieceRunSheet: {
         parameters: {
             query?: never;
             header?: never;
@@ -7927,7 +8537,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["GetRunSheetAnswer"];
+                    "application/json": components["schemas"]["GetRunSheetsAnswer"];
                 };
             };
             /** @description The request could not be read. */
@@ -7968,7 +8578,7 @@ export interface operations {
             };
         };
     };
-    tickSteps: {
+    getFlowerRunSheet: {
         parameters: {
             query?: never;
             header?: never;
@@ -7978,9 +8588,124 @@ export interface operations {
             };
             cookie?: never;
         };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GetRunSheetsAnswer"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    getCommissionRunSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GetRunSheetsAnswer"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    tickOperations: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["TickStepRequest"];
+                "application/json": components["schemas"]["TickOperationsRequest"];
             };
         };
         responses: {
@@ -11266,115 +11991,6 @@ export interface operations {
         responses: {
             /** @description OK */
             200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description The request could not be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ApiProblem"];
-                };
-            };
-            /** @description Something went wrong here. */
-            500: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ApiProblem"];
-                };
-            };
-            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ApiProblem"];
-                };
-            };
-        };
-    };
-    tickPaste: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                /** @description Block. */
-                block: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["TickPasteRequest"];
-            };
-        };
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description The request could not be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ApiProblem"];
-                };
-            };
-            /** @description Some of the figures cannot be. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ApiProblem"];
-                };
-            };
-            /** @description Something went wrong here. */
-            500: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ApiProblem"];
-                };
-            };
-            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ApiProblem"];
-                };
-            };
-        };
-    };
-    untickPaste: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                /** @description Block. */
-                block: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
                 headers: {
                     [name: string]: unknown;
                 };

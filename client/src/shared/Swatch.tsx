@@ -29,8 +29,8 @@ export function Swatch({
 /** A small dab within a line of text, on its own bit of the surround. */
 export function InlineSwatch({ colour }: { colour: ColourView }) {
   return (
-    <span className="surround inline-block p-1 align-middle">
-      <Swatch colour={colour} className="h-4 w-8 align-middle" />
+    <span className="surround inline-block p-1 align-middle print:p-0.5">
+      <Swatch colour={colour} className="h-4 w-8 align-middle print:h-2 print:w-4" />
     </span>
   )
 }

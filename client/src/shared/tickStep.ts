@@ -1,12 +1,20 @@
 import { answer, api } from '../api/api'
 
-/** Ticks steps of a piece's run sheet, or takes the ticks back: all in one go. */
-export function tickSteps(pieceId: string, fingerprints: Record<string, string>, isDone: boolean) {
-  const steps = Object.entries(fingerprints).map(([key, fingerprint]) => ({ key, fingerprint }))
-  return answer(
-    api.PUT('/api/pieces/{id}/run-sheet/ticks', { params: { path: { id: pieceId } }, body: { steps, isDone } }),
-  )
+/** Ticks operations, or takes the ticks back: all in one go. @param fingerprints By id. */
+export function tickOperations(fingerprints: Record<string, string>, isDone: boolean) {
+  const operations = Object.entries(fingerprints).map(([id, fingerprint]) => ({ id, fingerprint }))
+  return answer(api.PUT('/api/work/ticks', { body: { operations, isDone } }))
 }
 
-/** Read again after a tick: a paste, a pot or a glaze that is made comes out of the cabinet. */
-export const cabinetHangsOnTicks = ['materials', 'needs', 'paste-day']
+/** Every sheet is a view of the same work, and what is made comes out of the cabinet: after a tick they are read again. */
+export const hangsOnTicks = [
+  'materials',
+  'needs',
+  'paste-day',
+  'dust-day',
+  'run-sheet',
+  'flower',
+  'commissions',
+  'batches',
+  'mixing-table',
+]

@@ -52,6 +52,11 @@ export function grams(t: TFunction, value: number): string {
   return t('measure.mass', { value })
 }
 
+/** "0.6 g", "3 knife tips": as a hand takes it. */
+export function handWords(t: TFunction, amount: { unit: 'grams' | 'knifeTips'; count: number }): string {
+  return amount.unit === 'grams' ? scale(t, amount.count) : t('pot.knifeTips', { count: amount.count })
+}
+
 /** "2 touches", "1 drop"; just grams when a colour is only weighed. */
 export function dose(t: TFunction, colour: DosedColour): string {
   const { units } = colour

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using YoungTinge.Core.Numerics;
 
 namespace YoungTinge.Core.Flowers;
@@ -25,6 +26,22 @@ public sealed record Piece(
 
     /// <summary>The same one for all pieces that are shaped alike: much is worked out from it.</summary>
     public PieceShape Shape() => Shapes[(OutlineId, LengthMm, WidthMm, Solid, Form)];
+
+    /// <summary>What it is made of: as its maker says, or else as the house would, who buys stamens on their threads.</summary>
+    [JsonIgnore]
+    public PieceBody Body => Form.Body ?? (Form.Role == PieceRole.Stamen && OutlineId == "stamen" ? PieceBody.Bought : PieceBody.Paste);
+
+    /// <summary>So many petals to a flower are glued on as they are, not wired one by one. House rule.</summary>
+    private const int MostWiredPetals = 9;
+
+    /// <summary>Whether a wire carries it: as its maker says, or else as the house would.</summary>
+    [JsonIgnore]
+    public bool IsWired => Body.Kind != BodyKind.Bought && (Form.IsWired ?? Form.Role switch
+    {
+        PieceRole.Calyx or PieceRole.Stem => false,
+        PieceRole.Petal => PerPart <= MostWiredPetals,
+        _ => true,
+    });
 
     /// <summary>Pieces without spares.</summary>
     /// <param name="parts">Flowers or buds of the design.</param>

@@ -12,6 +12,12 @@ public enum PieceProblemCode
     OpenOutOfRange,
     InsetOutOfRange,
     ShareOutOfRange,
+    GaugeOutOfRange,
+    CoreOutOfRange,
+
+    /// <summary>The core is larger than what it is the core of.</summary>
+    CoreTooLarge,
+    SkinOutOfRange,
 
     // Possible, but hardly meant.
     ReallySoThick,
@@ -33,6 +39,8 @@ public static class PieceCheck
     public const double ThinnestMm = 0.1;
     public const double ThickestMm = 50;
     public const int MostPerPart = 400;
+    public const int CoarsestGauge = 14;
+    public const int FinestGauge = 36;
     public const double MostSpares = 2;
 
     /// <summary>Kinds of piece in one flower; more is a whole wreath.</summary>
@@ -89,6 +97,18 @@ public static class PieceCheck
             yield return new PieceProblem("form.openDegrees", PieceProblemCode.OpenOutOfRange, PieceForm.MostOpenDegrees);
         if (!(piece.Form.InsetMm is >= 0 and <= PieceForm.MostInsetMm))
             yield return new PieceProblem("form.insetMm", PieceProblemCode.InsetOutOfRange, PieceForm.MostInsetMm);
+        if (piece.Form.Gauge is < CoarsestGauge or > FinestGauge)
+            yield return new PieceProblem("form.gauge", PieceProblemCode.GaugeOutOfRange, FinestGauge);
+        if (piece.Form.Body is { Kind: BodyKind.CoveredCore } body)
+        {
+            if (!(body.CoreMm is > 0 and <= LargestMm))
+                yield return new PieceProblem("form.body.coreMm", PieceProblemCode.CoreOutOfRange, LargestMm);
+            else if (body.CoreMm > Math.Min(piece.LengthMm, piece.WidthMm))
+                yield return new PieceProblem("form.body.coreMm", PieceProblemCode.CoreTooLarge, Math.Min(piece.LengthMm, piece.WidthMm));
+            if (!(body.SkinMm is > 0 and <= PieceBody.ThickestSkinMm))
+                yield return new PieceProblem("form.body.skinMm", PieceProblemCode.SkinOutOfRange, PieceBody.ThickestSkinMm);
+        }
+
         foreach (var (name, share) in new[] { ("form.cup", piece.Form.Cup), ("form.frill", piece.Form.Frill) })
         {
             if (!(share is >= 0 and <= 1))

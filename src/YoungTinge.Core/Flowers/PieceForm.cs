@@ -34,6 +34,15 @@ public enum Arrangement
 /// <param name="Veins">Another veiner than the outline's own; null for that.</param>
 public sealed record PieceForm(PieceRole Role, Arrangement Arrangement, double OpenDegrees, double InsetMm, double Cup, double Frill, VeinPattern? Veins)
 {
+    /// <summary>What it is made of; null for as the house would.</summary>
+    public PieceBody? Body { get; init; }
+
+    /// <summary>Whether a wire carries it, or glue; null for as the house would.</summary>
+    public bool? IsWired { get; init; }
+
+    /// <summary>Standard wire gauge of the maker's own choice, 14 to 36; null for what carries it.</summary>
+    public int? Gauge { get; init; }
+
     public const double MostOpenDegrees = 150;
     public const double MostInsetMm = 100;
 

@@ -38,6 +38,13 @@ public sealed class PieceShape
         var depth = FrillDepth * (form?.Frill ?? 0);
         half = [.. outline.Half.Select(p => (Frilled(p.Across, p.Along, depth) * widthMm / 2, p.Along * lengthMm))];
         AreaCm2 = AreaMm2() / 100;
+        SideCm2 = Build switch
+        {
+            // The outline of a tube shows half its girth.
+            PieceBuild.Tube => 2 * AreaCm2,
+            PieceBuild.Solid => TurnedMm2() / 200,
+            _ => AreaCm2,
+        };
     }
 
     public VeinPattern Veins { get; }
@@ -54,8 +61,13 @@ public sealed class PieceShape
 
     public double WidthMm { get; }
 
-    /// <summary>One side of the piece, integrated from its own outline.</summary>
+    /// <summary>The outline as it lies flat, integrated from its own edge.</summary>
     public double AreaCm2 { get; }
+
+    /// <summary>
+    /// One side as a brush meets it: of a flat piece its outline, of a tube all round it, of a solid one half of its round surface.
+    /// </summary>
+    public double SideCm2 { get; }
 
     /// <summary>A point given in piece coordinates.</summary>
     /// <param name="along">0 to 1.</param>
@@ -135,6 +147,19 @@ public sealed class PieceShape
         }
 
         return Math.Abs(twice);
+    }
+
+    /// <summary>Of the outline turned round its midrib: rings between its points, each a cut cone.</summary>
+    private double TurnedMm2()
+    {
+        var sum = 0.0;
+        for (var i = 1; i < half.Length; i++)
+        {
+            var (a, b) = (half[i - 1], half[i]);
+            sum += Math.PI * (a.X + b.X) * Math.Sqrt((b.X - a.X) * (b.X - a.X) + (b.Y - a.Y) * (b.Y - a.Y));
+        }
+
+        return sum;
     }
 
     /// <summary>The whole edge, round from the base up the right side; x across from the midrib, y along from the base, in mm.</summary>

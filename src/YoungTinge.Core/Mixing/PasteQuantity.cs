@@ -4,7 +4,7 @@ using YoungTinge.Core.Flowers;
 namespace YoungTinge.Core.Mixing;
 
 /// <summary>How much paste a batch of pieces takes. All must be mixed at once: a second batch never matches.</summary>
-/// <param name="PieceG">One piece, with the ridge for its wire.</param>
+/// <param name="PieceG">One piece, with the ridge for its wire if it has one; of a covered core its skin, of what is bought nothing.</param>
 /// <param name="Ball">That makes one piece.</param>
 /// <param name="BatchG">All pieces, as balls or with what rolling loses, whichever is more, rounded up to whole grams.</param>
 public sealed record PasteQuantity(double PieceG, BenchBall Ball, int Pieces, double BatchG)
@@ -19,17 +19,27 @@ public sealed record PasteQuantity(double PieceG, BenchBall Ball, int Pieces, do
 
     public static PasteQuantity For(Piece piece, int parts)
     {
-        var pieceG = piece.Solid ? SolidCm3(piece) * PasteBase.DensityGPerCm3 : FlatG(piece);
+        var pieceG = piece.Body switch
+        {
+            { Kind: BodyKind.Bought } => 0,
+            { Kind: BodyKind.CoveredCore } body => SkinCm3(body) * PasteBase.DensityGPerCm3,
+            _ => piece.Solid ? SolidCm3(piece) * PasteBase.DensityGPerCm3 : FlatG(piece),
+        };
         var pieces = piece.ToMake(parts);
+        if (pieceG <= 0)
+            return new PasteQuantity(0, new BenchBall(0, 0), pieces, 0);
         var ball = BenchBall.For(pieceG);
         return new PasteQuantity(pieceG, ball, pieces, Math.Ceiling(pieces * Math.Max(pieceG * (1 + RollingLossShare), ball.LargestG) - 1e-9));
     }
 
     private static double FlatG(Piece piece)
     {
-        var ridgeMm3 = RidgeLengthShare * piece.LengthMm * RidgeWidthMm * RidgeHeightMm / 2;
-        return (piece.Shape().AreaCm2 * piece.ThicknessMm / 10 + ridgeMm3 / 1000) * PasteBase.DensityGPerCm3;
+        var ridgeMm3 = piece.IsWired ? RidgeLengthShare * piece.LengthMm * RidgeWidthMm * RidgeHeightMm / 2 : 0;
+        return (piece.Shape().SideCm2 * piece.ThicknessMm / 10 + ridgeMm3 / 1000) * PasteBase.DensityGPerCm3;
     }
+
+    /// <summary>A shell round a ball.</summary>
+    private static double SkinCm3(PieceBody body) => Math.PI / 6 * (Math.Pow(body.CoreMm + 2 * body.SkinMm, 3) - Math.Pow(body.CoreMm, 3)) / 1000;
 
     /// <summary>The outline turned round its midrib.</summary>
     private static double SolidCm3(Piece piece)

@@ -1,35 +1,24 @@
-using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
-using YoungTinge.Core.Mixing;
 
 namespace YoungTinge.Core.Work;
 
 /// <summary>One coat on all pieces of one kind, within a pass.</summary>
+/// <param name="Operations">That it consists of, in order.</param>
 /// <param name="IsOutOfReach">The flower is assembled, and the brush hardly comes to where this coat goes.</param>
-public sealed record PassUse(Guid PieceId, Guid CoatId, int Pieces, double Minutes, bool IsOutOfReach);
-
-/// <summary>Whether coats go on before flowers are assembled or after.</summary>
-public enum Dusting
-{
-    /// <summary>What a plan says is for after assembly comes after it, all else before.</summary>
-    AsPlanned,
-    BeforeAssembly,
-    AfterAssembly,
-}
+public sealed record PassUse(Guid FlowerId, Guid PieceId, ResolvedCoat Coat, int Pieces, double Minutes, bool IsOutOfReach, IReadOnlyList<Operation> Operations);
 
 /// <summary>One mix on everything that gets it now.</summary>
 /// <param name="Family">Of the brush that it takes; null for what takes none.</param>
 /// <param name="NewBrush">A clean brush: the one before was in another family.</param>
-/// <param name="Amounts">Of each material for all pieces of the pass, what a brush loses counted in.</param>
-/// <param name="Ml">Of glaze or thinner; null for the rest.</param>
-/// <param name="AfterAssembly">On the flowers as they stand.</param>
+/// <param name="PotId">That it is taken from; null if from a jar, or nothing is laid.</param>
+/// <param name="IsOnStanding">On the flowers as they stand.</param>
+/// <param name="SetUpMinutes">Once for the pass.</param>
 /// <param name="WaitMinutes">Until these pieces may be touched again; 0 for none.</param>
 public sealed record CoatPass(
-    PassKind Kind, BrushFamily? Family, bool NewBrush, IReadOnlyList<MaterialAmount> Amounts, string? ThinnerOrGlazeId, double? Ml, bool AfterAssembly,
-    IReadOnlyList<PassUse> Uses, double WaitMinutes)
+    PassKind Kind, BrushFamily? Family, bool NewBrush, string? PotId, bool IsOnStanding, IReadOnlyList<PassUse> Uses, double SetUpMinutes, double WaitMinutes)
 {
-    public double Minutes => Uses.Sum(use => use.Minutes);
+    public double Minutes => SetUpMinutes + Uses.Sum(use => use.Minutes);
 }
 
 /// <summary>
@@ -43,71 +32,88 @@ public sealed record DustDayPlan(IReadOnlyList<CoatPass> Passes)
 
     public double Minutes => Passes.Sum(pass => pass.Minutes);
 
-    /// <param name="dusting">As each plan says by default.</param>
-    public static DustDayPlan Of(IReadOnlyList<PlannedWork> works, Materials materials, Dusting dusting = Dusting.AsPlanned)
+    /// <summary>No order of these coats takes fewer clean brushes.</summary>
+    public int FewestBrushes { get; private init; }
+
+    /// <param name="graph">Of one commission.</param>
+    public static DustDayPlan Of(WorkGraph graph)
     {
-        var chains = works.Select(work => new Chain(work, [.. work.Plan.Coats.Select(coat => coat.Resolve(materials)).Select(coat => new DayTask(coat, coat.Pass))])).ToList();
+        var lays = graph.Operations.Where(operation => operation.Coat is not null).ToList();
+        var first = FirstNeeded(graph);
         // Flowers are assembled once: what comes after waits for all that comes before.
-        var splits = chains.ConvertAll(chain => AssembledAt(chain, dusting));
-        var before = PassesOf([.. chains.Zip(splits, (chain, at) => chain with { Tasks = chain.Tasks[..at] })], isAssembled: false, null);
+        var (before, fewest) = PassesOf(ChainsOf(lays.Where(lay => !lay.IsOnStanding)), null, first);
         var inHand = before.LastOrDefault(pass => pass.Family is not null)?.Family;
-        return new DustDayPlan([.. before, .. PassesOf([.. chains.Zip(splits, (chain, at) => chain with { Tasks = chain.Tasks[at..] })], isAssembled: true, inHand)]);
+        var (after, fewestAfter) = PassesOf(ChainsOf(lays.Where(lay => lay.IsOnStanding)), inHand, first);
+        return new DustDayPlan([.. before, .. after]) { FewestBrushes = fewest + fewestAfter };
     }
 
-    /// <param name="Tasks">Coats of one kind of piece, in their order.</param>
-    private sealed record Chain(PlannedWork Work, List<DayTask> Tasks);
+    /// <summary>One coat on one kind of piece.</summary>
+    private sealed record DayTask(Guid PieceId, ResolvedCoat Coat, CoatPassKey Pass, IReadOnlyList<Operation> Operations);
 
-    /// <summary>How many coats come before the flowers are assembled.</summary>
-    private static int AssembledAt(Chain chain, Dusting dusting) => dusting switch
-    {
-        Dusting.BeforeAssembly => chain.Tasks.Count,
-        Dusting.AfterAssembly => 0,
-        _ => chain.Tasks.FindIndex(task => task.Coat.Stage == CoatStage.Assembled) is var at and >= 0 ? at : chain.Tasks.Count,
-    };
+    /// <summary>Pieces that a flower begins with: the others wait for them.</summary>
+    private static HashSet<Guid> FirstNeeded(WorkGraph graph) =>
+        [.. graph.Operations.Select(operation => operation.Step).OfType<BuildStage>().Where(stage => stage.IsFirst).SelectMany(stage => stage.Parts).Select(part => part.PieceId)];
 
-    private static List<CoatPass> PassesOf(List<Chain> chains, bool isAssembled, BrushFamily? inHand)
+    /// <summary>The coats of each kind of piece, in their order.</summary>
+    private static List<List<DayTask>> ChainsOf(IEnumerable<Operation> lays) => [.. lays.GroupBy(lay => lay.Lots[0].PieceId!.Value)
+        .Select(piece => piece.GroupBy(lay => lay.Coat!.Id).Select(coat => new DayTask(piece.Key, coat.First().Coat!, coat.First().Coat!.Pass, [.. coat])).ToList())];
+
+    private static (List<CoatPass> Passes, int FewestBrushes) PassesOf(List<List<DayTask>> chains, BrushFamily? inHand, HashSet<Guid> first)
     {
-        var order = BrushOrder.For([.. chains.Select(chain => (IReadOnlyList<string>)[.. chain.Tasks.Select(task => task.Pass.Station)])]);
+        var soon = chains.Index().Where(chain => first.Contains(chain.Item[0].PieceId)).Select(chain => chain.Index).ToHashSet();
+        var order = BrushOrder.For([.. chains.Select(chain => (IReadOnlyList<BrushFamily>)[.. chain.Select(task => task.Pass.Family).OfType<BrushFamily>()])], inHand, soon);
         var next = new int[chains.Count];
         var passes = new List<CoatPass>();
-        foreach (var station in order)
+        foreach (var family in order.Families.Cast<BrushFamily?>().Prepend(inHand))
         {
-            // One station at a time, until nothing more can be done at it; within it mix by mix, the palest first.
-            while (true)
+            // Everything with this brush, and what stands in its way; what dries long is begun as soon as it can be.
+            while (family is not null && Ready(task => task.Pass.Family == family) is { Count: > 0 } brushed)
+                Lay(brushed);
+            while (family is not null && Ready(task => task.Pass.Family is null && (task.Pass.Kind == PassKind.Pollen || NextBrush(task) == family)) is { Count: > 0 } between)
             {
-                var ready = chains.Select((chain, i) => (Chain: i, Task: next[i] < chain.Tasks.Count ? chain.Tasks[next[i]] : null))
-                    .Where(one => one.Task?.Pass.Station == station).ToList();
-                if (ready.Count == 0)
-                    break;
-                var first = ready.OrderByDescending(one => one.Task!.Pass.Lightness).ThenBy(one => one.Task!.Pass.MixKey, StringComparer.Ordinal).First().Task!;
-                var now = ready.Where(one => one.Task!.Pass.MixKey == first.Pass.MixKey).ToList();
-                passes.Add(Pass(first, [.. now.Select(one => (chains[one.Chain].Work, one.Task!))], isAssembled, inHand));
-                inHand = first.Pass.Family ?? inHand;
-                foreach (var (chain, _) in now)
-                    next[chain]++;
+                Lay(AtOneStation(between));
+                while (Ready(task => task.Pass.Family == family) is { Count: > 0 } brushed)
+                    Lay(brushed);
             }
         }
 
-        return passes;
-    }
+        while (Ready(_ => true) is { Count: > 0 } rest)
+            Lay(AtOneStation(rest));
+        return (passes, order.AtLeast);
 
-    private sealed record DayTask(ResolvedCoat Coat, CoatPassKey Pass);
+        List<(int Chain, DayTask Task)> Ready(Func<DayTask, bool> suits) =>
+            [.. chains.Index().Where(chain => next[chain.Index] < chain.Item.Count && suits(chain.Item[next[chain.Index]])).Select(chain => (chain.Index, chain.Item[next[chain.Index]]))];
 
-    private static CoatPass Pass(DayTask task, IReadOnlyList<(PlannedWork Work, DayTask Task)> now, bool isAssembled, BrushFamily? inHand)
-    {
-        var uses = new List<PassUse>();
-        var amounts = new List<CoatAmount>();
-        foreach (var (work, one) in now)
+        BrushFamily? NextBrush(DayTask task) => chains.First(chain => chain.Contains(task)).SkipWhile(other => other != task).Select(other => other.Pass.Family).FirstOrDefault(one => one is not null);
+
+        // All that can be done at the steam at once; the shortest wait first.
+        List<(int Chain, DayTask Task)> AtOneStation(List<(int Chain, DayTask Task)> ready)
         {
-            var (shape, pieces) = (work.Piece.Shape(), PasteQuantity.For(work.Piece, work.Parts).Pieces);
-            uses.Add(new PassUse(work.PieceId, one.Coat.Id, pieces, one.Coat.BenchMinutesFor(shape, pieces), isAssembled && IsOutOfReach(one.Coat.Coat)));
-            amounts.Add(one.Coat.AmountFor(shape, pieces));
+            var station = ready.MinBy(one => (one.Task.Pass.Kind != PassKind.Pollen, one.Task.Pass.Kind)).Task.Pass.Station;
+            return Ready(task => task.Pass.Station == station);
         }
 
+        void Lay(List<(int Chain, DayTask Task)> ready)
+        {
+            // Mix by mix, the palest first.
+            var palest = ready.OrderByDescending(one => one.Task.Pass.Lightness).ThenBy(one => one.Task.Pass.MixKey, StringComparer.Ordinal).First().Task;
+            var now = ready.Where(one => one.Task.Pass.MixKey == palest.Pass.MixKey).ToList();
+            passes.Add(Pass(palest, [.. now.Select(one => one.Task)], inHand));
+            inHand = palest.Pass.Family ?? inHand;
+            foreach (var (chain, _) in now)
+                next[chain]++;
+        }
+    }
+
+    private static CoatPass Pass(DayTask first, IReadOnlyList<DayTask> now, BrushFamily? inHand)
+    {
+        var isOnStanding = first.Operations[0].IsOnStanding;
         return new CoatPass(
-            task.Pass.Kind, task.Pass.Family, task.Pass.Family is { } family && family != inHand,
-            [.. amounts.SelectMany(amount => amount.Powders).GroupBy(powder => powder.MaterialId).Select(group => new MaterialAmount(group.Key, group.Sum(powder => powder.Grams)))],
-            amounts[0].LiquidId, amounts[0].Ml is null ? null : amounts.Sum(amount => amount.Ml), isAssembled, uses, task.Coat.WaitMinutes);
+            first.Pass.Kind, first.Pass.Family, first.Pass.Family is { } family && family != inHand, first.Operations[0].PotId, isOnStanding,
+            [.. now.Select(task => new PassUse(
+                task.Operations[0].Lots[0].FlowerId, task.Operations[0].Lots[0].PieceId!.Value, task.Coat, task.Operations[0].Lots[0].Count, task.Operations.Sum(operation => operation.HandMinutes),
+                isOnStanding && IsOutOfReach(task.Coat.Coat), task.Operations))],
+            first.Coat.SetUpMinutes, first.Coat.WaitMinutes);
     }
 
     /// <summary>In an assembled flower a brush hardly comes to feet and backs.</summary>

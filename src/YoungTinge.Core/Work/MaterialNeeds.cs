@@ -1,41 +1,24 @@
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Mixing;
 
 namespace YoungTinge.Core.Work;
 
-/// <summary>What plans take of one material, in its own measure.</summary>
+/// <summary>What the work takes of one material, in its own measure.</summary>
 /// <param name="Short">What is missing in the pot; 0 if there is enough, null if it is not known what is left.</param>
-/// <param name="PieceIds">That it is for, in the order of the plans.</param>
-public sealed record MaterialNeed(string MaterialId, Measure Measure, double Amount, double? Short, IReadOnlyList<Guid> PieceIds);
+/// <param name="Uses">Kinds of piece, or whole flowers, that it is for.</param>
+public sealed record MaterialNeed(string MaterialId, Measure Measure, double Amount, double? Short, IReadOnlyList<Lot> Uses);
 
-/// <summary>Adds up which materials plans use, how much of each, and which run short.</summary>
+/// <summary>Adds up which materials the work uses, how much of each, and which run short.</summary>
 public static class MaterialNeeds
 {
-    /// <returns>In the order of the cabinet; materials that no plan uses are left out.</returns>
-    public static IReadOnlyList<MaterialNeed> Of(IReadOnlyList<PlannedWork> works, Materials materials)
+    /// <returns>In the order of the cabinet; materials that nothing uses are left out.</returns>
+    public static IReadOnlyList<MaterialNeed> Of(IEnumerable<Operation> operations, Materials materials)
     {
-        var needs = works.Where(work => work.Parts > 0).SelectMany(work => Uses(work, materials)).ToLookup(use => use.MaterialId);
-        return [.. materials.All.Where(material => needs.Contains(material.Id)).Select(material => Sum(material, [.. needs[material.Id]]))];
-    }
-
-    /// <param name="Amount">Grams, or ml of what is poured.</param>
-    private sealed record Use(string MaterialId, double Amount, Guid PieceId);
-
-    private static MaterialNeed Sum(Material material, IReadOnlyList<Use> uses)
-    {
-        var total = uses.Sum(use => use.Amount);
-        var pieces = uses.Select(use => use.PieceId).Distinct().ToList();
-        return new MaterialNeed(material.Id, material.Measure, total, material.ShortFor(total), pieces);
-    }
-
-    private static IEnumerable<Use> Uses(PlannedWork work, Materials materials) => PasteUses(work).Concat(
-        RunSheet.CoatSteps(work.Plan, work.Piece, work.Parts, materials).SelectMany(step => StepTakes.Of(step, work, materials)).Select(take => new Use(take.MaterialId, take.Amount, work.PieceId)));
-
-    private static IEnumerable<Use> PasteUses(PlannedWork work)
-    {
-        var quantity = PasteQuantity.For(work.Piece, work.Parts);
-        yield return new Use(work.Plan.Paste.BaseId, quantity.BatchG, work.PieceId);
-        foreach (var dose in work.Plan.Paste.Doses)
-            yield return new Use(dose.ColourantId, dose.GPer100g * quantity.BatchG / 100, work.PieceId);
+        var needs = operations.SelectMany(operation => operation.AllTakes().Where(take => take.Amount > 0).Select(take => (take.MaterialId, take.Amount, operation.Lots))).ToLookup(take => take.MaterialId);
+        return [.. materials.All.Where(material => needs.Contains(material.Id)).Select(material =>
+        {
+            var total = needs[material.Id].Sum(take => take.Amount);
+            return new MaterialNeed(
+                material.Id, material.Measure, total, material.ShortFor(total), [.. needs[material.Id].SelectMany(take => take.Lots).DistinctBy(lot => (lot.FlowerId, lot.PieceId))]);
+        })];
     }
 }

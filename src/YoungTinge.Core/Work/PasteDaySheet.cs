@@ -1,6 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Marble;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Ombre;
@@ -53,7 +54,7 @@ public sealed record PasteBlock(
     public double RemainsG => Math.Max(0, TotalG - Uses.Sum(use => use.Grams));
 
     /// <summary>What is taken out of the cabinet for it.</summary>
-    public IEnumerable<MaterialTake> Takes() => Mixed.SelectMany(part => StepTakes.OfPaste(part.Recipe, part.Batch, part.WeighG));
+    public IEnumerable<MaterialTake> Takes() => Mixed.SelectMany(part => PasteTakes.Of(part.Recipe, part.Batch, part.WeighG));
 
     /// <summary>
     /// What there is when it has been made: a paste with what was counted out for it, every shade of a run, and for a marble the one
@@ -114,7 +115,7 @@ public static class PasteDaySheet
         ];
         // The pieces of a run or a marble that cannot be made as it stands are mixed by their own plans, rather than not at all.
         var elsewhere = together.SelectMany(block => block.Uses.Select(use => use.PieceId)).ToHashSet();
-        var own = works.Where(one => !elsewhere.Contains(one.Work.PieceId) && one.Work.Source is not BatchPaste && one.Work.Parts > 0 && materials.HasAllOf(one.Work.Plan.Paste));
+        var own = works.Where(one => !elsewhere.Contains(one.Work.PieceId) && one.Work.Source is not BatchPaste && one.Work.Parts > 0 && one.Work.Piece.Body.Kind != BodyKind.Bought && materials.HasAllOf(one.Work.Plan.Paste));
         var tinsG = new Dictionary<Guid, double>();
         PasteBlock[] blocks = [.. own.GroupBy(one => (one.Flower.CommissionId, Same(one.Work.Plan.Paste))).Select(group => OfPaste([.. group], materials, leftovers, leftoverDeltaE, tinsG)), .. together];
         return [.. blocks.OrderBy(block => FamilyOf(block.Colour)).ThenByDescending(block => block.Colour.L)];

@@ -26,30 +26,18 @@ public sealed record ShoppingLine(
     public static ShoppingLine Missing(MaterialKind kind, int? gauge, double need) => new(null, kind, gauge, kind.MeasuredIn(), need, 0, need, null, null);
 }
 
-/// <summary>What has been done of the work already.</summary>
-/// <param name="BlockKeys">Pastes of the paste-day sheet.</param>
-/// <param name="Steps">Of the run sheets of pieces.</param>
-public sealed record WorkDone(IReadOnlySet<string> BlockKeys, IReadOnlySet<(Guid PieceId, string StepKey)> Steps)
-{
-    public static WorkDone Nothing { get; } = new(new HashSet<string>(), new HashSet<(Guid, string)>());
-}
-
-/// <summary>Everything that the pastes of the day, the coats after them, and what carries the pieces still take.</summary>
+/// <summary>Everything that is still to be done takes out of the cabinet, against what is there.</summary>
 public static class Shopping
 {
+    /// <param name="operations">That are still to be done.</param>
     /// <returns>In the order of the cabinet, then what it does not hold; what is not needed is left out.</returns>
-    public static IReadOnlyList<ShoppingLine> For(IReadOnlyList<FlowerPaste> flowers, IReadOnlyList<PasteBlock> blocks, Materials materials, WorkDone done)
+    public static IReadOnlyList<ShoppingLine> For(IReadOnlyList<Operation> operations, Materials materials)
     {
-        var works = flowers.SelectMany(flower => flower.Works).Where(work => work.Parts > 0).ToList();
-        var pastes = blocks.Where(block => !done.BlockKeys.Contains(block.Key)).SelectMany(block => Pastes(block, done));
-        var coats = works.SelectMany(work => RunSheet.CoatSteps(work.Plan, work.Piece, work.Parts, materials)
-            .Where(step => !done.Steps.Contains((work.PieceId, step.Key))).SelectMany(step => StepTakes.Of(step, work, materials)));
-        var supports = works.Where(work => !done.Steps.Contains((work.PieceId, RunSheet.ShapeKey))).SelectMany(work => Supports.Of(work, materials)).ToList();
-
-        var needs = pastes.Concat(coats).ToLookup(take => take.MaterialId, take => take.Amount);
+        var needs = operations.SelectMany(operation => operation.Takes).ToLookup(take => take.MaterialId, take => take.Amount);
+        var supports = operations.SelectMany(operation => operation.Supports).ToList();
         return
         [
-            .. materials.All.SelectMany(material => LinesOf(material)),
+            .. materials.All.SelectMany(LinesOf),
             .. supports.Where(support => support.MaterialId is null).GroupBy(support => (support.Kind, support.Gauge))
                 .Select(group => ShoppingLine.Missing(group.Key.Kind, group.Key.Gauge, group.Sum(support => support.Amount))),
         ];
@@ -61,13 +49,5 @@ public static class Shopping
             foreach (var gauge in supports.Where(support => support.MaterialId == material.Id).GroupBy(support => support.Gauge).OrderBy(group => group.Key))
                 yield return ShoppingLine.For(material, gauge.Sum(support => support.Amount), gauge.Key);
         }
-    }
-
-    /// <summary>A paste whose pieces have all been weighed out by their own run sheets is made.</summary>
-    private static IEnumerable<MaterialTake> Pastes(PasteBlock block, WorkDone done)
-    {
-        if (block.Uses.Count > 0 && block.Uses.All(use => done.Steps.Contains((use.PieceId, RunSheet.PasteKey))))
-            return [];
-        return block.Takes();
     }
 }

@@ -21,14 +21,18 @@ public static class Supports
     private const double TapeMmEach = 90;
     private const double TapeMmOfRoll = 54_000;
 
+    /// <summary>Of the wire that carries such a piece; null if none does.</summary>
+    public static int? GaugeOf(PlannedWork work, Materials materials) => work.Piece.IsWired ? WireAdviceFor(work, materials)?.Gauge ?? WireAdvice.GaugeFor(work.Piece) : null;
+
     public static IReadOnlyList<Support> Of(PlannedWork work, Materials materials)
     {
         var pieces = work.Piece.ToMake(work.Parts);
-        var role = work.Piece.Form.Role;
-        if (pieces == 0 || role is PieceRole.Calyx or PieceRole.Stem)
+        if (pieces == 0)
             return [];
-        if (role == PieceRole.Stamen && IsThread(work.Piece))
-            return [new(MaterialKind.Stamens, FirstOnShelf(materials.All.OfType<Stamens>()), null, pieces)];
+        if (work.Piece.Body is { Kind: BodyKind.Bought } bought)
+            return [new(MaterialKind.Stamens, bought.MaterialId is { } id && materials.Has<Stamens>(id) ? id : FirstOnShelf(materials.All.OfType<Stamens>()), null, pieces)];
+        if (!work.Piece.IsWired)
+            return [];
         var advice = WireAdviceFor(work, materials);
         var gauge = advice?.Gauge ?? WireAdvice.GaugeFor(work.Piece);
         return
@@ -41,9 +45,6 @@ public static class Supports
     /// <summary>Null if its paste holds something that is gone.</summary>
     public static WireAdvice? WireAdviceFor(PlannedWork work, Materials materials) => work.Source is { } source ? WireAdvice.For(work.Piece, source.Optics, materials)
         : materials.HasAllOf(work.Plan.Paste) ? WireAdvice.For(work.Piece, work.Plan.Paste, materials) : null;
-
-    /// <summary>A stamen on its own thread is bought; a horn or a nectary of some body is rolled of paste and wired.</summary>
-    private static bool IsThread(Piece piece) => piece.OutlineId == "stamen";
 
     private static int CutsOf(int gauge) => gauge >= ThirdsFromGauge ? 3 : gauge >= HalvesFromGauge ? 2 : 1;
 

@@ -25,7 +25,7 @@ internal static class ArchiveLift
         if (file.Version >= PicturesApart)
             await RowLoader.RunAsync(connection, "alter table pg_temp.picture drop constraint picture_file_sha256_fkey", cancel);
         await RowLoader.PutAsync(connection, "studio", ArchiveStore.One(file.Studio), tell, cancel);
-        foreach (var table in ArchiveTables.All)
+        foreach (var table in ArchiveTables.All.Concat(ArchiveTables.Former))
         {
             at(table.Name);
             if (await IsThereAsync(connection, table, cancel))

@@ -156,7 +156,7 @@ internal static class DemoCommissions
                 Dust(0.10, From(PlaceKind.Tip, 0, 0.20, 0.30), Sides.Both, ("moonmilk", 1)))),
         new(
             new Piece("Petals", "pointed-petal", 58, 30, 0.6, false, PartOf.Flower, 6, 0.20).Standing(86, 3),
-            Of("#8d97c6", Grey(("woad", 0.26), ("vetch", 0.12)), "#6b5eaa", "#8a82bc", "#97a7d1", "#a8b4d8", "#8696c5",
+            Of("#8a92b4", Grey(("woad", 0.26), ("vetch", 0.12)), "#6a5ca0", "#9a8fbf", "#a4b2d4", "#a8b1d0", "#909abb",
                 Dust(0.16, From(PlaceKind.Rim, 0, 2, 7), Sides.Face, ("scabious", 2), ("nightshade-berry", 1), ("plain-cornstarch", 1)),
                 Dust(0.14, From(PlaceKind.Heart, 0, 0.10, 0.45), Sides.Face, ("ewes-wool", 1), ("flaxfield", 1)),
                 Painted(new Marking(MarkingKind.CentreBar, 5, 4, 0.2, 21), 0.5, Place.Whole, Sides.Face, ("chalk-down", 4), ("flaxfield", 1)),

@@ -23,10 +23,10 @@ public static class GetNeeds
         var work = await works.LoadAsync(cancel);
         var flowers = work.Flowers
             .Where(flower => (commissionId ?? flower.CommissionId) == flower.CommissionId && (flowerId ?? flower.Id) == flower.Id).ToDictionary(flower => flower.Id);
-        var planned = work.Pieces.Where(piece => flowers.ContainsKey(piece.FlowerId)).ToDictionary(piece => piece.Id);
-        var needs = MaterialNeeds.Of([.. planned.Values.Select(piece => piece.Work)], work.Materials);
-        return TypedResults.Ok<IReadOnlyList<NeedView>>([.. needs.Select(need => new NeedView(
+        var operations = flowers.Values.Select(flower => flower.CommissionId).Distinct().SelectMany(id => work.GraphOf(id).Operations)
+            .Where(operation => flowerId is not { } only || operation.Lots.Any(lot => lot.FlowerId == only));
+        return TypedResults.Ok<IReadOnlyList<NeedView>>([.. MaterialNeeds.Of(operations, work.Materials).Select(need => new NeedView(
             need.MaterialId, need.Measure, need.Amount, need.Short,
-            [.. need.PieceIds.Select(id => planned[id]).Select(piece => new UseView(piece.Id, piece.Piece.Name, piece.FlowerId, flowers[piece.FlowerId].Name))]))]);
+            [.. need.Uses.Where(lot => lot.PieceId is not null && flowers.ContainsKey(lot.FlowerId)).Select(lot => new UseView(lot.PieceId!.Value, work.Find(lot.PieceId.Value)!.Piece.Name, lot.FlowerId, flowers[lot.FlowerId].Name))]))]);
     }
 }

@@ -8,7 +8,8 @@ public static class ListCommissions
 {
     public sealed record FlowerView(Guid Id, string Name, int Flowers, int Buds, IReadOnlyList<PieceView> Pieces);
 
-    public sealed record Entry(CommissionView Commission, IReadOnlyList<FlowerView> Flowers);
+    /// <param name="Progress">How much of all there is to do for it is done.</param>
+    public sealed record Entry(CommissionView Commission, Progress Progress, IReadOnlyList<FlowerView> Flowers);
 
     public sealed record Answer(string StudioName, string Maker, IReadOnlyList<Entry> Commissions);
 
@@ -20,7 +21,7 @@ public static class ListCommissions
     {
         var work = await works.LoadAsync(cancel);
         return TypedResults.Ok(new Answer(work.Studio.Name, work.Studio.Maker, [.. work.Commissions.Select(commission => new Entry(
-            CommissionView.From(commission, work.Studio, clock.GetUtcNow()),
+            CommissionView.From(commission, work.Studio, clock.GetUtcNow()), work.ProgressOf(commission.Id, work.GraphOf(commission.Id).Operations),
             [.. work.Flowers.Where(flower => flower.CommissionId == commission.Id)
                 .Select(flower => new FlowerView(flower.Id, flower.Name, flower.Flowers, flower.Buds, [.. work.PiecesOf[flower.Id].Select(piece => PieceView.From(piece, work.Materials))]))]))]));
     }

@@ -1,7 +1,6 @@
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Work;
-using YoungTinge.Store;
 using YoungTinge.Web.Shared;
 using YoungTinge.Web.Shared.Computing;
 
@@ -10,54 +9,68 @@ namespace YoungTinge.Web.DustDay;
 /// <summary>The coats of a commission as a day's work: all pieces with the first colour, then all with the next.</summary>
 public static class GetDustDay
 {
-    /// <summary>One kind of piece in a pass. It is ticked on the piece's own run sheet, step by step.</summary>
-    /// <param name="StepKeys">On that run sheet, with what to send with a tick.</param>
+    /// <summary>One kind of piece in a pass, ticked as a whole.</summary>
+    /// <param name="Operations">That it consists of.</param>
     /// <param name="IsDone">All of them are ticked as they stand now.</param>
     /// <param name="IsOutOfReach">The flower is assembled, and a brush hardly comes there.</param>
     public sealed record UseView(
         Guid PieceId, Guid FlowerId, string FlowerName, string PieceName, int Pieces, double Minutes, LoadWord? Load, Place? Place, Sides? Sides, int? Seconds, int? Coats,
-        Marking? Marking, IReadOnlyDictionary<string, string> StepKeys, bool IsDone, bool IsOutOfReach);
+        Marking? Marking, IReadOnlyList<OperationView> Operations, bool IsDone, bool IsOutOfReach);
 
-    /// <param name="Pot">Colour of the mix; null for what has none.</param>
-    public sealed record PassView(CoatPass Pass, ColourView? Pot, IReadOnlyList<UseView> Uses);
+    /// <param name="Family">Of the brush that it takes; null for what takes none.</param>
+    /// <param name="NewBrush">A clean brush: the one before was in another family.</param>
+    /// <param name="MaterialIds">Of what is laid.</param>
+    /// <param name="LiquidId">The thinner or the glaze; null if it takes none.</param>
+    /// <param name="Ml">Of a glaze from the bottle; null for the rest.</param>
+    /// <param name="Crumbs">As a hand measures them; null for the rest.</param>
+    /// <param name="Pot">That it is taken from, to be mixed before its first pass; null for none.</param>
+    /// <param name="IsFirstOfPot">The first pass that takes from it.</param>
+    /// <param name="Colour">Of the mix; null for what has none.</param>
+    public sealed record PassView(
+        PassKind Kind, BrushFamily? Family, bool NewBrush, IReadOnlyList<string> MaterialIds, string? LiquidId, double? Ml, HandAmountView? Crumbs, OperationView? Pot, bool IsFirstOfPot,
+        ColourView? Colour, bool IsOnStanding, IReadOnlyList<UseView> Uses, double Minutes, double WaitMinutes);
 
-    public sealed record Answer(CommissionView Commission, IReadOnlyList<PassView> Passes, double Minutes, int BrushChanges);
+    /// <param name="FewestBrushes">No order of these coats takes fewer clean brushes.</param>
+    /// <param name="Stages">Of putting the flowers together, between the passes on loose pieces and those on what stands.</param>
+    public sealed record Answer(CommissionView Commission, IReadOnlyList<PassView> Passes, IReadOnlyList<OperationView> Stages, double Minutes, int BrushChanges, int FewestBrushes);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/commissions/{id:guid}/dust-day", Handle)
         .KeepsAnswer().WithName("getDustDay").Produces<Answer>().ProducesProblems(404);
 
-    private static async Task<IResult> Handle(
-        Guid id, QueryWord<Dusting>? dusting, StudioWorks works, RunSheetStore ticks, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> Handle(Guid id, StudioWorks works, TimeProvider clock, CancellationToken cancel)
     {
         var work = await works.LoadAsync(cancel);
         if (work.FindCommission(id) is not { } commission)
             return ApiProblem.NotFound();
-        var materials = work.Materials;
-        var names = work.Flowers.Where(flower => flower.CommissionId == id).ToDictionary(flower => flower.Id, flower => flower.Name);
-        var planned = work.Pieces.Where(piece => names.ContainsKey(piece.FlowerId) && piece.Parts > 0).ToDictionary(piece => piece.Id);
-        var done = await ticks.ListAllAsync([.. planned.Keys], cancel);
-        var steps = planned.Values.ToDictionary(piece => piece.Id, piece => RunSheet.For(piece.Plan, piece.Piece, piece.Parts, materials));
-        var day = DustDayPlan.Of([.. planned.Values.Select(piece => piece.Work)], materials, (dusting ?? default).Value);
+        var graph = work.GraphOf(id);
+        var day = DustDayPlan.Of(graph);
+        var mixed = new HashSet<string>();
         return TypedResults.Ok(new Answer(
-            CommissionView.From(commission, work.Studio, clock.GetUtcNow()),
-            [.. day.Passes.Select(pass => new PassView(pass, Pot(pass), [.. pass.Uses.Select(use => View(use, planned[use.PieceId]))]))],
-            day.Minutes, day.BrushChanges));
+            CommissionView.From(commission, work.Studio, clock.GetUtcNow()), [.. day.Passes.Select(View)],
+            [.. graph.Operations.Where(operation => operation.Step is BuildStage).Select(operation => OperationView.From(operation, work))], day.Minutes, day.BrushChanges, day.FewestBrushes));
 
-        UseView View(PassUse use, PlannedPiece piece)
+        PassView View(CoatPass pass)
         {
-            var coat = piece.Plan.Coats.First(one => one.Id == use.CoatId);
-            var keys = steps[piece.Id].Where(step => step.Key.StartsWith($"{coat.Id}:", StringComparison.Ordinal)).ToDictionary(step => step.Key, Fingerprint.Of);
-            return new UseView(
-                piece.Id, piece.FlowerId, names[piece.FlowerId], piece.Piece.Name, use.Pieces, use.Minutes,
-                coat is DustCoat dust ? DustLoad.Nearest(dust.LoadMgPerCm2).Word : null, (coat as IPlacedCoat)?.Place, (coat as IPlacedCoat)?.Sides ?? (coat as GlazeCoat)?.Sides,
-                (coat as SteamCoat)?.Seconds, (coat as GlazeCoat)?.Coats, (coat as WashCoat)?.Marking, keys,
-                keys.All(key => done[piece.Id].Any(tick => tick.StepKey == key.Key && tick.Fingerprint == key.Value)), use.IsOutOfReach);
+            var (coat, shape) = (pass.Uses[0].Coat, work.Find(pass.Uses[0].PieceId)!.Piece.Shape());
+            var amount = coat.AmountFor(shape, 1);
+            var crumbs = coat.Coat is PollenCoat ? pass.Uses.SelectMany(use => use.Operations).SelectMany(operation => operation.Takes).Sum(take => take.Amount) : 0;
+            return new PassView(
+                pass.Kind, pass.Family, pass.NewBrush, [.. amount.Powders.Select(powder => powder.MaterialId)], amount.LiquidId,
+                pass.Kind == PassKind.Glaze && pass.PotId is null ? pass.Uses.SelectMany(use => use.Operations).SelectMany(operation => operation.Takes).Sum(take => take.Amount) : null,
+                crumbs > 0 ? HandAmountView.Of(amount.Powders[0].MaterialId, crumbs, work.Materials) : null,
+                pass.PotId is { } pot ? OperationView.From(graph.Find(pot)!, work) : null, pass.PotId is { } first && mixed.Add(first), ColourView.OfPot(coat), pass.IsOnStanding,
+                [.. pass.Uses.Select(ViewOf)], pass.Minutes, pass.WaitMinutes);
         }
 
-        ColourView? Pot(CoatPass pass)
+        UseView ViewOf(PassUse use)
         {
-            var use = pass.Uses[0];
-            return ColourView.OfPot(planned[use.PieceId].Plan.Coats.First(coat => coat.Id == use.CoatId).Resolve(materials));
+            var coat = use.Coat.Coat;
+            OperationView[] operations = [.. use.Operations.Select(operation => OperationView.From(operation, work))];
+            return new UseView(
+                use.PieceId, use.FlowerId, work.FlowerName(use.FlowerId) ?? "", work.Find(use.PieceId)!.Piece.Name, use.Pieces, use.Minutes,
+                coat is DustCoat dust ? DustLoad.Nearest(dust.LoadMgPerCm2).Word : null, (coat as IPlacedCoat)?.Place, (coat as IPlacedCoat)?.Sides ?? (coat as GlazeCoat)?.Sides,
+                (coat as SteamCoat)?.Seconds, (coat as GlazeCoat)?.Coats, (coat as WashCoat)?.Marking, operations,
+                operations.All(operation => operation.TickedAt is not null && !operation.ChangedSince), use.IsOutOfReach);
         }
     }
 }

@@ -6,9 +6,10 @@ namespace YoungTinge.Web.Flowers;
 /// <summary>A flower with its pieces, in order along the stem.</summary>
 public static class GetFlower
 {
+    /// <param name="Progress">By piece: how much of what there is to do for it is done.</param>
     /// <param name="Version">To send with a change of the flower, or of the order of its pieces (If-Match).</param>
     public sealed record Answer(
-        Guid Id, string Name, int Flowers, int Buds, bool MustBeEdible, CommissionView Commission, IReadOnlyList<PieceView> Pieces, int Version);
+        Guid Id, string Name, int Flowers, int Buds, bool MustBeEdible, CommissionView Commission, IReadOnlyList<PieceView> Pieces, IReadOnlyDictionary<Guid, Progress> Progress, int Version);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/flowers/{id:guid}", Handle)
         .KeepsAnswer().WithName("getFlower").Produces<Answer>().ProducesProblems(404);
@@ -21,6 +22,7 @@ public static class GetFlower
             return ApiProblem.NotFound();
         return TypedResults.Ok(new Answer(
             flower.Id, flower.Name, flower.Flowers, flower.Buds, flower.MustBeEdible, CommissionView.From(commission, work.Studio, clock.GetUtcNow()),
-            [.. work.PiecesOf[id].Select(piece => PieceView.From(piece, work.Materials))], flower.Version));
+            [.. work.PiecesOf[id].Select(piece => PieceView.From(piece, work.Materials))],
+            work.PiecesOf[id].ToDictionary(piece => piece.Id, piece => work.ProgressOf(commission.Id, work.GraphOf(commission.Id).OfPiece(piece.Id))), flower.Version));
     }
 }

@@ -34,10 +34,10 @@ public static class PreviewPlan
     /// <param name="MainDustId">The dust it is known by; null for what is no dust.</param>
     /// <param name="Load">The named load nearest to its own; null for what is no dust.</param>
     /// <param name="Pot">The coat's own colour; null for steam and a clear glaze.</param>
-    /// <param name="Amounts">Of each material, to mix for all pieces and all coats.</param>
+    /// <param name="Amounts">Of each material, for all pieces and all coats.</param>
     /// <param name="Ml">Of glaze or thinner, for all pieces and all coats; null for the rest.</param>
     public sealed record CoatView(
-        Guid Id, string? MainDustId, NamedLoad? Load, ColourView? Pot, IReadOnlyList<MaterialAmount> Amounts, double? Ml);
+        Guid Id, string? MainDustId, NamedLoad? Load, ColourView? Pot, IReadOnlyList<HandAmountView> Amounts, double? Ml);
 
     /// <param name="OnPurpose">The maker's note where it is gone against on purpose; null where it is not.</param>
     /// <param name="Fixed">The plan with only this mended; null where that is for the maker to say.</param>
@@ -84,7 +84,7 @@ public static class PreviewPlan
             ColourView.From(paste),
             Difference.Of(paste, plan.PasteTarget),
             BatchView.From(batch),
-            [.. resolved.Coats.Select(coat => View(coat, shape, quantity.Pieces))],
+            [.. resolved.Coats.Select(coat => View(coat, shape, quantity.Pieces, materials))],
             View(picture.Face),
             View(picture.Back),
             [.. advice.Select(one =>
@@ -105,10 +105,11 @@ public static class PreviewPlan
 
     private static FieldView View(ColourField field) => new(field.Columns, field.Rows, Convert.ToBase64String(field.Rgb));
 
-    private static CoatView View(ResolvedCoat coat, PieceShape shape, int pieces)
+    private static CoatView View(ResolvedCoat coat, PieceShape shape, int pieces, Materials materials)
     {
         var dust = coat as ResolvedDust;
         var amount = coat.AmountFor(shape, pieces);
-        return new CoatView(coat.Id, dust?.MainDustId, dust is null ? null : DustLoad.Nearest(((DustCoat)coat.Coat).LoadMgPerCm2), ColourView.OfPot(coat), amount.Powders, amount.Ml);
+        return new CoatView(coat.Id, dust?.MainDustId, dust is null ? null : DustLoad.Nearest(((DustCoat)coat.Coat).LoadMgPerCm2), ColourView.OfPot(coat),
+            [.. amount.Powders.Select(powder => HandAmountView.Of(powder.MaterialId, powder.Grams, materials))], amount.Ml);
     }
 }

@@ -17,11 +17,11 @@ using YoungTinge.Web.Commissions;
 using YoungTinge.Web.Flowers;
 using YoungTinge.Web.Logbook;
 using YoungTinge.Web.Mixing;
-using YoungTinge.Web.PasteDay;
 using YoungTinge.Web.Pictures;
 using YoungTinge.Web.Shared;
 using YoungTinge.Web.Studios;
 using YoungTinge.Web.Targets;
+using YoungTinge.Web.Work;
 
 namespace YoungTinge.Web.Hosting;
 
@@ -48,6 +48,12 @@ internal static class PropertyLimits
         [(typeof(PieceForm), nameof(PieceForm.InsetMm))] = new Range(0, PieceForm.MostInsetMm),
         [(typeof(PieceForm), nameof(PieceForm.Cup))] = new Range(0, 1),
         [(typeof(PieceForm), nameof(PieceForm.Frill))] = new Range(0, 1),
+        [(typeof(PieceForm), nameof(PieceForm.Gauge))] = new Range(PieceCheck.CoarsestGauge, PieceCheck.FinestGauge),
+        [(typeof(PieceBody), nameof(PieceBody.CoreMm))] = new Range(0, PieceCheck.LargestMm),
+        [(typeof(PieceBody), nameof(PieceBody.SkinMm))] = new Range(0, PieceBody.ThickestSkinMm),
+        [(typeof(AssemblyPlan), nameof(AssemblyPlan.Stages))] = new Count(0, AssemblyPlan.MostStages),
+        [(typeof(AssemblyStage), nameof(AssemblyStage.Name))] = new Length(0, AssemblyPlan.LongestName),
+        [(typeof(StagePart), nameof(StagePart.PerFlower))] = new Range(1, PieceCheck.MostPerPart),
         [(typeof(ChangePieces.Order), nameof(ChangePieces.Order.PieceIds))] = new Count(0, PieceCheck.MostKinds),
         [(typeof(SaveSpares.Request), nameof(SaveSpares.Request.SpareShare))] = new Range(0, PieceCheck.MostSpares),
 
@@ -74,9 +80,8 @@ internal static class PropertyLimits
         [(typeof(Marking), nameof(Marking.SizeMm))] = new Range(Marking.SmallestMm, Marking.LargestMm),
         [(typeof(Marking), nameof(Marking.SpacingMm))] = new Range(Marking.SmallestSpacingMm, Marking.LargestMm),
         [(typeof(Marking), nameof(Marking.Waver))] = new Range(0, 1),
-        [(typeof(TickStep.Request), nameof(TickStep.Request.Steps))] = new Count(1, TickStep.MostSteps),
-        [(typeof(TickStep.Step), nameof(TickStep.Step.Fingerprint))] = new Length(1, Fingerprint.Longest),
-        [(typeof(TickPaste.Request), nameof(TickPaste.Request.Fingerprint))] = new Length(1, Fingerprint.Longest),
+        [(typeof(TickOperations.Request), nameof(TickOperations.Request.Operations))] = new Count(1, TickOperations.MostOperations),
+        [(typeof(TickOperations.Ticked), nameof(TickOperations.Ticked.Fingerprint))] = new Length(1, Fingerprint.Longest),
 
         [(typeof(OmbrePlan), nameof(OmbrePlan.Uses))] = new Count(OmbrePlan.FewestShades, OmbrePlan.MostShades),
         [(typeof(OmbrePlan), nameof(OmbrePlan.Steps))] = new Count(OmbrePlan.FewestShades - 1, OmbrePlan.MostShades - 1),

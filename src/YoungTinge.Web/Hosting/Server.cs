@@ -20,6 +20,7 @@ using YoungTinge.Web.Shared;
 using YoungTinge.Web.Shared.Computing;
 using YoungTinge.Web.Studios;
 using YoungTinge.Web.Targets;
+using YoungTinge.Web.Work;
 
 namespace YoungTinge.Web.Hosting;
 
@@ -70,7 +71,7 @@ public static class Server
         var services = builder.Services;
         services.AddNpgsqlDataSource(builder.Configuration.GetConnectionString(ConnectionName) ?? "");
         services.AddSingleton<StudioStore>().AddSingleton<CabinetStore>().AddSingleton<CommissionStore>().AddSingleton<PieceStore>()
-            .AddSingleton<RunSheetStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>().AddSingleton<PictureStore>().AddSingleton<PastePlanStore>().AddSingleton<FlowerWorksLoader>().AddScoped<PasteDayLoader>().AddSingleton<PasteDayStore>().AddSingleton(provider => new ArchiveStore(provider.GetRequiredService<NpgsqlDataSource>(), PictureFile.IsPicture))
+            .AddSingleton<DoneStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>().AddSingleton<PictureStore>().AddSingleton<PastePlanStore>().AddSingleton<FlowerWorksLoader>().AddScoped<PasteDayLoader>().AddSingleton<LeftoverStore>().AddSingleton(provider => new ArchiveStore(provider.GetRequiredService<NpgsqlDataSource>(), PictureFile.IsPicture))
             .AddSingleton<BinStore>().AddSingleton<CopyStore>().AddSingleton<StateStore>().AddSingleton<LaidPictureStore>();
         services.AddSingleton<Workers>().AddSingleton<KeptAnswers>().AddHostedService<WarmUp>();
         services.AddSingleton<PictureDesk>().AddSingleton<Reach>();
@@ -108,12 +109,13 @@ public static class Server
         GetCoatBeginnings.Map(api);
         ChangePieces.Map(api);
         ChangeFlowers.Map(api);
+        ChangeAssembly.Map(api);
         ChangeCommissions.Map(api);
         Bin.Map(api);
         ShowBloom.Map(api);
         GetDustDay.Map(api);
-        GetRunSheet.Map(api);
-        TickStep.Map(api);
+        GetRunSheets.Map(api);
+        TickOperations.Map(api);
         GetMixingTable.Map(api);
         FindRecipes.Map(api);
         LookAtRecipe.Map(api);
@@ -149,7 +151,6 @@ public static class Server
         PlanOmbre.Map(api);
         PlanMarble.Map(api);
         GetPasteDay.Map(api);
-        TickPaste.Map(api);
         UseLeftover.Map(api);
         SaveSpares.Map(api);
         GetStudio.Map(api);

@@ -3,7 +3,6 @@ using YoungTinge.Core.Colour;
 using YoungTinge.Core.Marble;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Work;
-using YoungTinge.Store;
 using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.PasteDay;
@@ -42,29 +41,15 @@ public sealed record BlockView(
     IReadOnlyList<PasteUse> Uses, IReadOnlyList<PartView> Parts, OmbreWayView? Ombre, MarblePlan? Marble, double ThicknessMm, LeftoverView? Leftover,
     bool LeftoverGone, IReadOnlyList<LeftoverView> Offers, IReadOnlyList<PartView> TooDeep, string Fingerprint, DateTimeOffset? TickedAt, bool ChangedSince)
 {
-    /// <summary>Without its tick, and without what is only offered.</summary>
-    internal static BlockView From(PasteBlock block, Day day)
+    internal static BlockView From(Operation operation, Day day)
     {
-        var materials = day.Materials;
+        var (block, materials, print, tick) = (operation.Block!, day.Materials, OperationView.PrintOf(operation), day.Work.Ticks.GetValueOrDefault(operation.Id));
         PartView[] mixed = [.. block.Mixed.Select(part => new PartView(part.Recipe, part.FreshG, part.WeighG, BatchView.From(part.Batch), ColourView.From(part.Colour)))];
-        var view = new BlockView(
+        return new BlockView(
             block.Key, block.Kind, block.CommissionId, block.FlowerIds, ColourView.From(block.Colour), PasteDaySheet.FamilyOf(block.Colour), block.TotalG, block.RemainsG,
             block.RestHours, block.Uses, block.Kind == BlockKind.Ombre ? [] : mixed, block.Way is { } way ? OmbreWayView.From(way, materials) : null, block.Marble,
             block.ThicknessMm, block.Leftover is { } leftover ? LeftoverView.From(leftover, day) : null,
-            block.Leftover is null && day.Leftovers.Any(chosen => chosen.BlockKey == block.Key), [],
-            [.. mixed.Where(part => RecipeEvaluation.IsTooDeep(part.Recipe, materials))], "", null, false);
-        // What a leftover is called, and where it lies, is no part of what is to be done.
-        return view with { Fingerprint = Shared.Fingerprint.Of(view with { Leftover = view.Leftover is { } used ? used with { Name = "", KeptIn = "" } : null }) };
-    }
-
-    internal static BlockView From(PasteBlock block, Day day, Tick? tick)
-    {
-        var view = From(block, day);
-        return view with
-        {
-            TickedAt = tick?.TickedAt,
-            ChangedSince = tick is not null && tick.Fingerprint != view.Fingerprint,
-            Offers = tick is null ? [.. day.OffersFor(block).Select(use => LeftoverView.From(use, day))] : [],
-        };
+            block.Leftover is null && day.Leftovers.Any(chosen => chosen.BlockKey == block.Key), tick is null ? [.. day.OffersFor(block).Select(use => LeftoverView.From(use, day))] : [],
+            [.. mixed.Where(part => RecipeEvaluation.IsTooDeep(part.Recipe, materials))], print, tick?.At, OperationView.HasChanged(tick, print));
     }
 }

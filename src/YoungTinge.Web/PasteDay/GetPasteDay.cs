@@ -3,7 +3,6 @@ using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Work;
 using YoungTinge.Files.Tables;
-using YoungTinge.Store;
 using YoungTinge.Web.Shared;
 using YoungTinge.Web.Shared.Computing;
 
@@ -53,25 +52,25 @@ public static class GetPasteDay
 
     /// <param name="commissionId">Those to plan; all if none is named.</param>
     private static async Task<IResult> Handle(
-        Guid[] commissionId, PasteDayLoader days, PasteDayStore ticks, TimeProvider clock, CancellationToken cancel)
+        Guid[] commissionId, PasteDayLoader days, TimeProvider clock, CancellationToken cancel)
     {
         var day = await days.LoadAsync(commissionId, cancel);
-        var done = (await ticks.ListAsync(day.Studio.Id, cancel)).ToDictionary(tick => tick.StepKey);
+        var operations = day.Operations.ToDictionary(operation => operation.Id);
         return TypedResults.Ok(new Answer(
-            [.. day.Commissions.Select(commission => new CommissionLine(
+            [.. day.Work.Commissions.Select(commission => new CommissionLine(
                 CommissionView.From(commission, day.Studio, clock.GetUtcNow()),
-                [.. day.Flowers.Where(flower => flower.CommissionId == commission.Id)
+                [.. day.Work.Flowers.Where(flower => flower.CommissionId == commission.Id)
                     .Select(flower => new FlowerLine(
-                        flower.Id, flower.Name, flower.Flowers, flower.Buds, [.. day.Pieces[flower.Id].Select(piece => Line(piece.Work, piece.Version, day.Materials))], flower.Version))]))],
+                        flower.Id, flower.Name, flower.Flowers, flower.Buds, [.. day.Work.PiecesOf[flower.Id].Select(piece => Line(piece.Work, piece.Version, day.Materials))], flower.Version))]))],
             [.. NotMade(day)],
-            [.. day.Blocks.SelectMany(block => LetDownsOf(block, done))],
-            [.. day.Blocks.Select(block => BlockView.From(block, day, done.GetValueOrDefault(block.Key)))],
+            [.. day.Operations.Where(operation => operation.Step is MakeLetDown).Select(operation => LetDownOf(operation, day))],
+            [.. day.Blocks.Select(block => BlockView.From(operations[block.Key], day))],
             day.Shopping, day.Studio.Currency));
     }
 
     private static IEnumerable<NotMadeView> NotMade(Day day)
     {
-        foreach (var flower in day.Chosen)
+        foreach (var flower in day.Work.Pastes.Where(paste => day.Chosen.Any(commission => commission.Id == paste.CommissionId)))
         {
             bool IsMade(BlockKind kind) => day.Blocks.Any(block => block.Kind == kind && block.FlowerIds.Contains(flower.FlowerId));
             foreach (var (kind, isPlanned) in new[] { (BlockKind.Ombre, flower.Ombre is not null), (BlockKind.Marble, flower.Marble is not null) })
@@ -88,20 +87,11 @@ public static class GetPasteDay
         return TextDownload.Of(ShoppingTable.WriteCsv(day.Shopping, day.Materials, day.Studio.Currency), TextDownload.Csv, "shopping.csv");
     }
 
-    private static IEnumerable<LetDownView> LetDownsOf(PasteBlock block, Dictionary<string, Tick> done)
+    private static LetDownView LetDownOf(Operation operation, Day day)
     {
-        foreach (var (place, part) in block.Mixed.Index())
-        {
-            foreach (var colour in part.Batch.Colours)
-            {
-                if (colour.LetDown is not { } letDown)
-                    continue;
-                var key = $"letDown:{block.Key}:{place}:{colour.ColourantId}";
-                var fingerprint = Fingerprint.Of(letDown);
-                var tick = done.GetValueOrDefault(key);
-                yield return new LetDownView(key, block.Key, colour.ColourantId, letDown, fingerprint, tick?.TickedAt, tick is not null && tick.Fingerprint != fingerprint);
-            }
-        }
+        var (step, print, tick) = ((MakeLetDown)operation.Step, OperationView.PrintOf(operation), day.Work.Ticks.GetValueOrDefault(operation.Id));
+        var block = day.Operations.First(other => other.Block is not null && other.After.Contains(operation.Id));
+        return new LetDownView(operation.Id, block.Id, step.ColourantId, step.LetDown, print, tick?.At, OperationView.HasChanged(tick, print));
     }
 
     private static PieceLine Line(PlannedWork work, int version, Materials materials)

@@ -16,16 +16,16 @@ public static class UseLeftover
             .WithSummary("Mixes a paste afresh after all.").Produces(204).ProducesProblems();
     }
 
-    private static async Task<IResult> Use(string block, Request request, CurrentStudio studio, PasteDayStore store, CancellationToken cancel)
+    private static async Task<IResult> Use(string block, Request request, CurrentStudio studio, LeftoverStore store, CancellationToken cancel)
     {
         if (block.Length > BlockPlace.LongestKey)
             return ApiProblem.NotPossible([new FieldProblem("block", "tooLong", BlockPlace.LongestKey, null)]);
-        return await store.UseLeftoverAsync(await studio.IdAsync(cancel), block, request.BatchId, cancel) ? TypedResults.NoContent() : ApiProblem.NotFound();
+        return await store.UseAsync(await studio.IdAsync(cancel), block, request.BatchId, cancel) ? TypedResults.NoContent() : ApiProblem.NotFound();
     }
 
-    private static async Task<IResult> Leave(string block, CurrentStudio studio, PasteDayStore store, CancellationToken cancel)
+    private static async Task<IResult> Leave(string block, CurrentStudio studio, LeftoverStore store, CancellationToken cancel)
     {
-        await store.LeaveLeftoverAsync(await studio.IdAsync(cancel), block, cancel);
+        await store.LeaveAsync(await studio.IdAsync(cancel), block, cancel);
         return TypedResults.NoContent();
     }
 }

@@ -33,7 +33,7 @@ public enum ApiProblemCode
 /// <param name="Path">The field, as in the JSON that was sent: <c>coats[1].loadMgPerCm2</c>.</param>
 /// <param name="Code">What is wrong with it.</param>
 /// <param name="Limit">The limit that was passed, if it is one.</param>
-/// <param name="Material">The material that it is about, by id.</param>
+/// <param name="Material">The material that it is about, by id, or the piece, by name.</param>
 public sealed record FieldProblem(string Path, string Code, double? Limit, string? Material)
 {
     /// <summary>What was typed is no colour, or none that there is.</summary>

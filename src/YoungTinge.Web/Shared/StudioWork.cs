@@ -12,10 +12,15 @@ namespace YoungTinge.Web.Shared;
 /// <summary>All that the work of a studio is computed from, as it stood at one moment: every view reads the same.</summary>
 /// <param name="Pieces">In order along each stem, as they are carried out: on the paste that they are shaped from.</param>
 /// <param name="Pastes">Every flower with how its pastes are got.</param>
+/// <param name="Leftovers">Chosen for a paste.</param>
+/// <param name="Ticks">What has been done, by operation.</param>
 internal sealed record StudioWork(
     Studio Studio, Materials Materials, IReadOnlyList<Commission> Commissions, IReadOnlyList<Flower> Flowers, IReadOnlyList<PlannedPiece> Pieces,
-    IReadOnlyList<FlowerPaste> Pastes, IReadOnlyList<Batch> Batches)
+    IReadOnlyList<FlowerPaste> Pastes, IReadOnlyList<Batch> Batches, IReadOnlyList<ChosenLeftover> Leftovers, IReadOnlyDictionary<string, Done> Ticks)
 {
+    private readonly ConcurrentDictionary<Guid, WorkGraph> graphs = new();
+    private readonly ConcurrentDictionary<Guid, IReadOnlySet<string>> done = new();
+    private IReadOnlyList<PasteBlock>? blocks;
     private readonly Dictionary<Guid, PlannedPiece> byId = Pieces.ToDictionary(piece => piece.Id);
     private readonly Dictionary<Guid, Flower> flowers = Flowers.ToDictionary(flower => flower.Id);
     private readonly Dictionary<Guid, Commission> commissions = Commissions.ToDictionary(commission => commission.Id);
@@ -33,6 +38,29 @@ internal sealed record StudioWork(
 
     public Commission? FindCommission(Guid commissionId) => commissions.GetValueOrDefault(commissionId);
 
+    /// <summary>Every paste of every commission: a tin of leftovers is promised once, whichever of them are looked at.</summary>
+    public IReadOnlyList<PasteBlock> Blocks => blocks ??= PasteDaySheet.Of(
+        Pastes, Materials,
+        Leftovers.Select(chosen => (chosen.BlockKey, Left: LeftoverOf(Batches.FirstOrDefault(batch => batch.Id == chosen.BatchId), chosen.UsedG)))
+            .Where(chosen => chosen.Left is not null).ToDictionary(chosen => chosen.BlockKey, chosen => chosen.Left!),
+        Studio.Measuring.LeftoverDeltaE);
+
+    /// <summary>Everything that is done for a commission.</summary>
+    public WorkGraph GraphOf(Guid commissionId) => graphs.GetOrAdd(commissionId, id => WorkGraph.Of(
+        [.. Pastes.Where(paste => paste.CommissionId == id).Select(paste => new FlowerWork(paste, flowers[paste.FlowerId].Assembly))], Blocks, Materials));
+
+    /// <summary>Ids of what is done of it.</summary>
+    public IReadOnlySet<string> DoneOf(Guid commissionId) => done.GetOrAdd(commissionId, id => GraphOf(id).Done(Ticks.Keys.ToHashSet()));
+
+    /// <summary>How far some of it is.</summary>
+    public Progress ProgressOf(Guid commissionId, IReadOnlyList<Operation> operations) => new(operations.Count(operation => DoneOf(commissionId).Contains(operation.Id)), operations.Count);
+
+    /// <summary>What a batch gives a paste; null if it was never made, or something in it is gone.</summary>
+    /// <param name="usedG">That was taken already; null for what is there now.</param>
+    public Leftover? LeftoverOf(Batch? batch, double? usedG) => batch?.Made is { } made && Materials.HasAllOf(made.Recipe)
+        ? Leftover.Of(batch.Id, new MadeBatch(made.Recipe, usedG ?? made.LeftG, batch.Measured), Materials) with { IsTaken = usedG is not null }
+        : null;
+
     /// <summary>A piece with a plan that is not kept yet. A paste that is planned elsewhere stays; a batch may be chosen in the plan itself.</summary>
     public PlannedPiece With(PlannedPiece piece, PiecePlan plan)
     {
@@ -47,9 +75,14 @@ internal sealed record StudioWork(
         : null;
 }
 
+/// <summary>How much of something is done.</summary>
+/// <param name="Steps">All there is to do.</param>
+public sealed record Progress(int Done, int Steps);
+
 /// <summary>Reads the work of a studio, once for each state that it is in.</summary>
 internal sealed class StudioWorks(
-    StudioStore studios, StateStore states, CabinetStore cabinet, CommissionStore commissions, PieceStore pieces, PastePlanStore plans, BatchStore batches)
+    StudioStore studios, StateStore states, CabinetStore cabinet, CommissionStore commissions, PieceStore pieces, PastePlanStore plans, BatchStore batches,
+    LeftoverStore leftovers, DoneStore ticks)
 {
     private const int MostBatches = 500;
 
@@ -91,6 +124,8 @@ internal sealed class StudioWorks(
 
         var sources = PasteSources.Of(PastesOf(own), materials, made);
         PlannedPiece[] carried = [.. own.Select(piece => piece.From(sources.GetValueOrDefault(piece.Id)))];
-        return new StudioWork(studio, materials, all, flowers, carried, PastesOf(carried), kept);
+        var chosen = (await leftovers.ListAsync(studio.Id, CancellationToken.None)).Where(leftover => kept.Any(batch => batch.Id == leftover.BatchId));
+        return new StudioWork(
+            studio, materials, all, flowers, carried, PastesOf(carried), kept, [.. chosen], (await ticks.ListAsync(studio.Id, CancellationToken.None)).ToDictionary(tick => tick.OperationId));
     }
 }

@@ -9,6 +9,7 @@ using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
+using YoungTinge.Core.Tests.Work;
 using YoungTinge.Core.Work;
 using static YoungTinge.Core.Tests.TestPlans;
 
@@ -193,11 +194,11 @@ public class AnyPlanTests
     [Fact]
     public void Every_plan_has_a_run_sheet_with_amounts_that_can_be_measured() => Plans.Holds(plan =>
     {
-        var steps = RunSheet.For(plan, Petal, 7, TestData.Cabinet);
-        Assert.Equal(steps.Count, steps.Select(step => step.Key).Distinct().Count());
-        Assert.All(steps.OfType<MixDust>(), step => Assert.True(step.Portions.Sum(portion => portion.Grams) >= DustLoad.SmallestMixG - 1e-9));
-        Assert.All(steps.OfType<GlazePieces>(), step => Assert.True(step.Ml > 0 && step.Cautions.Contains(Caution.Fumes)));
-        Assert.All(steps.OfType<MixWash>(), step => Assert.True(step.Ml >= 1 && step.Colours.Sum(colour => colour.Grams) > 0 && step.Cautions.Contains(Caution.Fumes)));
-        Assert.All(steps.OfType<BrushDust>(), step => Assert.Contains(Caution.DustInTheAir, step.Cautions));
+        var graph = TestWork.Graph(plan);
+        Assert.Equal(graph.Operations.Count, graph.Operations.Select(operation => operation.Id).Distinct().Count());
+        Assert.All(graph.Steps<MixPot>(), step => Assert.True(step.Pot.PowderG >= Math.Min(Pot.SmallestG, step.Pot.NeededG) - 1e-9));
+        Assert.All(graph.Steps<GlazePieces>(), step => Assert.True(step.Ml > 0 && step.Cautions.Contains(Caution.Fumes)));
+        Assert.All(graph.Steps<MixPot>().Where(step => step.Pot.LiquidId is not null), step => Assert.True(step.Pot.Ml > 0 && step.Cautions.Contains(Caution.Fumes)));
+        Assert.All(graph.Steps<BrushDust>(), step => Assert.Contains(Caution.DustInTheAir, step.Cautions));
     });
 }

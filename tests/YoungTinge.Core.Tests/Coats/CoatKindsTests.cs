@@ -9,6 +9,7 @@ using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Optics;
+using YoungTinge.Core.Tests.Work;
 using YoungTinge.Core.Work;
 using static YoungTinge.Core.Tests.TestPlans;
 
@@ -182,23 +183,25 @@ public class CoatKindsTests
     {
         var tinted = Glaze("pond-dip", 2) with { Tint = new TintMix([new Portion("furze", 2), new Portion("peat", 1)], 0.3) };
         var plan = Plan(Wash(mix: [new Portion("rowan", 3), new Portion("wine-lees", 1)]), Steam, tinted, Pollen(place: new Place(PlaceKind.Base, 0, 0.1, 0.1)));
-        var steps = RunSheet.For(plan, Petal, 7, Cabinet);
-        var needs = MaterialNeeds.Of([new PlannedWork(Guid.NewGuid(), Petal, 7, plan)], Cabinet).ToDictionary(need => need.MaterialId);
-        var wash = Assert.Single(steps.OfType<MixWash>());
-        Assert.Equal(wash.Ml, needs[Spirit].Amount);
-        Assert.Equal([("rowan", 0.75), ("wine-lees", 0.25)], wash.Colours.Select(colour => (colour.MaterialId, Math.Round(colour.Grams / (wash.Ml * 0.03), 9))));
-        Assert.All(wash.Colours, colour => Assert.Equal(colour.Grams, needs[colour.MaterialId].Amount, 1e-12));
-        var dips = steps.OfType<GlazePieces>().ToList();
-        Assert.Equal(2, dips.Count);
-        Assert.Equal(dips.Sum(dip => dip.Ml), needs["pond-dip"].Amount, 1e-9);
-        Assert.All(dips, dip => Assert.Equal(0.3 * dip.Ml / 10, dip.Tint.Sum(dust => dust.Grams), 1e-12));
-        Assert.Equal(2 * dips[0].Tint[1].Grams, needs["peat"].Amount, 1e-12);
-        Assert.Equal(Assert.Single(steps.OfType<StickPollen>()).Grams, needs["gold-crumb"].Amount);
-        Assert.Contains(Caution.Fumes, steps.OfType<BrushWash>().Single().Cautions);
+        var graph = TestWork.Graph(plan, Cabinet);
+        var needs = graph.Needs(Cabinet);
+        var wash = graph.Steps<MixPot>().Select(step => step.Pot).Single(pot => pot.Kind == PassKind.Wash);
+        Assert.Equal(wash.Ml!.Value, needs[Spirit]);
+        Assert.Equal([("rowan", 3), ("wine-lees", 1)], wash.Parts.Select(part => (part.MaterialId, part.Parts)));
+        Assert.All(wash.Parts, part => Assert.Equal(part.Amount.Grams, needs[part.MaterialId], 1e-12));
+        // The strength is that of the plan.
+        Assert.Equal(0.03, wash.PowderG / wash.Ml!.Value, 0.001);
+        var dip = graph.Steps<MixPot>().Select(step => step.Pot).Single(pot => pot.Kind == PassKind.Glaze);
+        Assert.Equal(2, graph.Steps<GlazePieces>().Count);
+        Assert.Equal(dip.Ml!.Value, needs["pond-dip"], 1e-9);
+        Assert.True(dip.Ml >= graph.Steps<GlazePieces>().Sum(step => step.Ml) - 0.05);
+        Assert.Equal(0.3, 10 * dip.PowderG / dip.Ml!.Value, 0.02);
+        Assert.Equal(Assert.Single(graph.Steps<StickPollen>()).Grams, needs["gold-crumb"]);
+        Assert.Contains(Caution.Fumes, Assert.Single(graph.Steps<BrushWash>()).Cautions);
         // What is poured runs short in ml.
         var almostEmpty = new Materials(Cabinet.All.Select(material => material.Id == Spirit ? material with { Supply = new Supply(null, null) { StockMl = 0.4 } } : material));
-        var need = MaterialNeeds.Of([new PlannedWork(Guid.NewGuid(), Petal, 7, plan)], almostEmpty).Single(one => one.MaterialId == Spirit);
-        Assert.Equal((Measure.Millilitres, wash.Ml - 0.4), (need.Measure, need.Short!.Value));
+        var need = MaterialNeeds.Of(TestWork.Graph(plan, almostEmpty).Operations, almostEmpty).Single(one => one.MaterialId == Spirit);
+        Assert.Equal((Measure.Millilitres, wash.Ml!.Value - 0.4), (need.Measure, need.Short!.Value));
     }
 
     [Fact]

@@ -1,7 +1,7 @@
 using CsCheck;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Mixing;
+using YoungTinge.Core.Tests.Work;
 using YoungTinge.Core.Work;
 
 namespace YoungTinge.Core.Tests.Mixing;
@@ -76,13 +76,11 @@ public class LetDownTests
         Assert.Equal(pasteG + batch.Colours.Sum(colour => colour.MeasuredG), wholeG, 1e-9);
         // The same on the run sheet and on the sheet of the day.
         var plan = TestPlans.Plan() with { Paste = recipe };
-        var weigh = Planning(plan).OfType<WeighPaste>().Single();
+        var weigh = TestWork.Graph(plan).Paste();
         var work = new PlannedWork(Guid.NewGuid(), TestPlans.Petal, 7, plan);
         var part = PasteDaySheet.Of([new(Guid.NewGuid(), Guid.NewGuid(), [work], null, null)], TestData.Cabinet).Single().Mixed.Single();
-        Assert.Equal((weigh.Grams, weigh.BroughtG), (part.WeighG, part.Batch.BroughtG));
+        Assert.Equal((weigh.WeighG, weigh.Batch.BroughtG), (part.WeighG, part.Batch.BroughtG));
     }, turns: 40);
-
-    private static IReadOnlyList<RunStep> Planning(PiecePlan plan) => RunSheet.For(plan, TestPlans.Petal, 7, TestData.Cabinet);
 
     [Fact]
     public void A_recipe_with_a_speck_in_it_comes_out_right_by_let_down()

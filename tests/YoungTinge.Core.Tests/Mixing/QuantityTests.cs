@@ -4,6 +4,7 @@ using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
+using YoungTinge.Core.Tests.Work;
 using YoungTinge.Core.Work;
 using static YoungTinge.Core.Tests.TestPlans;
 
@@ -96,7 +97,8 @@ public class QuantityTests
         Assert.Equal(2 * whole, both, 1e-6);
         var half = Dust("wine-lees", 0.35, new Place(PlaceKind.Base, 0, 0.5, 0)).Resolve(TestData.Cabinet).AmountFor(shape, 100).Powders.Sum(dust => dust.Grams);
         Assert.Equal(whole / 2, half, whole * 0.03);
-        Assert.Equal(0.2, Dust("wine-lees", 0.01).Resolve(TestData.Cabinet).AmountFor(shape, 1).Powders.Sum(dust => dust.Grams), 1e-9);
+        // However little a coat takes, a pot is never too little to mix.
+        Assert.True(TestWork.Graph(Plan(Dust("wine-lees", 0.001)), parts: 1).Steps<MixPot>().Single().Pot.PowderG >= 0.2);
     }
 
     [Theory]
@@ -118,23 +120,23 @@ public class QuantityTests
     public void A_run_sheet_goes_from_paste_to_comparing_all_pieces_at_each_step()
     {
         var plan = Plan(Dust("wine-lees"), Steam, Glaze(coats: 2));
-        var steps = RunSheet.For(plan, Petal, 7, TestData.Cabinet);
+        var graph = TestWork.Graph(plan);
         Assert.Equal(
-            ["WeighPaste", "AddColour", "AddColour", "RestPaste", "ShapePieces", "DryPieces", "MixDust", "BrushDust", "SteamPieces", "GlazePieces", "GlazePieces", "ComparePieces"],
-            steps.Select(step => step.GetType().Name));
-        Assert.Equal(steps.Count, steps.Select(step => step.Key).Distinct().Count());
-        Assert.Equal(42, steps.OfType<BrushDust>().Single().Pieces);
-        Assert.Equal(PasteQuantity.For(Petal, 7).BatchG, steps.OfType<WeighPaste>().Single().Grams);
+            ["MakePaste", "ShapePieces", "DryPieces", "MixPot", "BrushDust", "SteamPieces", "GlazePieces", "GlazePieces", "ComparePieces", "BuildStage", "MakeSpray", "BoxUp"],
+            graph.Operations.Select(operation => operation.Step.GetType().Name));
+        Assert.Equal(graph.Operations.Count, graph.Operations.Select(operation => operation.Id).Distinct().Count());
+        Assert.Equal(42, graph.Steps<BrushDust>().Single().Pieces);
+        Assert.Equal(PasteQuantity.For(Petal, 7).BatchG, graph.Paste().WeighG);
         // Lichen is a powder: 8 h x ln(0.35 / 0.03).
-        Assert.Equal(8 * Math.Log(0.35 / 0.03), steps.OfType<RestPaste>().Single().Hours, 1e-9);
+        Assert.Equal(8 * Math.Log(0.35 / 0.03), graph.Operations.Single(operation => operation.Block is not null).WaitMinutes / 60, 1e-9);
     }
 
     [Fact]
     public void A_step_keeps_its_key_when_others_come_and_go()
     {
         var dust = Dust("wine-lees");
-        var alone = RunSheet.For(Plan(dust), Petal, 7, TestData.Cabinet).OfType<BrushDust>().Single().Key;
-        var among = RunSheet.For(Plan(Dust("nettle"), Steam, dust), Petal, 7, TestData.Cabinet).OfType<BrushDust>().Last().Key;
+        var alone = TestWork.Graph(Plan(dust)).Steps<BrushDust>().Single().Key;
+        var among = TestWork.Graph(Plan(Dust("nettle"), Steam, dust)).Steps<BrushDust>()[^1].Key;
         Assert.Equal(alone, among);
     }
 

@@ -2,7 +2,6 @@ using CsCheck;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
-using YoungTinge.Core.Work;
 using static YoungTinge.Core.Tests.TestPlans;
 
 namespace YoungTinge.Core.Tests.Work;
@@ -47,17 +46,18 @@ public class CoatAmountTests
     [Fact]
     public void Steam_takes_nothing() => Assert.Empty(Of(Steam).Powders);
 
+    /// <summary>A hand measures in steps and knife tips, so a pot may hold more than it must, but never less.</summary>
     [Fact]
-    public void What_is_bought_is_what_the_coats_take() => Gen.Int[1, 60].Holds(flowers =>
+    public void What_is_bought_is_enough_for_what_the_coats_take() => Gen.Int[1, 60].Holds(flowers =>
     {
         Coat[] coats = [Dust("wine-lees", 0.2), Wash(), Glaze(coats: 2) with { Id = Guid.NewGuid() }];
         var pieces = PasteQuantity.For(Petal, flowers).Pieces;
-        var needs = MaterialNeeds.Of([new PlannedWork(Guid.NewGuid(), Petal, flowers, Plan(coats))], TestData.Cabinet).ToDictionary(need => need.MaterialId, need => need.Amount);
+        var needs = TestWork.Graph(Plan(coats), parts: flowers).Needs();
         foreach (var amount in coats.Select(coat => Of(coat, pieces)))
         {
-            Assert.All(amount.Powders, powder => Assert.Equal(powder.Grams, needs[powder.MaterialId], 1e-9));
+            Assert.All(amount.Powders, powder => Assert.InRange(needs[powder.MaterialId], powder.Grams - 1e-9, 1.6 * powder.Grams + 0.2));
             if (amount.LiquidId is { } liquid)
-                Assert.Equal(amount.Ml!.Value, needs[liquid], 1e-9);
+                Assert.InRange(needs[liquid], amount.Ml!.Value - 0.05, 1.6 * amount.Ml!.Value + 3);
         }
     });
 

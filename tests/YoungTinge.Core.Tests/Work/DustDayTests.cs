@@ -16,6 +16,8 @@ public class DustDayTests
 
     private static PlannedWork Work(params Coat[] coats) => new(Guid.NewGuid(), Petal, 4, Plan(coats));
 
+    private static DustDayPlan Day(PlannedWork[] works, Dusting dusting = Dusting.AsPlanned) => DustDayPlan.Of(TestWork.Graph([TestWork.Flower(works)], dusting: dusting));
+
     private static readonly Gen<Coat> Coats = Gen.Int[0, 11].Select(Gen.Double[0.02, 0.3]).Select((kind, load) => kind switch
     {
         < 8 => (Coat)Dust(Dusts[kind], load),
@@ -30,93 +32,133 @@ public class DustDayTests
     [Fact]
     public void Every_coat_is_done_once_and_each_piece_has_its_own_in_their_order() => Days.Holds(works =>
     {
-        var day = DustDayPlan.Of(works, TestData.Cabinet);
+        var day = Day(works);
         var done = day.Passes.SelectMany(pass => pass.Uses).ToList();
         foreach (var work in works)
-            Assert.Equal(work.Plan.Coats.Select(coat => coat.Id), done.Where(use => use.PieceId == work.PieceId).Select(use => use.CoatId));
+            Assert.Equal(work.Plan.Coats.Select(coat => coat.Id), done.Where(use => use.PieceId == work.PieceId).Select(use => use.Coat.Id));
         Assert.Equal(works.Sum(work => work.Plan.Coats.Count), done.Count);
     });
 
     [Fact]
     public void Flowers_are_assembled_once_between_what_comes_before_and_after() => Gen.Select(Days, Gen.Enum<Dusting>()).Holds((works, dusting) =>
     {
-        var passes = DustDayPlan.Of(works, TestData.Cabinet, dusting).Passes;
-        Assert.Equal(passes.OrderBy(pass => pass.AfterAssembly), passes);
-        Assert.True(dusting == Dusting.AsPlanned || passes.All(pass => pass.AfterAssembly == (dusting == Dusting.AfterAssembly)));
-        var after = passes.Where(pass => pass.AfterAssembly).SelectMany(pass => pass.Uses).Select(use => use.CoatId).ToHashSet();
+        var passes = Day(works, dusting).Passes;
+        Assert.Equal(passes.OrderBy(pass => pass.IsOnStanding), passes);
+        Assert.True(dusting == Dusting.AsPlanned || passes.All(pass => pass.IsOnStanding == (dusting == Dusting.AfterAssembly)));
+        var after = passes.Where(pass => pass.IsOnStanding).SelectMany(pass => pass.Uses).Select(use => use.Coat.Id).ToHashSet();
         if (dusting == Dusting.AsPlanned)
             Assert.All(works.SelectMany(work => work.Plan.Coats).OfType<DustCoat>().Where(dust => dust.AfterAssembly), dust => Assert.Contains(dust.Id, after));
         // Every coat is still there, each piece in its own order.
         foreach (var work in works)
-            Assert.Equal(work.Plan.Coats.Select(coat => coat.Id), passes.SelectMany(pass => pass.Uses).Where(use => use.PieceId == work.PieceId).Select(use => use.CoatId));
+            Assert.Equal(work.Plan.Coats.Select(coat => coat.Id), passes.SelectMany(pass => pass.Uses).Where(use => use.PieceId == work.PieceId).Select(use => use.Coat.Id));
     });
 
     [Fact]
     public void In_an_assembled_flower_feet_and_backs_are_out_of_reach()
     {
         Coat[] coats = [Dust("nettle", place: new Place(PlaceKind.Base, 0, 0.1, 0.2)), Dust("wine-lees", sides: Sides.Back), Dust("guelder", place: new Place(PlaceKind.Rim, 0, 1, 4)), Steam];
-        bool[] Reach(Dusting dusting) => [.. coats.Select(coat => DustDayPlan.Of([Work(coats)], TestData.Cabinet, dusting).Passes.SelectMany(pass => pass.Uses).Single(use => use.CoatId == coat.Id).IsOutOfReach)];
+        bool[] Reach(Dusting dusting) => [.. coats.Select(coat => Day([Work(coats)], dusting).Passes.SelectMany(pass => pass.Uses).Single(use => use.Coat.Id == coat.Id).IsOutOfReach)];
         Assert.Equal([true, true, false, false], Reach(Dusting.AfterAssembly));
         Assert.All(Reach(Dusting.BeforeAssembly), Assert.False);
     }
 
     [Fact]
-    public void What_is_mixed_is_what_the_pieces_take_by_themselves() => Days.Holds(
+    public void A_pot_holds_what_the_pieces_take_by_themselves() => Days.Holds(
         works =>
         {
             var shape = Petal.Shape();
-            var alone = works.SelectMany(work => work.Plan.Coats.OfType<DustCoat>().SelectMany(coat => coat.Resolve(TestData.Cabinet).AmountFor(shape, PasteQuantity.For(Petal, 4).Pieces).Powders)).Sum(amount => amount.Grams);
-            var together = DustDayPlan.Of(works, TestData.Cabinet).Passes.Where(pass => pass.Kind == PassKind.Dust).SelectMany(pass => pass.Amounts).Sum(amount => amount.Grams);
-            Assert.Equal(alone, together, 1e-9);
+            var alone = works.SelectMany(work => work.Plan.Coats.OfType<DustCoat>().SelectMany(coat =>
+                coat.Resolve(TestData.Cabinet).AmountFor(shape, coat.AfterAssembly || IsAfter(work, coat) ? Petal.Needed(4) : PasteQuantity.For(Petal, 4).Pieces).Powders)).Sum(amount => amount.Grams);
+            var pots = TestWork.Graph([TestWork.Flower(works)]).Steps<MixPot>().Select(step => step.Pot).Where(pot => pot.Kind == PassKind.Dust).ToList();
+            Assert.Equal(alone, pots.Sum(pot => pot.NeededG), 1e-9);
+            Assert.All(pots, pot => Assert.True(pot.PowderG >= pot.NeededG - 1e-9));
         },
         turns: 40);
+
+    private static bool IsAfter(PlannedWork work, Coat coat) => work.Plan.Coats.TakeWhile(other => other.Id != coat.Id).OfType<DustCoat>().Any(dust => dust.AfterAssembly);
 
     [Fact]
     public void The_same_mix_goes_over_all_pieces_in_one_pass()
     {
         // One to one is two to two.
         var double1 = new DustCoat(Guid.NewGuid(), [new("nettle", 2), new("plain-cornstarch", 2)], 0.3, Place.Whole, Sides.Back);
-        var day = DustDayPlan.Of([Work(Dust("nettle"), Dust("wine-lees")), Work(double1), Work(Dust("nettle", 0.05))], TestData.Cabinet);
+        var day = Day([Work(Dust("nettle"), Dust("wine-lees")), Work(double1), Work(Dust("nettle", 0.05))]);
         Assert.Equal([3, 1], day.Passes.Select(pass => pass.Uses.Count));
         Assert.Equal(2, day.BrushChanges);
     }
 
-    /// <summary>An independent search: every order of stations there is.</summary>
+    /// <summary>An independent search: every order of brushes there is.</summary>
     [Fact]
-    public void No_order_takes_fewer_stations() => Gen.Int[0, 3].Array[0, 4].Array[1, 3].Holds(
-        stations =>
+    public void No_order_takes_fewer_brushes() => Gen.Int[0, 3].Array[0, 4].Array[1, 4].Holds(
+        brushes =>
         {
-            List<List<string>> chains = [.. stations.Select(chain => chain.Select(station => $"s{station}").ToList())];
+            List<List<BrushFamily>> chains = [.. brushes.Select(chain => chain.Select(brush => (BrushFamily)brush).ToList())];
             var order = BrushOrder.For(chains);
-            Assert.Equal(Fewest(chains.ConvertAll(chain => chain.Where((one, i) => i == 0 || chain[i - 1] != one).ToList())), order.Count);
+            var fewest = Fewest(chains.ConvertAll(chain => chain.Where((one, i) => i == 0 || chain[i - 1] != one).ToList()));
+            Assert.Equal((fewest, fewest), (order.Families.Count, order.AtLeast));
+            HoldsAll(order, chains);
         },
         turns: 200);
 
-    private static int Fewest(List<List<string>> chains)
+    /// <summary>The same of whole days: steam, glaze and paint between the dusts, and flowers assembled in between.</summary>
+    [Fact]
+    public void A_day_takes_up_no_brush_more_than_it_must() => Days.Holds(
+        works =>
+        {
+            var day = Day(works);
+            Assert.Equal(day.FewestBrushes, day.BrushChanges);
+            var loose = works.Select(work => work.Plan.Coats.TakeWhile(coat => coat is not DustCoat { AfterAssembly: true })).ToList();
+            var chains = loose.Select(coats => coats.Select(coat => coat.Resolve(TestData.Cabinet).Pass.Family).OfType<BrushFamily>().ToList()).ToList();
+            var before = Fewest(chains.ConvertAll(chain => chain.Where((one, i) => i == 0 || chain[i - 1] != one).ToList()));
+            Assert.Equal(before, day.Passes.Where(pass => !pass.IsOnStanding).Count(pass => pass.NewBrush));
+        },
+        turns: 200);
+
+    private static int Fewest(List<List<BrushFamily>> chains)
     {
         if (chains.All(chain => chain.Count == 0))
             return 0;
         return 1 + chains.Where(chain => chain.Count > 0).Select(chain => chain[0]).Distinct()
-            .Min(station => Fewest(chains.ConvertAll(chain => chain.Count > 0 && chain[0] == station ? chain[1..] : chain)));
+            .Min(brush => Fewest(chains.ConvertAll(chain => chain.Count > 0 && chain[0] == brush ? chain[1..] : chain)));
+    }
+
+    private static void HoldsAll(BrushOrder order, List<List<BrushFamily>> chains) => Assert.All(chains, chain =>
+    {
+        var at = 0;
+        foreach (var brush in order.Families)
+        {
+            while (at < chain.Count && chain[at] == brush)
+                at++;
+        }
+
+        Assert.Equal(chain.Count, at);
+    });
+
+    [Fact]
+    public void Many_long_plans_are_still_put_in_order_and_the_fewest_there_can_be_is_told()
+    {
+        var chance = new Random(5);
+        List<List<BrushFamily>> chains = [.. Enumerable.Range(0, 30).Select(_ => Enumerable.Range(0, 8).Select(_ => (BrushFamily)chance.Next(9)).ToList())];
+        var order = BrushOrder.For(chains);
+        HoldsAll(order, chains);
+        Assert.InRange(order.AtLeast, 9, order.Families.Count);
     }
 
     [Fact]
-    public void Many_long_plans_are_still_put_in_order()
+    public void What_a_flower_begins_with_is_coloured_first()
     {
-        var chance = new Random(5);
-        List<List<string>> chains = [.. Enumerable.Range(0, 30).Select(_ => Enumerable.Range(0, 8).Select(_ => $"s{chance.Next(9)}").ToList())];
-        var order = BrushOrder.For(chains);
-        Assert.All(chains, chain =>
-        {
-            var at = 0;
-            foreach (var station in order)
-            {
-                while (at < chain.Count && chain[at] == station)
-                    at++;
-            }
+        var centre = new Piece("Centre", "round", 12, 12, 12, true, PartOf.Flower, 1, 0);
+        PlannedWork[] works = [Work(Dust("nettle")), new(Guid.NewGuid(), centre, 4, Plan(Dust("wine-lees")))];
+        Assert.Equal(works[1].PieceId, Day(works).Passes[0].Uses[0].PieceId);
+        Assert.Equal(works[1].PieceId, Day([works[1], works[0]]).Passes[0].Uses[0].PieceId);
+    }
 
-            Assert.Equal(chain.Count, at);
-        });
+    [Fact]
+    public void A_brown_let_down_with_starch_leaves_brown_in_the_brush()
+    {
+        BrushFamily? Family(double starch) => new DustCoat(Guid.NewGuid(), [new("peat", 1), new("plain-cornstarch", starch)], 0.1, Place.Whole, Sides.Face).Resolve(TestData.Cabinet).Pass.Family;
+        Assert.Equal(Family(0.01), Family(12));
+        Assert.Equal(BrushFamily.Yellow, BrushFamilies.Of(new Lab(88, -18, 62)));
     }
 
     [Fact]

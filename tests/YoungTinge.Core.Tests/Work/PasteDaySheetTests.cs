@@ -106,11 +106,11 @@ public class PasteDaySheetTests
         var ombre = new OmbrePlan(Apricot, TestData.Recipe(), null, [1], [new([works[1].PieceId], 0), new([works[2].PieceId], 0)], 0.1, OmbreMethod.CutBack);
         FlowerPaste[] flowers = [Flower(dusted, works[1], works[2]) with { Ombre = ombre }];
         var blocks = PasteDaySheet.Of(flowers, TestData.Cabinet);
-        var lines = Shopping.For(flowers, blocks, TestData.Cabinet, WorkDone.Nothing).Where(line => line.Gauge is null && line.MaterialId is not null).ToDictionary(line => line.MaterialId!);
+        var lines = Shopping.For(TestWork.Graph(flowers).Operations, TestData.Cabinet).Where(line => line.Gauge is null && line.MaterialId is not null).ToDictionary(line => line.MaterialId!);
         Assert.Equal(blocks.Sum(block => block.TotalG), lines[TestData.White].Need, 0.5);
-        var alone = MaterialNeeds.Of([dusted], TestData.Cabinet).ToDictionary(need => need.MaterialId);
-        Assert.Equal(alone["nettle"].Amount, lines["nettle"].Need, 1e-9);
-        Assert.Equal(alone["satin-veil"].Amount, lines["satin-veil"].Need, 1e-9);
+        var alone = TestWork.Graph([Flower(dusted)]).Needs();
+        Assert.Equal(alone["nettle"], lines["nettle"].Need, 1e-9);
+        Assert.Equal(alone["satin-veil"], lines["satin-veil"].Need, 1e-9);
         // By hand: the deep paste of the run, with its colours in whole touches.
         Assert.Equal(0.3 * startG() / 100, lines["saffron-thread"].Need, 0.02);
         double startG() => blocks.Single(block => block.Kind == BlockKind.Ombre).Way!.Steps[0].Grams;
@@ -169,7 +169,7 @@ public class PasteDaySheetTests
         Assert.Equal(block.TotalG, saved.TotalG);
         Assert.Equal((left.BatchId, block.TotalG / 2), (saved.Leftover!.BatchId, saved.Leftover.KeepG));
         Assert.Equal(alone.Select(one => one.Key), with.Select(one => one.Key));
-        double WhiteG(IReadOnlyList<PasteBlock> blocks) => Shopping.For(flowers, blocks, TestData.Cabinet, WorkDone.Nothing).Single(line => line.MaterialId == TestData.White).Need;
+        double WhiteG(IReadOnlyList<PasteBlock> blocks) => Shopping.For(TestWork.Graph(flowers, blocks: blocks).Operations, TestData.Cabinet).Single(line => line.MaterialId == TestData.White).Need;
         // A let-down for the last part of a touch may take some white of its own.
         Assert.InRange(WhiteG(alone) - WhiteG(with), block.TotalG / 2 - 5, block.TotalG / 2 + 0.5);
         // One that has nothing to do with it is not forced in.
@@ -199,24 +199,32 @@ public class PasteDaySheetTests
         PlannedWork[] works = [Work(Green), Work(Apricot)];
         works[0] = works[0] with { Plan = TestPlans.Plan(TestPlans.Dust("nettle"), TestPlans.Glaze("satin-veil", 2)) with { Paste = Green } };
         FlowerPaste[] flowers = [Flower(works)];
-        var blocks = PasteDaySheet.Of(flowers, TestData.Cabinet);
-        Dictionary<string, double> Needs(WorkDone done) => Shopping.For(flowers, blocks, TestData.Cabinet, done).Where(line => line.MaterialId is not null)
+        var graph = TestWork.Graph(flowers);
+        IReadOnlyList<ShoppingLine> Left(params Operation[] ticked)
+        {
+            var done = graph.Done(ticked.Select(operation => operation.Id).ToHashSet());
+            return Shopping.For([.. graph.Operations.Where(operation => !done.Contains(operation.Id))], TestData.Cabinet);
+        }
+
+        Dictionary<string, double> Needs(params Operation[] ticked) => Left(ticked).Where(line => line.MaterialId is not null)
             .GroupBy(line => line.MaterialId!).ToDictionary(group => group.Key, group => group.Sum(line => line.Need));
-        var all = Needs(WorkDone.Nothing);
-        var greenMade = Needs(WorkDone.Nothing with { BlockKeys = blocks.Where(block => block.Uses[0].PieceId == works[0].PieceId).Select(block => block.Key).ToHashSet() });
+        Operation[] Steps<T>(Func<T, bool>? isOne = null) where T : RunStep => [.. graph.Operations.Where(operation => operation.Step is T step && (isOne?.Invoke(step) ?? true))];
+        var all = Needs();
+        var greenMade = Needs([.. Steps<MakePaste>().Where(operation => operation.Touches(works[0].PieceId))]);
         Assert.False(greenMade.ContainsKey(Green.Doses[0].ColourantId) && !Apricot.Doses.Any(dose => dose.ColourantId == Green.Doses[0].ColourantId));
         Assert.InRange(all[TestData.White] - greenMade[TestData.White], 1, all[TestData.White]);
-        // Pots and glazes step by step.
-        var steps = RunSheet.For(works[0].Plan, works[0].Piece, works[0].Parts, TestData.Cabinet);
-        WorkDone Done(Func<RunStep, bool> isDone) => WorkDone.Nothing with { Steps = steps.Where(isDone).Select(step => (works[0].PieceId, step.Key)).ToHashSet() };
-        Assert.False(Needs(Done(step => step is MixDust)).ContainsKey("nettle"));
-        Assert.Equal(all["satin-veil"] / 2, Needs(Done(step => step is GlazePieces { Number: 1 }))["satin-veil"], 1e-9);
-        Assert.False(Needs(Done(step => step is GlazePieces)).ContainsKey("satin-veil"));
+        // Pots and glazes one by one.
+        Assert.False(Needs(Steps<MixPot>()).ContainsKey("nettle"));
+        Assert.Equal(all["satin-veil"] / 2, Needs(Steps<GlazePieces>(step => step.Number == 1))["satin-veil"], 1e-9);
+        Assert.False(Needs(Steps<GlazePieces>()).ContainsKey("satin-veil"));
+        // What is glazed was dusted, dried, shaped and mixed: nobody has to tick that too.
+        Assert.False(Needs(Steps<GlazePieces>()).ContainsKey("nettle"));
         // Wires are for every petal, tape though no cabinet holds any; once shaped, neither.
-        var lines = Shopping.For(flowers, blocks, TestData.Cabinet, WorkDone.Nothing);
+        var lines = Left();
         Assert.Equal(works.Sum(work => Math.Ceiling(work.Piece.ToMake(work.Parts) / 3.0)), lines.Where(line => line.Kind == MaterialKind.Wire).Sum(line => line.Need));
         Assert.Contains(lines, line => line is { MaterialId: null, Kind: MaterialKind.Tape, Need: > 0 });
-        Assert.DoesNotContain(Shopping.For([Flower(works[0])], [], TestData.Cabinet, Done(_ => true)), line => line.Kind is MaterialKind.Wire or MaterialKind.Tape);
+        Assert.DoesNotContain(Left(Steps<ShapePieces>()), line => line.Kind is MaterialKind.Wire or MaterialKind.Tape);
+        Assert.Empty(Left(Steps<BoxUp>()));
     }
 
     [Fact]
@@ -227,9 +235,9 @@ public class PasteDaySheetTests
         FlowerPaste[] flowers = [Flower(none, bud)];
         var blocks = PasteDaySheet.Of(flowers, TestData.Cabinet);
         Assert.Equal([bud.PieceId], blocks.SelectMany(block => block.Uses).Select(use => use.PieceId));
-        Assert.Empty(RunSheet.For(none.Plan, none.Piece, 0, TestData.Cabinet));
-        Assert.DoesNotContain(MaterialNeeds.Of([none, bud], TestData.Cabinet), need => need.PieceIds.Contains(none.PieceId));
-        Assert.DoesNotContain(Shopping.For(flowers, blocks, TestData.Cabinet, WorkDone.Nothing), line => line.MaterialId == "nettle");
+        var graph = TestWork.Graph(flowers);
+        Assert.Empty(graph.OfPiece(none.PieceId));
+        Assert.DoesNotContain("nettle", graph.Needs().Keys);
     }
 
     [Theory]

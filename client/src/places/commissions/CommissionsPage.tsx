@@ -85,7 +85,7 @@ export function CommissionsPage() {
   )
 }
 
-function Entry({ entry: { commission, flowers } }: { entry: CommissionEntry }) {
+function Entry({ entry: { commission, progress, flowers } }: { entry: CommissionEntry }) {
   const { t } = useTranslation()
   const facts = [
     commission.place,
@@ -104,13 +104,14 @@ function Entry({ entry: { commission, flowers } }: { entry: CommissionEntry }) {
         <p className="min-w-0 text-sm">
           <span className="font-semibold">{t(`commission.is.${commission.status}`)}</span> · {dueWords(t, commission)}
           <span className="quiet">
+            {progress.done > 0 && <span> · {t('commission.progress', { ...progress })}</span>}
             {facts.filter(Boolean).map((fact) => (
               <span key={String(fact)}> · {fact}</span>
             ))}
           </span>
         </p>
         <p className="flex flex-wrap gap-x-4 text-sm lg:ml-auto">
-          {(['new-flower', 'dust-day', 'spray'] as const).map((place) => (
+          {(['new-flower', 'run-sheet', 'dust-day', 'spray'] as const).map((place) => (
             <Link key={place} className="act min-h-6" to={`/commissions/${commission.id}/${place}`}>
               {t(`commission.to.${place}`)}
               <span className="sr-only"> {commission.name}</span>

@@ -30,7 +30,7 @@ export function FlowerHead({ flower }: { flower: FlowerAnswer }) {
           {flower.commission.name}
         </Link>
       </p>
-      <p className="name flex items-baseline gap-2 text-2xl">
+      <p className="name flex items-baseline gap-2 text-xl wrap-anywhere hyphens-auto">
         {flower.name}
         <button
           className="quiet hover:text-base-content min-h-6 min-w-6 cursor-pointer"
@@ -46,7 +46,7 @@ export function FlowerHead({ flower }: { flower: FlowerAnswer }) {
       {flower.mustBeEdible && <p className="text-sm">{t('flower.isEaten')}</p>}
       {isOpen && <FlowerFields flower={flower} onDone={() => setOpen(false)} />}
       <p className="mt-1 flex flex-wrap gap-x-4 text-sm">
-        {(['ombre', 'marble', 'bloom', 'card'] as const).map((place) => (
+        {(['ombre', 'marble', 'assembly', 'run-sheet', 'bloom', 'card'] as const).map((place) => (
           <Link key={place} className="act min-h-6" to={`/flowers/${flower.id}/${place}`}>
             {t(`flower.to.${place}`)}
           </Link>

@@ -165,6 +165,45 @@ export function PieceFields({
           onChange={(frill) => setForm({ frill })}
         />
         <SelectField
+          label={t('make.heldBy')}
+          value={form.isWired == null ? 'house' : form.isWired ? 'wire' : 'glue'}
+          options={helds.map((value) => ({ value, label: t(`make.held.${value}`) }))}
+          onChoose={(held) => setForm({ isWired: held === 'house' ? null : held === 'wire' })}
+        />
+        <SelectField
+          label={t('make.gauge')}
+          value={form.gauge == null ? 'house' : String(form.gauge)}
+          options={[
+            { value: 'house', label: t('make.held.house') },
+            ...gauges.map((value) => ({ value: String(value), label: String(value) })),
+          ]}
+          onChoose={(gauge) => setForm({ gauge: gauge === 'house' ? null : Number(gauge) })}
+        />
+        <SelectField
+          label={t('make.body')}
+          value={form.body?.kind ?? 'house'}
+          options={bodies.map((value) => ({ value, label: t(`make.bodies.${value}`) }))}
+          onChoose={(kind) => setForm({ body: bodyOf(kind, piece) })}
+        />
+        {form.body?.kind === 'coveredCore' && (
+          <div className="flex gap-3">
+            <NumberField
+              label={t('make.core')}
+              unit="mm"
+              value={form.body.coreMm}
+              problem={problemAt('form.body.coreMm')}
+              onChange={(coreMm) => setForm({ body: { ...form.body!, coreMm } })}
+            />
+            <NumberField
+              label={t('make.skin')}
+              unit="mm"
+              value={form.body.skinMm}
+              problem={problemAt('form.body.skinMm')}
+              onChange={(skinMm) => setForm({ body: { ...form.body!, skinMm } })}
+            />
+          </div>
+        )}
+        <SelectField
           label={t('make.veins')}
           value={form.veins ?? 'own'}
           options={veins.map((value) => ({ value, label: t(`veins.${value}`) }))}
@@ -173,6 +212,19 @@ export function PieceFields({
       </div>
     </div>
   )
+}
+
+const helds = ['house', 'wire', 'glue'] as const
+const bodies = ['house', 'paste', 'coveredCore', 'bought'] as const
+const { minimum: coarsest, maximum: finest } = PieceFormLimits.gauge
+const gauges = Array.from({ length: (finest - coarsest) / 2 + 1 }, (_, i) => coarsest + 2 * i)
+
+/** A core begins a little smaller than its piece, for the paste over it. */
+function bodyOf(kind: string, piece: Piece): PieceForm['body'] {
+  if (kind === 'house') return null
+  const skinMm = kind === 'coveredCore' ? 2 : 0
+  const coreMm = kind === 'coveredCore' ? Math.max(1, Math.min(piece.lengthMm, piece.widthMm) - 2 * skinMm) : 0
+  return { kind: kind as NonNullable<PieceForm['body']>['kind'], coreMm, skinMm, materialId: null }
 }
 
 function OutlineButton({

@@ -6,6 +6,13 @@ import { NavLink } from '../../shared/NavLink'
 const largestPx = 62
 const smallestPx = 20
 
+/** How far a piece is, once something of it is done. */
+function Done({ progress }: { progress: { done: number; steps: number } | undefined }) {
+  const { t } = useTranslation()
+  if (!progress || progress.done === 0) return null
+  return <span className="block text-xs">{t('stem.progress', { ...progress })}</span>
+}
+
 /** The pieces of a flower along its drawn stem, from the bud at the top to the leaves at the foot. */
 export function Stem({ flower, chosenId }: { flower: FlowerAnswer; chosenId: string }) {
   const { t } = useTranslation()
@@ -53,6 +60,7 @@ export function Stem({ flower, chosenId }: { flower: FlowerAnswer; chosenId: str
                   <span className="quiet block text-xs">
                     {t('stem.count', { needed: piece.toMake - piece.spares, spares: piece.spares })}
                   </span>
+                  <Done progress={flower.progress[piece.id]} />
                 </span>
               </NavLink>
             </li>

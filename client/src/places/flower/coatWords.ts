@@ -1,7 +1,7 @@
 import type { TFunction } from '../../shared/translation'
 import type { Coat, CoatView, Place } from '../../api/api'
 import type { NameOf } from '../../shared/words'
-import { grams } from '../../shared/words'
+import { handWords } from '../../shared/words'
 import { percent, rounded } from '../../shared/numbers'
 
 /**
@@ -58,7 +58,7 @@ export function coatDetail(t: TFunction, coat: Coat, view: CoatView | undefined)
 
 /** What to mix of each material, for all pieces. */
 export function mixAmounts(t: TFunction, view: CoatView | undefined, nameOf: NameOf): string {
-  return view?.amounts.map((one) => `${nameOf(one.materialId)} ${grams(t, one.grams)}`).join(' · ') ?? ''
+  return view?.amounts.map((one) => `${nameOf(one.materialId)} ${handWords(t, one)}`).join(' · ') ?? ''
 }
 
 export function placeWords(t: TFunction, place: Place): string {

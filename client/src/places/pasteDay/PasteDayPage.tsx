@@ -4,13 +4,12 @@ import { useState } from 'react'
 import { useTranslation } from '../../shared/translation'
 import { Link, useSearchParams } from 'wouter'
 import type { Material, PasteDay } from '../../api/api'
-import { answer, api } from '../../api/api'
 import { queries } from '../../api/queries'
 import { Choice } from '../../shared/Choice'
 import { TickState } from '../../shared/SheetHead'
 import { LetDownSteps } from '../../shared/LetDownSteps'
 import { NotThere } from '../../shared/Message'
-import { cabinetHangsOnTicks } from '../../shared/tickStep'
+import { hangsOnTicks, tickOperations } from '../../shared/tickStep'
 import type { Tickable } from '../../core/TickQueue'
 import { useTicks } from '../../shared/useTicks'
 import type { NameOf } from '../../shared/words'
@@ -65,16 +64,8 @@ function OpenDay({
   const isIn = (id: string) => (chosen.length === 0 ? open : chosen).includes(id)
   const ticks = useTicks(
     'paste-day',
-    (block, { ticked, fingerprint }) => {
-      const params = { path: { block } }
-      return ticked
-        ? answer(api.PUT('/api/paste-day/{block}/tick', { params, body: { fingerprint } }))
-        : answer(api.DELETE('/api/paste-day/{block}/tick', { params }))
-    },
-    () =>
-      client.invalidateQueries({
-        predicate: ({ queryKey }) => ['batches', 'mixing-table', ...cabinetHangsOnTicks].includes(String(queryKey[0])),
-      }),
+    (id, { ticked, fingerprint }) => tickOperations({ [id]: fingerprint }, ticked),
+    () => client.invalidateQueries({ predicate: ({ queryKey }) => hangsOnTicks.includes(String(queryKey[0])) }),
   )
   const done = day.blocks.filter(ticks.isTicked).length
   const next = day.blocks.find((block) => !ticks.isTicked(block))

@@ -21,7 +21,7 @@ export function PasteSteps({
         {batch.colours.map((colour) => {
           const name = nameOf(colour.colourantId)
           return (
-            <li key={colour.colourantId}>
+            <li key={colour.colourantId} title={t('step.exactly', { mass: grams(t, colour.grams) })}>
               {colour.letDown && colour.countedBesides > 0
                 ? t(letDownsApart ? 'pastePlan.doseAndLetDownOf' : 'pastePlan.doseAndLetDown', {
                     dose: t(`dose.${colour.letDown.unit.kind}`, { count: colour.countedBesides }),
@@ -29,8 +29,7 @@ export function PasteSteps({
                   })
                 : colour.letDown && letDownsApart
                   ? t('pastePlan.letDownOf', { name })
-                  : t('pastePlan.dose', { dose: dose(t, colour), name })}{' '}
-              <span className="quiet">{grams(t, colour.grams)}</span>
+                  : t('pastePlan.dose', { dose: dose(t, colour), name })}
               {colour.letDown && !letDownsApart && <LetDownSteps letDown={colour.letDown} name={name} />}
             </li>
           )

@@ -56,7 +56,7 @@ public static class LookAdvice
         }
 
         found.AddRange(zones.Where(zone => IsNeon(zone.Finished, zone.Target)).Select(zone => new PlanAdvice(AdviceCode.NeonGreen) { Zone = zone.Zone }));
-        if (WireAdvice.For(piece, plan.Paste, plan.Cabinet).Choices is [{ Word: WireShows.Shows } wire, ..])
+        if (piece.IsWired && WireAdvice.For(piece, plan.Paste, plan.Cabinet).Choices is [{ Word: WireShows.Shows } wire, ..])
             found.Add(new PlanAdvice(AdviceCode.WireShows, MaterialId: wire.WireId) { Zone = Zone.Heart });
         return [.. found.Select(plan.Plan.Acknowledged)];
     }

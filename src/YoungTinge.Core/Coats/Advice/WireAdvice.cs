@@ -83,6 +83,11 @@ public sealed record WireAdvice(int Gauge, double DiameterMm, IReadOnlyList<Wire
     /// <summary>The gauge that carries such a piece, 20 to 32.</summary>
     public static int GaugeFor(Piece piece)
     {
+        if (piece.Form.Gauge is { } own)
+            return own;
+        // A centre carries the whole flower.
+        if (piece is { PartOf: PartOf.Flower, Form.Role: PieceRole.Centre })
+            return StemGauge;
         var grams = piece.Solid ? PasteQuantity.For(piece, 1).PieceG : 0;
         var fitting = piece.Solid ? Solid.Where(one => grams <= one.Grams).Select(one => one.Gauge) : Flat.Where(one => piece.LengthMm <= one.LengthMm).Select(one => one.Gauge);
         return fitting.FirstOrDefault(StemGauge);

@@ -20,7 +20,18 @@ public static class BenchMinutes
     internal const double GlazeAPiece = 0.25;
     internal const double StickPollen = 0.8;
 
+    internal const double RollAPiece = 1.4;
+    internal const double ShapeASolid = 0.8;
+    internal const double SetUpShaping = 6;
+    internal const double JoinAPiece = 0.6;
+    internal const double SetUpJoining = 4;
+    internal const double GatherAFlower = 4;
+    internal const double BoxAFlower = 1.5;
+
     private const double PalmCm2 = 16;
+
+    /// <summary>However little of a side a brush touches, it is put to it, as a share of the time for all of it.</summary>
+    internal const double LeastTouch = 0.3;
 
     /// <summary>However small, a piece is picked up and put down.</summary>
     private const double LeastShare = 0.35;
@@ -32,5 +43,5 @@ public static class BenchMinutes
         ForPaste(plan.Plan.Paste.Doses.Count) + plan.Coats.Sum(coat => coat.BenchMinutesFor(shape, pieces));
 
     /// <summary>By how much a side takes longer than that of a palm.</summary>
-    internal static double SizeOf(PieceShape shape) => Math.Clamp(Math.Sqrt(shape.AreaCm2 / PalmCm2), LeastShare, 2);
+    internal static double SizeOf(PieceShape shape) => Math.Clamp(Math.Sqrt(shape.SideCm2 / PalmCm2), LeastShare, 2);
 }

@@ -27,7 +27,7 @@ public static class BrushFamilies
 
     /// <summary>Upper ends of hue angles, in degrees; what lies beyond the last is pink again.</summary>
     private static readonly (double Degrees, BrushFamily Family)[] Hues =
-        [(40, BrushFamily.Pink), (72, BrushFamily.Orange), (104, BrushFamily.Yellow), (190, BrushFamily.Green), (298, BrushFamily.Blue), (335, BrushFamily.Violet)];
+        [(40, BrushFamily.Pink), (72, BrushFamily.Orange), (114, BrushFamily.Yellow), (190, BrushFamily.Green), (298, BrushFamily.Blue), (335, BrushFamily.Violet)];
 
     /// <param name="colour">Of the pot, under daylight.</param>
     public static BrushFamily Of(Lab colour)

@@ -12,9 +12,9 @@ public static class CoatKinds
         (typeof(GlazeCoat), "glaze", GlazeCoat.Begin), (typeof(PollenCoat), "pollen", PollenCoat.Begin),
     ];
 
-    private static readonly (Type Type, string Name)[] Steps =
+    internal static IReadOnlyList<(Type Type, string Name)> Steps { get; } =
     [
-        (typeof(MixDust), "mixDust"), (typeof(BrushDust), "brushDust"), (typeof(MixWash), "mixWash"), (typeof(BrushWash), "brushWash"),
+        (typeof(BrushDust), "brushDust"), (typeof(BrushWash), "brushWash"),
         (typeof(SteamPieces), "steamPieces"), (typeof(GlazePieces), "glazePieces"), (typeof(StickPollen), "stickPollen"),
     ];
 
@@ -26,11 +26,9 @@ public static class CoatKinds
     {
         if (type.Type == typeof(Coat))
             type.PolymorphismOptions = OptionsOf(Coats.Select(kind => (kind.Type, kind.Name)));
-        else if (type.Type == typeof(RunStep))
-            type.PolymorphismOptions = OptionsOf([.. RunStep.Common, .. Steps]);
     }
 
-    private static JsonPolymorphismOptions OptionsOf(IEnumerable<(Type Type, string Name)> kinds)
+    internal static JsonPolymorphismOptions OptionsOf(IEnumerable<(Type Type, string Name)> kinds)
     {
         var options = new JsonPolymorphismOptions { TypeDiscriminatorPropertyName = "kind" };
         foreach (var (type, name) in kinds)

@@ -57,10 +57,19 @@ public abstract class ResolvedCoat(Coat coat, Materials cabinet)
     /// <summary>What it takes for all pieces and all its layers.</summary>
     public abstract CoatAmount AmountFor(PieceShape shape, int pieces);
 
-    /// <summary>At the bench, in minutes, drying left out.</summary>
-    public abstract double BenchMinutesFor(PieceShape shape, int pieces);
+    /// <summary>What is mixed for it, once for all pieces that get the same; null if nothing is.</summary>
+    public virtual CoatMix? Mix => null;
 
-    /// <summary>What is to do for it, in order.</summary>
+    /// <summary>To get ready for it at the bench, in minutes, however many pieces there are.</summary>
+    public abstract double SetUpMinutes { get; }
+
+    /// <summary>Hand in hand with the pieces, in minutes, drying left out: the more of a piece it touches, the longer.</summary>
+    public abstract double HandMinutesFor(PieceShape shape, int pieces);
+
+    /// <summary>At the bench, in minutes, drying left out.</summary>
+    public double BenchMinutesFor(PieceShape shape, int pieces) => SetUpMinutes + HandMinutesFor(shape, pieces);
+
+    /// <summary>What is to do for it with the pieces, in order; what is mixed for it is there already.</summary>
     public abstract IEnumerable<RunStep> StepsFor(PieceShape shape, int pieces);
 
     /// <summary>What will be regretted if it goes on a face as it is then.</summary>
@@ -72,6 +81,9 @@ public abstract class ResolvedCoat(Coat coat, Materials cabinet)
     protected abstract Layer ToLayer();
 
     protected PlanAdvice Advise(AdviceCode code, string? materialId = null) => new(code, Id, materialId);
+
+    /// <summary>Of the time for a whole side, what the part of it takes that is touched.</summary>
+    protected double TimeShareOn(PieceShape shape) => Math.Max(BenchMinutes.LeastTouch, Math.Min(1, MeanShareOn(shape)));
 
     /// <summary>Of one side: mean of where the coat is full, or the share that its strokes hide; 0 to 1.</summary>
     protected double MeanShareOn(PieceShape shape)

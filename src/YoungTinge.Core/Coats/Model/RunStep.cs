@@ -31,7 +31,7 @@ public abstract record RunStep(string Key, IReadOnlyList<Caution> Cautions)
     /// <summary>Steps that every plan has, whatever its coats.</summary>
     internal static IReadOnlyList<(Type Type, string Name)> Common { get; } =
     [
-        (typeof(WeighPaste), "weighPaste"), (typeof(AddColour), "addColour"), (typeof(RestPaste), "restPaste"), (typeof(ShapePieces), "shapePieces"),
+        (typeof(ShapePieces), "shapePieces"),
         (typeof(DryPieces), "dryPieces"), (typeof(ComparePieces), "comparePieces"),
     ];
 

@@ -1,4 +1,6 @@
 using System.Collections.Concurrent;
+using System.Security.Cryptography;
+using System.Text;
 using System.Text.Json;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.Extensions.Caching.Memory;
@@ -28,6 +30,12 @@ public sealed class KeptAnswers(StateStore states, TimeProvider clock, IOptions<
         // Before anything is read: an answer may be newer than the state it is kept under, never older.
         var state = await states.OfAsync(studioId, cancel);
         var question = $"{studioId} {clock.GetUtcNow().Ticks / SameDay.Ticks} {state} {context.Request.Path}{context.Request.QueryString}";
+        // The state names the answer: whoever has it already is told so, before anything is computed or read.
+        var mark = $"\"{Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(question)))[..24]}\"";
+        context.Response.Headers.ETag = mark;
+        context.Response.Headers.CacheControl = "private, no-cache";
+        if (context.Request.Headers.IfNoneMatch.Contains(mark))
+            return TypedResults.StatusCode(StatusCodes.Status304NotModified);
         if (kept.Get<byte[]>(question) is { } known)
             return Json(known);
 

@@ -22,15 +22,12 @@ public static class DustLoad
     /// <summary>Share of the dust taken up that stays on the piece; a brush loses more than half.</summary>
     public const double TransferShare = 0.35;
 
-    /// <summary>Less than this cannot be mixed or picked up, in g.</summary>
-    public const double SmallestMixG = 0.2;
-
     /// <summary>The nearest of them, by ratio: twice as much is as far as half as much.</summary>
     /// <param name="mgPerCm2">Above 0.</param>
     public static NamedLoad Nearest(double mgPerCm2) => Named.MinBy(load => Math.Abs(Math.Log(mgPerCm2 / load.MgPerCm2)))!;
 
-    /// <summary>Dust to mix for a coat on many pieces, in g.</summary>
+    /// <summary>Dust that a coat takes on many pieces, what the brush loses counted in, in g.</summary>
     /// <param name="meanShare">Mean of the coat's mask over one side, 0 to 1.</param>
     public static double MixG(DustCoat coat, double areaCm2, double meanShare, int pieces) =>
-        Math.Max(SmallestMixG, pieces * coat.Sides.Count() * areaCm2 * meanShare * coat.LoadMgPerCm2 / TransferShare / 1000);
+        pieces * coat.Sides.Count() * areaCm2 * meanShare * coat.LoadMgPerCm2 / TransferShare / 1000;
 }

@@ -15,11 +15,12 @@ public sealed class ResolvedDust : ResolvedCoat
     private const double PassMgPerCm2 = 0.05;
 
     private readonly DustCoat dust;
+    private readonly Materials cabinet;
     private readonly IReadOnlyList<(Dust Dust, double Parts)> mix;
 
     internal ResolvedDust(DustCoat dust, Materials cabinet) : base(dust, cabinet)
     {
-        this.dust = dust;
+        (this.dust, this.cabinet) = (dust, cabinet);
         mix = [.. dust.Mix.Select(portion => (cabinet.Get<Dust>(portion.MaterialId), portion.Parts))];
         Optics = DustMix.OpticsOf(dust.Mix, cabinet);
         IsLustrous = mix.Any(part => part.Dust.Kind == DustKind.Lustre);
@@ -50,21 +51,26 @@ public sealed class ResolvedDust : ResolvedCoat
     {
         get
         {
-            var family = IsLustrous ? BrushFamily.Lustre : BrushFamilies.Of(pot.Value);
+            // However far it is let down with starch, a brown leaves brown in the brush.
+            Portion[] neat = [.. dust.Mix.Where(portion => mix.Any(part => part.Dust.Id == portion.MaterialId && part.Dust.Kind != DustKind.Extender))];
+            var family = IsLustrous ? BrushFamily.Lustre : BrushFamilies.Of(neat.Length == dust.Mix.Count || neat.Length == 0 ? pot.Value : SwatchColour.OfDust(DustMix.OpticsOf(neat, cabinet), cabinet));
             return new CoatPassKey(PassKind.Dust, family, $"dust {family}", $"dust {CoatPassKey.KeyOf(dust.Mix)}", pot.Value.L);
         }
     }
 
     public override CoatAmount AmountFor(PieceShape shape, int pieces) => new(Powders(shape, pieces));
 
-    public override double BenchMinutesFor(PieceShape shape, int pieces) =>
-        BenchMinutes.MixADust + pieces * dust.Sides.Count() * BenchMinutes.BrushASide * BenchMinutes.SizeOf(shape);
+    /// <summary>A dust by itself is taken as it is.</summary>
+    public override CoatMix? Mix => dust.Mix.Count > 1 ? new CoatMix(dust.Mix) : null;
+
+    public override double SetUpMinutes => BenchMinutes.MixADust;
+
+    public override double HandMinutesFor(PieceShape shape, int pieces) => pieces * dust.Sides.Count() * BenchMinutes.BrushASide * BenchMinutes.SizeOf(shape) * TimeShareOn(shape);
 
     public override IEnumerable<RunStep> StepsFor(PieceShape shape, int pieces)
     {
         Caution[] cautions = mix.Any(part => part.Dust.Label.FoodStatus != FoodStatus.Edible) ? [Caution.DustInTheAir, Caution.DecorativeOnly] : [Caution.DustInTheAir];
-        yield return new MixDust($"{Id}:mix", Id, Powders(shape, pieces), cautions);
-        yield return new BrushDust($"{Id}:brush", Id, DustLoad.Nearest(dust.LoadMgPerCm2).Word, dust.Place, dust.Sides, pieces, dust.AfterAssembly, cautions);
+        yield return new BrushDust($"{Id}:brush", Id, MainDustId, DustLoad.Nearest(dust.LoadMgPerCm2).Word, dust.Place, dust.Sides, pieces, dust.AfterAssembly, cautions);
     }
 
     public override IEnumerable<PlanAdvice> AdviceOn(FaceState face)
@@ -82,5 +88,5 @@ public sealed class ResolvedDust : ResolvedCoat
 
     protected override Layer ToLayer() => new DustLayer(Optics, dust.LoadMgPerCm2);
 
-    private IReadOnlyList<MaterialAmount> Powders(PieceShape shape, int pieces) => Portion.Of(dust.Mix, DustLoad.MixG(dust, shape.AreaCm2, MeanShareOn(shape), pieces));
+    private IReadOnlyList<MaterialAmount> Powders(PieceShape shape, int pieces) => Portion.Of(dust.Mix, DustLoad.MixG(dust, shape.SideCm2, MeanShareOn(shape), pieces));
 }

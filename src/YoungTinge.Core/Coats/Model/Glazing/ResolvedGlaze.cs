@@ -49,13 +49,17 @@ public sealed class ResolvedGlaze : ResolvedCoat
         return new CoatAmount([.. TintFor(ml).Select(amount => amount with { Grams = coat.Coats * amount.Grams })], coat.GlazeId, coat.Coats * ml);
     }
 
-    public override double BenchMinutesFor(PieceShape shape, int pieces) => coat.Coats * (BenchMinutes.SetUpGlaze + pieces * BenchMinutes.GlazeAPiece);
+    public override CoatMix? Mix => coat.Tint is { } mixed ? new CoatMix(mixed.Mix, coat.GlazeId, mixed.GPer10ml / 10) : null;
+
+    public override double SetUpMinutes => coat.Coats * BenchMinutes.SetUpGlaze;
+
+    public override double HandMinutesFor(PieceShape shape, int pieces) => coat.Coats * pieces * BenchMinutes.GlazeAPiece;
 
     public override IEnumerable<RunStep> StepsFor(PieceShape shape, int pieces)
     {
         var ml = MlPerCoat(shape, pieces);
         for (var number = 1; number <= coat.Coats; number++)
-            yield return new GlazePieces($"{Id}:glaze:{number}", Id, coat.GlazeId, number, coat.Coats, ml, TintFor(ml), coat.Sides, pieces, FlashOffMinutes);
+            yield return new GlazePieces($"{Id}:glaze:{number}", Id, coat.GlazeId, number, coat.Coats, ml, tint is not null, coat.Sides, pieces, FlashOffMinutes);
     }
 
     public override IEnumerable<PlanAdvice> AdviceOn(FaceState face)
@@ -69,7 +73,7 @@ public sealed class ResolvedGlaze : ResolvedCoat
     protected override Layer ToLayer() => new GlazeLayer(glaze.Optics, coat.Coats, tint is null ? null : new GlazeTint(tint, coat.Tint!.GPer10ml));
 
     /// <summary>Glaze for one of the coats on all pieces, in ml.</summary>
-    private double MlPerCoat(PieceShape shape, int pieces) => pieces * coat.Sides.Count() * shape.AreaCm2 * glaze.WetMlPerCm2 / (glaze.IsSprayed ? SprayShare : OtherShare);
+    private double MlPerCoat(PieceShape shape, int pieces) => pieces * coat.Sides.Count() * shape.SideCm2 * glaze.WetMlPerCm2 / (glaze.IsSprayed ? SprayShare : OtherShare);
 
     /// <summary>Powder to stir into so much glaze, in g; empty for a clear one.</summary>
     private IReadOnlyList<MaterialAmount> TintFor(double ml) => coat.Tint is { } mixed ? Portion.Of(mixed.Mix, mixed.GPer10ml * ml / 10) : [];

@@ -17,9 +17,6 @@ public sealed class ResolvedWash : ResolvedCoat
     /// <summary>A brush keeps some of a wash, and some dries in the dish. House figure.</summary>
     private const double ShareOnPiece = 0.5;
 
-    /// <summary>Less than this cannot be mixed in a dish, in ml. House figure.</summary>
-    private const double SmallestMl = 1;
-
     private readonly WashCoat wash;
     private readonly Thinner thinner;
     private readonly Lazy<Lab> pot;
@@ -61,14 +58,16 @@ public sealed class ResolvedWash : ResolvedCoat
         return new CoatAmount(Portion.Of(wash.Mix, ml * wash.GPerMl), wash.ThinnerId, ml);
     }
 
-    public override double BenchMinutesFor(PieceShape shape, int pieces) => BenchMinutes.MixAWash
-        + pieces * wash.Sides.Count() * (wash.Marking is null ? BenchMinutes.WashASide : BenchMinutes.PaintADetail) * BenchMinutes.SizeOf(shape);
+    public override CoatMix Mix => new(wash.Mix, wash.ThinnerId, wash.GPerMl, IsDab: wash.Marking is not null);
+
+    public override double SetUpMinutes => BenchMinutes.MixAWash;
+
+    public override double HandMinutesFor(PieceShape shape, int pieces) => pieces * wash.Sides.Count() * BenchMinutes.SizeOf(shape)
+        * (wash.Marking is null ? BenchMinutes.WashASide * TimeShareOn(shape) : BenchMinutes.PaintADetail);
 
     public override IEnumerable<RunStep> StepsFor(PieceShape shape, int pieces)
     {
-        var amount = AmountFor(shape, pieces);
-        yield return new MixWash($"{Id}:mix", Id, amount.Powders, wash.ThinnerId, amount.Ml!.Value);
-        yield return new BrushWash($"{Id}:brush", Id, wash.Marking, wash.Place, wash.Sides, pieces, DriesMinutes);
+        yield return new BrushWash($"{Id}:brush", Id, wash.Mix.MaxBy(portion => portion.Parts)!.MaterialId, wash.Marking, wash.Place, wash.Sides, pieces, DriesMinutes);
     }
 
     public override IEnumerable<PlanAdvice> AdviceOn(FaceState face)
@@ -85,5 +84,5 @@ public sealed class ResolvedWash : ResolvedCoat
 
     /// <summary>Thinner on all pieces, in ml.</summary>
     private double MlFor(PieceShape shape, int pieces) =>
-        Math.Max(SmallestMl, pieces * wash.Sides.Count() * shape.AreaCm2 * MeanShareOn(shape) * wash.WetMlPerCm2 / ShareOnPiece);
+        pieces * wash.Sides.Count() * shape.SideCm2 * MeanShareOn(shape) * wash.WetMlPerCm2 / ShareOnPiece;
 }

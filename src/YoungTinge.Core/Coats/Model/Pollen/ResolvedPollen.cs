@@ -32,7 +32,9 @@ public sealed class ResolvedPollen : ResolvedCoat
 
     public override CoatAmount AmountFor(PieceShape shape, int pieces) => new([new MaterialAmount(pollen.CrumbId, Grams(shape, pieces))]);
 
-    public override double BenchMinutesFor(PieceShape shape, int pieces) => BenchMinutes.MixAWash + pieces * BenchMinutes.StickPollen;
+    public override double SetUpMinutes => BenchMinutes.MixAWash;
+
+    public override double HandMinutesFor(PieceShape shape, int pieces) => pieces * BenchMinutes.StickPollen;
 
     public override IEnumerable<RunStep> StepsFor(PieceShape shape, int pieces) =>
         [new StickPollen($"{Id}:pollen", Id, pollen.AdhesiveId, pollen.CrumbId, Grams(shape, pieces), pollen.Place, pieces, DriesHours)];
@@ -45,5 +47,5 @@ public sealed class ResolvedPollen : ResolvedCoat
 
     /// <summary>Crumbs on all pieces.</summary>
     private double Grams(PieceShape shape, int pieces) =>
-        pieces * pollen.Sides.Count() * shape.AreaCm2 * MeanShareOn(shape) * pollen.Coverage * CrumbMgPerCm2 / 1000;
+        pieces * pollen.Sides.Count() * shape.SideCm2 * MeanShareOn(shape) * pollen.Coverage * CrumbMgPerCm2 / 1000;
 }

@@ -20,7 +20,9 @@ public sealed class ResolvedSteam : ResolvedCoat
 
     public override CoatAmount AmountFor(PieceShape shape, int pieces) => new([]);
 
-    public override double BenchMinutesFor(PieceShape shape, int pieces) => BenchMinutes.SetUpSteam + pieces * BenchMinutes.SteamAPiece;
+    public override double SetUpMinutes => BenchMinutes.SetUpSteam;
+
+    public override double HandMinutesFor(PieceShape shape, int pieces) => pieces * BenchMinutes.SteamAPiece;
 
     public override IEnumerable<RunStep> StepsFor(PieceShape shape, int pieces) => [new SteamPieces($"{Id}:steam", Id, steam.Seconds, pieces)];
 

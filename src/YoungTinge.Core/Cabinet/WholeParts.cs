@@ -1,0 +1,31 @@
+namespace YoungTinge.Core.Cabinet;
+
+/// <summary>Parts of a mix in small whole numbers: one to eight, two to five.</summary>
+public static class WholeParts
+{
+    /// <summary>Nobody counts more of one thing into a mix.</summary>
+    private const int Most = 30;
+
+    /// <summary>So far off a ratio is not seen, as a share.</summary>
+    private const double Close = 0.06;
+
+    /// <param name="parts">Each above 0, in any one unit.</param>
+    /// <returns>The fewest whole parts that are close to the ratios; the closest there are if none is.</returns>
+    public static IReadOnlyList<int> Of(IReadOnlyList<double> parts)
+    {
+        var largest = parts.Max();
+        int[]? closest = null;
+        var least = double.PositiveInfinity;
+        for (var of = 1; of <= Most; of++)
+        {
+            int[] whole = [.. parts.Select(part => (int)Math.Max(1, Math.Round(part / largest * of)))];
+            var off = parts.Zip(whole, (part, count) => Math.Abs(Math.Log(count / (double)of / (part / largest)))).Max();
+            if (off < least - 1e-9)
+                (closest, least) = (whole, off);
+            if (off <= Close)
+                break;
+        }
+
+        return closest!;
+    }
+}

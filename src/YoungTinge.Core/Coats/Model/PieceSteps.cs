@@ -1,0 +1,16 @@
+using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Mixing;
+
+namespace YoungTinge.Core.Coats.Model;
+
+/// <param name="ThicknessMm">Of a flat piece; null for a solid one.</param>
+/// <param name="Body">What they are made of.</param>
+/// <param name="Gauge">Of the wire that carries each; null for none.</param>
+public sealed record ShapePieces(string Key, int Pieces, int Spares, BenchBall Ball, double PieceG, double? ThicknessMm, PieceBody Body, int? Gauge)
+    : RunStep(Key, [Caution.BladesAndWire]);
+
+/// <param name="Until">As dry as what follows asks.</param>
+/// <param name="Hours">About so long; a house figure for a dry room.</param>
+public sealed record DryPieces(string Key, Dryness Until, double Hours) : RunStep(Key, []);
+
+public sealed record ComparePieces(string Key) : RunStep(Key, []);

@@ -1,0 +1,29 @@
+using YoungTinge.Core.Flowers;
+
+namespace YoungTinge.Core.Work;
+
+/// <summary>About how long a piece dries, in an ordinary dry room. House figures.</summary>
+public static class Drying
+{
+    private const double ThinHours = 5;
+    private const double HoursPerSquareMm = 22;
+    private const double SolidHours = 20;
+    private const double HoursPerMm = 1.5;
+    private const double MostHours = 72;
+
+    /// <summary>Of the time until firm, what it takes until a piece still just bends, and until nothing in it is damp.</summary>
+    private const double LeatheryShare = 0.25;
+    private const double BoneDryShare = 1.6;
+
+    /// <returns>Whole hours; 0 for what is bought.</returns>
+    public static double HoursFor(Piece piece, Dryness until) => Whole(FirmHours(piece) * (until switch { Dryness.Leathery => LeatheryShare, Dryness.BoneDry => BoneDryShare, _ => 1 }));
+
+    private static double FirmHours(Piece piece) => piece.Body switch
+    {
+        { Kind: BodyKind.Bought } => 0,
+        { Kind: BodyKind.CoveredCore } body => SolidHours + HoursPerMm * body.SkinMm,
+        _ => piece.Solid ? SolidHours + HoursPerMm * Math.Min(piece.LengthMm, piece.WidthMm) : ThinHours + HoursPerSquareMm * piece.ThicknessMm * piece.ThicknessMm,
+    };
+
+    private static double Whole(double hours) => Math.Min(MostHours, Math.Ceiling(hours));
+}

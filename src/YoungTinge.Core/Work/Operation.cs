@@ -1,0 +1,73 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats.Model;
+
+namespace YoungTinge.Core.Work;
+
+/// <summary>Parts of the work, in the order in which they are begun.</summary>
+public enum WorkPhase
+{
+    Paste,
+    Shape,
+    Colour,
+    Build,
+}
+
+/// <summary>So many pieces or flowers that something is done to.</summary>
+/// <param name="PieceId">Null for whole flowers.</param>
+/// <param name="Count">Pieces with their spares, or flowers as they stand.</param>
+public sealed record Lot(Guid FlowerId, Guid? PieceId, int Count);
+
+/// <summary>
+/// One thing that is done for the work, once, on whichever sheet it is read. Its id is made of what it is about, so a tick outlives changes
+/// elsewhere.
+/// </summary>
+/// <param name="Step">What is to do, with its amounts.</param>
+/// <param name="Takes">Out of the cabinet.</param>
+/// <param name="SetUpMinutes">Once, however many pieces there are.</param>
+/// <param name="HandMinutes">With the pieces.</param>
+/// <param name="WaitMinutes">Before what follows may begin.</param>
+/// <param name="After">Ids of what has to be done before.</param>
+public sealed record Operation(
+    string Id, WorkPhase Phase, Guid CommissionId, RunStep Step, IReadOnlyList<Lot> Lots, IReadOnlyList<MaterialTake> Takes, double SetUpMinutes, double HandMinutes,
+    double WaitMinutes, IReadOnlyList<string> After)
+{
+    /// <summary>Wires, tape and the like that it takes, also those that the cabinet does not hold.</summary>
+    public IReadOnlyList<Support> Supports { get; init; } = [];
+
+    /// <summary>The paste that it makes; null for all else.</summary>
+    public PasteBlock? Block { get; init; }
+
+    /// <summary>The coat that it lays, and with what that is done in one go; null for all else.</summary>
+    public ResolvedCoat? Coat { get; init; }
+
+    /// <summary>What it lays is taken from this pot; null if from a jar, or nothing is laid.</summary>
+    public string? PotId { get; init; }
+
+    /// <summary>On flowers as they stand, not on loose pieces.</summary>
+    public bool IsOnStanding { get; init; }
+
+    /// <summary>Whether it is done to pieces of this kind.</summary>
+    public bool Touches(Guid pieceId) => Lots.Any(lot => lot.PieceId == pieceId);
+
+    /// <summary>Everything that goes out of the cabinet for it.</summary>
+    public IEnumerable<MaterialTake> AllTakes() =>
+        Takes.Concat(Supports.Where(support => support.MaterialId is not null).Select(support => new MaterialTake(support.MaterialId!, support.Amount)));
+}
+
+/// <summary>How operations are called: each kind by what it is about. What was ticked under a name stays ticked, so names never change.</summary>
+public static class OperationId
+{
+    public static string OfPiece(Guid pieceId, string stepKey) => $"piece:{pieceId}:{stepKey}";
+
+    public static string OfLetDown(string blockKey, int part, string colourantId) => $"letDown:{blockKey}:{part}:{colourantId}";
+
+    public static string OfStage(Guid flowerId, Guid stageId) => $"stage:{flowerId}:{stageId}";
+
+    public static string OfPot(Guid commissionId, string mixKey) => $"pot:{commissionId}:{Short(mixKey)}";
+
+    public static string OfCommission(Guid commissionId, string what) => $"{what}:{commissionId}";
+
+    public const int Longest = 200;
+
+    private static string Short(string key) => Convert.ToHexStringLower(System.Security.Cryptography.SHA256.HashData(System.Text.Encoding.UTF8.GetBytes(key)))[..16];
+}

@@ -1,0 +1,92 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Mixing;
+using YoungTinge.Core.Work;
+using YoungTinge.Store;
+using YoungTinge.Web.Shared;
+
+namespace YoungTinge.Web.Work;
+
+/// <summary>
+/// Ticks what is done, on whichever sheet, or takes the ticks back: all of them or none. What is one tick to the maker, such as a coat of
+/// the dust day, may be several operations. Doing either twice is the same as once.
+/// </summary>
+public static class TickOperations
+{
+    internal const int MostOperations = 40;
+
+    /// <param name="Fingerprint">Of the operation as the maker saw it.</param>
+    public sealed record Ticked(string Id, string Fingerprint);
+
+    public sealed record Request(IReadOnlyList<Ticked> Operations, bool IsDone);
+
+    public static void Map(RouteGroupBuilder api) => api.MapPut("/work/ticks", Tick).WithName("tickOperations")
+        .WithSummary("Ticks what is done, or takes ticks back. A paste that is ticked is a batch from then on.").Produces(204).ProducesProblems(404, 422);
+
+    private static async Task<IResult> Tick(Request request, StudioWorks works, DoneStore store, TimeProvider clock, CancellationToken cancel)
+    {
+        if (Problems(request).ToList() is { Count: > 0 } problems)
+            return ApiProblem.NotPossible(problems);
+        var work = await works.LoadAsync(cancel);
+        if (!request.IsDone)
+        {
+            await store.UntickAsync(work.Studio.Id, [.. request.Operations.Select(one => one.Id)], cancel);
+            return TypedResults.NoContent();
+        }
+
+        var ticked = new List<DoneOperation>();
+        foreach (var one in request.Operations)
+        {
+            if (work.Commissions.Select(commission => work.GraphOf(commission.Id).Find(one.Id)).FirstOrDefault(found => found is not null) is not { } operation)
+                return ApiProblem.NotFound();
+            ticked.Add(ToTick(operation, one.Fingerprint, work, clock.GetUtcNow()));
+        }
+
+        await store.TickAsync(work.Studio.Id, ticked, work.Studio.Maker, work.Materials, cancel);
+        return TypedResults.NoContent();
+    }
+
+    /// <summary>What has changed since the maker read it is ticked, but a paste is no batch then: what it was is not known here any more.</summary>
+    private static DoneOperation ToTick(Operation operation, string fingerprint, StudioWork work, DateTimeOffset now)
+    {
+        if (operation.Block is { } block)
+        {
+            return OperationView.PrintOf(operation) != fingerprint ? new DoneOperation(operation.Id, fingerprint, []) : new DoneOperation(operation.Id, fingerprint, operation.Takes)
+            {
+                Makes = BatchesOf(block, work, now),
+                PieceIds = [.. block.Uses.Select(use => use.PieceId)],
+                LeftoverG = block.Leftover?.KeepG ?? 0,
+            };
+        }
+
+        return new DoneOperation(operation.Id, fingerprint, [.. operation.AllTakes()]) { FromBatch = operation.Step is TakeBatch batch ? (batch.BatchId, batch.Grams) : null };
+    }
+
+    private static IEnumerable<FieldProblem> Problems(Request request)
+    {
+        if (request.Operations.Count is < 1 or > MostOperations || request.Operations.DistinctBy(one => one.Id).Count() < request.Operations.Count)
+            yield return new FieldProblem("operations", "countOutOfRange", MostOperations, null);
+        foreach (var (i, one) in request.Operations.Index())
+        {
+            if (one.Id.Length is < 1 or > OperationId.Longest)
+                yield return new FieldProblem($"operations[{i}].id", "lengthOutOfRange", OperationId.Longest, null);
+            if (one.Fingerprint.Length is < 1 or > Fingerprint.Longest)
+                yield return new FieldProblem($"operations[{i}].fingerprint", "lengthOutOfRange", Fingerprint.Longest, null);
+        }
+    }
+
+    private static Batch[] BatchesOf(PasteBlock block, StudioWork work, DateTimeOffset now)
+    {
+        var made = block.Batches();
+        var pieces = block.Uses.Select(use => work.Find(use.PieceId)!.Piece.Name.ToLowerInvariant());
+        var name = work.FlowerName(block.FlowerIds[0]) + (block.Kind == BlockKind.Paste ? $", {string.Join(", ", pieces)}" : "");
+        return [.. made.Select((batch, place) => new Batch(
+            Guid.CreateVersion7(now), block.CommissionId, Short(made.Count > 1 ? $"{name} {place + 1}/{made.Count}" : name), batch.Recipe, batch.PasteG,
+            PasteOptics.ColourOf(block.Kind == BlockKind.Paste ? block.Mixed[0].Recipe : batch.Recipe, work.Materials), null, "", 0)
+        {
+            Made = new Making(now, batch.Recipe, batch.PasteG, batch.PasteG, ""),
+            Block = new BlockPlace(block.Key, place),
+        })];
+    }
+
+    private static string Short(string name) => name.Length <= StudioRules.LongestName ? name : name[..StudioRules.LongestName];
+}
