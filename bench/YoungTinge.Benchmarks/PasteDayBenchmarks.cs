@@ -29,16 +29,27 @@ public class PasteDayBenchmarks
                 Guid.NewGuid(), new Piece("Petal", "round-petal", 20 + 4 * piece, 18 + 4 * piece, 0.5, false, PartOf.Flower, 8, 0.15), 6,
                 new PiecePlan(
                     Enum.GetValues<Zone>().ToDictionary(zone => zone, _ => Target.Of(new Lab(80, 5, 10))), new Lab(85, 5, 10),
-                    new PasteRecipe(White, [new Dose(colours[design % colours.Length], 0.05 + 0.05 * (6 - piece)), new Dose("bracken", 0.01 + 0.001 * design)]), [])))];
+                    new PasteRecipe(White, [new Dose(colours[design % colours.Length], 0.05 + 0.05 * (6 - piece)), new Dose("bracken", 0.01 + 0.001 * design)]), Coats(design + piece))))];
             return new FlowerPaste(Guid.NewGuid(), commission, works, design % 2 == 0 ? OmbrePlan.Suggest(works, materials) : null, null);
         })];
         marble = new MarblePlan([new(new PasteRecipe(White, [new Dose("woad", 1)]), 2), new(new PasteRecipe(White, []), 1)], 1, 5, 0.4, [], 110, 1);
         run = designs[0].Ombre!.Run(designs[0].Works, materials);
     }
 
+    private static Coat[] Coats(int at)
+    {
+        string[] dusts = ["nettle", "duckweed", "wine-lees", "guelder", "scabious", "furze"];
+        DustCoat Dust(int i, double load) => new(Guid.NewGuid(), [new(dusts[i % dusts.Length], 1), new("plain-cornstarch", 2)], load, Place.Whole, Sides.Face);
+        return [Dust(at, 0.1), Dust(at + 2, 0.2), new SteamCoat(Guid.NewGuid(), 8), new GlazeCoat(Guid.NewGuid(), "satin-veil", 1, Sides.Both)];
+    }
+
     /// <summary>Every second design as a run of six shades.</summary>
     [Benchmark]
     public IReadOnlyList<PasteBlock> ThirtyDesignsOfSixPieces() => PasteDaySheet.Of(designs, materials);
+
+    /// <summary>Everything that is done for them, paste and all, and its dust day.</summary>
+    [Benchmark]
+    public DustDayPlan GraphOfThirtyDesigns() => DustDayPlan.Of(WorkGraph.Of([.. designs.Select(design => new FlowerWork(design, null))], PasteDaySheet.Of(designs, materials), materials));
 
     /// <summary>As each change of a run asks for it.</summary>
     [Benchmark]

@@ -1746,7 +1746,7 @@ export interface components {
         AssemblyPlan: {
             /** @description In any order: each says what it goes onto. */
             stages: components["schemas"]["AssemblyStage"][];
-            /** @description Dusting. */
+            /** @description When the coats of a flower go on. */
             dusting: components["schemas"]["Dusting"];
         };
         /** @description One step of putting a flower together. */
@@ -1760,20 +1760,20 @@ export interface components {
             kind: components["schemas"]["StageKind"];
             /** @description In the maker's words; empty for those of the house. */
             name: string;
-            /** @description Parts by mass, in any one unit, above 0. */
+            /** @description Pieces that are put on, with how many to a flower. */
             parts: components["schemas"]["StagePart"][];
             /**
              * Format: uuid
              * @description The stage whose flower it goes onto; null for one that begins.
              */
             onto: null | string;
-            /** @description Joining. */
+            /** @description How a stage holds. */
             joining: components["schemas"]["Joining"];
-            /** @description Dryness. */
+            /** @description How dry the new pieces are when they go on. */
             dryness: components["schemas"]["Dryness"];
             /** @description With a wait between rows, not all together. */
             oneRowAtATime: boolean;
-            /** @description Pose. */
+            /** @description How the flower dries afterwards. */
             pose: components["schemas"]["DryingPose"];
         };
         /**
@@ -2036,7 +2036,7 @@ export interface components {
              * @description Of them in one flower.
              */
             perFlower: number;
-            /** @description Is wired. */
+            /** @description Whether a wire carries it; null for as the house would. */
             isWired: boolean;
         };
         ChangeCommissionsCopy: {
@@ -2747,6 +2747,15 @@ export interface components {
          * @enum {unknown}
          */
         FitQuality: "good" | "fair" | "poor" | "rough";
+        /** @description Whether something may be eaten, and what is in it: by all that goes into or onto it, glue and wire counted in. */
+        FoodFacts: {
+            /** @description Of the part that is least fit for food. */
+            status: components["schemas"]["FoodStatus"];
+            /** @description Each ingredient once, in a fixed order. */
+            contains: components["schemas"]["Ingredient"][];
+            /** @description Ids of what is no food, in the order of the cabinet. */
+            notEdible: string[];
+        };
         /**
          * @description Whether a material may be eaten: a house setting of the studio, not legal advice.
          * @enum {unknown}
@@ -2898,7 +2907,7 @@ export interface components {
             isFirstOfPot: boolean;
             /** @description Of the mix; null for what has none. */
             colour: null | components["schemas"]["ColourView"];
-            /** @description Is on standing. */
+            /** @description On flowers as they stand, not on loose pieces. */
             isOnStanding: boolean;
             /** @description What it is for. */
             uses: components["schemas"]["GetDustDayUseView"][];
@@ -2992,6 +3001,8 @@ export interface components {
             progress: {
                 [key: string]: components["schemas"]["Progress"];
             };
+            /** @description By all that goes into or onto the flower. */
+            food: components["schemas"]["FoodFacts"];
             /**
              * Format: int32
              * @description To send with a change of the flower, or of the order of its pieces (If-Match).
@@ -3384,7 +3395,7 @@ export interface components {
              * @description Pieces with spares; 0 for more than one kind.
              */
             toMake: number;
-            /** @description Operations. */
+            /** @description What is done, in order. */
             operations: components["schemas"]["OperationView"][];
         };
         /** @description An amount of powder as a hand can measure it. */
@@ -3727,6 +3738,8 @@ export interface components {
             commission: components["schemas"]["CommissionView"];
             /** @description How much of all there is to do for it is done. */
             progress: components["schemas"]["Progress"];
+            /** @description By all that goes into or onto its flowers. */
+            food: components["schemas"]["FoodFacts"];
             /** @description How many flowers of this kind, 0 or more. */
             flowers: components["schemas"]["ListCommissionsFlowerView"][];
         };
@@ -4367,6 +4380,8 @@ export interface components {
              * @description Largest step against the smallest, each against what was asked; 1 is even.
              */
             unevenness: number;
+            /** @description How far each shade would be from the one before if they followed what their pieces should look like; null unless all have pieces. */
+            stepsOfTargets: null | number[];
             /** @description By each method, side by side. */
             ways: components["schemas"]["OmbreWayView"][];
         };
@@ -4407,11 +4422,11 @@ export interface components {
         OperationView: {
             /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
             id: string;
-            /** @description Phase. */
+            /** @description Part of the work. */
             phase: components["schemas"]["WorkPhase"];
             /** @description How far this shade looks from the one before. */
             step: components["schemas"]["RunStep"];
-            /** @description Lots. */
+            /** @description Pieces or flowers that it is done to. */
             lots: components["schemas"]["LotView"][];
             /**
              * Format: double
@@ -5098,7 +5113,7 @@ export interface components {
             id: string;
             /** @description Which kind it is. */
             kind: components["schemas"]["PassKind"];
-            /** @description Parts by mass, in any one unit, above 0. */
+            /** @description What is in it, by whole parts. */
             parts: components["schemas"]["PotPart"][];
             /**
              * Format: double
@@ -5118,7 +5133,7 @@ export interface components {
             colour: null | components["schemas"]["Lab"];
             /**
              * Format: double
-             * @description Powder. In g.
+             * @description All powder in it, in g.
              */
             powderG?: number;
             /** @description Clearly more than is needed: it keeps in a jar, labelled. */
@@ -5238,7 +5253,7 @@ export interface components {
         Progress: {
             /**
              * Format: int32
-             * @description Done.
+             * @description How many steps are done, from 0.
              */
             done: number;
             /**
@@ -5602,11 +5617,11 @@ export interface components {
              * @enum {string}
              */
             kind: "buildStage";
-            /** @description Stage. */
+            /** @description What is put on. */
             stage: components["schemas"]["StageKind"];
             /** @description What it is called, in the maker's words. */
             name: string;
-            /** @description Parts by mass, in any one unit, above 0. */
+            /** @description Pieces that are put on, with how many to a flower, from 1. */
             parts: components["schemas"]["StagePart"][];
             /**
              * Format: int32
@@ -5615,13 +5630,13 @@ export interface components {
             flowers: number;
             /** @description Nothing stands yet. */
             isFirst: boolean;
-            /** @description Joining. */
+            /** @description How a stage holds. */
             joining: components["schemas"]["Joining"];
-            /** @description Dryness. */
+            /** @description How dry the new pieces are when they go on. */
             dryness: components["schemas"]["Dryness"];
             /** @description One row at atime. */
             oneRowAtATime: boolean;
-            /** @description Pose. */
+            /** @description How the flower dries afterwards. */
             pose: components["schemas"]["DryingPose"];
             /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
@@ -5727,7 +5742,7 @@ export interface components {
              * @enum {string}
              */
             kind: "makePaste";
-            /** @description Block. */
+            /** @description A paste, a run of shades or a marble. */
             block: components["schemas"]["BlockKind"];
             /**
              * Format: uuid
@@ -5763,7 +5778,7 @@ export interface components {
             buds: number;
             /**
              * Format: int32
-             * @description Leaves.
+             * @description How many leaves and berries, from 0.
              */
             leaves: number;
             /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
@@ -5777,7 +5792,7 @@ export interface components {
              * @enum {string}
              */
             kind: "mixPot";
-            /** @description Pot. */
+            /** @description What is mixed for all that gets it. */
             pot: components["schemas"]["Pot"];
             /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
@@ -6002,6 +6017,10 @@ export interface components {
              * @description CIEDE2000 from the shade before; null for the first.
              */
             step: null | number;
+            /** @description What its pieces should look like as paste; null if none is made of it. */
+            wanted: null | components["schemas"]["ColourView"];
+            /** @description From that; null if none is made of it. */
+            difference: null | components["schemas"]["Difference"];
         };
         /** @description What the work still takes of one material, against what is there. Amounts are in its own measure. */
         ShoppingLine: {
@@ -6402,7 +6421,7 @@ export interface components {
             finish: components["schemas"]["Finish"];
         };
         TickOperationsRequest: {
-            /** @description Operations. */
+            /** @description What was done, 1 to 40. */
             operations: components["schemas"]["TickOperationsTicked"][];
             /** @description Whether it is done or not. */
             isDone: boolean;
@@ -12030,7 +12049,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description Block. */
+                /** @description A paste, a run of shades or a marble. */
                 block: string;
             };
             cookie?: never;
@@ -12100,7 +12119,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description Block. */
+                /** @description A paste, a run of shades or a marble. */
                 block: string;
             };
             cookie?: never;

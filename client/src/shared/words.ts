@@ -5,6 +5,7 @@ import type {
   Difference,
   DosedColour,
   FieldProblem,
+  FoodFacts,
   LetDown,
   Material,
   Measure,
@@ -50,6 +51,22 @@ export function deltaE(difference: number): string {
 /** A mass as a bench scale shows it. */
 export function grams(t: TFunction, value: number): string {
   return t('measure.mass', { value })
+}
+
+/** "Decorative only: Moonmilk, White wire. Contains gluten", for all that goes into a flower. */
+export function foodWords(t: TFunction, food: FoodFacts, nameOf: NameOf): string {
+  const status =
+    food.status === 'edible'
+      ? t('food.all')
+      : t('food.of', { status: t(`food.${food.status}`), names: food.notEdible.map(nameOf).join(', ') })
+  return [status, containsWords(t, food)].filter(Boolean).join(' ')
+}
+
+/** What guests may not bear, as far as the cabinet knows; empty if there is nothing. */
+export function containsWords(t: TFunction, food: FoodFacts): string {
+  return food.contains.length > 0
+    ? t('food.contains', { what: food.contains.map((one) => t(`ingredient.${one}`).toLowerCase()).join(', ') })
+    : ''
 }
 
 /** "0.6 g", "3 knife tips": as a hand takes it. */

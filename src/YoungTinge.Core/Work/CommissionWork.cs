@@ -132,7 +132,10 @@ internal sealed class CommissionWork(Guid commissionId, IReadOnlyList<FlowerWork
                 top, WorkPhase.Build, commissionId,
                 new BuildStage(top, stage.Kind, stage.Name, parts, count, onto is null, stage.Joining, stage.Dryness, stage.OneRowAtATime, stage.Pose),
                 [.. parts.Select(part => new Lot(flowerId, part.PieceId, part.PerFlower * count))], [], BenchMinutes.SetUpJoining, BenchMinutes.JoinAPiece * parts.Sum(part => part.PerFlower) * count,
-                stage.Joining == Joining.Taped ? 0 : SetsMinutes, [.. parts.Select(part => loose[part.PieceId]), .. onto is null ? Array.Empty<string>() : [onto]]));
+                stage.Joining == Joining.Taped ? 0 : SetsMinutes, [.. parts.Select(part => loose[part.PieceId]), .. onto is null ? Array.Empty<string>() : [onto]])
+            {
+                AlsoUses = stage.Joining is Joining.Glued or Joining.HalfGlued && Glue is { } glue ? [glue] : [],
+            });
         }
 
         var ends = top is null ? [] : new List<string> { top };
@@ -147,6 +150,9 @@ internal sealed class CommissionWork(Guid commissionId, IReadOnlyList<FlowerWork
         ends.AddRange(loose.Where(piece => !stages.Keys.Any(stage => assembly.Stages.First(one => one.Id == stage).Parts.Any(part => part.PieceId == piece.Key))).Select(piece => piece.Value));
         return ends;
     }
+
+    /// <summary>The first on the shelf that is still bought; null if there is none.</summary>
+    private string? Glue => materials.All.OfType<Adhesive>().FirstOrDefault(adhesive => !adhesive.Label.IsRetired)?.Id;
 
     /// <summary>Glue that holds is dry after a night; taped stands at once. House figure.</summary>
     private const double SetsMinutes = 720;
@@ -172,6 +178,7 @@ internal sealed class CommissionWork(Guid commissionId, IReadOnlyList<FlowerWork
                 Coat = coat,
                 PotId = potId,
                 IsOnStanding = isOnStanding,
+                AlsoUses = step is StickPollen pollen ? [pollen.AdhesiveId] : [],
             };
             Add(lay);
             lays.Add(lay);

@@ -34,6 +34,9 @@ public sealed record Operation(
     /// <summary>Wires, tape and the like that it takes, also those that the cabinet does not hold.</summary>
     public IReadOnlyList<Support> Supports { get; init; } = [];
 
+    /// <summary>Ids of what it uses beside that without measure, as glue.</summary>
+    public IReadOnlyList<string> AlsoUses { get; init; } = [];
+
     /// <summary>The paste that it makes; null for all else.</summary>
     public PasteBlock? Block { get; init; }
 

@@ -1,3 +1,4 @@
+using YoungTinge.Core.Work;
 using YoungTinge.Web.Shared;
 using YoungTinge.Web.Shared.Computing;
 
@@ -8,8 +9,9 @@ public static class ListCommissions
 {
     public sealed record FlowerView(Guid Id, string Name, int Flowers, int Buds, IReadOnlyList<PieceView> Pieces);
 
+    /// <param name="Food">By all that goes into or onto its flowers.</param>
     /// <param name="Progress">How much of all there is to do for it is done.</param>
-    public sealed record Entry(CommissionView Commission, Progress Progress, IReadOnlyList<FlowerView> Flowers);
+    public sealed record Entry(CommissionView Commission, Progress Progress, FoodFacts Food, IReadOnlyList<FlowerView> Flowers);
 
     public sealed record Answer(string StudioName, string Maker, IReadOnlyList<Entry> Commissions);
 
@@ -22,6 +24,7 @@ public static class ListCommissions
         var work = await works.LoadAsync(cancel);
         return TypedResults.Ok(new Answer(work.Studio.Name, work.Studio.Maker, [.. work.Commissions.Select(commission => new Entry(
             CommissionView.From(commission, work.Studio, clock.GetUtcNow()), work.ProgressOf(commission.Id, work.GraphOf(commission.Id).Operations),
+            FoodFacts.Of(work.GraphOf(commission.Id).Operations, work.Materials),
             [.. work.Flowers.Where(flower => flower.CommissionId == commission.Id)
                 .Select(flower => new FlowerView(flower.Id, flower.Name, flower.Flowers, flower.Buds, [.. work.PiecesOf[flower.Id].Select(piece => PieceView.From(piece, work.Materials))]))]))]));
     }

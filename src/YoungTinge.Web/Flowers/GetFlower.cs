@@ -1,3 +1,4 @@
+using YoungTinge.Core.Work;
 using YoungTinge.Web.Shared;
 using YoungTinge.Web.Shared.Computing;
 
@@ -7,9 +8,10 @@ namespace YoungTinge.Web.Flowers;
 public static class GetFlower
 {
     /// <param name="Progress">By piece: how much of what there is to do for it is done.</param>
+    /// <param name="Food">By all that goes into or onto the flower.</param>
     /// <param name="Version">To send with a change of the flower, or of the order of its pieces (If-Match).</param>
     public sealed record Answer(
-        Guid Id, string Name, int Flowers, int Buds, bool MustBeEdible, CommissionView Commission, IReadOnlyList<PieceView> Pieces, IReadOnlyDictionary<Guid, Progress> Progress, int Version);
+        Guid Id, string Name, int Flowers, int Buds, bool MustBeEdible, CommissionView Commission, IReadOnlyList<PieceView> Pieces, IReadOnlyDictionary<Guid, Progress> Progress, FoodFacts Food, int Version);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/flowers/{id:guid}", Handle)
         .KeepsAnswer().WithName("getFlower").Produces<Answer>().ProducesProblems(404);
@@ -23,6 +25,7 @@ public static class GetFlower
         return TypedResults.Ok(new Answer(
             flower.Id, flower.Name, flower.Flowers, flower.Buds, flower.MustBeEdible, CommissionView.From(commission, work.Studio, clock.GetUtcNow()),
             [.. work.PiecesOf[id].Select(piece => PieceView.From(piece, work.Materials))],
-            work.PiecesOf[id].ToDictionary(piece => piece.Id, piece => work.ProgressOf(commission.Id, work.GraphOf(commission.Id).OfPiece(piece.Id))), flower.Version));
+            work.PiecesOf[id].ToDictionary(piece => piece.Id, piece => work.ProgressOf(commission.Id, work.GraphOf(commission.Id).OfPiece(piece.Id))),
+            FoodFacts.Of(work.GraphOf(commission.Id).OfFlower(id), work.Materials), flower.Version));
     }
 }

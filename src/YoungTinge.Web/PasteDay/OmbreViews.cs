@@ -1,12 +1,15 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Ombre;
+using YoungTinge.Core.Work;
 using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.PasteDay;
 
 /// <param name="Step">CIEDE2000 from the shade before; null for the first.</param>
-public sealed record ShadeView(ColourView Colour, double Grams, double? Step);
+/// <param name="Wanted">What its pieces should look like as paste; null if none is made of it.</param>
+/// <param name="Difference">From that; null if none is made of it.</param>
+public sealed record ShadeView(ColourView Colour, double Grams, double? Step, ColourView? Wanted, Difference? Difference);
 
 /// <param name="Off">CIEDE2000 from the exact shade.</param>
 /// <param name="Touch">By which one touch too many at the start moves it.</param>
@@ -39,14 +42,18 @@ public sealed record OmbreWayView(
 
 /// <summary>Everything that follows from a run.</summary>
 /// <param name="Unevenness">Largest step against the smallest, each against what was asked; 1 is even.</param>
-public sealed record OmbreView(IReadOnlyList<ShadeView> Shades, double Unevenness, IReadOnlyList<OmbreWayView> Ways)
+/// <param name="StepsOfTargets">How far each shade would be from the one before if they followed what their pieces should look like; null unless all have pieces.</param>
+public sealed record OmbreView(IReadOnlyList<ShadeView> Shades, double Unevenness, IReadOnlyList<double>? StepsOfTargets, IReadOnlyList<OmbreWayView> Ways)
 {
-    public static OmbreView From(OmbreRun run, double scaleG, Materials materials)
+    internal static OmbreView From(OmbreRun run, WantedShades wanted, double scaleG, Materials materials)
     {
         var seen = OmbreRun.StepsOf([.. run.Shades.Select(shade => shade.Colour)]);
         return new OmbreView(
-            [.. run.Shades.Select((shade, i) => new ShadeView(ColourView.From(shade.Colour), shade.Grams, i > 0 ? seen[i - 1] : null))],
+            [.. run.Shades.Select((shade, i) => new ShadeView(
+                ColourView.From(shade.Colour), shade.Grams, i > 0 ? seen[i - 1] : null, wanted.Colours[i] is { } colour ? ColourView.From(colour) : null,
+                wanted.Colours[i] is { } other ? Difference.Of(shade.Colour, other) : null))],
             run.Unevenness,
+            wanted.Steps,
             [.. Enum.GetValues<OmbreMethod>().Select(school => OmbreWayView.From(OmbreResult.Of(run, school, materials, scaleG), materials))]);
     }
 }

@@ -45,7 +45,7 @@ public static class PlanOmbre
     }
 
     private static Task<IResult> Look(Guid id, OmbrePlan plan, FlowerPastePlans plans, CancellationToken cancel) => plans.LookAsync(
-        id, plan, Problems, (flower, materials) => TypedResults.Ok(OmbreView.From(plan.Run(flower.All, materials), plan.ScaleG, materials)), cancel);
+        id, plan, Problems, (flower, materials) => TypedResults.Ok(OmbreView.From(plan.Run(flower.All, materials), WantedShades.Of(plan, flower.All), plan.ScaleG, materials)), cancel);
 
     private static Task<IResult> Dusted(Guid id, OmbrePlan plan, FlowerPastePlans plans, CancellationToken cancel) => plans.LookAsync(
         id, plan, Problems,

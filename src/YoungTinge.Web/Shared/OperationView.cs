@@ -49,7 +49,12 @@ public sealed record OperationView(
     internal static string PrintOf(Operation operation) => operation.Block is { } block
         ? Shared.Fingerprint.Of(new
         {
-            block.Kind, block.TotalG, block.Uses, block.Marble, block.ThicknessMm, block.Way?.School,
+            block.Kind,
+            block.TotalG,
+            block.Uses,
+            block.Marble,
+            block.ThicknessMm,
+            block.Way?.School,
             Mixed = block.Mixed.Select(part => new { part.Recipe, part.FreshG, Colours = part.Batch.Colours.Select(colour => new { colour.ColourantId, colour.MeasuredG, colour.LetDown, colour.CountedBesides }) }),
             Leftover = block.Leftover is { } used ? new { used.BatchId, used.KeepG, used.FreshG } : null,
         })

@@ -41,6 +41,18 @@ public class PasteSourcesTests
     }
 
     [Fact]
+    public void Shades_are_compared_with_what_their_pieces_want()
+    {
+        Lab[] wanted = [new(60, 20, 30), new(75, 12, 22), new(90, 4, 10)];
+        PlannedWork[] works = [.. wanted.Select(colour => Work() is var work ? work with { Plan = work.Plan with { PasteTarget = colour } } : work)];
+        var plan = new OmbrePlan(Apricot, TestData.Recipe(), null, [1, 1], [.. works.Select(work => new ShadeUse([work.PieceId], 0))], 0.1, OmbreMethod.SplitStock);
+        var shades = WantedShades.Of(plan, works);
+        Assert.Equal(wanted.Select(colour => (Lab?)colour), shades.Colours);
+        Assert.Equal([DeltaE2000.Between(wanted[0], wanted[1]), DeltaE2000.Between(wanted[1], wanted[2])], shades.Steps!);
+        Assert.Null(WantedShades.Of(plan with { Uses = [.. plan.Uses.Take(2), new ShadeUse([], 40)] }, works).Steps);
+    }
+
+    [Fact]
     public void What_cannot_be_made_as_it_stands_leaves_the_pieces_their_own_pastes()
     {
         var work = Work();

@@ -217,6 +217,20 @@ public class WorkGraphTests
         Assert.True(PasteQuantity.For(covered, 1).PieceG < PasteQuantity.For(ball, 1).PieceG / 2);
     }
 
+    [Fact]
+    public void A_flower_is_as_fit_for_food_as_the_least_that_is_in_it_glue_counted_in()
+    {
+        var glue = new Adhesive(new Label("egg-glue", "Egg glue", "liquid", FoodStatus.Edible) { Contains = [Ingredient.Egg] });
+        var cabinet = new Materials([.. Cabinet.All.Where(material => material is not Adhesive), glue]);
+        var petals = Petal with { PerPart = 12 };
+        FoodFacts Food(params Coat[] coats) => FoodFacts.Of(TestWork.Graph([TestWork.Flower(new PlannedWork(Guid.NewGuid(), petals, 3, Plan(coats)))], cabinet).Operations, cabinet);
+        Assert.Contains(Ingredient.Egg, Food().Contains);
+        var lustre = cabinet.All.OfType<Dust>().First(dust => dust.Label.FoodStatus != FoodStatus.Edible);
+        var food = Food(new DustCoat(Guid.NewGuid(), [new(lustre.Id, 1)], 0.05, Place.Whole, Sides.Face));
+        Assert.True(food.Status >= lustre.Label.FoodStatus);
+        Assert.Contains(lustre.Id, food.NotEdible);
+    }
+
     /// <summary>A cylinder turned is its girth times its height; a ball four great circles.</summary>
     [Fact]
     public void Round_pieces_have_the_surface_that_they_really_have()

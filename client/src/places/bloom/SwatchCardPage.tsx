@@ -9,7 +9,8 @@ import { NotThere } from '../../shared/Message'
 import { SheetHead } from '../../shared/SheetHead'
 import { Swatch } from '../../shared/Swatch'
 import type { NameOf } from '../../shared/words'
-import { dayWords, differenceWords, dose, nameFinder, zoneName } from '../../shared/words'
+import { sourceWords } from '../flower/sourceWords'
+import { foodWords, dayWords, differenceWords, dose, nameFinder, zoneName } from '../../shared/words'
 import { coatDetail, coatName } from '../flower/coatWords'
 
 /** All pieces of a flower with their zones, paste and coats, to hang over the bench. */
@@ -29,6 +30,7 @@ export function SwatchCardPage() {
       {flower.data.pieces.map((piece) => (
         <PieceCard key={piece.id} piece={piece} materials={materials.data} />
       ))}
+      <p className="mt-3 text-sm">{foodWords(t, flower.data.food, nameFinder(materials.data))}</p>
       <p className="quiet mt-3 text-sm">{t('card.note')}</p>
     </main>
   )
@@ -86,10 +88,12 @@ function PieceCard({ piece, materials }: { piece: PieceView; materials: Material
         </ul>
         <ol className="mt-2 list-decimal pl-5 text-sm">
           <li>
-            {[
-              nameOf(plan.paste.baseId),
-              ...preview.batch.colours.map((one) => `${nameOf(one.colourantId)} ${dose(t, one)}`),
-            ].join(', ')}
+            {preview.source.kind === 'own'
+              ? [
+                  nameOf(plan.paste.baseId),
+                  ...preview.batch.colours.map((one) => `${nameOf(one.colourantId)} ${dose(t, one)}`),
+                ].join(', ')
+              : sourceWords(t, preview.source)}
           </li>
           {plan.coats.map((coat) => {
             const view = preview.coats.find((one) => one.id === coat.id)

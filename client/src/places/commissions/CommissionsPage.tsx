@@ -11,7 +11,7 @@ import { PageTitle } from '../../shared/PageTitle'
 import { PieceDrawing } from '../../shared/PieceDrawing'
 import { SearchField } from '../../shared/SearchField'
 import { SelectField } from '../../shared/SelectField'
-import { dueWords, flowerCount } from '../../shared/words'
+import { containsWords, dueWords, flowerCount } from '../../shared/words'
 import { FirstSteps } from './FirstSteps'
 import { inOrder } from '../../shared/numbers'
 
@@ -85,13 +85,14 @@ export function CommissionsPage() {
   )
 }
 
-function Entry({ entry: { commission, progress, flowers } }: { entry: CommissionEntry }) {
+function Entry({ entry: { commission, progress, food, flowers } }: { entry: CommissionEntry }) {
   const { t } = useTranslation()
   const facts = [
     commission.place,
     commission.roomHumidityPercent !== null && t('commission.humidity', { percent: commission.roomHumidityPercent }),
     commission.diets.length > 0 &&
       t('commission.diets', { diets: commission.diets.map((diet) => t(`diet.${diet}`)).join(', ') }),
+    containsWords(t, food),
   ]
   return (
     <section aria-labelledby={commission.id} className="border-base-300 border-t">

@@ -10,7 +10,7 @@ import type { ProblemAt } from '../../shared/Editor'
 import { Failure, NotThere, Problem } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
 import { Swatch } from '../../shared/Swatch'
-import { deltaE, grams, nameFinder } from '../../shared/words'
+import { deltaE, differenceWords, grams, nameFinder } from '../../shared/words'
 import { DustedRun } from './DustedRun'
 import { OmbreSheet } from './OmbreSheet'
 import { PasteChoice } from './PasteChoice'
@@ -152,6 +152,11 @@ function OpenOmbre({ flowerId, kept, materials }: { flowerId: string; kept: Ombr
             <button className="btn btn-sm" onClick={() => change({ steps: plan.steps.map(() => 1) })}>
               {t('ombre.even')}
             </button>
+            {look.data?.stepsOfTargets && (
+              <button className="btn btn-sm" onClick={() => change({ steps: look.data!.stepsOfTargets! })}>
+                {t('ombre.asTargets')}
+              </button>
+            )}
           </div>
           <Uses plan={plan} kept={kept} problemAt={problemAt} onChange={change} />
           <p className="quiet mt-3 text-sm">{t('ombre.curveHelp')}</p>
@@ -179,6 +184,14 @@ function Run({ plan, view }: { plan: OmbrePlan; view: OmbreView | undefined }) {
               <span className="font-semibold">{i + 1}</span> {grams(t, shade.grams)}
             </p>
             {shade.step !== null && <p className="truncate text-xs">{t('ombre.step', { step: deltaE(shade.step) })}</p>}
+            {shade.wanted && shade.difference && (
+              <div className="mt-1 flex items-center gap-1 text-xs">
+                <Swatch colour={shade.wanted} className="h-4 w-6 shrink-0" />
+                <span>
+                  {t('ombre.wanted')}: {differenceWords(t, shade.difference)}
+                </span>
+              </div>
+            )}
           </li>
         ))}
       </ol>
