@@ -11,7 +11,7 @@ public sealed class LeftoverStore(NpgsqlDataSource dataSource)
 {
     public async Task<IReadOnlyList<ChosenLeftover>> ListAsync(Guid studioId, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand("select block_key, batch_id, used_g from paste_day_leftover where studio_id = $1");
+        await using var command = dataSource.CreateCommand("select block_key, batch_id, used_g from paste_day_leftover where studio_id = $1 order by block_key");
         command.Parameters.Add(Of(studioId));
         await using var reader = await command.ExecuteReaderAsync(cancel);
         var chosen = new List<ChosenLeftover>();

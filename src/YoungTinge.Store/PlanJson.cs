@@ -5,6 +5,7 @@ using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Numerics;
 using YoungTinge.Core.Work;
 
 namespace YoungTinge.Store;
@@ -63,11 +64,17 @@ public static class PlanJson
 
     internal static string Write(PiecePlan plan) => JsonSerializer.Serialize(plan, Options);
 
+    /// <summary>As it is kept.</summary>
+    public static string Text(AssemblyPlan assembly) => Write(assembly);
+
     internal static string Write(AssemblyPlan assembly) => JsonSerializer.Serialize(assembly, Options);
 
     internal static AssemblyPlan ReadAssembly(string json) =>
         JsonSerializer.Deserialize<AssemblyPlan>(json, Options) ?? throw new InvalidDataException("A flower has no assembly.");
 
-    internal static PiecePlan Read(string json) =>
-        JsonSerializer.Deserialize<PiecePlan>(json, Options) ?? throw new InvalidDataException("A piece has no plan.");
+    /// <summary>Plans that were read lately, by their text: the same text is the same plan, and what was computed of it need not be computed again.</summary>
+    private static readonly Recent<string, PiecePlan> Plans = new(
+        8_000, json => JsonSerializer.Deserialize<PiecePlan>(json, Options) ?? throw new InvalidDataException("A piece has no plan."));
+
+    internal static PiecePlan Read(string json) => Plans[json];
 }

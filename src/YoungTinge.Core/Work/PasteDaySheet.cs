@@ -118,8 +118,11 @@ public static class PasteDaySheet
         var own = works.Where(one => !elsewhere.Contains(one.Work.PieceId) && one.Work.Source is not BatchPaste && one.Work.Parts > 0 && one.Work.Piece.Body.Kind != BodyKind.Bought && materials.HasAllOf(one.Work.Plan.Paste));
         var tinsG = new Dictionary<Guid, double>();
         PasteBlock[] blocks = [.. own.GroupBy(one => (one.Flower.CommissionId, Same(one.Work.Plan.Paste))).Select(group => OfPaste([.. group], materials, leftovers, leftoverDeltaE, tinsG)), .. together];
-        return [.. blocks.OrderBy(block => FamilyOf(block.Colour)).ThenByDescending(block => block.Colour.L)];
+        return InOrder(blocks);
     }
+
+    /// <summary>In the order that keeps hands and board clean.</summary>
+    public static IReadOnlyList<PasteBlock> InOrder(IEnumerable<PasteBlock> blocks) => [.. blocks.OrderBy(block => FamilyOf(block.Colour)).ThenByDescending(block => block.Colour.L)];
 
     /// <summary>0 for what has hardly a hue, then 1 to 6 round from yellow by red and violet to green.</summary>
     public static int FamilyOf(Lab colour)

@@ -26,6 +26,6 @@ public static class ListCommissions
             CommissionView.From(commission, work.Studio, clock.GetUtcNow()), work.ProgressOf(commission.Id, work.GraphOf(commission.Id).Operations),
             FoodFacts.Of(work.GraphOf(commission.Id).Operations, work.Materials),
             [.. work.Flowers.Where(flower => flower.CommissionId == commission.Id)
-                .Select(flower => new FlowerView(flower.Id, flower.Name, flower.Flowers, flower.Buds, [.. work.PiecesOf[flower.Id].Select(piece => PieceView.From(piece, work.Materials))]))]))]));
+                .Select(flower => new FlowerView(flower.Id, flower.Name, flower.Flowers, flower.Buds, [.. work.PiecesOf(flower.Id).Select(piece => PieceView.From(piece, work.Materials))]))]))]));
     }
 }

@@ -64,7 +64,7 @@ public static class ChangeAssembly
     }
 
     private static PieceOfFlower[] PiecesOf(StudioWork work, Guid flowerId) =>
-        [.. work.PiecesOf[flowerId].Select(piece => new PieceOfFlower(piece.Id, piece.Piece, piece.Piece.ToMake(piece.Parts), piece.Parts))];
+        [.. work.PiecesOf(flowerId).Select(piece => new PieceOfFlower(piece.Id, piece.Piece, piece.Piece.ToMake(piece.Parts), piece.Parts))];
 
     private static IReadOnlyList<FieldProblem> Lines(IEnumerable<AssemblyProblem> problems, IReadOnlyList<PieceOfFlower> pieces, string at) => [.. problems.Select(problem => new FieldProblem(
         $"{at}{problem.Path}", JsonNamingPolicy.CamelCase.ConvertName(problem.Code.ToString()), problem.Limit,

@@ -43,7 +43,7 @@ public static class ShowBloom
     {
         var work = await works.LoadAsync(cancel);
         return work.FindFlower(id) is var (_, flower)
-            ? TypedResults.Ok(View(flower, [.. work.PiecesOf[id]], Lights.Of((light ?? default).Value), work.Materials))
+            ? TypedResults.Ok(View(flower, [.. work.PiecesOf(id)], Lights.Of((light ?? default).Value), work.Materials))
             : ApiProblem.NotFound();
     }
 
@@ -55,8 +55,8 @@ public static class ShowBloom
             return ApiProblem.NotFound();
         var own = work.Flowers.Where(flower => flower.CommissionId == id).ToList();
         return TypedResults.Ok(new SprayView(
-            [.. own.Select(flower => View(flower, [.. work.PiecesOf[flower.Id]], Lights.Of((light ?? default).Value), work.Materials))],
-            Core.Flowers.Spray.Of([.. own.Select(flower => new SprayFlower([.. work.PiecesOf[flower.Id].Select(piece => piece.Piece)], flower.Flowers, flower.Buds))])));
+            [.. own.Select(flower => View(flower, [.. work.PiecesOf(flower.Id)], Lights.Of((light ?? default).Value), work.Materials))],
+            Core.Flowers.Spray.Of([.. own.Select(flower => new SprayFlower([.. work.PiecesOf(flower.Id).Select(piece => piece.Piece)], flower.Flowers, flower.Buds))])));
     }
 
     private static FlowerView View(Flower flower, IReadOnlyList<PlannedPiece> planned, Illuminant light, Materials materials)

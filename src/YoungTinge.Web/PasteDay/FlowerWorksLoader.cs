@@ -25,7 +25,7 @@ internal sealed class FlowerWorksLoader(StudioWorks works)
         if (work.FindFlower(flowerId) is not var (commission, flower))
             return null;
         var ofCommission = work.Flowers.Where(one => one.CommissionId == commission.Id).ToList();
-        return new FlowerWorks(commission, flower, ofCommission, [.. ofCommission.SelectMany(one => work.PiecesOf[one.Id])]);
+        return new FlowerWorks(commission, flower, ofCommission, [.. ofCommission.SelectMany(one => work.PiecesOf(one.Id))]);
     }
 }
 

@@ -61,7 +61,7 @@ public static class GetPasteDay
                 CommissionView.From(commission, day.Studio, clock.GetUtcNow()),
                 [.. day.Work.Flowers.Where(flower => flower.CommissionId == commission.Id)
                     .Select(flower => new FlowerLine(
-                        flower.Id, flower.Name, flower.Flowers, flower.Buds, [.. day.Work.PiecesOf[flower.Id].Select(piece => Line(piece.Work, piece.Version, day.Materials))], flower.Version))]))],
+                        flower.Id, flower.Name, flower.Flowers, flower.Buds, [.. day.Work.PiecesOf(flower.Id).Select(piece => Line(piece.Work, piece.Version, day.Materials))], flower.Version))]))],
             [.. NotMade(day)],
             [.. day.Operations.Where(operation => operation.Step is MakeLetDown).Select(operation => LetDownOf(operation, day))],
             [.. day.Blocks.Select(block => BlockView.From(operations[block.Key], day))],
@@ -70,7 +70,7 @@ public static class GetPasteDay
 
     private static IEnumerable<NotMadeView> NotMade(Day day)
     {
-        foreach (var flower in day.Work.Pastes.Where(paste => day.Chosen.Any(commission => commission.Id == paste.CommissionId)))
+        foreach (var flower in day.Chosen.SelectMany(commission => day.Work.PastesOf(commission.Id)))
         {
             bool IsMade(BlockKind kind) => day.Blocks.Any(block => block.Kind == kind && block.FlowerIds.Contains(flower.FlowerId));
             foreach (var (kind, isPlanned) in new[] { (BlockKind.Ombre, flower.Ombre is not null), (BlockKind.Marble, flower.Marble is not null) })

@@ -21,7 +21,7 @@ internal sealed record Day(StudioWork Work, IReadOnlyList<Commission> Chosen)
 
     public IReadOnlyList<ChosenLeftover> Leftovers => Work.Leftovers;
 
-    public IReadOnlyList<PasteBlock> Blocks => [.. Work.Blocks.Where(block => Chosen.Any(commission => commission.Id == block.CommissionId))];
+    public IReadOnlyList<PasteBlock> Blocks => PasteDaySheet.InOrder(Chosen.SelectMany(commission => Work.BlocksOf(commission.Id)));
 
     public IReadOnlyList<Operation> Operations => [.. Chosen.SelectMany(commission => Work.GraphOf(commission.Id).Operations)];
 

@@ -9,26 +9,67 @@ using YoungTinge.Store;
 
 namespace YoungTinge.Web.Shared;
 
-/// <summary>All that the work of a studio is computed from, as it stood at one moment: every view reads the same.</summary>
-/// <param name="Pieces">In order along each stem, as they are carried out: on the paste that they are shaped from.</param>
-/// <param name="Pastes">Every flower with how its pastes are got.</param>
+/// <summary>What the database holds of the work of a studio, as it stood at one moment.</summary>
+/// <param name="Pieces">In order along each stem, with their own plans.</param>
 /// <param name="Leftovers">Chosen for a paste.</param>
 /// <param name="Ticks">What has been done, by operation.</param>
-internal sealed record StudioWork(
+internal sealed record StudioRows(
     Studio Studio, Materials Materials, IReadOnlyList<Commission> Commissions, IReadOnlyList<Flower> Flowers, IReadOnlyList<PlannedPiece> Pieces,
-    IReadOnlyList<FlowerPaste> Pastes, IReadOnlyList<Batch> Batches, IReadOnlyList<ChosenLeftover> Leftovers, IReadOnlyDictionary<string, Done> Ticks)
-{
-    private readonly ConcurrentDictionary<Guid, WorkGraph> graphs = new();
-    private readonly ConcurrentDictionary<Guid, IReadOnlySet<string>> done = new();
-    private IReadOnlyList<PasteBlock>? blocks;
-    private readonly Dictionary<Guid, PlannedPiece> byId = Pieces.ToDictionary(piece => piece.Id);
-    private readonly Dictionary<Guid, Flower> flowers = Flowers.ToDictionary(flower => flower.Id);
-    private readonly Dictionary<Guid, Commission> commissions = Commissions.ToDictionary(commission => commission.Id);
+    IReadOnlyDictionary<Guid, OmbrePlan> Ombres, IReadOnlyDictionary<Guid, MarblePlan> Marbles, IReadOnlyList<Batch> Batches, IReadOnlyList<ChosenLeftover> Leftovers,
+    IReadOnlyDictionary<string, Done> Ticks);
 
-    public ILookup<Guid, PlannedPiece> PiecesOf { get; } = Pieces.ToLookup(piece => piece.FlowerId);
+/// <summary>
+/// All that the work of a studio is computed from, and what was computed of it: every view reads the same. Each commission is worked out when it is first asked for.
+/// </summary>
+internal sealed class StudioWork
+{
+    private readonly StudioRows rows;
+    private readonly Dictionary<Guid, Guid> flowerOfPiece;
+    private readonly Dictionary<Guid, Flower> flowers;
+    private readonly Dictionary<Guid, Commission> commissions;
+    private readonly ConcurrentDictionary<Guid, CommissionPart> parts = new();
+    private readonly ConcurrentDictionary<Guid, IReadOnlySet<string>> done = new();
+
+    /// <param name="before">As it stood before: what has not changed since is not worked out again.</param>
+    public StudioWork(StudioRows rows, StudioWork? before = null)
+    {
+        this.rows = rows;
+        flowerOfPiece = rows.Pieces.ToDictionary(piece => piece.Id, piece => piece.FlowerId);
+        flowers = rows.Flowers.ToDictionary(flower => flower.Id);
+        commissions = rows.Commissions.ToDictionary(commission => commission.Id);
+        if (before is not null && ReferenceEquals(before.rows.Materials, rows.Materials) && ReferenceEquals(before.rows.Batches, rows.Batches) && ReferenceEquals(before.rows.Leftovers, rows.Leftovers))
+        {
+            var (now, then) = (Inputs(rows), Inputs(before.rows));
+            foreach (var (id, part) in before.parts.Where(part => now.Contains(part.Key) && now[part.Key].SequenceEqual(then[part.Key])))
+                parts[id] = part;
+        }
+    }
+
+    public Studio Studio => rows.Studio;
+
+    public Materials Materials => rows.Materials;
+
+    public IReadOnlyList<Commission> Commissions => rows.Commissions;
+
+    public IReadOnlyList<Flower> Flowers => rows.Flowers;
+
+    public IReadOnlyList<Batch> Batches => rows.Batches;
+
+    public IReadOnlyList<ChosenLeftover> Leftovers => rows.Leftovers;
+
+    public IReadOnlyDictionary<string, Done> Ticks => rows.Ticks;
+
+    /// <summary>Every piece as it is carried out: on the paste that it is shaped from.</summary>
+    public IEnumerable<PlannedPiece> Pieces => Flowers.SelectMany(flower => PiecesOf(flower.Id));
+
+    /// <summary>The pieces of a flower as they are carried out, in order along the stem.</summary>
+    public IReadOnlyList<PlannedPiece> PiecesOf(Guid flowerId) => flowers.GetValueOrDefault(flowerId) is { } flower ? [.. PartOf(flower.CommissionId).Pieces[flowerId]] : [];
+
+    /// <summary>The flowers of a commission with how their pastes are got.</summary>
+    public IReadOnlyList<FlowerPaste> PastesOf(Guid commissionId) => PartOf(commissionId).Pastes;
 
     /// <summary>Null if there is no such piece.</summary>
-    public PlannedPiece? Find(Guid pieceId) => byId.GetValueOrDefault(pieceId);
+    public PlannedPiece? Find(Guid pieceId) => flowerOfPiece.TryGetValue(pieceId, out var flower) ? PiecesOf(flower).FirstOrDefault(piece => piece.Id == pieceId) : null;
 
     /// <summary>Null if there is no such flower.</summary>
     public (Commission Commission, Flower Flower)? FindFlower(Guid flowerId) =>
@@ -38,18 +79,23 @@ internal sealed record StudioWork(
 
     public Commission? FindCommission(Guid commissionId) => commissions.GetValueOrDefault(commissionId);
 
-    /// <summary>Every paste of every commission: a tin of leftovers is promised once, whichever of them are looked at.</summary>
-    public IReadOnlyList<PasteBlock> Blocks => blocks ??= PasteDaySheet.Of(
-        Pastes, Materials,
-        Leftovers.Select(chosen => (chosen.BlockKey, Left: LeftoverOf(Batches.FirstOrDefault(batch => batch.Id == chosen.BatchId), chosen.UsedG)))
-            .Where(chosen => chosen.Left is not null).ToDictionary(chosen => chosen.BlockKey, chosen => chosen.Left!),
-        Studio.Measuring.LeftoverDeltaE);
+    /// <summary>What is mixed for a commission.</summary>
+    public IReadOnlyList<PasteBlock> BlocksOf(Guid commissionId) => PartOf(commissionId).Blocks;
 
     /// <summary>Everything that is done for a commission.</summary>
-    public WorkGraph GraphOf(Guid commissionId) => graphs.GetOrAdd(commissionId, id => WorkGraph.Of(
-        [.. Pastes.Where(paste => paste.CommissionId == id).Select(paste => new FlowerWork(paste, flowers[paste.FlowerId].Assembly))], Blocks, Materials));
+    public WorkGraph GraphOf(Guid commissionId) => PartOf(commissionId).Graph;
 
-    /// <summary>Ids of what is done of it.</summary>
+    /// <summary>Null if nothing of that name is to be done.</summary>
+    public Operation? FindOperation(string id) => CommissionOf(id) is { } commission ? GraphOf(commission.Id).Find(id) : null;
+
+    /// <summary>That an operation belongs to: its name is made of what it is about, a piece, a flower or a commission. Null if that is gone.</summary>
+    private Commission? CommissionOf(string operationId)
+    {
+        var about = operationId.Split(':').Select(word => Guid.TryParse(word, out var found) ? found : Guid.Empty).FirstOrDefault(found => found != Guid.Empty);
+        return commissions.GetValueOrDefault(flowers.GetValueOrDefault(flowerOfPiece.GetValueOrDefault(about, about))?.CommissionId ?? about);
+    }
+
+    /// <summary>Ids of what is done of a commission.</summary>
     public IReadOnlySet<string> DoneOf(Guid commissionId) => done.GetOrAdd(commissionId, id => GraphOf(id).Done(Ticks.Keys.ToHashSet()));
 
     /// <summary>How far some of it is.</summary>
@@ -73,59 +119,72 @@ internal sealed record StudioWork(
     internal static BatchPaste? BatchOf(Batch? batch, Materials materials) => batch?.Made is { } made && materials.HasAllOf(made.Recipe)
         ? new BatchPaste(batch.Id, batch.Name, new MadeBatch(made.Recipe, made.Grams, batch.Measured), made.LeftG, materials)
         : null;
+
+    private CommissionPart PartOf(Guid commissionId) => parts.GetOrAdd(commissionId, id => new CommissionPart([.. Flowers.Where(flower => flower.CommissionId == id)], rows, LeftoversOf(id)));
+
+    /// <summary>What was chosen for pastes of a commission, by paste. A tin that was promised to another commission before is promised to none again.</summary>
+    private Dictionary<string, Leftover> LeftoversOf(Guid commissionId) => Leftovers.Index()
+        .Where(chosen => CommissionOf(chosen.Item.BlockKey)?.Id == commissionId && (chosen.Item.UsedG is not null || !Leftovers.Take(chosen.Index)
+            .Any(earlier => earlier.BatchId == chosen.Item.BatchId && earlier.UsedG is null && CommissionOf(earlier.BlockKey) is { } other && other.Id != commissionId)))
+        .Select(chosen => (chosen.Item.BlockKey, Left: LeftoverOf(Batches.FirstOrDefault(batch => batch.Id == chosen.Item.BatchId), chosen.Item.UsedG)))
+        .Where(chosen => chosen.Left is not null).ToDictionary(chosen => chosen.BlockKey, chosen => chosen.Left!);
+
+    /// <summary>What a commission is worked out of, one thing after the other. A plan that was not written since is the very same one.</summary>
+    private static ILookup<Guid, object?> Inputs(StudioRows rows)
+    {
+        var pieces = rows.Pieces.ToLookup(piece => piece.FlowerId);
+        return rows.Flowers.SelectMany(flower => new object?[] { flower with { Assembly = null }, flower.Assembly is null ? null : PlanJson.Text(flower.Assembly), rows.Ombres.GetValueOrDefault(flower.Id), rows.Marbles.GetValueOrDefault(flower.Id) }
+                .Concat(pieces[flower.Id].SelectMany(piece => new object?[] { piece.Id, piece.Piece, piece.Parts, new ByReference(piece.Plan), piece.Version, piece.Guests.EatIt, string.Join(',', piece.Guests.Diets) }))
+                .Select(input => (flower.CommissionId, input)))
+            .ToLookup(one => one.CommissionId, one => one.input);
+    }
+
+    private sealed class ByReference(object thing)
+    {
+        private readonly object thing = thing;
+
+        public override bool Equals(object? other) => other is ByReference by && ReferenceEquals(by.thing, thing);
+
+        public override int GetHashCode() => System.Runtime.CompilerServices.RuntimeHelpers.GetHashCode(thing);
+    }
+
+    /// <summary>What follows from a commission, worked out when it is asked for.</summary>
+    private sealed class CommissionPart
+    {
+        private readonly Lazy<IReadOnlyList<PasteBlock>> blocks;
+        private readonly Lazy<WorkGraph> graph;
+
+        public CommissionPart(IReadOnlyList<Flower> flowers, StudioRows rows, IReadOnlyDictionary<string, Leftover> leftovers)
+        {
+            var ids = flowers.Select(flower => flower.Id).ToHashSet();
+            var own = rows.Pieces.Where(piece => ids.Contains(piece.FlowerId)).ToList();
+            var wanted = own.Select(piece => piece.Plan.BatchId).OfType<Guid>().ToHashSet();
+            var made = rows.Batches.Where(batch => wanted.Contains(batch.Id)).Select(batch => BatchOf(batch, rows.Materials)).OfType<BatchPaste>().ToDictionary(batch => batch.BatchId);
+            var sources = PasteSources.Of(Of(own), rows.Materials, made);
+            Pieces = own.Select(piece => piece.From(sources.GetValueOrDefault(piece.Id))).ToLookup(piece => piece.FlowerId);
+            Pastes = Of([.. Pieces.SelectMany(group => group)]);
+            blocks = new(() => PasteDaySheet.Of(Pastes, rows.Materials, leftovers, rows.Studio.Measuring.LeftoverDeltaE));
+            graph = new(() => WorkGraph.Of([.. Pastes.Zip(flowers, (paste, flower) => new FlowerWork(paste, flower.Assembly))], blocks.Value, rows.Materials));
+
+            IReadOnlyList<FlowerPaste> Of(IReadOnlyList<PlannedPiece> pieces)
+            {
+                var piecesOf = pieces.ToLookup(piece => piece.FlowerId, piece => piece.Work);
+                return [.. flowers.Select(flower => new FlowerPaste(
+                    flower.Id, flower.CommissionId, [.. piecesOf[flower.Id]], rows.Ombres.GetValueOrDefault(flower.Id), rows.Marbles.GetValueOrDefault(flower.Id)))];
+            }
+        }
+
+        /// <summary>By flower, in order along each stem.</summary>
+        public ILookup<Guid, PlannedPiece> Pieces { get; }
+
+        public IReadOnlyList<FlowerPaste> Pastes { get; }
+
+        public IReadOnlyList<PasteBlock> Blocks => blocks.Value;
+
+        public WorkGraph Graph => graph.Value;
+    }
 }
 
 /// <summary>How much of something is done.</summary>
 /// <param name="Steps">All there is to do.</param>
 public sealed record Progress(int Done, int Steps);
-
-/// <summary>Reads the work of a studio, once for each state that it is in.</summary>
-internal sealed class StudioWorks(
-    StudioStore studios, StateStore states, CabinetStore cabinet, CommissionStore commissions, PieceStore pieces, PastePlanStore plans, BatchStore batches,
-    LeftoverStore leftovers, DoneStore ticks)
-{
-    private const int MostBatches = 500;
-
-    /// <summary>The last state that was read, of each studio.</summary>
-    private readonly ConcurrentDictionary<Guid, (string State, Task<StudioWork> Work)> read = new();
-
-    /// <exception cref="NoStudioException">The database has not been set up.</exception>
-    public async Task<StudioWork> LoadAsync(CancellationToken cancel)
-    {
-        var studio = await studios.FindFirstAsync(cancel) ?? throw new NoStudioException();
-        // Before anything is read: what is read may be newer than the state it is kept under, never older.
-        var state = await states.OfAsync(studio.Id, cancel);
-        if (read.TryGetValue(studio.Id, out var known) && known.State == state && !known.Work.IsFaulted)
-            return await known.Work.WaitAsync(cancel);
-        // Whoever asks first may hang up; the others wait for the same.
-        var work = ReadAsync(studio);
-        read[studio.Id] = (state, work);
-        return await work.WaitAsync(cancel);
-    }
-
-    private async Task<StudioWork> ReadAsync(Studio studio)
-    {
-        var materials = await cabinet.LoadAsync(studio.Id, CancellationToken.None);
-        var (all, flowers) = await commissions.ListAsync(studio.Id, CancellationToken.None);
-        // A flower may go between the two readings.
-        var ids = flowers.Select(flower => flower.Id).ToHashSet();
-        var own = (await pieces.ListAsync(studio.Id, null, CancellationToken.None)).Where(piece => ids.Contains(piece.FlowerId)).ToList();
-        var ombres = (await plans.ListAsync<OmbrePlan>(studio.Id, null, CancellationToken.None)).ToDictionary(kept => kept.FlowerId, kept => kept.Plan);
-        var marbles = (await plans.ListAsync<MarblePlan>(studio.Id, null, CancellationToken.None)).ToDictionary(kept => kept.FlowerId, kept => kept.Plan);
-        var kept = await batches.ListAsync(studio.Id, MostBatches, CancellationToken.None);
-        var made = kept.Select(batch => StudioWork.BatchOf(batch, materials)).OfType<BatchPaste>().ToDictionary(batch => batch.BatchId);
-
-        IReadOnlyList<FlowerPaste> PastesOf(IReadOnlyList<PlannedPiece> of)
-        {
-            var piecesOf = of.ToLookup(piece => piece.FlowerId, piece => piece.Work);
-            return [.. flowers.Select(flower => new FlowerPaste(
-                flower.Id, flower.CommissionId, [.. piecesOf[flower.Id]], ombres.GetValueOrDefault(flower.Id), marbles.GetValueOrDefault(flower.Id)))];
-        }
-
-        var sources = PasteSources.Of(PastesOf(own), materials, made);
-        PlannedPiece[] carried = [.. own.Select(piece => piece.From(sources.GetValueOrDefault(piece.Id)))];
-        var chosen = (await leftovers.ListAsync(studio.Id, CancellationToken.None)).Where(leftover => kept.Any(batch => batch.Id == leftover.BatchId));
-        return new StudioWork(
-            studio, materials, all, flowers, carried, PastesOf(carried), kept, [.. chosen], (await ticks.ListAsync(studio.Id, CancellationToken.None)).ToDictionary(tick => tick.OperationId));
-    }
-}

@@ -36,7 +36,7 @@ public static class TickOperations
         var ticked = new List<DoneOperation>();
         foreach (var one in request.Operations)
         {
-            if (work.Commissions.Select(commission => work.GraphOf(commission.Id).Find(one.Id)).FirstOrDefault(found => found is not null) is not { } operation)
+            if (work.FindOperation(one.Id) is not { } operation)
                 return ApiProblem.NotFound();
             ticked.Add(ToTick(operation, one.Fingerprint, work, clock.GetUtcNow()));
         }
