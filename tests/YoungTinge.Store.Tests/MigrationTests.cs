@@ -67,6 +67,13 @@ public sealed class MigrationTests(DemoDatabase demo) : IClassFixture<DemoDataba
         await RunAsync("insert into replaced_studio (archive) values ('{}')");
         await RunAsync(Script("0011_pictures_stand_apart.sql"));
         await RunAsync(Script("0012_flowers_count_their_changes.sql"));
+        // As the build before one graph of the work ticked on two sheets.
+        await RunAsync("""
+            insert into run_sheet_tick (piece_id, step_key, fingerprint)
+            select id, key, 'f00' from piece, unnest(array['paste', 'colour:beetle-red', 'rest', 'shape', '7c9e6679-7425-40de-944b-e07fc1f90aeb:mix', '7c9e6679-7425-40de-944b-e07fc1f90aeb:brush']) key;
+            insert into paste_day_tick (studio_id, step_key, fingerprint) select studio_id, 'paste:' || id, 'f01' from piece
+            """);
+        await RunAsync(Script("0013_one_tick_for_all_sheets.sql"));
 
         var studio = (await new StudioStore(demo.Owner).FindFirstAsync(Cancel))!;
         Assert.Equal(new Measuring(Measures.Metric, 0.1, 2), studio.Measuring);
@@ -97,6 +104,10 @@ public sealed class MigrationTests(DemoDatabase demo) : IClassFixture<DemoDataba
         Assert.Equal(("Petals", "Rose", "Supper"), (logged.PieceName, logged.FlowerName, logged.CommissionName));
         Assert.Equal("Supper", Assert.Single(await new BatchStore(demo.Owner).ListAsync(studio.Id, 10, Cancel)).CommissionName);
         Assert.Equal(2, (await new ArchiveStore(demo.Owner, _ => true).ListReplacedAsync(Cancel)).Count);
+        // The paste is one tick; what it was like then is not known, so nothing is said to have changed.
+        var done = await new DoneStore(demo.Owner).ListAsync(studio.Id, Cancel);
+        Assert.Equal([$"paste:{piece.Id}", $"piece:{piece.Id}:7c9e6679-7425-40de-944b-e07fc1f90aeb:brush", $"piece:{piece.Id}:shape"], done.Select(tick => tick.OperationId).Order(StringComparer.Ordinal));
+        Assert.All(done, tick => Assert.Null(tick.Fingerprint));
     }
 
     [Theory]
