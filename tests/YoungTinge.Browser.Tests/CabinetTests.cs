@@ -138,13 +138,13 @@ public class CabinetTests(Application application)
     public Task What_runs_short_is_said_in_the_cabinet_and_where_it_is_used() => application.InBrowserAsync(nameof(What_runs_short_is_said_in_the_cabinet_and_where_it_is_used), browser =>
     {
         browser.Open("/cabinet");
-        browser.WaitForText("runs short by 0.26 g: 1.06 g are needed for");
+        browser.WaitForText("runs short by 4.0 g: 4.8 g are needed for");
         browser.Open("/");
         browser.Click("link", "Ivy");
         browser.Click("link", "Large leaves");
-        browser.WaitForText("runs short by 0.26 g: all plans together take 1.06 g.");
+        browser.WaitForText("runs short by 4.0 g: all plans together take 4.8 g.");
         browser.Open("/cabinet/harts-tongue");
-        browser.WaitForText("It runs short by 0.26 g.");
+        browser.WaitForText("It runs short by 4.0 g.");
         browser.Fill("In stock", "30");
         browser.Click("button", "Save", exact: true);
         browser.WaitForText("There is enough.");
