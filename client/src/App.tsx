@@ -29,10 +29,11 @@ const pages = [
     '/commissions/:commissionId/new-flower',
     async () => (await import('./places/commissions/NewFlowerPage')).NewFlowerPage,
   ),
-  page('/commissions/:commissionId/run-sheet', async () => (await import('./places/work/RunSheetPage')).RunSheetPage, [
-    'rest',
-    'paste',
-  ]),
+  page(
+    '/commissions/:commissionId/run-sheet',
+    async () => (await import('./places/sheets/RunSheetPage')).RunSheetPage,
+    ['rest', 'paste'],
+  ),
   page('/commissions/:commissionId/dust-day', async () => (await import('./places/dustDay/DustDayPage')).DustDayPage, [
     'rest',
     'paste',
@@ -54,19 +55,20 @@ const pages = [
   page('/flowers/:flowerId/bloom', async () => (await import('./places/bloom/BloomPage')).BloomPage),
   page('/flowers/:flowerId/card', async () => (await import('./places/bloom/SwatchCardPage')).SwatchCardPage),
   page('/flowers/:flowerId/new-piece', async () => (await import('./places/flower/NewPiecePage')).NewPiecePage),
-  page('/flowers/:flowerId/assembly', async () => (await import('./places/work/AssemblyPage')).AssemblyPage, [
+  page('/flowers/:flowerId/assembly', async () => (await import('./places/sheets/AssemblyPage')).AssemblyPage, [
     'rest',
     'paste',
   ]),
-  page('/flowers/:flowerId/run-sheet', async () => (await import('./places/work/RunSheetPage')).RunSheetPage, [
+  page('/flowers/:flowerId/run-sheet', async () => (await import('./places/sheets/RunSheetPage')).RunSheetPage, [
     'rest',
     'paste',
   ]),
   page('/flowers/:flowerId/:pieceId?', async () => (await import('./places/flower/FlowerPage')).FlowerPage),
-  page('/flowers/:flowerId/:pieceId/run-sheet', async () => (await import('./places/work/RunSheetPage')).RunSheetPage, [
-    'rest',
-    'paste',
-  ]),
+  page(
+    '/flowers/:flowerId/:pieceId/run-sheet',
+    async () => (await import('./places/sheets/RunSheetPage')).RunSheetPage,
+    ['rest', 'paste'],
+  ),
   page('/paste-day', async () => (await import('./places/pasteDay/PasteDayPage')).PasteDayPage, ['rest', 'paste']),
   page('/studio', async () => (await import('./places/studio/StudioPage')).StudioPage),
   page('/mixing', async () => (await import('./places/mixing/MixingPage')).MixingPage),

@@ -1,5 +1,6 @@
 using Npgsql;
 using YoungTinge.Core.Cabinet;
+using static YoungTinge.Store.Sql;
 
 namespace YoungTinge.Store;
 
@@ -161,14 +162,5 @@ public sealed class DoneStore(NpgsqlDataSource dataSource)
         while (await reader.ReadAsync(cancel))
             taken[reader.GetString(0)] = reader.GetDouble(1);
         return taken;
-    }
-
-    private static NpgsqlParameter Of<T>(T value) => new NpgsqlParameter<T> { TypedValue = value };
-
-    private static async Task<int> RunAsync(NpgsqlConnection connection, string sql, CancellationToken cancel, params NpgsqlParameter[] values)
-    {
-        await using var command = new NpgsqlCommand(sql, connection);
-        command.Parameters.AddRange(values);
-        return await command.ExecuteNonQueryAsync(cancel);
     }
 }

@@ -1,4 +1,5 @@
 using Npgsql;
+using static YoungTinge.Store.Sql;
 
 namespace YoungTinge.Store;
 
@@ -39,14 +40,5 @@ public sealed class LeftoverStore(NpgsqlDataSource dataSource)
     {
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
         await RunAsync(connection, "delete from paste_day_leftover where studio_id = $1 and block_key = $2 and used_g is null", cancel, Of(studioId), Of(blockKey));
-    }
-
-    private static NpgsqlParameter Of<T>(T value) => new NpgsqlParameter<T> { TypedValue = value };
-
-    private static async Task<int> RunAsync(NpgsqlConnection connection, string sql, CancellationToken cancel, params NpgsqlParameter[] values)
-    {
-        await using var command = new NpgsqlCommand(sql, connection);
-        command.Parameters.AddRange(values);
-        return await command.ExecuteNonQueryAsync(cancel);
     }
 }

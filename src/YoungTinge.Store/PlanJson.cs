@@ -64,10 +64,7 @@ public static class PlanJson
 
     internal static string Write(PiecePlan plan) => JsonSerializer.Serialize(plan, Options);
 
-    /// <summary>As it is kept.</summary>
-    public static string Text(AssemblyPlan assembly) => Write(assembly);
-
-    internal static string Write(AssemblyPlan assembly) => JsonSerializer.Serialize(assembly, Options);
+    public static string Write(AssemblyPlan assembly) => JsonSerializer.Serialize(assembly, Options);
 
     internal static AssemblyPlan ReadAssembly(string json) =>
         JsonSerializer.Deserialize<AssemblyPlan>(json, Options) ?? throw new InvalidDataException("A flower has no assembly.");

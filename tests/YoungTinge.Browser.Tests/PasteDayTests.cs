@@ -115,7 +115,7 @@ public partial class PasteDayTests(Application application)
     {
         browser.Open("/paste-day");
         browser.WaitForText("0 of 15 pastes made");
-        browser.HoldBack("*/work/ticks");
+        browser.HoldBack("*/api/ticks");
         browser.Click("checkbox", "Made: Ivy, leaves");
         browser.WaitForText("1 of 15 pastes made");
         browser.Find("status", "Not saved yet", exact: true);

@@ -38,7 +38,7 @@ public abstract class ApiTest(DemoApplication application) : IClassFixture<DemoA
 
     /// <summary>Ticks operations, or takes the ticks back.</summary>
     protected Task<HttpResponseMessage> TickAsync(bool isDone, params (string Id, string Fingerprint)[] operations) => Http.PutAsJsonAsync(
-        "/api/work/ticks", new { operations = operations.Select(one => new { id = one.Id, fingerprint = one.Fingerprint }), isDone });
+        "/api/ticks", new { operations = operations.Select(one => new { id = one.Id, fingerprint = one.Fingerprint }), isDone });
 
     /// <summary>Something to tick, as a sheet shows it.</summary>
     protected static (string Id, string Fingerprint) ToTick(JsonNode shown) => ((string)(shown["id"] ?? shown["key"])!, (string)shown["fingerprint"]!);

@@ -436,7 +436,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/work/ticks": {
+    "/api/ticks": {
         parameters: {
             query?: never;
             header?: never;

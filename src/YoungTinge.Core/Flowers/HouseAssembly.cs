@@ -3,10 +3,9 @@ using System.Text;
 
 namespace YoungTinge.Core.Flowers;
 
-/// <summary>A kind of piece of a flower, with how many are in hand.</summary>
-/// <param name="ToMake">For all flowers, with spares.</param>
+/// <summary>A kind of piece of a flower.</summary>
 /// <param name="Parts">Flowers or buds.</param>
-public sealed record PieceOfFlower(Guid PieceId, Piece Piece, int ToMake, int Parts);
+public sealed record PieceOfFlower(Guid PieceId, Piece Piece, int Parts);
 
 /// <summary>How the house would put a flower together, going by what its pieces are: from the middle outward, the calyx last.</summary>
 public static class HouseAssembly

@@ -242,7 +242,7 @@ internal sealed class CommissionWork(Guid commissionId, IReadOnlyList<FlowerWork
 
     private AssemblyPlan AssemblyOf(FlowerWork flower, List<PlannedWork> works)
     {
-        PieceOfFlower[] pieces = [.. works.Select(work => new PieceOfFlower(work.PieceId, work.Piece, work.Piece.ToMake(work.Parts), work.Parts))];
+        PieceOfFlower[] pieces = [.. works.Select(work => new PieceOfFlower(work.PieceId, work.Piece, work.Parts))];
         var house = HouseAssembly.For(flower.Paste.FlowerId, pieces);
         // A plan that its pieces have left behind is kept as it is, but not worked by.
         return flower.Assembly is { } own && AssemblyCheck.Problems(own, pieces).Count == 0 ? own : house with { Dusting = flower.Assembly?.Dusting ?? house.Dusting };

@@ -35,7 +35,7 @@ public static class ChangeAssembly
             return ApiProblem.NotFound();
         var pieces = PiecesOf(work, id);
         return TypedResults.Ok(new Answer(
-            flower.Name, flower.Assembly ?? HouseAssembly.For(id, pieces), flower.Assembly is not null, flower.Assembly is { } own ? Lines(AssemblyCheck.Problems(own, pieces), pieces, "") : [],
+            flower.Name, flower.Assembly ?? HouseAssembly.For(id, pieces), flower.Assembly is not null, flower.Assembly is { } own ? Lines(AssemblyCheck.Problems(own, pieces), pieces) : [],
             [.. pieces.Where(piece => HouseAssembly.InFlower(piece.Piece)).Select(piece => new PieceView(piece.PieceId, piece.Piece.Name, piece.Piece.PerPart, piece.Piece.IsWired))], flower.Version));
     }
 
@@ -46,7 +46,7 @@ public static class ChangeAssembly
         if (work.FindFlower(id) is null)
             return ApiProblem.NotFound();
         var pieces = PiecesOf(work, id);
-        if (Lines(AssemblyCheck.Problems(plan, pieces), pieces, "") is { Count: > 0 } problems)
+        if (Lines(AssemblyCheck.Problems(plan, pieces), pieces) is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
         return await commissions.SaveAssemblyAsync(work.Studio.Id, id, madeFrom.Version, plan, cancel) is { } version
             ? MadeFrom.Saved(response, version)
@@ -64,9 +64,9 @@ public static class ChangeAssembly
     }
 
     private static PieceOfFlower[] PiecesOf(StudioWork work, Guid flowerId) =>
-        [.. work.PiecesOf(flowerId).Select(piece => new PieceOfFlower(piece.Id, piece.Piece, piece.Piece.ToMake(piece.Parts), piece.Parts))];
+        [.. work.PiecesOf(flowerId).Select(piece => new PieceOfFlower(piece.Id, piece.Piece, piece.Parts))];
 
-    private static IReadOnlyList<FieldProblem> Lines(IEnumerable<AssemblyProblem> problems, IReadOnlyList<PieceOfFlower> pieces, string at) => [.. problems.Select(problem => new FieldProblem(
-        $"{at}{problem.Path}", JsonNamingPolicy.CamelCase.ConvertName(problem.Code.ToString()), problem.Limit,
+    private static IReadOnlyList<FieldProblem> Lines(IEnumerable<AssemblyProblem> problems, IReadOnlyList<PieceOfFlower> pieces) => [.. problems.Select(problem => new FieldProblem(
+        problem.Path, JsonNamingPolicy.CamelCase.ConvertName(problem.Code.ToString()), problem.Limit,
         pieces.FirstOrDefault(piece => piece.PieceId == problem.PieceId)?.Piece.Name))];
 }

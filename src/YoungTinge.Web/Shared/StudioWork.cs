@@ -133,7 +133,7 @@ internal sealed class StudioWork
     private static ILookup<Guid, object?> Inputs(StudioRows rows)
     {
         var pieces = rows.Pieces.ToLookup(piece => piece.FlowerId);
-        return rows.Flowers.SelectMany(flower => new object?[] { flower with { Assembly = null }, flower.Assembly is null ? null : PlanJson.Text(flower.Assembly), rows.Ombres.GetValueOrDefault(flower.Id), rows.Marbles.GetValueOrDefault(flower.Id) }
+        return rows.Flowers.SelectMany(flower => new object?[] { flower with { Assembly = null }, flower.Assembly is null ? null : PlanJson.Write(flower.Assembly), rows.Ombres.GetValueOrDefault(flower.Id), rows.Marbles.GetValueOrDefault(flower.Id) }
                 .Concat(pieces[flower.Id].SelectMany(piece => new object?[] { piece.Id, piece.Piece, piece.Parts, new ByReference(piece.Plan), piece.Version, piece.Guests.EatIt, string.Join(',', piece.Guests.Diets) }))
                 .Select(input => (flower.CommissionId, input)))
             .ToLookup(one => one.CommissionId, one => one.input);

@@ -6,7 +6,7 @@ namespace YoungTinge.Core.Tests.Flowers;
 public class AssemblyTests
 {
     private static IReadOnlyList<PieceOfFlower> PiecesOf(LibraryFlower flower) =>
-        [.. flower.Pieces.Select(piece => new PieceOfFlower(Guid.NewGuid(), piece.Piece, piece.Piece.ToMake(5), 5))];
+        [.. flower.Pieces.Select(piece => new PieceOfFlower(Guid.NewGuid(), piece.Piece, 5))];
 
     [Fact]
     public void The_house_puts_every_flower_of_the_library_together_without_fault()
@@ -23,8 +23,8 @@ public class AssemblyTests
         }
     }
 
-    private static readonly PieceOfFlower Petals = new(Guid.NewGuid(), TestPlans.Petal, 30, 5);
-    private static readonly PieceOfFlower Centre = new(Guid.NewGuid(), new Piece("Centre", "round", 12, 12, 12, true, PartOf.Flower, 1, 0), 5, 5);
+    private static readonly PieceOfFlower Petals = new(Guid.NewGuid(), TestPlans.Petal, 5);
+    private static readonly PieceOfFlower Centre = new(Guid.NewGuid(), new Piece("Centre", "round", 12, 12, 12, true, PartOf.Flower, 1, 0), 5);
 
     private static AssemblyStage Stage(Guid? onto, params StagePart[] parts) => new(Guid.NewGuid(), StageKind.Own, "Mine", parts, onto, Joining.Glued, Dryness.Firm, false, DryingPose.Standing);
 

@@ -14,7 +14,7 @@ import { useTicks } from '../../shared/useTicks'
 import type { NameOf } from '../../shared/words'
 import { dayWords, handWords, nameFinder } from '../../shared/words'
 import { placeWords } from '../flower/coatWords'
-import { potWords, stepWords } from '../work/stepWords'
+import { potWords, stepWords } from '../sheets/stepWords'
 
 type PassView = DustDay['passes'][number]
 type Use = PassView['uses'][number]
