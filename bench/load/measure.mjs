@@ -3,24 +3,16 @@
 import autocannon from 'autocannon'
 import { readFileSync } from 'node:fs'
 import { randomUUID } from 'node:crypto'
+import { json, studioOf } from './views.mjs'
 
 const [base, pid, large] = process.argv.slice(2)
-const json = async (path) => (await fetch(base + path)).json()
 const memory = () => {
   const status = readFileSync(`/proc/${pid}/status`, 'utf8')
   const megabytes = (name) => Math.round(Number(new RegExp(`${name}:\\s+(\\d+)`).exec(status)[1]) / 1024)
   return `${megabytes('VmRSS')} MB now, ${megabytes('VmHWM')} MB at most`
 }
 
-const commissions = (await json('/api/commissions')).commissions
-const flowers = commissions.flatMap((one) => one.flowers.map((flower) => flower.id))
-const pieces = (await Promise.all(flowers.map((id) => json(`/api/flowers/${id}`)))).flatMap((flower) => flower.pieces.map((piece) => piece.id))
-const views = [
-  '/api/commissions', '/api/materials', '/api/mixing-table', '/api/batches', '/api/log-entries', '/api/studio', '/api/starting-points', '/api/flower-library', '/api/materials/needs',
-  ...commissions.flatMap(({ commission: { id } }) => [`/api/paste-day?commissionId=${id}`, `/api/commissions/${id}/dust-day`, `/api/commissions/${id}/spray`, `/api/commissions/${id}/cohesion`]),
-  ...flowers.flatMap((id) => [`/api/flowers/${id}`, `/api/flowers/${id}/bloom`, `/api/flowers/${id}/cohesion`]),
-  ...pieces.flatMap((id) => [`/api/pieces/${id}`, `/api/pieces/${id}/run-sheet`]),
-]
+const { commissions, flowers, pieces, views } = await studioOf(base)
 
 const reads = (options) =>
   autocannon({ url: base, requests: views.map((path) => ({ method: 'GET', path })), timeout: 20, ...options })
@@ -38,12 +30,11 @@ told('60 s at 40/s', await reads({ connections: 10, overallRate: 40, duration: 6
 const flower = commissions[0].flowers[0]
 let flowersWanted = flower.flowers
 const editing = setInterval(async () => {
-  const was = flowersWanted
   flowersWanted = 10 + ((flowersWanted + 1) % 30)
   await fetch(`${base}/api/flowers/${flower.id}/counts`, {
     method: 'PUT',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify({ flowers: flowersWanted, buds: flower.buds, wasFlowers: was, wasBuds: flower.buds }),
+    headers: { 'Content-Type': 'application/json', 'If-Match': String(flower.version) },
+    body: JSON.stringify({ flowers: flowersWanted, buds: flower.buds }),
   })
 }, 5000)
 told('60 s at 40/s with a change every 5 s', await reads({ connections: 10, overallRate: 40, duration: 60 }))
@@ -56,7 +47,7 @@ const blooms = await Promise.all(Array.from({ length: 20 }, (_, i) => fetch(`${b
 console.log(`20 blooms at once: ${Math.round(performance.now() - begun)} ms, ${blooms.filter((status) => status !== 200).length} not 200; ${memory()}`)
 
 told('10,000 reads as fast as they go', await reads({ connections: 8, amount: 10000 }))
-const plan = (await json(`/api/pieces/${pieces[0]}`)).plan
+const plan = (await json(base, `/api/pieces/${pieces[0]}`)).plan
 const planning = await Promise.all(
   Array.from({ length: 40 }, () =>
     fetch(`${base}/api/pieces/${pieces[0]}/proposals`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ plan, keepPaste: false }) }).then((one) => one.text().then(() => one.status)),

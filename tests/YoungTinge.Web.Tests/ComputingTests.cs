@@ -82,7 +82,7 @@ public sealed class ComputingTests(DemoApplication application) : ApiTest(applic
         var studio = (await new Store.StudioStore(Demo.DataSource).FindFirstAsync(CancellationToken.None))!.Id;
         var (computed, hold) = (0, new TaskCompletionSource());
         var context = new Microsoft.AspNetCore.Http.DefaultHttpContext { Request = { Path = "/api/view" } };
-        ValueTask<object?> AskAsync(bool fails = false) => answers.AnswerAsync(context, studio, async () =>
+        ValueTask<object?> AskAsync(bool fails = false) => answers.AnswerAsync(context, studio, [], async () =>
         {
             Interlocked.Increment(ref computed);
             await hold.Task;

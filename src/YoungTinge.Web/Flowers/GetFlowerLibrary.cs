@@ -1,6 +1,7 @@
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Flowers;
 
@@ -24,7 +25,7 @@ public static class GetFlowerLibrary
     /// <param name="UsualForms">How a piece of each kind mostly stands.</param>
     public sealed record Answer(IReadOnlyList<OutlineView> Outlines, IReadOnlyList<LibraryFlowerView> Flowers, IReadOnlyList<PieceForm> UsualForms);
 
-    public static void Map(RouteGroupBuilder api) => api.MapGet("/flower-library", () => TypedResults.Ok(Shipped.Value)).WithName("getFlowerLibrary").Produces<Answer>().ProducesProblems();
+    public static void Map(RouteGroupBuilder api) => api.MapGet("/flower-library", () => TypedResults.Ok(Shipped.Value)).KeepsShipped().WithName("getFlowerLibrary").Produces<Answer>().ProducesProblems();
 
     private static readonly Lazy<Answer> Shipped = new(() => new Answer(
             [.. OutlineLibrary.All.Select(outline => new OutlineView(outline.Id, new PieceShape(outline, BoxMm, BoxMm).SvgPath(), outline.IsLeaf, outline.IsTube, outline.Veins,

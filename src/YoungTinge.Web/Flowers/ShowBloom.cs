@@ -32,9 +32,9 @@ public static class ShowBloom
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/flowers/{id:guid}/bloom", Flower).KeepsAnswer().WithName("getBloom")
+        api.MapGet("/flowers/{id:guid}/bloom", Flower).KeepsLook().WithName("getBloom")
             .WithSummary("A flower put together from its pieces, in any light.").Produces<FlowerView>().ProducesProblems(404);
-        api.MapGet("/commissions/{id:guid}/spray", Spray).KeepsAnswer().WithName("getSpray")
+        api.MapGet("/commissions/{id:guid}/spray", Spray).KeepsLook().WithName("getSpray")
             .WithSummary("All flowers of a commission as a spray, in any light.").Produces<SprayView>().ProducesProblems(404);
     }
 

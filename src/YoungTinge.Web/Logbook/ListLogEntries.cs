@@ -1,5 +1,6 @@
 using YoungTinge.Store;
 using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Logbook;
 
@@ -9,7 +10,7 @@ public static class ListLogEntries
     private const int Most = 500;
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/log-entries", Handle)
-        .WithName("listLogEntries").Produces<IReadOnlyList<LogEntryView>>().ProducesProblems();
+        .KeepsAnswer().WithName("listLogEntries").Produces<IReadOnlyList<LogEntryView>>().ProducesProblems();
 
     private static async Task<IResult> Handle(Guid? pieceId, CurrentStudio studio, LogbookStore logbook, CancellationToken cancel)
     {

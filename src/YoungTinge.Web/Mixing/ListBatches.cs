@@ -1,5 +1,6 @@
 using YoungTinge.Store;
 using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Mixing;
 
@@ -9,7 +10,7 @@ public static class ListBatches
     private const int Most = 500;
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/batches", Handle)
-        .WithName("listBatches").Produces<IReadOnlyList<KeptBatchView>>().ProducesProblems();
+        .KeepsAnswer().WithName("listBatches").Produces<IReadOnlyList<KeptBatchView>>().ProducesProblems();
 
     private static async Task<IResult> Handle(CurrentStudio studio, BatchStore batches, CabinetStore cabinet, TimeProvider clock, CancellationToken cancel)
     {

@@ -60,7 +60,7 @@ public static class PlanMarble
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/flowers/{id:guid}/marble", Get).KeepsAnswer().WithName("getMarble")
+        api.MapGet("/flowers/{id:guid}/marble", Get).KeepsLook().WithName("getMarble")
             .WithSummary("The marbled batch of a flower: as it was kept, or one to begin with.").Produces<Answer>().ProducesProblems(404);
         api.MapPost("/flowers/{id:guid}/marble/look", Look).WithName("lookAtMarble")
             .WithSummary("The sheet and the pieces that come of a marbled batch. Keeps nothing.").Produces<LookView>().ProducesProblems(404, 422);

@@ -19,7 +19,7 @@ public static class PlanOmbre
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/flowers/{id:guid}/ombre", Get).KeepsAnswer().WithName("getOmbre")
+        api.MapGet("/flowers/{id:guid}/ombre", Get).KeepsLook().WithName("getOmbre")
             .WithSummary("The run of shades of a flower: as it was kept, or one to begin with.").Produces<Answer>().ProducesProblems(404);
         api.MapPost("/flowers/{id:guid}/ombre/look", Look).WithName("lookAtOmbre")
             .WithSummary("What follows from a run of shades, by each method. Keeps nothing.").Produces<OmbreView>().ProducesProblems(404, 422);

@@ -22,7 +22,7 @@ internal sealed class StudioWorks(
     {
         var studio = await studios.FindFirstAsync(cancel) ?? throw new NoStudioException();
         // Before anything is read: what is read may be newer than the state it is kept under, never older.
-        var tables = await states.TablesAsync(studio.Id, cancel);
+        var tables = await states.OfAsync(studio.Id, cancel);
         var state = string.Join('-', tables.Values);
         var known = read.GetValueOrDefault(studio.Id);
         if (known?.State == state && !known.Found.IsFaulted)
@@ -40,7 +40,8 @@ internal sealed class StudioWorks(
         bool IsSame(params string[] names) => rows is not null && names.All(name => known!.Tables[name] == tables[name]);
         var none = CancellationToken.None;
 
-        var materials = IsSame("material", "dose_unit", "studio") ? rows!.Materials : await cabinet.LoadAsync(studio.Id, none);
+        var isSameCabinet = IsSame("material", "dose_unit", "studio");
+        var materials = isSameCabinet && IsSame("stock") ? rows!.Materials : await cabinet.LoadAsync(studio.Id, none);
         var isSameWork = IsSame("commission", "flower", "piece");
         var (all, flowers) = isSameWork ? (rows!.Commissions, rows.Flowers) : await commissions.ListAsync(studio.Id, none);
         // A flower may go between the two readings.
@@ -55,6 +56,6 @@ internal sealed class StudioWorks(
         var chosen = isSameBatches ? rows!.Leftovers : [.. (await leftovers.ListAsync(studio.Id, none)).Where(leftover => kept.Any(batch => batch.Id == leftover.BatchId))];
         var done = IsSame("operation_done") ? rows!.Ticks : (await ticks.ListAsync(studio.Id, none)).ToDictionary(tick => tick.OperationId);
         var now = new StudioRows(studio, materials, all, flowers, own, ombres, marbles, kept, chosen, done);
-        return (now, new StudioWork(now, work));
+        return (now, isSameCabinet ? new StudioWork(now, work) : new StudioWork(now));
     }
 }

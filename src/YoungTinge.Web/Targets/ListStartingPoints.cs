@@ -1,5 +1,6 @@
 using YoungTinge.Core.Targets;
 using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Targets;
 
@@ -13,5 +14,5 @@ public static class ListStartingPoints
         one.Id, one.Kind, one.Name, one.Part, one.Variant, one.SeenIn, one.IsLeaf, TargetView.From(one.Targets)))];
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/starting-points", () => TypedResults.Ok(All))
-        .WithName("listStartingPoints").Produces<IReadOnlyList<StartingPointView>>().ProducesProblems();
+        .KeepsShipped().WithName("listStartingPoints").Produces<IReadOnlyList<StartingPointView>>().ProducesProblems();
 }

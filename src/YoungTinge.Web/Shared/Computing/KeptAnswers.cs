@@ -24,11 +24,12 @@ public sealed class KeptAnswers(StateStore states, TimeProvider clock, IOptions<
     private readonly ConcurrentDictionary<string, Task<byte[]?>> underWay = new();
 
     /// <summary>Answers a request from what is kept, or computes it.</summary>
-    public async ValueTask<object?> AnswerAsync(HttpContext context, Guid studioId, Func<ValueTask<object?>> compute)
+    /// <param name="without">Tables that the answer does not follow from.</param>
+    public async ValueTask<object?> AnswerAsync(HttpContext context, Guid studioId, IReadOnlyList<string> without, Func<ValueTask<object?>> compute)
     {
         var cancel = context.RequestAborted;
         // Before anything is read: an answer may be newer than the state it is kept under, never older.
-        var state = await states.OfAsync(studioId, cancel);
+        var state = string.Join('-', (await states.OfAsync(studioId, cancel)).Where(table => !without.Contains(table.Key)).Select(table => table.Value));
         var question = $"{studioId} {clock.GetUtcNow().Ticks / SameDay.Ticks} {state} {context.Request.Path}{context.Request.QueryString}";
         // The state names the answer: whoever has it already is told so, before anything is computed or read.
         var mark = $"\"{Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(question)))[..24]}\"";
@@ -68,11 +69,22 @@ public sealed class KeptAnswers(StateStore states, TimeProvider clock, IOptions<
 
 internal static class KeptAnswerRules
 {
+    /// <summary>What is done, and what is left in the jars: no colour follows from it.</summary>
+    private static readonly string[] Doing = ["operation_done", "stock", "stock_use", "log_entry"];
+
     /// <summary>For a view that depends on nothing but the studio, its address and the day.</summary>
-    public static RouteHandlerBuilder KeepsAnswer(this RouteHandlerBuilder route) => route.AddEndpointFilter(async (invocation, next) =>
+    public static RouteHandlerBuilder KeepsAnswer(this RouteHandlerBuilder route) => Keeps(route, []);
+
+    /// <summary>For a view that shows plans and what they come to, but not what is done of them.</summary>
+    public static RouteHandlerBuilder KeepsLook(this RouteHandlerBuilder route) => Keeps(route, Doing);
+
+    /// <summary>For what is shipped: the same for every studio until the next build.</summary>
+    public static RouteHandlerBuilder KeepsShipped(this RouteHandlerBuilder route) => Keeps(route, StateStore.Tables);
+
+    private static RouteHandlerBuilder Keeps(RouteHandlerBuilder route, IReadOnlyList<string> without) => route.AddEndpointFilter(async (invocation, next) =>
     {
         var context = invocation.HttpContext;
         var studio = await context.RequestServices.GetRequiredService<CurrentStudio>().IdAsync(context.RequestAborted);
-        return await context.RequestServices.GetRequiredService<KeptAnswers>().AnswerAsync(context, studio, () => next(invocation));
+        return await context.RequestServices.GetRequiredService<KeptAnswers>().AnswerAsync(context, studio, without, () => next(invocation));
     });
 }

@@ -1,0 +1,61 @@
+// Mixed reads at 300 a second, and what the dear views cost with three commissions and with two hundred of six flowers.
+//   node growing.mjs http://127.0.0.1:5097 PID
+import autocannon from 'autocannon'
+import { json, studioOf } from './views.mjs'
+
+const [base] = process.argv.slice(2)
+const { commissions, flowers, views } = await studioOf(base)
+const reads = (overallRate, duration) => autocannon({ url: base, requests: views.map((path) => ({ method: 'GET', path })), timeout: 20, connections: 30, overallRate, duration })
+await reads(40, 10)
+const result = await reads(300, 60)
+console.log(`${views.length} views at 300/s for 60 s: ${result.requests.total} requests, median ${result.latency.p50} ms, p99 ${result.latency.p99} ms, slowest ${result.latency.max} ms, ${result.non2xx} not 2xx, ${result.errors} errors`)
+
+const id = commissions[0].commission.id
+const dear = ['/api/commissions', `/api/paste-day?commissionId=${id}`, '/api/materials/needs', `/api/commissions/${id}/dust-day`]
+const median = (times) => times.sort((a, b) => a - b)[Math.floor(times.length / 2)]
+const tag = new Map()
+
+async function cost(path, turns, knows) {
+  const times = []
+  for (let i = 0; i < turns; i++) {
+    const since = performance.now()
+    const answer = await fetch(base + path, knows && tag.has(path) ? { headers: { 'If-None-Match': tag.get(path) } } : {})
+    await answer.arrayBuffer()
+    times.push(performance.now() - since)
+    if (answer.headers.get('etag')) tag.set(path, answer.headers.get('etag'))
+  }
+  return median(times)
+}
+
+// One tick changes the state: what follows from it is worked out again at the next reading.
+const ticked = (await json(base, `/api/commissions/${id}/run-sheet`)).operations.find((operation) => operation.phase === 'Shape' || operation.phase === 'shape')
+async function tick(done) {
+  const answer = await fetch(`${base}/api/ticks`, { method: 'PUT', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ operations: [{ id: ticked.id, fingerprint: ticked.fingerprint }], isDone: done }) })
+  if (!answer.ok) console.log(`ticking: ${answer.status} ${await answer.text()}`)
+}
+
+async function told(name) {
+  for (const path of dear) {
+    await cost(path, 3, false)
+    const [whole, known] = [await cost(path, 21, false), await cost(path, 21, true)]
+    const after = []
+    for (let i = 0; i < 11; i++) {
+      await tick(i % 2 === 0)
+      after.push(await cost(path, 1, false))
+    }
+    console.log(`${name}: ${path.replace(id, 'ID')}: ${whole.toFixed(1)} ms, known already ${known.toFixed(1)} ms, after a tick ${median(after).toFixed(1)} ms`)
+  }
+}
+
+await told('3 commissions')
+const post = async (path, body) => {
+  const answer = await fetch(base + path, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) })
+  if (!answer.ok) throw new Error(`${path}: ${answer.status} ${await answer.text()}`)
+  return answer.json()
+}
+for (let i = 3; i < 200; i++) {
+  const copy = await post(`/api/commissions/${id}/copy`, { name: `Copy ${i}`, dueOn: '2027-05-01', withColours: true })
+  for (let more = commissions[0].flowers.length; more < 6; more++)
+    await post(`/api/flowers/${flowers[more % flowers.length]}/copy`, { commissionId: copy.id, name: `Flower ${more}`, withColours: true })
+}
+await told('200 commissions')
