@@ -39,6 +39,11 @@ const pages = [
     'paste',
   ]),
   page('/commissions/:commissionId/spray', async () => (await import('./places/bloom/SprayPage')).SprayPage),
+  page(
+    '/commissions/:commissionId/spray-plan',
+    async () => (await import('./places/sheets/SprayPlanPage')).SprayPlanPage,
+    ['rest', 'paste'],
+  ),
   page('/bin', async () => (await import('./places/commissions/BinPage')).BinPage),
   page('/flowers/:flowerId/targets', async () => (await import('./places/targets/TargetsPage')).TargetsPage, [
     'rest',

@@ -34,10 +34,16 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
     public async Task<Materials> LoadAsync(Guid studioId, CancellationToken cancel)
     {
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
-        await using var command = new NpgsqlCommand("select scale_g from studio where id = $1", connection);
-        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
-        var scaleG = await command.ExecuteScalarAsync(cancel) as double? ?? BenchScale.UsualG;
-        return new Materials((await ListAsync(connection, studioId, cancel)).Select(kept => kept.Material)) { ScaleG = scaleG };
+        var (scaleG, holesMm) = (BenchScale.UsualG, Array.Empty<double>());
+        await using (var command = new NpgsqlCommand("select scale_g, holes_mm from studio where id = $1", connection))
+        {
+            command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+            await using var reader = await command.ExecuteReaderAsync(cancel);
+            if (await reader.ReadAsync(cancel))
+                (scaleG, holesMm) = (reader.GetDouble(0), reader.GetFieldValue<double[]>(1));
+        }
+
+        return new Materials((await ListAsync(connection, studioId, cancel)).Select(kept => kept.Material)) { ScaleG = scaleG, HolesMm = holesMm };
     }
 
     public async Task<IReadOnlyList<KeptMaterial>> ListAsync(Guid studioId, CancellationToken cancel)

@@ -36,6 +36,9 @@ public sealed record CommissionDetails(
 /// <param name="Version">Counts the saves.</param>
 public sealed record Commission(Guid Id, CommissionDetails Details, int Version)
 {
+    /// <summary>How its flowers are wired to sprays; null for as the house would.</summary>
+    public SprayPlan? Spray { get; init; }
+
     public string Name => Details.Name;
 
     public DateOnly DueOn => Details.DueOn;
@@ -60,11 +63,11 @@ public sealed record Flower(Guid Id, Guid CommissionId, string Name, int Flowers
 public sealed class CommissionStore(NpgsqlDataSource dataSource)
 {
     internal const string CommissionColumns = """
-        c.id, c.version, c.name, c.due_on, c.place, c.room_humidity_percent, c.room_celsius, c.light, c.margin_days, c.client_note, c.own_note, c.diets, c.status
+        c.id, c.version, c.name, c.due_on, c.place, c.room_humidity_percent, c.room_celsius, c.light, c.margin_days, c.client_note, c.own_note, c.diets, c.status, c.spray::text
         """;
 
     internal const string FlowerColumns = "f.id, f.name, f.flowers, f.buds, f.must_be_edible, f.version, f.assembly::text";
-    private const int FirstFlowerColumn = 13;
+    private const int FirstFlowerColumn = 14;
 
     /// <summary>All commissions, first due first, and all their flowers.</summary>
     public async Task<(IReadOnlyList<Commission> Commissions, IReadOnlyList<Flower> Flowers)> ListAsync(Guid studioId, CancellationToken cancel)
@@ -182,6 +185,24 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
         return await command.ExecuteScalarAsync(cancel) as int?;
     }
 
+    /// <summary>Writes how a commission's flowers are wired to sprays, over the version that the change was made from.</summary>
+    /// <param name="spray">Null for as the house would.</param>
+    /// <returns>Its new version; null if it was changed in the meantime, or is gone.</returns>
+    public async Task<int?> SaveSprayAsync(Guid studioId, Guid id, int madeFromVersion, SprayPlan? spray, CancellationToken cancel)
+    {
+        await using var command = dataSource.CreateCommand("""
+            update commission
+            set spray = $4, version = version + 1
+            where studio_id = $1 and id = $2 and deleted_at is null and version = $3
+            returning version
+            """);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = id });
+        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = madeFromVersion });
+        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = spray is null ? DBNull.Value : PlanJson.Write(spray) });
+        return await command.ExecuteScalarAsync(cancel) as int?;
+    }
+
     public async Task AddAsync(Guid studioId, Guid id, CommissionDetails details, CancellationToken cancel)
     {
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
@@ -243,7 +264,10 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
             reader.GetString(2), reader.GetFieldValue<DateOnly>(3), reader.GetString(4), reader.IsDBNull(5) ? null : reader.GetInt32(5),
             reader.IsDBNull(6) ? null : reader.GetDouble(6), Words.Light.ValueOf(reader.GetString(7)), reader.GetInt32(8), reader.GetString(9), reader.GetString(10),
             [.. reader.GetFieldValue<string[]>(11).Select(Words.Diets.ValueOf)], Words.Status.ValueOf(reader.GetString(12))),
-        reader.GetInt32(1));
+        reader.GetInt32(1))
+    {
+        Spray = reader.IsDBNull(13) ? null : PlanJson.ReadSpray(reader.GetString(13)),
+    };
 
     internal static Flower ReadFlower(NpgsqlDataReader reader, Guid commissionId) => new(
         reader.GetGuid(FirstFlowerColumn), commissionId, reader.GetString(FirstFlowerColumn + 1), reader.GetInt32(FirstFlowerColumn + 2),

@@ -16,6 +16,9 @@ public enum Measures
 /// <param name="LeftoverDeltaE">A leftover may go into a paste if that differs by no more, 0.1 to 10.</param>
 public sealed record Measuring(Measures Measures, double ScaleG, double LeftoverDeltaE)
 {
+    /// <summary>Diameters of the maker's own sizing holes, from the smallest up; empty if she has none.</summary>
+    public IReadOnlyList<double> HolesMm { get; init; } = [];
+
     public const double LeastDeltaE = 0.1;
     public const double MostDeltaE = 10;
 }

@@ -18,12 +18,15 @@ public sealed record PlannedPiece(Guid Id, Guid FlowerId, Piece Piece, int Parts
     /// <summary>What it is shaped from, where that is known: its own recipe, or what is kept for it elsewhere.</summary>
     public PasteSource? Source { get; init; }
 
+    /// <summary>How it stands in its flower; null where that is not known.</summary>
+    public StandingPiece? Standing { get; init; }
+
     public PlannedWork Work => new(Id, Piece, Parts, Plan) { Source = Source };
 
     /// <summary>What all pieces take; what none is wanted of for now can still be planned, as one.</summary>
     public PasteQuantity Quantity => PasteQuantity.For(Piece, Math.Max(1, Parts));
 
-    public ResolvedPlan Resolve(Materials cabinet) => new(Plan, cabinet, Source);
+    public ResolvedPlan Resolve(Materials cabinet) => new(Plan, cabinet, Source) { Standing = Standing };
 
     /// <summary>As it is carried out: on the paste that it is shaped from.</summary>
     public PlannedPiece From(PasteSource? source) => source is null ? this : this with { Plan = source.Carried(Plan), Source = source };

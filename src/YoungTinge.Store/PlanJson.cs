@@ -69,6 +69,11 @@ public static class PlanJson
     internal static AssemblyPlan ReadAssembly(string json) =>
         JsonSerializer.Deserialize<AssemblyPlan>(json, Options) ?? throw new InvalidDataException("A flower has no assembly.");
 
+    public static string Write(SprayPlan spray) => JsonSerializer.Serialize(spray, Options);
+
+    internal static SprayPlan ReadSpray(string json) =>
+        JsonSerializer.Deserialize<SprayPlan>(json, Options) ?? throw new InvalidDataException("A commission has no spray.");
+
     /// <summary>Plans that were read lately, by their text: the same text is the same plan, and what was computed of it need not be computed again.</summary>
     private static readonly Recent<string, PiecePlan> Plans = new(
         8_000, json => JsonSerializer.Deserialize<PiecePlan>(json, Options) ?? throw new InvalidDataException("A piece has no plan."));

@@ -48,6 +48,13 @@ public static class StudioRules
             yield return new Fault("scaleG", "scaleOutOfRange", BenchScale.CoarsestG);
         if (studio.Measuring.LeftoverDeltaE is not (>= Measuring.LeastDeltaE and <= Measuring.MostDeltaE))
             yield return new Fault("leftoverDeltaE", "leftoverDeltaEOutOfRange", Measuring.MostDeltaE);
+        var holes = studio.Measuring.HolesMm;
+        if (holes.Count > SizingHoles.MaxCount)
+            yield return new Fault("holesMm", "tooManyHoles", SizingHoles.MaxCount);
+        else if (holes.Any(hole => hole is not (>= SizingHoles.SmallestMm and <= SizingHoles.LargestMm)))
+            yield return new Fault("holesMm", "holeOutOfRange", SizingHoles.LargestMm);
+        else if (holes.Zip(holes.Skip(1)).Any(pair => pair.First >= pair.Second))
+            yield return new Fault("holesMm", "holesNotInOrder");
     }
 
     public static IEnumerable<Fault> OfName(string name)

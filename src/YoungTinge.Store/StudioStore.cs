@@ -16,7 +16,7 @@ public sealed record Studio(Guid Id, string Name, string Maker, string TimeZone,
 
 public sealed class StudioStore(NpgsqlDataSource dataSource)
 {
-    internal const string Columns = "id, name, maker, time_zone, currency, measures, scale_g, leftover_delta_e, version";
+    internal const string Columns = "id, name, maker, time_zone, currency, measures, scale_g, leftover_delta_e, version, holes_mm";
 
     /// <summary>Makes the studio that this server is to serve, with nothing in it.</summary>
     public async Task AddAsync(Studio studio, CancellationToken cancel)
@@ -27,7 +27,7 @@ public sealed class StudioStore(NpgsqlDataSource dataSource)
 
     internal static async Task AddAsync(NpgsqlConnection connection, Studio studio, CancellationToken cancel)
     {
-        await using var command = new NpgsqlCommand("insert into studio (id, name, maker, time_zone, currency, measures, scale_g, leftover_delta_e) values ($1, $2, $3, $4, $5, $6, $7, $8)", connection);
+        await using var command = new NpgsqlCommand("insert into studio (id, name, maker, time_zone, currency, measures, scale_g, leftover_delta_e, holes_mm) values ($1, $2, $3, $4, $5, $6, $7, $8, $9)", connection);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studio.Id });
         AddFields(command, studio);
         await command.ExecuteNonQueryAsync(cancel);
@@ -48,15 +48,18 @@ public sealed class StudioStore(NpgsqlDataSource dataSource)
 
     internal static Studio Read(NpgsqlDataReader reader) => new(
         reader.GetGuid(0), reader.GetString(1), reader.GetString(2), reader.GetString(3), reader.GetString(4),
-        new Measuring(Words.Measures.ValueOf(reader.GetString(5)), reader.GetDouble(6), reader.GetDouble(7)), reader.GetInt32(8));
+        new Measuring(Words.Measures.ValueOf(reader.GetString(5)), reader.GetDouble(6), reader.GetDouble(7)) { HolesMm = HolesOf(reader.GetFieldValue<double[]>(9)) }, reader.GetInt32(8));
+
+    /// <summary>The same list whenever there are none.</summary>
+    private static IReadOnlyList<double> HolesOf(double[] holesMm) => holesMm.Length > 0 ? holesMm : [];
 
     /// <summary>Writes a studio over the version that the change was made from.</summary>
     /// <returns>False if someone else saved in the meantime; nothing was written then.</returns>
     public async Task<bool> SaveAsync(Studio studio, CancellationToken cancel)
     {
         await using var command = dataSource.CreateCommand("""
-            update studio set name = $2, maker = $3, time_zone = $4, currency = $5, measures = $6, scale_g = $7, leftover_delta_e = $8, version = version + 1
-            where id = $1 and version = $9
+            update studio set name = $2, maker = $3, time_zone = $4, currency = $5, measures = $6, scale_g = $7, leftover_delta_e = $8, holes_mm = $9, version = version + 1
+            where id = $1 and version = $10
             """);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studio.Id });
         AddFields(command, studio);
@@ -70,5 +73,6 @@ public sealed class StudioStore(NpgsqlDataSource dataSource)
             command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = text });
         command.Parameters.Add(new NpgsqlParameter<double> { TypedValue = studio.Measuring.ScaleG });
         command.Parameters.Add(new NpgsqlParameter<double> { TypedValue = studio.Measuring.LeftoverDeltaE });
+        command.Parameters.Add(new NpgsqlParameter<double[]> { TypedValue = [.. studio.Measuring.HolesMm] });
     }
 }

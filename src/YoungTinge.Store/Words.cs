@@ -32,7 +32,7 @@ internal static class Words
     public static readonly WordList<MaterialKind> Kind = new(
         (MaterialKind.Paste, "paste"), (MaterialKind.Colourant, "colourant"), (MaterialKind.Dust, "dust"), (MaterialKind.Lustre, "lustre"),
         (MaterialKind.Extender, "extender"), (MaterialKind.Glaze, "glaze"), (MaterialKind.Thinner, "thinner"), (MaterialKind.Crumb, "crumb"),
-        (MaterialKind.Adhesive, "adhesive"), (MaterialKind.Wire, "wire"), (MaterialKind.Tape, "tape"), (MaterialKind.Stamens, "stamens"));
+        (MaterialKind.Adhesive, "adhesive"), (MaterialKind.Wire, "wire"), (MaterialKind.Tape, "tape"), (MaterialKind.Stamens, "stamens"), (MaterialKind.Core, "core"));
 
     public static readonly WordList<OpticsOrigin> Origin = new(
         (OpticsOrigin.Nominal, "nominal"), (OpticsOrigin.Label, "label"), (OpticsOrigin.Dabs, "dabs"));

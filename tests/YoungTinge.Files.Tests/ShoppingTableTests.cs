@@ -11,13 +11,14 @@ public class ShoppingTableTests
     public void A_line_says_what_is_needed_what_is_there_and_what_is_missing()
     {
         var packed = new Materials(Cabinet.All.Select(material => material.Id == "ember" ? material with { Supply = new Supply(1, 0.2) { PackSize = 2.5 } } : material));
-        var csv = ShoppingTable.WriteCsv([new("ember", MaterialKind.Colourant, null, Measure.Grams, 1.23456, 1, 0.23456, 1, 0.5), new("satin-veil", MaterialKind.Glaze, null, Measure.Millilitres, 12.3, null, null, null, null), new(null, MaterialKind.Tape, null, Measure.Pieces, 0.2, 0, 0.2, null, null), new("white-wire", MaterialKind.Wire, 28, Measure.Pieces, 15, null, null, null, null)], packed, "EUR");
+        var csv = ShoppingTable.WriteCsv([new("ember", MaterialKind.Colourant, null, Measure.Grams, 1.23456, 1, 0.23456, 1, 0.5), new("satin-veil", MaterialKind.Glaze, null, Measure.Millilitres, 12.3, null, null, null, null), new(null, MaterialKind.Tape, null, Measure.Pieces, 0.2, 0, 0.2, null, null), new("white-wire", MaterialKind.Wire, 28, Measure.Pieces, 15, null, null, null, null), new(null, MaterialKind.Core, null, Measure.Pieces, 6, 0, 6, null, null) { DiameterMm = 25 }], packed, "EUR");
         var lines = csv.Split('\n', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
-        Assert.Equal("material,gauge,measure,need,stock,short,pack_size,packs,cost,currency", lines[0]);
-        Assert.Equal("Ember,,g,1.235,1,0.235,2.5,1,0.5,EUR", lines[1]);
-        Assert.Equal("Satin Veil,,ml,12.3,,,,,,", lines[2]);
-        Assert.Equal("tape,,pieces,0.2,0,0.2,,,,", lines[3]);
-        Assert.Equal("White Paper-Wrapped Wire,28,pieces,15,,,,,,", lines[4]);
+        Assert.Equal("material,gauge,diameter_mm,measure,need,stock,short,pack_size,packs,cost,currency", lines[0]);
+        Assert.Equal("Ember,,,g,1.235,1,0.235,2.5,1,0.5,EUR", lines[1]);
+        Assert.Equal("Satin Veil,,,ml,12.3,,,,,,", lines[2]);
+        Assert.Equal("tape,,,pieces,0.2,0,0.2,,,,", lines[3]);
+        Assert.Equal("White Paper-Wrapped Wire,28,,pieces,15,,,,,,", lines[4]);
+        Assert.Equal("core,,25,pieces,6,0,6,,,,", lines[5]);
     }
 
     [Fact]

@@ -97,7 +97,7 @@ public sealed class CommissionLifeTests(DemoDatabase demo) : IClassFixture<DemoD
         var flower = await FlowerAsync("Ranunculus");
         var pieces = await Pieces.ListAsync(studioId, flower.Id, Cancel);
         var copy = new FlowerCopy(flower.Id, flower with { Id = Guid.NewGuid(), Name = "Ranunculus, paler" }, [.. pieces.Select(piece => (piece.Id, Guid.NewGuid(), piece.Piece, piece.Plan))], WithPastePlans: true);
-        Assert.True(await new CopyStore(demo.DataSource).CopyAsync(studioId, null, [copy], Cancel));
+        Assert.True(await new CopyStore(demo.DataSource).CopyAsync(studioId, null, null, [copy], Cancel));
         var copied = await Pieces.ListAsync(studioId, copy.Flower.Id, Cancel);
         Assert.Equal(pieces.Select(piece => piece.Piece), copied.Select(piece => piece.Piece));
         Assert.Empty(copied.Select(piece => piece.Id).Intersect(pieces.Select(piece => piece.Id)));
@@ -105,7 +105,7 @@ public sealed class CommissionLifeTests(DemoDatabase demo) : IClassFixture<DemoD
         var (old, its) = (plans.Single(plan => plan.FlowerId == flower.Id).Plan, plans.Single(plan => plan.FlowerId == copy.Flower.Id).Plan);
         Assert.Equal(old.GramsFor([.. pieces.Select(Work)]), its.GramsFor([.. copied.Select(Work)]));
         Assert.All(its.NamedPieces(), named => Assert.Contains(copied, piece => piece.Id == named.PieceId));
-        Assert.False(await new CopyStore(demo.DataSource).CopyAsync(studioId, null, [copy with { Flower = copy.Flower with { Id = Guid.NewGuid(), CommissionId = Guid.NewGuid() }, Pieces = [] }], Cancel));
+        Assert.False(await new CopyStore(demo.DataSource).CopyAsync(studioId, null, null, [copy with { Flower = copy.Flower with { Id = Guid.NewGuid(), CommissionId = Guid.NewGuid() }, Pieces = [] }], Cancel));
 
         static PlannedWork Work(PlannedPiece piece) => new(piece.Id, piece.Piece, piece.Parts, piece.Plan);
     }

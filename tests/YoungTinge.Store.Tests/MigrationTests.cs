@@ -74,6 +74,8 @@ public sealed class MigrationTests(DemoDatabase demo) : IClassFixture<DemoDataba
             insert into paste_day_tick (studio_id, step_key, fingerprint) select studio_id, 'paste:' || id, 'f01' from piece
             """);
         await RunAsync(Script("0013_one_tick_for_all_sheets.sql"));
+        await RunAsync(Script("0014_changes_leave_marks.sql"));
+        await RunAsync(Script("0015_cores_and_sizing_holes.sql"));
 
         var studio = (await new StudioStore(demo.Owner).FindFirstAsync(Cancel))!;
         Assert.Equal(new Measuring(Measures.Metric, 0.1, 2), studio.Measuring);

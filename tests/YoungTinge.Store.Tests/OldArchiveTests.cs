@@ -34,6 +34,7 @@ public sealed class OldArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatab
     [InlineData(10)]
     [InlineData(11)]
     [InlineData(12)]
+    [InlineData(13)]
     public async Task An_archive_of_an_earlier_build_comes_in_whole(int version)
     {
         await demo.ResetAsync();

@@ -10,6 +10,7 @@ export const AddLogEntryRequestLimits = {
 
 export const AssemblyPlanLimits = {
   stages: { maxItems: 40 },
+  groupOf: { minimum: 1, maximum: 60 },
 } as const
 
 export const AssemblyStageLimits = {
@@ -79,6 +80,10 @@ export const CommissionDetailsLimits = {
   marginDays: { minimum: 0, maximum: 60 },
   clientNote: { maxLength: 2000 },
   ownNote: { maxLength: 2000 },
+} as const
+
+export const CrumbTintLimits = {
+  crumbsToOne: { minimum: 4, maximum: 30 },
 } as const
 
 export const DabReadingLimits = {
@@ -156,6 +161,7 @@ export const MaterialRecordLimits = {
   pinchG: { minimum: 0.000001, maximum: 50 },
   labelGPer100g: { minimum: 0.001, maximum: 20 },
   gauge: { minimum: 14, maximum: 36 },
+  diameterMm: { minimum: 0.5, maximum: 500 },
   shareAtOnce: { minimum: 0, maximum: 1 },
   timeConstantHours: { minimum: 0.01, maximum: 1000 },
   gloss: { minimum: 0, maximum: 1 },
@@ -209,12 +215,19 @@ export const PieceBodyLimits = {
   skinMm: { minimum: 0, maximum: 20, default: 0 },
 } as const
 
+export const PieceCutLimits = {
+  rimMm: { minimum: 0.05, maximum: 50 },
+  lobes: { minimum: 1, maximum: 12, default: 1 },
+  nubMm: { maximum: 40, exclusiveMinimum: 0 },
+} as const
+
 export const PieceFormLimits = {
   openDegrees: { minimum: 0, maximum: 150 },
   insetMm: { minimum: 0, maximum: 100 },
   cup: { minimum: 0, maximum: 1 },
   frill: { minimum: 0, maximum: 1 },
   gauge: { minimum: 14, maximum: 36 },
+  gatheredBy: { minimum: 1, maximum: 30 },
 } as const
 
 export const PiecePlanLimits = {
@@ -264,6 +277,7 @@ export const SaveStudioRequestLimits = {
   currency: { minLength: 3, maxLength: 3 },
   scaleG: { minimum: 0.001, maximum: 10 },
   leftoverDeltaE: { minimum: 0.1, maximum: 10 },
+  holesMm: { maxItems: 30 },
 } as const
 
 export const ShadeUseLimits = {
@@ -272,6 +286,16 @@ export const ShadeUseLimits = {
 
 export const ShowWhorlRequestLimits = {
   pieces: { minimum: 1, maximum: 60 },
+} as const
+
+export const SprayItemLimits = {
+  count: { minimum: 1, maximum: 400 },
+  distanceMm: { minimum: 0, maximum: 300 },
+} as const
+
+export const SprayPlanLimits = {
+  sprays: { minimum: 1, maximum: 100 },
+  items: { maxItems: 60 },
 } as const
 
 export const StagePartLimits = {

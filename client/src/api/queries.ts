@@ -44,6 +44,23 @@ export const queries = {
       queryKey: ['assembly', id],
       queryFn: ({ signal }) => answer(api.GET('/api/flowers/{id}/assembly', { params: { path: { id } }, signal })),
     }),
+  sprayPlan: (id: string) =>
+    queryOptions({
+      queryKey: ['spray-plan', id],
+      queryFn: ({ signal }) =>
+        answer(api.GET('/api/commissions/{id}/spray-plan', { params: { path: { id } }, signal })),
+    }),
+  /** How a piece stands in its flower, for its coats. */
+  standing: (pieceId: string) =>
+    queryOptions({
+      queryKey: ['flower', 'standing', pieceId],
+      queryFn: async ({ signal }) => {
+        const { stages, dusting } = await answer(
+          api.GET('/api/pieces/{id}', { params: { path: { id: pieceId } }, signal }),
+        )
+        return { stages, dusting }
+      },
+    }),
   readyBatches: (pieceId: string) =>
     queryOptions({
       queryKey: ['ready-batches', pieceId],

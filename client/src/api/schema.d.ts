@@ -196,6 +196,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/piece-sizes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What one piece takes of paste, and how large it is if it is sized by that. Keeps nothing. */
+        post: operations["sizePiece"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/commissions/{id}/spray-plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How the flowers of a commission are wired to sprays. */
+        get: operations["getSprayPlan"];
+        /** Keeps how the sprays are wired, over the version of the commission that it was made from. */
+        put: operations["saveSprayPlan"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/commissions/{id}/spray-plan/as-the-house": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Wires the sprays as the house would again. */
+        post: operations["resetSprayPlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/commissions/{id}/flowers": {
         parameters: {
             query?: never;
@@ -1748,6 +1800,11 @@ export interface components {
             stages: components["schemas"]["AssemblyStage"][];
             /** @description When the coats of a flower go on. */
             dusting: components["schemas"]["Dusting"];
+            /**
+             * Format: int32
+             * @description Flowers gathered in groups of so many, as florets are, before they go to the stem; null for one by one.
+             */
+            groupOf?: null | number;
         };
         /** @description One step of putting a flower together. */
         AssemblyStage: {
@@ -1974,6 +2031,8 @@ export interface components {
              * @default 1
              */
             widthShare: number;
+            /** @description Cut the other way round: left is right. */
+            isTurnedOver?: boolean;
         };
         /**
          * @description What the inside of a piece is.
@@ -2131,6 +2190,49 @@ export interface components {
             /** @description All pieces of the flower, from the top of the stem. */
             pieceIds: string[];
         };
+        ChangeSprayAnswer: {
+            /** @description What the commission is called. */
+            commissionName: string;
+            /** @description Of the maker, or of the house. */
+            plan: components["schemas"]["SprayPlan"];
+            /** @description The maker changed it. */
+            isOwn: boolean;
+            /** @description What its flowers have left behind since; then the house's way is worked by. */
+            problems: components["schemas"]["FieldProblem"][];
+            /** @description Stock. */
+            stock: components["schemas"]["ChangeSprayStockView"][];
+            /**
+             * Format: int32
+             * @description Of the commission, to send with a change of it (If-Match).
+             */
+            version: number;
+        };
+        ChangeSprayStockView: {
+            /** @description Which part of the plant it is. */
+            part: components["schemas"]["SprayPart"];
+            /**
+             * Format: uuid
+             * @description Id of the flower.
+             */
+            flowerId: string;
+            /**
+             * Format: uuid
+             * @description Of leaves and berries; null for flowers and buds.
+             */
+            pieceId: null | string;
+            /** @description Of the flower, with its piece if it is one. */
+            name: string;
+            /**
+             * Format: int32
+             * @description Of them, for all sprays together.
+             */
+            made: number;
+            /**
+             * Format: int32
+             * @description So many pieces make one; 1 for one by one.
+             */
+            groupOf: number;
+        };
         CharacteriseColourAnswer: {
             /** @description With the scattering, to be saved. */
             absorption: number[];
@@ -2253,8 +2355,6 @@ export interface components {
             place: components["schemas"]["Place"];
             /** @description Face, back or both. */
             sides: components["schemas"]["Sides"];
-            /** @description One last light dusting over the flower as it stands, to draw it together. */
-            afterAssembly?: boolean;
             /**
              * Format: uuid
              * @description Stays with the coat when it is moved or changed.
@@ -2262,6 +2362,13 @@ export interface components {
             id: string;
             /** @description The planner leaves it as it is and plans round it. */
             isLocked?: boolean;
+            /** @description It goes over the flower as it stands, not on the loose piece. */
+            afterAssembly?: boolean;
+            /**
+             * Format: uuid
+             * @description Of the stages of its flower, that it goes on after; null for when all of the flower stands.
+             */
+            afterStageId?: null | string;
         };
         CoatGlazeCoat: {
             /**
@@ -2287,6 +2394,13 @@ export interface components {
             id: string;
             /** @description The planner leaves it as it is and plans round it. */
             isLocked?: boolean;
+            /** @description It goes over the flower as it stands, not on the loose piece. */
+            afterAssembly?: boolean;
+            /**
+             * Format: uuid
+             * @description Of the stages of its flower, that it goes on after; null for when all of the flower stands.
+             */
+            afterStageId?: null | string;
         };
         /** @description Tinted crumbs on glue, for the centre and the anthers. */
         CoatPollenCoat: {
@@ -2308,6 +2422,8 @@ export interface components {
             place: components["schemas"]["Place"];
             /** @description Face, back or both. */
             sides: components["schemas"]["Sides"];
+            /** @description Dust that the crumbs are shaken with first; null for as they are. */
+            tint?: null | components["schemas"]["CrumbTint"];
             /**
              * Format: uuid
              * @description Stays with the coat when it is moved or changed.
@@ -2315,6 +2431,13 @@ export interface components {
             id: string;
             /** @description The planner leaves it as it is and plans round it. */
             isLocked?: boolean;
+            /** @description It goes over the flower as it stands, not on the loose piece. */
+            afterAssembly?: boolean;
+            /**
+             * Format: uuid
+             * @description Of the stages of its flower, that it goes on after; null for when all of the flower stands.
+             */
+            afterStageId?: null | string;
         };
         /** @description The whole piece through steam. It acts on every dust below it. */
         CoatSteamCoat: {
@@ -2335,6 +2458,13 @@ export interface components {
             id: string;
             /** @description The planner leaves it as it is and plans round it. */
             isLocked?: boolean;
+            /** @description It goes over the flower as it stands, not on the loose piece. */
+            afterAssembly?: boolean;
+            /**
+             * Format: uuid
+             * @description Of the stages of its flower, that it goes on after; null for when all of the flower stands.
+             */
+            afterStageId?: null | string;
         };
         /** @description Colour let down with spirit or water: brushed on thin, where it pools in grooves and creases, or painted as a marking. */
         CoatWashCoat: {
@@ -2370,6 +2500,13 @@ export interface components {
             id: string;
             /** @description The planner leaves it as it is and plans round it. */
             isLocked?: boolean;
+            /** @description It goes over the flower as it stands, not on the loose piece. */
+            afterAssembly?: boolean;
+            /**
+             * Format: uuid
+             * @description Of the stages of its flower, that it goes on after; null for when all of the flower stands.
+             */
+            afterStageId?: null | string;
         };
         /** @description The part of one colour in a recipe: the recipe with it against the recipe without it. */
         ColourEffect: {
@@ -2529,6 +2666,16 @@ export interface components {
              * @description To send with a change (If-Match).
              */
             version: number;
+        };
+        /** @description Dust that colours crumbs. */
+        CrumbTint: {
+            /** @description Id of the dust in the cabinet. */
+            dustId: string;
+            /**
+             * Format: int32
+             * @description Parts of crumbs to one part of dust, by mass.
+             */
+            crumbsToOne: number;
         };
         /** @description A trial of a material, as it was read. */
         DabReading: {
@@ -2798,6 +2945,11 @@ export interface components {
              * @description Standard wire gauge: the higher the finer; null is not known.
              */
             gauge: null | number;
+            /**
+             * Format: double
+             * @description Of the bare wire, in mm.
+             */
+            diameterMm: null | number;
             /** @description Where its optics come from: a list, a label, or dabs of this jar. */
             origin: components["schemas"]["OpticsOrigin"];
             /**
@@ -2819,6 +2971,8 @@ export interface components {
             markings: components["schemas"]["Marking"][];
             /** @description Of a glaze; null if the cabinet has no dust. */
             tint: null | components["schemas"]["TintMix"];
+            /** @description Of crumbs; null if the cabinet has no dust. */
+            crumbTint: null | components["schemas"]["CrumbTint"];
             /**
              * Format: double
              * @description Strength of a wash all over its place.
@@ -2865,7 +3019,7 @@ export interface components {
             commission: components["schemas"]["CommissionView"];
             /** @description What is done in one go, in order. */
             passes: components["schemas"]["GetDustDayPassView"][];
-            /** @description Of putting the flowers together, between the passes on loose pieces and those on what stands. */
+            /** @description Of putting the flowers together, that no pass waits for. */
             stages: components["schemas"]["OperationView"][];
             /**
              * Format: double
@@ -2909,6 +3063,8 @@ export interface components {
             colour: null | components["schemas"]["ColourView"];
             /** @description On flowers as they stand, not on loose pieces. */
             isOnStanding: boolean;
+            /** @description Of putting the flowers together, to be done before it and not before an earlier pass. */
+            stages: components["schemas"]["OperationView"][];
             /** @description What it is for. */
             uses: components["schemas"]["GetDustDayUseView"][];
             /**
@@ -2943,6 +3099,11 @@ export interface components {
              * @description How many pieces, with spares.
              */
             pieces: number;
+            /**
+             * Format: int32
+             * @description Whole flowers that get it at once; null for what is done piece by piece.
+             */
+            flowers: null | number;
             /**
              * Format: double
              * @description Time at the bench, in minutes; drying left out.
@@ -3345,11 +3506,27 @@ export interface components {
             piece: components["schemas"]["PieceView"];
             /** @description As it is carried out: its paste is that of what it is shaped from. */
             plan: components["schemas"]["PiecePlan"];
+            /** @description In order; empty for what is not put into a flower. */
+            stages: components["schemas"]["GetPieceStageView"][];
+            /** @description Of the whole flower, whether its coats go on before it is put together or after. */
+            dusting: components["schemas"]["Dusting"];
             /**
              * Format: int32
              * @description Version as it is kept: to be sent as If-Match with a change.
              */
             version: number;
+        };
+        /** @description A stage of the flower after which a coat can go onto the piece. */
+        GetPieceStageView: {
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
+            id: string;
+            /** @description Which kind it is. */
+            kind: components["schemas"]["StageKind"];
+            /** @description In the maker's words; empty for those of the house. */
+            name: string;
         };
         GetReadyBatchesBatchView: {
             /**
@@ -4062,7 +4239,7 @@ export interface components {
             sizeMm: number;
             /**
              * Format: double
-             * @description From one stripe or dot to the next; of no meaning for the rest. In mm.
+             * @description From one stripe, cross bar or dot to the next; of no meaning for the rest. In mm.
              */
             spacingMm: number;
             /**
@@ -4079,12 +4256,12 @@ export interface components {
             isSpaced?: boolean;
         };
         /** @enum {unknown} */
-        MarkingKind: "stripes" | "centreBar" | "veins" | "dots" | "picoteeRim" | "blotch";
+        MarkingKind: "stripes" | "centreBar" | "veins" | "dots" | "picoteeRim" | "blotch" | "crossBars";
         /**
          * @description The shelves of a cabinet.
          * @enum {unknown}
          */
-        MaterialKind: "paste" | "colourant" | "dust" | "lustre" | "extender" | "glaze" | "thinner" | "crumb" | "adhesive" | "wire" | "tape" | "stamens";
+        MaterialKind: "paste" | "colourant" | "dust" | "lustre" | "extender" | "glaze" | "thinner" | "crumb" | "adhesive" | "wire" | "tape" | "stamens" | "core";
         /** @description A material written out flat, as a form, a line of a table or a JSON file holds it. What does not belong to its kind is null. Figures that were left out get usual ones for its kind and form. */
         MaterialRecord: {
             /** @description Lower-case words joined by hyphens; null lets one be made from the name. */
@@ -4196,6 +4373,11 @@ export interface components {
              * @description Standard wire gauge: the higher the finer; null is not known.
              */
             gauge?: null | number;
+            /**
+             * Format: double
+             * @description Of a core. In mm.
+             */
+            diameterMm?: null | number;
             /**
              * Format: double
              * @description Share of the colour that is seen at once, 0 to 1.
@@ -4451,6 +4633,13 @@ export interface components {
             tickedBy: string;
             /** @description It was ticked, but it has changed since. */
             changedSince: boolean;
+            /** @description On the flowers as they stand, not on loose pieces. */
+            isOnStanding: boolean;
+            /**
+             * Format: int32
+             * @description So many standing flowers get it in one go; null for what is done piece by piece.
+             */
+            flowersAtOnce: null | number;
             /** @description How one paste is mixed; null for the rest, and for runs, marbles and leftovers, which are told on paste day. */
             paste: null | components["schemas"]["PasteView"];
         };
@@ -4748,6 +4937,30 @@ export interface components {
          * @enum {unknown}
          */
         PieceBuild: "flat" | "solid" | "tube";
+        /** @description How a piece differs from one that is cut by itself from an even sheet. */
+        PieceCut: {
+            /**
+             * Format: double
+             * @description Thickness at its rim, if it is thinned towards it; null for as thick as in the middle. In mm.
+             */
+            rimMm?: null | number;
+            /**
+             * Format: int32
+             * @description So many are cut in one, joined at their bases: its size is that of one of them. 1 for a piece by itself.
+             * @default 1
+             */
+            lobes: number;
+            /**
+             * Format: double
+             * @description Across a ball of paste that is left under the middle, as under a calyx; null for none. In mm.
+             */
+            nubMm?: null | number;
+            /**
+             * @description Every second one is cut the other way round.
+             * @default false
+             */
+            inBothHands: boolean;
+        };
         /** @description How a piece is shaped and put into its flower. */
         PieceForm: {
             /** @description What the piece is: petal, leaf, stamen ... */
@@ -4785,6 +4998,13 @@ export interface components {
              * @description Standard wire gauge of the maker's own choice, 14 to 36; null for what carries it.
              */
             gauge?: null | number;
+            /** @description What is particular about its cutting; null for nothing. */
+            cut?: null | components["schemas"]["PieceCut"];
+            /**
+             * Format: int32
+             * @description Gathered in groups of so many before they go to the stem: leaves of a compound leaf, berries of a bunch; null for one by one.
+             */
+            gatheredBy?: null | number;
         };
         /** @enum {unknown} */
         PieceHalf: "both" | "left" | "right";
@@ -5528,7 +5748,7 @@ export interface components {
             filters?: null | components["schemas"]["FiltersView"];
         };
         /** @description One thing to do for all pieces of a kind, with its amounts. */
-        RunStep: components["schemas"]["RunStepShapePieces"] | components["schemas"]["RunStepDryPieces"] | components["schemas"]["RunStepComparePieces"] | components["schemas"]["RunStepBrushDust"] | components["schemas"]["RunStepBrushWash"] | components["schemas"]["RunStepSteamPieces"] | components["schemas"]["RunStepGlazePieces"] | components["schemas"]["RunStepStickPollen"] | components["schemas"]["RunStepMakePaste"] | components["schemas"]["RunStepTakeBatch"] | components["schemas"]["RunStepMakeLetDown"] | components["schemas"]["RunStepMixPot"] | components["schemas"]["RunStepBuildStage"] | components["schemas"]["RunStepMakeSpray"] | components["schemas"]["RunStepBoxUp"];
+        RunStep: components["schemas"]["RunStepShapePieces"] | components["schemas"]["RunStepDryPieces"] | components["schemas"]["RunStepComparePieces"] | components["schemas"]["RunStepBrushDust"] | components["schemas"]["RunStepBrushWash"] | components["schemas"]["RunStepSteamPieces"] | components["schemas"]["RunStepGlazePieces"] | components["schemas"]["RunStepStickPollen"] | components["schemas"]["RunStepMakePaste"] | components["schemas"]["RunStepTakeBatch"] | components["schemas"]["RunStepMakeLetDown"] | components["schemas"]["RunStepMixPot"] | components["schemas"]["RunStepBuildStage"] | components["schemas"]["RunStepGatherGroups"] | components["schemas"]["RunStepMakeSpray"] | components["schemas"]["RunStepBoxUp"];
         RunStepBoxUp: {
             /**
              * @description Which kind it is.
@@ -5569,8 +5789,6 @@ export interface components {
              * @description How many pieces, with spares.
              */
             pieces: number;
-            /** @description Over the flower as it stands, not piece by piece. */
-            afterAssembly: boolean;
             /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
             /** @description To show with it. */
@@ -5672,6 +5890,30 @@ export interface components {
             /** @description To show with it. */
             cautions?: components["schemas"]["Caution"][];
         };
+        /** @description Small pieces or florets bound together before they go to a stem. */
+        RunStepGatherGroups: {
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
+            kind: "gatherGroups";
+            /** @description Of leaves or berries; null for flowers. */
+            pieceName: null | string;
+            /**
+             * Format: int32
+             * @description Groups.
+             */
+            groups: number;
+            /**
+             * Format: int32
+             * @description In a group; the last one may have fewer.
+             */
+            each: number;
+            /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
+            key: string;
+            /** @description To show with it. */
+            cautions?: components["schemas"]["Caution"][];
+        };
         RunStepGlazePieces: {
             /**
              * @description Which kind it is.
@@ -5759,7 +6001,7 @@ export interface components {
             /** @description To show with it. */
             cautions?: components["schemas"]["Caution"][];
         };
-        /** @description Flowers, buds and leaves put together, the smallest bud at the end first. */
+        /** @description Flowers, buds and leaves wired together, from the end of the stem down. */
         RunStepMakeSpray: {
             /**
              * @description Which kind it is.
@@ -5768,19 +6010,11 @@ export interface components {
             kind: "makeSpray";
             /**
              * Format: int32
-             * @description How many flowers of this kind, 0 or more.
+             * @description Sprays.
              */
-            flowers: number;
-            /**
-             * Format: int32
-             * @description Buds of this flower, 0 or more.
-             */
-            buds: number;
-            /**
-             * Format: int32
-             * @description How many leaves and berries, from 0.
-             */
-            leaves: number;
+            sprays: number;
+            /** @description Every line of the file, with what would happen to it. */
+            lines: components["schemas"]["SprayLine"][];
             /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
             /** @description To show with it. */
@@ -5834,6 +6068,13 @@ export interface components {
              * @description Of the wire that carries each; null for none.
              */
             gauge: null | number;
+            /** @description What is particular about the cutting; null for nothing. */
+            cut: null | components["schemas"]["PieceCut"];
+            /**
+             * Format: int32
+             * @description Of the maker's own sizing holes, that holds the paste for one; null if none does.
+             */
+            hole: null | number;
             /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
             /** @description To show with it. */
@@ -5988,6 +6229,8 @@ export interface components {
              * @description Leftover. In CIEDE2000.
              */
             leftoverDeltaE: number;
+            /** @description Holes. In mm. */
+            holesMm: number[];
         };
         /**
          * @description What a picture shows.
@@ -6060,6 +6303,11 @@ export interface components {
              * @description Of what is to be bought, by whole packs where they are known, in the studio's currency; null if that or the price is not known.
              */
             cost: null | number;
+            /**
+             * Format: double
+             * @description Of a core that the cabinet does not hold; null for the rest. In mm.
+             */
+            diameterMm?: null | number;
         };
         /** @description A picture that a camera took, to be taken in like any other. */
         ShotView: {
@@ -6162,6 +6410,54 @@ export interface components {
          * @enum {unknown}
          */
         Sides: "face" | "back" | "both";
+        SizePieceAnswer: {
+            /**
+             * Format: double
+             * @description Length from the base to the tip, in mm.
+             */
+            lengthMm: number;
+            /**
+             * Format: double
+             * @description Width at the widest, in mm.
+             */
+            widthMm: number;
+            /**
+             * Format: double
+             * @description Of a solid piece it goes with its width. In mm.
+             */
+            thicknessMm: number;
+            /**
+             * Format: double
+             * @description Of a covered core; null for the rest. In mm.
+             */
+            skinMm: null | number;
+            /**
+             * Format: double
+             * @description Paste for one; 0 for what is bought.
+             */
+            grams: number;
+            /** @description The ball of paste that makes one piece. */
+            ball: components["schemas"]["BenchBall"];
+            /**
+             * Format: int32
+             * @description Of the maker's own sizing holes, from 1; null if none holds it.
+             */
+            hole: null | number;
+        };
+        SizePieceRequest: {
+            /** @description The kind of piece. */
+            piece: components["schemas"]["Piece"];
+            /**
+             * Format: double
+             * @description Paste for one, that it shall be sized by; null to leave its size.
+             */
+            grams?: null | number;
+            /**
+             * Format: double
+             * @description Across the ball that it shall be rolled from, instead of grams. In mm.
+             */
+            ballMm?: null | number;
+        };
         /** @enum {unknown} */
         SourceKind: "own" | "shade" | "marble" | "batch";
         /** @description What a piece is shaped from. */
@@ -6238,6 +6534,58 @@ export interface components {
              */
             turnDegrees: number;
         };
+        /** @description Some of a kind, one below the other along the stem of a spray. */
+        SprayItem: {
+            /** @description Which part of the plant it is. */
+            part: components["schemas"]["SprayPart"];
+            /**
+             * Format: uuid
+             * @description Id of the flower.
+             */
+            flowerId: string;
+            /**
+             * Format: uuid
+             * @description Of leaves and berries; null for flowers and buds.
+             */
+            pieceId: null | string;
+            /**
+             * Format: int32
+             * @description In one spray: flowers, buds, leaves, or groups where these are gathered.
+             */
+            count: number;
+            /**
+             * Format: double
+             * @description Along the stem, from what comes before to each of them. In mm.
+             */
+            distanceMm: number;
+        };
+        /** @description What hangs on the stem of a spray, with the name of its piece if it is one. */
+        SprayLine: {
+            /** @description Which part of the plant it is. */
+            part: components["schemas"]["SprayPart"];
+            /**
+             * Format: uuid
+             * @description Id of the flower.
+             */
+            flowerId: string;
+            /** @description What the piece is called. */
+            pieceName: null | string;
+            /**
+             * Format: int32
+             * @description How many units were weighed or counted, a whole number above 0.
+             */
+            count: number;
+            /**
+             * Format: double
+             * @description Distance. In mm.
+             */
+            distanceMm: number;
+        };
+        /**
+         * @description What hangs on the stem of a spray.
+         * @enum {unknown}
+         */
+        SprayPart: "buds" | "flowers" | "leaves";
         /** @description A leaf, bud or berry that looks out from under the flowers. */
         SprayPiece: {
             /**
@@ -6265,6 +6613,16 @@ export interface components {
              * @description From the middle to its base. In mm.
              */
             baseMm: number;
+        };
+        /** @description How flowers, buds and leaves are wired to sprays, the last stage of a commission. */
+        SprayPlan: {
+            /**
+             * Format: int32
+             * @description That are all alike.
+             */
+            sprays: number;
+            /** @description From the end of the stem down. */
+            items: components["schemas"]["SprayItem"][];
         };
         /**
          * @description What a stage of the house puts on; its maker may call it something else.
@@ -6336,6 +6694,8 @@ export interface components {
              * @description A leftover may go into a paste if that differs by no more. In CIEDE2000.
              */
             leftoverDeltaE: number;
+            /** @description Diameters of the maker's own sizing holes, from the smallest up; empty if she has none. In mm. */
+            holesMm: number[];
             /**
              * Format: int32
              * @description To send with a change (If-Match).
@@ -7617,6 +7977,298 @@ export interface operations {
             };
             /** @description Some of the figures cannot be. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Say which version this change was made from (If-Match). */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    sizePiece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SizePieceRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SizePieceAnswer"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    getSprayPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeSprayAnswer"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    saveSprayPlan: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Version that the change was made from, in quotes: as it came with what is changed, or as ETag. */
+                "If-Match"?: string;
+            };
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SprayPlan"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NewVersion"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description It was changed somewhere else in the meantime. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Say which version this change was made from (If-Match). */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    resetSprayPlan: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Version that the change was made from, in quotes: as it came with what is changed, or as ETag. */
+                "If-Match"?: string;
+            };
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NewVersion"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description It was changed somewhere else in the meantime. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -13,10 +13,11 @@ export const kinds: MaterialKind[] = [
   'wire',
   'tape',
   'stamens',
+  'core',
 ]
 
 /** Counted in pieces, not weighed; no food either. */
-export const isCounted = (kind: MaterialKind) => ['wire', 'tape', 'stamens'].includes(kind)
+export const isCounted = (kind: MaterialKind) => ['wire', 'tape', 'stamens', 'core'].includes(kind)
 
 /** Measured in ml. */
 export const isPoured = (kind: MaterialKind) => ['glaze', 'thinner'].includes(kind)
@@ -26,7 +27,7 @@ export const isDust = (kind: MaterialKind) => ['dust', 'lustre', 'extender'].inc
 /** Can be learned from dabs. */
 export const isDabbed = (kind: MaterialKind) => ['colourant', 'dust', 'lustre'].includes(kind)
 
-export const hasColour = (kind: MaterialKind) => !['glaze', 'thinner', 'adhesive'].includes(kind)
+export const hasColour = (kind: MaterialKind) => !['glaze', 'thinner', 'adhesive', 'core'].includes(kind)
 
 export const stillBought = (materials: Material[]): Material[] => materials.filter((material) => !material.isRetired)
 

@@ -228,3 +228,7 @@ public sealed record Tape(Label Label, Spectrum Reflectance) : Material(Label);
 /// <summary>Ready-made stamens.</summary>
 /// <param name="Reflectance">Of their heads, 0 to 1.</param>
 public sealed record Stamens(Label Label, Spectrum Reflectance) : Material(Label);
+
+/// <summary>A light ball that paste is laid over: foam, polystyrene.</summary>
+/// <param name="DiameterMm">Above 0.</param>
+public sealed record CoreBall(Label Label, double DiameterMm) : Material(Label);

@@ -64,6 +64,7 @@ public static class MaterialFromRecord
         MaterialKind.Wire => new Wire(label, Face(sheet)) { Gauge = (int?)sheet.Gauge },
         MaterialKind.Tape => new Tape(label, Face(sheet)),
         MaterialKind.Stamens => new Stamens(label, Face(sheet)),
+        MaterialKind.Core => new CoreBall(label, sheet.DiameterMm!.Value),
         _ => throw new ArgumentException($"Unknown kind {sheet.Kind}.", nameof(sheet)),
     };
 

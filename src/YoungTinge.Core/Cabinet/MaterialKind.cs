@@ -15,6 +15,7 @@ public enum MaterialKind
     Wire,
     Tape,
     Stamens,
+    Core,
 }
 
 public static class MaterialKinds
@@ -33,13 +34,14 @@ public static class MaterialKinds
         Wire => MaterialKind.Wire,
         Tape => MaterialKind.Tape,
         Stamens => MaterialKind.Stamens,
+        CoreBall => MaterialKind.Core,
         _ => throw new ArgumentException($"Unknown material {material.GetType().Name}.", nameof(material)),
     };
 
     /// <summary>What its stock is counted in.</summary>
     public static Measure MeasuredIn(this MaterialKind kind) => kind switch
     {
-        MaterialKind.Wire or MaterialKind.Tape or MaterialKind.Stamens => Measure.Pieces,
+        MaterialKind.Wire or MaterialKind.Tape or MaterialKind.Stamens or MaterialKind.Core => Measure.Pieces,
         MaterialKind.Glaze or MaterialKind.Thinner => Measure.Millilitres,
         _ => Measure.Grams,
     };

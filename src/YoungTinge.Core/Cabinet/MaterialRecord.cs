@@ -78,6 +78,9 @@ public sealed record MaterialRecord
 
     public double? Gauge { get; init; }
 
+    /// <summary>Of a core.</summary>
+    public double? DiameterMm { get; init; }
+
     public double? ShareAtOnce { get; init; }
 
     public double? TimeConstantHours { get; init; }
@@ -152,6 +155,7 @@ public sealed record MaterialRecord
             KnifeTipG = Unit(DoseUnitKind.KnifeTip),
             PinchG = Unit(DoseUnitKind.Pinch),
             Gauge = (material as Wire)?.Gauge,
+            DiameterMm = (material as CoreBall)?.DiameterMm,
             ShareAtOnce = colourant?.Development.ShareAtOnce,
             TimeConstantHours = colourant?.Development.TimeConstantHours,
             Gloss = glaze?.Gloss,

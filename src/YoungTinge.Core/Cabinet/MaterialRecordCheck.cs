@@ -59,7 +59,7 @@ public static class MaterialRecordCheck
         ("loadLimit", sheet => sheet.LoadLimit, kind => kind is MaterialKind.Dust or MaterialKind.Lustre or MaterialKind.Extender ? (0.01, MostLoadMgPerCm2) : (0.001, 100)),
         Figure("touchG", sheet => sheet.TouchG, 1e-6, MostUnitG), Figure("dropG", sheet => sheet.DropG, 1e-6, MostUnitG), Figure("peaG", sheet => sheet.PeaG, 1e-6, MostUnitG),
         Figure("knifeTipG", sheet => sheet.KnifeTipG, 1e-6, MostUnitG), Figure("pinchG", sheet => sheet.PinchG, 1e-6, MostUnitG), Figure("packSize", sheet => sheet.PackSize, 0.001, MostStock),
-        Figure("labelGPer100g", sheet => sheet.LabelGPer100g, 0.001, 20), Figure("gauge", sheet => sheet.Gauge, 14, 36), Figure("shareAtOnce", sheet => sheet.ShareAtOnce, 0, 1),
+        Figure("labelGPer100g", sheet => sheet.LabelGPer100g, 0.001, 20), Figure("gauge", sheet => sheet.Gauge, 14, 36), Figure("diameterMm", sheet => sheet.DiameterMm, 0.5, 500), Figure("shareAtOnce", sheet => sheet.ShareAtOnce, 0, 1),
         Figure("timeConstantHours", sheet => sheet.TimeConstantHours, 0.01, 1000), Figure("gloss", sheet => sheet.Gloss, 0, 1),
         Figure("outerReflection", sheet => sheet.OuterReflection, 0, 1), Figure("innerReflection", sheet => sheet.InnerReflection, 0, 0.99),
         Figure("wetMlPerCm2", sheet => sheet.WetMlPerCm2, 1e-6, 1), Figure("densityGPerMl", sheet => sheet.DensityGPerMl, 0.01, 5), Figure("washDepthMm", sheet => sheet.WashDepthMm, 0.001, 5),
@@ -108,6 +108,8 @@ public static class MaterialRecordCheck
                 yield return new MaterialRecordProblem(field, double.IsFinite(number) ? MaterialRecordProblemCode.OutOfRange : MaterialRecordProblemCode.NotANumber, number < least ? least : most);
         }
 
+        if (sheet.Kind == MaterialKind.Core && sheet.DiameterMm is null)
+            yield return new MaterialRecordProblem("diameterMm", MaterialRecordProblemCode.NotANumber);
         if (sheet.Gauge is { } gauge && gauge != Math.Floor(gauge))
             yield return new MaterialRecordProblem("gauge", MaterialRecordProblemCode.NotANumber);
         foreach (var (field, stock, measure) in new[]

@@ -17,6 +17,9 @@ public sealed class Materials
     /// <summary>Smallest step of the scale, in g.</summary>
     public double ScaleG { get; init; } = BenchScale.UsualG;
 
+    /// <summary>Diameters of the maker's own sizing holes, from the smallest up; empty if she has none.</summary>
+    public IReadOnlyList<double> HolesMm { get; init; } = [];
+
     public bool Has<T>(string id) where T : Material => byId.GetValueOrDefault(id) is T;
 
     /// <summary>Whether everything that a recipe names is here.</summary>

@@ -44,14 +44,16 @@ public sealed class CoatPlanner
     private readonly Dust? starch;
     private readonly Func<Guid> newId;
     private readonly PasteSource? source;
+    private readonly StandingPiece? standing;
 
     /// <param name="plan">Its targets, the coats that stay (locked, painted details, pollen), and its paste if that stays.</param>
     /// <param name="parts">Flowers or buds that the pieces are for, at least 1.</param>
     /// <param name="newId">For each coat that is new; another one at each call, from any thread.</param>
     /// <param name="source">What the piece is shaped from if its paste stays; its own recipe by default.</param>
-    public CoatPlanner(PiecePlan plan, Piece piece, int parts, Materials materials, PlannerRules rules, Func<Guid> newId, PasteSource? source = null)
+    /// <param name="standing">How the piece stands in its flower; null for a loose one.</param>
+    public CoatPlanner(PiecePlan plan, Piece piece, int parts, Materials materials, PlannerRules rules, Func<Guid> newId, PasteSource? source = null, StandingPiece? standing = null)
     {
-        (this.plan, this.piece, this.materials, this.rules, this.newId, this.source) = (plan, piece, materials, rules, newId, source);
+        (this.plan, this.piece, this.materials, this.rules, this.newId, this.source, this.standing) = (plan, piece, materials, rules, newId, source, standing);
         shape = piece.Shape();
         quantity = PasteQuantity.For(piece, Math.Max(1, parts));
         allowed = [.. materials.All.Where(rules.Allows)];
@@ -75,7 +77,7 @@ public sealed class CoatPlanner
         // How many steps there will be is not known; each one takes a like part of what may be left.
         var beat = new SearchBeat(cancel, () => progress?.Invoke(1 - Math.Pow(1 - ShareOfAStep, ++steps)), spent);
 
-        var simulator = new CoatSimulator(shape, materials);
+        var simulator = new CoatSimulator(shape, materials, standing);
         switch (approach)
         {
             case Approach.PasteLed:
@@ -222,7 +224,7 @@ public sealed class CoatPlanner
             Coats = coats,
             OnPurpose = [.. plan.OnPurpose.Where(note => note.CoatId is null || coats.Any(coat => coat.Id == note.CoatId))],
         };
-        var resolved = new ResolvedPlan(proposed, materials, SourceOf(paste));
+        var resolved = new ResolvedPlan(proposed, materials, SourceOf(paste)) { Standing = standing };
         var eye = new ZoneColourEvaluator(resolved, shape);
         ZoneReached[] zones = [.. Zones.Select(zone =>
         {
@@ -240,7 +242,7 @@ public sealed class CoatPlanner
     private ZoneHelp HelpFor(Approach approach, ZoneReached missed, PasteRecipe paste, IReadOnlyList<Coat> coats, SearchBeat beat)
     {
         beat.Next();
-        var simulator = new CoatSimulator(shape, materials);
+        var simulator = new CoatSimulator(shape, materials, standing);
         var everything = MatteDusts(materials.All.Where((rules with { WithinStock = false }).Allows));
         (double DeltaE, string? MaterialId) Alone(IEnumerable<Coat> with, List<Material> dusts) =>
             new CoatSearch(plan.Targets, shape, materials, SourceOf(paste), with, dusts, starch, null, simulator).Alone(missed.Zone);

@@ -23,15 +23,17 @@ internal sealed class CoatSimulator
 
     private readonly PieceShape shape;
     private readonly Materials materials;
+    private readonly StandingPiece? standing;
     private readonly ZoneSample[][] samples;
     private readonly Dictionary<Coat, ReadyCoat> ready = new(ReferenceEqualityComparer.Instance);
-    private readonly Dictionary<(Place?, Marking?, string), Lie> known = [];
+    private readonly Dictionary<(Place?, Marking?, string, bool, Guid?), Lie> known = [];
     private readonly Stages stages = new();
     private KubelkaMunkSpectra? readyOn;
 
-    public CoatSimulator(PieceShape shape, Materials materials)
+    /// <param name="standing">How the piece stands in its flower; null for a loose one.</param>
+    public CoatSimulator(PieceShape shape, Materials materials, StandingPiece? standing = null)
     {
-        (this.shape, this.materials) = (shape, materials);
+        (this.shape, this.materials, this.standing) = (shape, materials, standing);
         samples = [.. Zones.Select(zone => ZoneArea.Of(zone, shape.Build).Samples(shape, PointsAlong, PointsAcross).ToArray())];
     }
 
@@ -133,10 +135,10 @@ internal sealed class CoatSimulator
 
     private Lie LieOf(Coat coat)
     {
-        var key = ((coat as IPlacedCoat)?.Place, (coat as WashCoat)?.Marking, coat.GetType().Name);
+        var key = ((coat as IPlacedCoat)?.Place, (coat as WashCoat)?.Marking, coat.GetType().Name, coat.AfterAssembly, coat.AfterStageId);
         if (known.TryGetValue(key, out var found))
             return found;
-        var laid = new LaidCoats([coat], shape);
+        var laid = new LaidCoats([coat], shape, standing);
         return known[key] = new Lie([.. samples.Select(zone => zone.Select(sample =>
         {
             var at = laid.At(sample.Point, sample.CellAcrossMm, sample.CellAlongMm);

@@ -65,6 +65,10 @@ public enum Dusting
 /// <param name="Stages">In any order: each says what it goes onto.</param>
 public sealed record AssemblyPlan(IReadOnlyList<AssemblyStage> Stages, Dusting Dusting)
 {
+    /// <summary>Flowers gathered in groups of so many, as florets are, before they go to the stem; null for one by one.</summary>
+    public int? GroupOf { get; init; }
+
+    public const int MaxGroup = 60;
     public const int MostStages = 40;
     public const int LongestName = 120;
 }

@@ -23,6 +23,9 @@ public enum AssemblyProblemCode
     /// <summary>More than one flower has of them.</summary>
     MoreThanMade,
 
+    /// <summary>Nobody holds so many together.</summary>
+    GroupOutOfRange,
+
     /// <summary>Some of them are in no stage.</summary>
     PieceInNoStage,
 }
@@ -41,6 +44,8 @@ public static class AssemblyCheck
         var stages = plan.Stages;
         if (stages.Count > AssemblyPlan.MostStages)
             return [new("stages", AssemblyProblemCode.TooManyStages, AssemblyPlan.MostStages)];
+        if (plan.GroupOf is < 1 or > AssemblyPlan.MaxGroup)
+            found.Add(new("groupOf", AssemblyProblemCode.GroupOutOfRange, AssemblyPlan.MaxGroup));
         var ids = stages.Select(stage => stage.Id).ToHashSet();
         if (ids.Count < stages.Count)
             return [new("stages", AssemblyProblemCode.SameStageTwice)];

@@ -10,7 +10,11 @@ namespace YoungTinge.Core.Flowers;
 /// <param name="EndOn">A ball or a tube that one looks down on: seen round, not in its outline.</param>
 /// <param name="Shade">Share of light that it loses by standing steep and by what stands over it, 0 to 1.</param>
 /// <param name="FootShade">The same at its foot, where a cupped piece is darker still.</param>
-public sealed record BloomPiece(int Kind, int Number, double AngleDegrees, double BaseMm, double LengthShare, double Shade, double FootShade, bool EndOn, double WidthShare = 1);
+public sealed record BloomPiece(int Kind, int Number, double AngleDegrees, double BaseMm, double LengthShare, double Shade, double FootShade, bool EndOn, double WidthShare = 1)
+{
+    /// <summary>Cut the other way round: left is right.</summary>
+    public bool IsTurnedOver { get; init; }
+}
 
 /// <summary>An open flower from above or from the side, put together from its real pieces. A drawing of how they stand, not of how they bend.</summary>
 public static class Bloom
@@ -55,7 +59,7 @@ public static class Bloom
         foreach (var (at, (kind, piece)) in whorls.Index())
         {
             var over = Math.Min(MostCoveredShade, CoveredShade * (whorls.Count - 1 - at));
-            for (var number = 0; number < piece.PerPart && pieces.Count < MostPieces; number++)
+            for (var number = 0; number < piece.SeenPerPart && pieces.Count < MostPieces; number++)
                 pieces.Add(Placed(kind, piece, number, at, over));
         }
 
@@ -106,7 +110,7 @@ public static class Bloom
     /// <summary>From the middle of the flower to its farthest tip as seen from above; 0 for one of which nothing is seen.</summary>
     public static double ReachMm(IReadOnlyList<Piece> kinds) => kinds.Where(IsSeen).Select(ReachMm).DefaultIfEmpty(0).Max();
 
-    private static double ReachMm(Piece piece)
+    internal static double ReachMm(Piece piece)
     {
         var (baseMm, lengthMm) = SeenFrom(piece);
         return baseMm + lengthMm;
@@ -115,10 +119,10 @@ public static class Bloom
     /// <summary>How far each piece of a whorl covers the next one at its widest, 0 for a gap to 1; 0 for what does not stand in a ring.</summary>
     public static double OverlapOf(Piece piece)
     {
-        if (piece.PerPart < 2 || piece.Form.Arrangement != Arrangement.Ring)
+        if (piece.SeenPerPart < 2 || piece.Form.Arrangement != Arrangement.Ring)
             return 0;
         var outMm = piece.Form.InsetMm + 0.6 * piece.LengthMm * Math.Max(LeastLengthShare, Math.Sin(piece.Form.OpenDegrees * Math.PI / 180));
-        var gapMm = 2 * outMm * Math.Sin(Math.PI / piece.PerPart);
+        var gapMm = 2 * outMm * Math.Sin(Math.PI / piece.SeenPerPart);
         return Math.Clamp(1 - gapMm / piece.WidthMm, 0, 1);
     }
 
@@ -132,26 +136,29 @@ public static class Bloom
         var turn = form.Arrangement switch
         {
             // Two stand to the left and the right.
-            Arrangement.Ring when piece.PerPart == 2 => 90 + 180 * number,
-            Arrangement.Ring => (number + (whorl % 2) * 0.5) * 360 / piece.PerPart,
+            Arrangement.Ring when piece.SeenPerPart == 2 => 90 + 180 * number,
+            Arrangement.Ring => (number + (whorl % 2) * 0.5) * 360 / piece.SeenPerPart,
             Arrangement.Spiral => number * GoldenAngleDegrees,
-            _ => 180 + (number - (piece.PerPart - 1) / 2.0) * 24,
+            _ => 180 + (number - (piece.SeenPerPart - 1) / 2.0) * 24,
         };
         // Florets of a spiral fill the middle evenly.
-        var spread = form.Arrangement == Arrangement.Spiral && piece.PerPart > 1 ? Math.Sqrt((number + 0.5) / piece.PerPart) : 1;
+        var spread = form.Arrangement == Arrangement.Spiral && piece.SeenPerPart > 1 ? Math.Sqrt((number + 0.5) / piece.SeenPerPart) : 1;
         var steep = Math.Clamp(1 - Math.Sin(Math.Min(form.OpenDegrees, 90) * Math.PI / 180), 0, 1);
         var (baseMm, lengthMm) = SeenFrom(piece);
         var isRound = IsRound(piece);
         var shade = (isRound ? 0 : SteepShade * steep) + coveredShade;
         return new BloomPiece(
             kind, number, turn % 360, baseMm - form.InsetMm * (1 - spread), lengthMm / piece.LengthMm,
-            shade, shade + FootShade + CupShade * form.Cup, isRound && form.OpenDegrees < EndOnBelowDegrees);
+            shade, shade + FootShade + CupShade * form.Cup, isRound && form.OpenDegrees < EndOnBelowDegrees)
+        {
+            IsTurnedOver = piece.Cut.InBothHands && number % 2 == 1,
+        };
     }
 
     private static bool IsRound(Piece piece) => piece.Solid || OutlineLibrary.Find(piece.OutlineId) is { IsTube: true };
 
     /// <summary>From the middle to the base, and on to the tip. What is round is seen as wide as it is, however steep it stands.</summary>
-    private static (double BaseMm, double LengthMm) SeenFrom(Piece piece)
+    internal static (double BaseMm, double LengthMm) SeenFrom(Piece piece)
     {
         var open = Math.Clamp(piece.Form.OpenDegrees, 0, 150) * Math.PI / 180;
         if (!IsRound(piece))

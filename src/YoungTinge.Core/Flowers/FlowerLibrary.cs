@@ -45,7 +45,7 @@ public static class FlowerLibrary
             Petals("Outer petals", "heart-petal", 44, 46, 8, 72, 5, "rose-petal-blush"),
             Solid("Cone", "cone", 22, 15, Centre, 1, 0, 0, "#efe0cf"),
             Sepals("narrow-bract", 24, 9, 5, "rose-leaf-summer-green"),
-            Leaves("toothed-leaf", 46, 30, 5, "rose-leaf-summer-green"),
+            LeafClusters(Leaves("toothed-leaf", 46, 30, 5, "rose-leaf-summer-green"), 5),
         ]),
         new("peony", "Peony",
         [
@@ -123,13 +123,13 @@ public static class FlowerLibrary
         new("sweet-pea", "Sweet pea",
         [
             Petals("Keel", "hood", 18, 14, 1, 15, 1, "sweet-pea-petal-lavender", Arrangement.OneSide),
-            Petals("Wings", "lip-petal", 26, 20, 2, 55, 1, "sweet-pea-petal-lavender"),
+            InBothHands(Petals("Wings", "notched-petal", 26, 20, 2, 55, 1, "sweet-pea-petal-lavender")),
             Petals("Standard", "heart-petal", 36, 46, 1, 80, 1, "sweet-pea-petal-lavender", frill: 0.5),
             Sepals("narrow-bract", 9, 4, 5, "rose-leaf-summer-green"),
         ]) { KnownFrom = KnownFrom.Front },
         new("hydrangea-floret", "Hydrangea floret",
         [
-            Petals("Sepals", "broad-sepal", 17, 16, 4, 84, 0.5, "hydrangea-sepal-blue"),
+            InOne(4, Petals("Sepals", "broad-sepal", 17, 16, 1, 84, 0.5, "hydrangea-sepal-blue")),
             Solid("Bead", "round", 3, 3, Centre, 1, 0, 0, "#c4cfa6"),
             Leaves("toothed-leaf", 86, 58, 1, "rose-leaf-summer-green"),
         ]),
@@ -201,6 +201,22 @@ public static class FlowerLibrary
             Solid("Spike", "spike", 46, 8, Centre, 1, 10, 0, "#e8c64d"),
             Leaves("arrow-leaf", 110, 66, 1, "hosta-leaf-blue-green"),
         ]) { KnownFrom = KnownFrom.Side },
+        new("jasmine", "Jasmine",
+        [
+            InOne(5, Petals("Star", "pointed-petal", 14, 7, 1, 84, 1, "jasmine-petal-white-flushed-pink")),
+            new(new Piece("Tube", "cone", 14, 3, 3, true, PartOf.Flower, 1, 0.3) { Form = PieceForm.Usual(Centre) }, "jasmine-petal-white-flushed-pink"),
+            new(new Piece("Bud", "bud", 18, 5, 5, true, PartOf.Bud, 1, 0.3), "jasmine-petal-white-flushed-pink"),
+            LeafClusters(Leaves("lance-leaf", 32, 12, 3, "rose-leaf-summer-green"), 3),
+        ]),
+        new("bluebell", "Bluebell",
+        [
+            new(new Piece("Bell", "lobed-tube", 20, 14, PetalMm, false, PartOf.Flower, 1, 0.3)
+            {
+                Form = PieceForm.Usual(Centre) with { Cut = new PieceCut(RimMm: 0.3) },
+            }, "bluebell-bell-violet-blue"),
+            Stamens(6, 10, "#efe6b4"),
+            Leaves("strap-petal", 150, 12, 3, "hosta-leaf-blue-green", VeinPattern.Fan),
+        ]) { KnownFrom = KnownFrom.SideHanging },
         new("ivy", "Ivy", [Foliage("Young leaves", "ivy-leaf", 24, 24, 3, "ivy-leaf-dark"), Foliage("Leaves", "ivy-leaf", 40, 42, 3, "ivy-leaf-dark"), Foliage("Large leaves", "ivy-leaf", 56, 60, 2, "ivy-leaf-dark")]),
         new("eucalyptus", "Eucalyptus", [Foliage("Young leaves", "oval-leaf", 18, 17, 6, "eucalyptus-leaf-tinged-red"), Foliage("Leaves", "oval-leaf", 30, 26, 8, "eucalyptus-leaf-silver-round")]),
         new("fern", "Fern", [Foliage("Fronds", "fern-frond", 110, 42, 3, "fern-leaf-fresh")]),
@@ -230,8 +246,23 @@ public static class FlowerLibrary
     private static LibraryPiece Stamens(int count, double lengthMm, string colour) => new(
         new Piece("Stamens", "stamen", lengthMm, Math.Max(1.6, 0.14 * lengthMm), 1, true, PartOf.Flower, count, 0.1) { Form = PieceForm.Usual(Stamen) }, colour);
 
+    /// <summary>Cut in one, on a nub that the flower sits in.</summary>
     private static LibraryPiece Sepals(string outline, double lengthMm, double widthMm, int count, string colouring) => new(
-        new Piece("Calyx", outline, lengthMm, widthMm, PetalMm, false, PartOf.Flower, count, 0.15) { Form = PieceForm.Usual(Calyx) with { Veins = VeinPattern.Fan } }, colouring);
+        new Piece("Calyx", outline, lengthMm, widthMm, PetalMm, false, PartOf.Flower, 1, 0.15)
+        {
+            Form = PieceForm.Usual(Calyx) with { Veins = VeinPattern.Fan, Cut = new PieceCut(Lobes: count, NubMm: Math.Round(NubShare * lengthMm)) },
+        }, colouring);
+
+    private const double NubShare = 0.25;
+
+    private static LibraryPiece InOne(int lobes, LibraryPiece of) => WithForm(of, form => form with { Cut = new PieceCut(Lobes: lobes) });
+
+    private static LibraryPiece InBothHands(LibraryPiece of) => WithForm(of, form => form with { Cut = new PieceCut(InBothHands: true) });
+
+    /// <summary>Gathered on one stalk before they are put to the stem.</summary>
+    private static LibraryPiece LeafClusters(LibraryPiece of, int leaves) => WithForm(of, form => form with { GatheredBy = leaves });
+
+    private static LibraryPiece WithForm(LibraryPiece of, Func<PieceForm, PieceForm> change) => of with { Piece = of.Piece with { Form = change(of.Piece.Form) } };
 
     private static LibraryPiece Leaves(string outline, double lengthMm, double widthMm, int count, string colouring, VeinPattern? veins = null)
     {

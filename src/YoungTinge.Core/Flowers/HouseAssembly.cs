@@ -38,6 +38,15 @@ public static class HouseAssembly
         }
     }
 
+    /// <summary>How a flower is put together: as its maker says, unless its pieces have left that behind; else as the house would.</summary>
+    public static AssemblyPlan InForce(Guid flowerId, AssemblyPlan? own, IReadOnlyList<PieceOfFlower> pieces)
+    {
+        if (own is not null && AssemblyCheck.Problems(own, pieces).Count == 0)
+            return own;
+        var house = For(flowerId, pieces);
+        return own is null ? house : house with { Dusting = own.Dusting };
+    }
+
     /// <summary>Whether a piece is put into its flower; buds, leaves, berries and stems are only gathered in a spray.</summary>
     public static bool InFlower(Piece piece) => piece.PartOf == PartOf.Flower && piece.Form.Role is not (PieceRole.Leaf or PieceRole.Berry or PieceRole.Stem or PieceRole.Bud);
 

@@ -5,7 +5,7 @@ public readonly record struct OutlineNode(double Across, double Along, bool IsCo
 
 /// <summary>
 /// The closed edge of a kind of petal or leaf, without size: across runs from -1 (left edge) over 0 (midrib) to 1, along from
-/// 0 (base) to 1 (tip). Given as its right half, from base to tip, and mirrored.
+/// 0 (base) to 1 (tip). Given as its right half, from base to tip, and mirrored, unless it has a left half of its own.
 /// </summary>
 public sealed class Outline
 {
@@ -13,13 +13,24 @@ public sealed class Outline
 
     /// <param name="half">From the base on the midrib, up the right side, to the tip on the midrib; across at most 1.</param>
     /// <exception cref="ArgumentException">Fewer than three nodes, or the ends are not on the midrib.</exception>
-    public Outline(string id, VeinPattern veins, params OutlineNode[] half)
+    public Outline(string id, VeinPattern veins, params OutlineNode[] half) : this(id, veins, half, null)
     {
-        if (half.Length < 3 || half[0].Across != 0 || half[^1].Across != 0)
-            throw new ArgumentException("An outline runs from the midrib over the side back to the midrib.", nameof(half));
+    }
+
+    /// <param name="left">Its left half as if it were a right one; null for the right half mirrored.</param>
+    /// <exception cref="ArgumentException">Fewer than three nodes, or the ends are not on the midrib.</exception>
+    public Outline(string id, VeinPattern veins, OutlineNode[] half, OutlineNode[]? left)
+    {
+        foreach (var nodes in new[] { half, left ?? half })
+        {
+            if (nodes.Length < 3 || nodes[0].Across != 0 || nodes[^1].Across != 0)
+                throw new ArgumentException("An outline runs from the midrib over the side back to the midrib.", nameof(half));
+        }
+
         Id = id;
         Veins = veins;
         Half = Smooth(half);
+        LeftHalf = left is null ? Half : Smooth(left);
     }
 
     public string Id { get; }
@@ -35,13 +46,20 @@ public sealed class Outline
     /// <summary>The right half as a fine chain of points, base to tip.</summary>
     internal IReadOnlyList<(double Across, double Along)> Half { get; }
 
+    /// <summary>The left half as if it were a right one: the very same chain if both are alike.</summary>
+    internal IReadOnlyList<(double Across, double Along)> LeftHalf { get; }
+
+    /// <summary>Its two halves differ: turned over it is another.</summary>
+    public bool IsHanded => !ReferenceEquals(Half, LeftHalf);
+
     /// <summary>Distance from the midrib to the outermost edge, 0 to 1, at a height along the piece.</summary>
-    public double HalfWidthAt(double along)
+    public double HalfWidthAt(double along, bool onLeft = false)
     {
+        var half = onLeft ? LeftHalf : Half;
         var widest = 0.0;
-        for (var i = 1; i < Half.Count; i++)
+        for (var i = 1; i < half.Count; i++)
         {
-            var (a, b) = (Half[i - 1], Half[i]);
+            var (a, b) = (half[i - 1], half[i]);
             if ((a.Along - along) * (b.Along - along) > 0)
                 continue;
             var share = a.Along == b.Along ? 1 : (along - a.Along) / (b.Along - a.Along);

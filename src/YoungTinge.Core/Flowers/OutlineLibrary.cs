@@ -69,6 +69,16 @@ public static class OutlineLibrary
         {
             IsTube = true,
         },
+        new("lobed-tube", VeinPattern.Fan, [
+            new(0, 0), new(0.30, 0.02), new(0.34, 0.25), new(0.40, 0.52), new(0.58, 0.68), new(0.96, 0.80), new(1, 0.86, true), new(0.80, 0.885),
+            new(0.62, 0.90, true), new(0.60, 0.965), new(0.42, 1, true), new(0.26, 0.94), new(0.14, 0.905, true), new(0, 0.99, true)])
+        {
+            IsTube = true,
+        },
+        // One shoulder is notched: every second one is turned over.
+        new("notched-petal", VeinPattern.Fan, [
+            new(0, 0), new(0.24, 0.02), new(0.58, 0.16), new(0.90, 0.38), new(1, 0.60), new(0.90, 0.80), new(0.62, 0.95), new(0.26, 1), new(0, 0.985)], [
+            new(0, 0), new(0.18, 0.02), new(0.42, 0.18), new(0.64, 0.38), new(0.70, 0.56), new(0.52, 0.64, true), new(0.72, 0.74), new(0.66, 0.90), new(0.30, 0.985), new(0, 0.985)]),
         new("spike", VeinPattern.None, [
             new(0, 0), new(0.80, 0.01), new(1, 0.15), new(1, 0.60), new(0.85, 0.88), new(0.50, 0.985), new(0, 1)]),
         new("cone", VeinPattern.None, [

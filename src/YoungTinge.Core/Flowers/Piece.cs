@@ -31,6 +31,14 @@ public sealed record Piece(
     [JsonIgnore]
     public PieceBody Body => Form.Body ?? (Form.Role == PieceRole.Stamen && OutlineId == "stamen" ? PieceBody.Bought : PieceBody.Paste);
 
+    /// <summary>How it is cut.</summary>
+    [JsonIgnore]
+    public PieceCut Cut => Form.Cut ?? PieceCut.Plain;
+
+    /// <summary>Petals that are seen of it in a flower: lobes of what is cut in one count for themselves.</summary>
+    [JsonIgnore]
+    public int SeenPerPart => PerPart * Cut.Lobes;
+
     /// <summary>So many petals to a flower are glued on as they are, not wired one by one. House rule.</summary>
     private const int MostWiredPetals = 9;
 
@@ -39,6 +47,7 @@ public sealed record Piece(
     public bool IsWired => Body.Kind != BodyKind.Bought && (Form.IsWired ?? Form.Role switch
     {
         PieceRole.Calyx or PieceRole.Stem => false,
+        _ when Cut.Lobes > 1 => false,
         PieceRole.Petal => PerPart <= MostWiredPetals,
         _ => true,
     });
@@ -46,6 +55,9 @@ public sealed record Piece(
     /// <summary>Pieces without spares.</summary>
     /// <param name="parts">Flowers or buds of the design.</param>
     public int Needed(int parts) => PerPart * parts;
+
+    /// <summary>What goes to the stem: pieces without spares, or groups of them.</summary>
+    public int Groups(int parts) => (Needed(parts) + (Form.GatheredBy ?? 1) - 1) / (Form.GatheredBy ?? 1);
 
     /// <summary>Pieces to make, with spares.</summary>
     public int ToMake(int parts) => (int)Math.Ceiling(Needed(parts) * (1 + SpareShare) - 1e-9);

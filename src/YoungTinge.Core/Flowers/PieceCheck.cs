@@ -19,7 +19,21 @@ public enum PieceProblemCode
     CoreTooLarge,
     SkinOutOfRange,
 
+    /// <summary>A rim cannot be thicker than the middle, or thinner than anybody rolls.</summary>
+    RimOutOfRange,
+    LobesOutOfRange,
+
+    /// <summary>A ball or cone is not cut: it has no lobes.</summary>
+    LobesOfASolid,
+    NubOutOfRange,
+    GatheredOutOfRange,
+
+    /// <summary>It is taken from something that the cabinet does not have, or that is no such thing.</summary>
+    NotInCabinet,
+
     // Possible, but hardly meant.
+    /// <summary>The cabinet has fewer than are to be made.</summary>
+    ReallyMoreThanInStock,
     ReallySoThick,
     ReallySoLarge,
     ReallySoMany,
@@ -99,6 +113,10 @@ public static class PieceCheck
             yield return new PieceProblem("form.insetMm", PieceProblemCode.InsetOutOfRange, PieceForm.MostInsetMm);
         if (piece.Form.Gauge is < CoarsestGauge or > FinestGauge)
             yield return new PieceProblem("form.gauge", PieceProblemCode.GaugeOutOfRange, FinestGauge);
+        if (piece.Form.GatheredBy is < 1 or > PieceForm.MostGathered)
+            yield return new PieceProblem("form.gatheredBy", PieceProblemCode.GatheredOutOfRange, PieceForm.MostGathered);
+        foreach (var problem in OfCut(piece))
+            yield return problem;
         if (piece.Form.Body is { Kind: BodyKind.CoveredCore } body)
         {
             if (!(body.CoreMm is > 0 and <= LargestMm))
@@ -114,5 +132,18 @@ public static class PieceCheck
             if (!(share is >= 0 and <= 1))
                 yield return new PieceProblem(name, PieceProblemCode.ShareOutOfRange, 1);
         }
+    }
+
+    private static IEnumerable<PieceProblem> OfCut(Piece piece)
+    {
+        var cut = piece.Cut;
+        if (cut.RimMm is { } rim && !(rim >= PieceCut.ThinnestRimMm && rim <= piece.ThicknessMm))
+            yield return new PieceProblem("form.cut.rimMm", PieceProblemCode.RimOutOfRange, piece.ThicknessMm);
+        if (cut.Lobes is < 1 or > PieceCut.MostLobes)
+            yield return new PieceProblem("form.cut.lobes", PieceProblemCode.LobesOutOfRange, PieceCut.MostLobes);
+        else if (cut.Lobes > 1 && piece.Solid)
+            yield return new PieceProblem("form.cut.lobes", PieceProblemCode.LobesOfASolid);
+        if (cut.NubMm is { } nub && !(nub is > 0 and <= PieceCut.LargestNubMm))
+            yield return new PieceProblem("form.cut.nubMm", PieceProblemCode.NubOutOfRange, PieceCut.LargestNubMm);
     }
 }

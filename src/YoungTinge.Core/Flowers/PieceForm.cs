@@ -43,6 +43,14 @@ public sealed record PieceForm(PieceRole Role, Arrangement Arrangement, double O
     /// <summary>Standard wire gauge of the maker's own choice, 14 to 36; null for what carries it.</summary>
     public int? Gauge { get; init; }
 
+    /// <summary>What is particular about its cutting; null for nothing.</summary>
+    public PieceCut? Cut { get; init; }
+
+    /// <summary>Gathered in groups of so many before they go to the stem: leaves of a compound leaf, berries of a bunch; null for one by one.</summary>
+    public int? GatheredBy { get; init; }
+
+    public const int MostGathered = 30;
+
     public const double MostOpenDegrees = 150;
     public const double MostInsetMm = 100;
 

@@ -6,14 +6,18 @@ public sealed class PieceRow
     private readonly PieceShape shape;
     private readonly double along;
     private readonly double yMm;
-    private readonly IReadOnlyList<double> crossingsMm;
+    private readonly Half right;
+    private readonly Half left;
 
-    /// <param name="crossingsMm">Where the line meets the right edge, across from the midrib.</param>
-    internal PieceRow(PieceShape shape, double along, double yMm, double halfWidthMm, IReadOnlyList<double> crossingsMm) =>
-        (this.shape, this.along, this.yMm, HalfWidthMm, this.crossingsMm) = (shape, along, yMm, halfWidthMm, crossingsMm);
+    internal PieceRow(PieceShape shape, double along, double yMm, Half right, Half left) =>
+        (this.shape, this.along, this.yMm, this.right, this.left) = (shape, along, yMm, right, left);
 
-    /// <summary>From the midrib to the outermost edge.</summary>
-    public double HalfWidthMm { get; }
+    /// <param name="WidthMm">From the midrib to the outermost edge.</param>
+    /// <param name="CrossingsMm">Where the line meets the edge, across from the midrib.</param>
+    internal sealed record Half(double WidthMm, IReadOnlyList<double> CrossingsMm);
+
+    /// <summary>From the midrib to the outermost edge, of the wider half.</summary>
+    public double HalfWidthMm => Math.Max(right.WidthMm, left.WidthMm);
 
     /// <summary>Even-odd rule: a point is inside if an odd number of edges lies beyond it.</summary>
     /// <param name="xMm">Across from the midrib, to either side.</param>
@@ -21,7 +25,7 @@ public sealed class PieceRow
     {
         var x = Math.Abs(xMm);
         var beyond = 0;
-        foreach (var crossing in crossingsMm)
+        foreach (var crossing in HalfOf(xMm).CrossingsMm)
             beyond += x < crossing ? 1 : 0;
         return beyond % 2 == 1;
     }
@@ -31,7 +35,10 @@ public sealed class PieceRow
     public PiecePoint PointAt(double xMm, bool withEdge = true)
     {
         var x = Math.Abs(xMm);
-        var across = HalfWidthMm > 0 ? Math.Min(x / HalfWidthMm, 1) : 1;
-        return new PiecePoint(along, across, withEdge && Contains(x) ? shape.DistanceToEdge(x, yMm) : 0, xMm, yMm);
+        var widthMm = HalfOf(xMm).WidthMm;
+        var across = widthMm > 0 ? Math.Min(x / widthMm, 1) : 1;
+        return new PiecePoint(along, across, withEdge && Contains(xMm) ? shape.DistanceToEdge(xMm, yMm) : 0, xMm, yMm);
     }
+
+    private Half HalfOf(double xMm) => xMm < 0 ? left : right;
 }

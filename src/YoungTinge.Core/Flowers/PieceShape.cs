@@ -20,10 +20,15 @@ public enum PieceBuild
 public sealed class PieceShape
 {
     private readonly (double X, double Y)[] half;
+    private readonly (double X, double Y)[] left;
+    private readonly Lazy<double> meanInward;
 
     /// <summary>Waves along the edge of a frilled piece, and how deep they are at most, as a share of its half width.</summary>
     private const int FrillWaves = 11;
     private const double FrillDepth = 0.07;
+
+    /// <summary>Cells each way for a mean over the piece.</summary>
+    private const int InwardCells = 40;
 
     /// <param name="solid">Rolled from a ball, not cut from a sheet.</param>
     /// <param name="form">Its frill and its veins; null for a plain edge and the outline's own veins.</param>
@@ -36,15 +41,19 @@ public sealed class PieceShape
         Veins = form?.Veins ?? outline.Veins;
         Build = solid ? PieceBuild.Solid : outline.IsTube ? PieceBuild.Tube : PieceBuild.Flat;
         var depth = FrillDepth * (form?.Frill ?? 0);
-        half = [.. outline.Half.Select(p => (Frilled(p.Across, p.Along, depth) * widthMm / 2, p.Along * lengthMm))];
-        AreaCm2 = AreaMm2() / 100;
-        SideCm2 = Build switch
+        half = Sized(outline.Half);
+        left = outline.IsHanded ? Sized(outline.LeftHalf) : half;
+        AreaCm2 = (AreaMm2(half) + AreaMm2(left)) / 100;
+        SideCm2 = (form?.Cut?.Lobes ?? 1) * Build switch
         {
             // The outline of a tube shows half its girth.
             PieceBuild.Tube => 2 * AreaCm2,
-            PieceBuild.Solid => TurnedMm2() / 200,
+            PieceBuild.Solid => (TurnedMm2(half) + TurnedMm2(left)) / 400,
             _ => AreaCm2,
         };
+        meanInward = new(MeanInward);
+
+        (double X, double Y)[] Sized(IReadOnlyList<(double Across, double Along)> of) => [.. of.Select(p => (Frilled(p.Across, p.Along, depth) * widthMm / 2, p.Along * lengthMm))];
     }
 
     public VeinPattern Veins { get; }
@@ -65,16 +74,20 @@ public sealed class PieceShape
     public double AreaCm2 { get; }
 
     /// <summary>
-    /// One side as a brush meets it: of a flat piece its outline, of a tube all round it, of a solid one half of its round surface.
+    /// One side as a brush meets it, with all lobes that are cut in one: of a flat piece its outline, of a tube all round it, of a solid
+    /// one half of its round surface.
     /// </summary>
     public double SideCm2 { get; }
+
+    /// <summary>How far in from the edge the piece lies in the mean, 0 to 1 for as far as its innermost point.</summary>
+    public double MeanInwardShare => meanInward.Value;
 
     /// <summary>A point given in piece coordinates.</summary>
     /// <param name="along">0 to 1.</param>
     /// <param name="across">0 to 1.</param>
-    public PiecePoint PointAt(double along, double across)
+    public PiecePoint PointAt(double along, double across, bool onLeft = false)
     {
-        var x = across * Outline.HalfWidthAt(along) * WidthMm / 2;
+        var x = (onLeft ? -1 : 1) * across * Outline.HalfWidthAt(along, onLeft) * WidthMm / 2;
         return new PiecePoint(along, across, DistanceToEdge(x, along * LengthMm), x, along * LengthMm);
     }
 
@@ -83,6 +96,12 @@ public sealed class PieceShape
     public PieceRow RowAtMm(double yMm)
     {
         var along = Math.Clamp(yMm / LengthMm, 0, 1);
+        var right = new PieceRow.Half(Outline.HalfWidthAt(along) * WidthMm / 2, Crossings(half, yMm));
+        return new PieceRow(this, along, yMm, right, Outline.IsHanded ? new PieceRow.Half(Outline.HalfWidthAt(along, onLeft: true) * WidthMm / 2, Crossings(left, yMm)) : right);
+    }
+
+    private static List<double> Crossings((double X, double Y)[] half, double yMm)
+    {
         var crossings = new List<double>();
         for (var i = 1; i < half.Length; i++)
         {
@@ -91,7 +110,7 @@ public sealed class PieceShape
                 crossings.Add(a.X + (yMm - a.Y) / (b.Y - a.Y) * (b.X - a.X));
         }
 
-        return new PieceRow(this, along, yMm, Outline.HalfWidthAt(along) * WidthMm / 2, crossings);
+        return crossings;
     }
 
     /// <summary>Middles of a net of so many cells each way, those that lie on the piece, on both halves.</summary>
@@ -136,9 +155,9 @@ public sealed class PieceShape
         path[^1] = 'Z';
     }
 
-    private double AreaMm2()
+    private static double AreaMm2((double X, double Y)[] half)
     {
-        // Shoelace over the right half, closed along the midrib, twice.
+        // Shoelace over one half, closed along the midrib.
         var twice = 0.0;
         for (var i = 0; i < half.Length; i++)
         {
@@ -146,11 +165,17 @@ public sealed class PieceShape
             twice += a.X * b.Y - b.X * a.Y;
         }
 
-        return Math.Abs(twice);
+        return Math.Abs(twice) / 2;
+    }
+
+    private double MeanInward()
+    {
+        var inward = Cells(InwardCells, withEdge: true).Select(point => point.EdgeMm).ToList();
+        return inward.Average() / inward.Max();
     }
 
     /// <summary>Of the outline turned round its midrib: rings between its points, each a cut cone.</summary>
-    private double TurnedMm2()
+    private static double TurnedMm2((double X, double Y)[] half)
     {
         var sum = 0.0;
         for (var i = 1; i < half.Length; i++)
@@ -163,14 +188,15 @@ public sealed class PieceShape
     }
 
     /// <summary>The whole edge, round from the base up the right side; x across from the midrib, y along from the base, in mm.</summary>
-    internal IEnumerable<(double X, double Y)> Ring() => half.Concat(half.Reverse().Skip(1).Select(p => (X: -p.X, p.Y)));
+    internal IEnumerable<(double X, double Y)> Ring() => half.Concat(left.Reverse().Skip(1).Select(p => (X: -p.X, p.Y)));
 
-    internal double DistanceToEdge(double x, double y)
+    internal double DistanceToEdge(double xMm, double y)
     {
+        var (edge, x) = (xMm < 0 ? left : half, Math.Abs(xMm));
         var nearest = double.PositiveInfinity;
-        for (var i = 1; i < half.Length; i++)
+        for (var i = 1; i < edge.Length; i++)
         {
-            var (a, b) = (half[i - 1], half[i]);
+            var (a, b) = (edge[i - 1], edge[i]);
             double dx = b.X - a.X, dy = b.Y - a.Y, length = dx * dx + dy * dy;
             var share = length > 0 ? Math.Clamp(((x - a.X) * dx + (y - a.Y) * dy) / length, 0, 1) : 0;
             double ex = x - a.X - share * dx, ey = y - a.Y - share * dy;

@@ -36,10 +36,10 @@ public sealed record ZoneArea(Side Side, double AlongFrom, double AlongTo, doubl
     public IEnumerable<ZoneSample> Samples(PieceShape shape, int stepsAlong = StepsAlong, int stepsAcross = StepsAcross) =>
         from i in Enumerable.Range(0, stepsAlong)
         from j in Enumerable.Range(0, stepsAcross)
-        let point = shape.PointAt(Between(AlongFrom, AlongTo, (i + 0.5) / stepsAlong), Between(AcrossFrom, AcrossTo, (j + 0.5) / stepsAcross))
+        let point = shape.PointAt(Between(AlongFrom, AlongTo, (i + 0.5) / stepsAlong), Between(AcrossFrom, AcrossTo, (j + 0.5) / stepsAcross), onLeft: (i + j) % 2 != 0)
         select new ZoneSample(
-            (i + j) % 2 == 0 ? point : point with { XMm = -point.XMm },
-            (AcrossTo - AcrossFrom) / stepsAcross * (point.Across > 0 ? point.XMm / point.Across : 0),
+            point,
+            (AcrossTo - AcrossFrom) / stepsAcross * (point.Across > 0 ? Math.Abs(point.XMm) / point.Across : 0),
             (AlongTo - AlongFrom) / stepsAlong * shape.LengthMm);
 
     private static double Between(double from, double to, double share) => from + (to - from) * share;

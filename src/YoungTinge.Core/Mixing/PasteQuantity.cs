@@ -35,8 +35,13 @@ public sealed record PasteQuantity(double PieceG, BenchBall Ball, int Pieces, do
     private static double FlatG(Piece piece)
     {
         var ridgeMm3 = piece.IsWired ? RidgeLengthShare * piece.LengthMm * RidgeWidthMm * RidgeHeightMm / 2 : 0;
-        return (piece.Shape().SideCm2 * piece.ThicknessMm / 10 + ridgeMm3 / 1000) * PasteBase.DensityGPerCm3;
+        var nubG = piece.Cut.NubMm is { } nub ? BenchBall.GramsOf(nub) : 0;
+        return nubG + (piece.Shape().SideCm2 * MeanMm(piece) / 10 + ridgeMm3 / 1000) * PasteBase.DensityGPerCm3;
     }
+
+    /// <summary>A piece that is thinned to its rim falls off evenly from its innermost point.</summary>
+    private static double MeanMm(Piece piece) =>
+        piece.Cut.RimMm is { } rim ? rim + (piece.ThicknessMm - rim) * piece.Shape().MeanInwardShare : piece.ThicknessMm;
 
     /// <summary>A shell round a ball.</summary>
     private static double SkinCm3(PieceBody body) => Math.PI / 6 * (Math.Pow(body.CoreMm + 2 * body.SkinMm, 3) - Math.Pow(body.CoreMm, 3)) / 1000;
@@ -49,8 +54,8 @@ public sealed record PasteQuantity(double PieceG, BenchBall Ball, int Pieces, do
         var mm3 = 0.0;
         for (var i = 0; i < slices; i++)
         {
-            var radius = outline.HalfWidthAt((i + 0.5) / slices) * piece.WidthMm / 2;
-            mm3 += Math.PI * radius * radius * piece.LengthMm / slices;
+            var (right, left) = (outline.HalfWidthAt((i + 0.5) / slices), outline.HalfWidthAt((i + 0.5) / slices, onLeft: true));
+            mm3 += Math.PI / 2 * (right * right + left * left) * Math.Pow(piece.WidthMm / 2, 2) * piece.LengthMm / slices;
         }
 
         return mm3 / 1000;

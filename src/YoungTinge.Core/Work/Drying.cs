@@ -22,8 +22,12 @@ public static class Drying
     {
         { Kind: BodyKind.Bought } => 0,
         { Kind: BodyKind.CoveredCore } body => SolidHours + HoursPerMm * body.SkinMm,
-        _ => piece.Solid ? SolidHours + HoursPerMm * Math.Min(piece.LengthMm, piece.WidthMm) : ThinHours + HoursPerSquareMm * piece.ThicknessMm * piece.ThicknessMm,
+        // What is thickest dries last.
+        _ when piece.Cut.NubMm is { } nub && !piece.Solid => Math.Max(FlatHours(piece), SolidHours + HoursPerMm * nub),
+        _ => piece.Solid ? SolidHours + HoursPerMm * Math.Min(piece.LengthMm, piece.WidthMm) : FlatHours(piece),
     };
+
+    private static double FlatHours(Piece piece) => ThinHours + HoursPerSquareMm * piece.ThicknessMm * piece.ThicknessMm;
 
     private static double Whole(double hours) => Math.Min(MostHours, Math.Ceiling(hours));
 }

@@ -40,11 +40,17 @@ public sealed record DustDayPlan(IReadOnlyList<CoatPass> Passes)
     {
         var lays = graph.Operations.Where(operation => operation.Coat is not null).ToList();
         var first = FirstNeeded(graph);
-        // Flowers are assembled once: what comes after waits for all that comes before.
-        var (before, fewest) = PassesOf(ChainsOf(lays.Where(lay => !lay.IsOnStanding)), null, first);
-        var inHand = before.LastOrDefault(pass => pass.Family is not null)?.Family;
-        var (after, fewestAfter) = PassesOf(ChainsOf(lays.Where(lay => lay.IsOnStanding)), inHand, first);
-        return new DustDayPlan([.. before, .. after]) { FewestBrushes = fewest + fewestAfter };
+        var passes = new List<CoatPass>();
+        var fewest = 0;
+        // Flowers are built once: what comes after a stage waits for all that comes before.
+        foreach (var together in lays.GroupBy(lay => lay.StandingRank).OrderBy(group => group.Key ?? -1))
+        {
+            var (found, atLeast) = PassesOf(ChainsOf(together), passes.LastOrDefault(pass => pass.Family is not null)?.Family, first);
+            passes.AddRange(found);
+            fewest += atLeast;
+        }
+
+        return new DustDayPlan(passes) { FewestBrushes = fewest };
     }
 
     /// <summary>One coat on one kind of piece.</summary>
@@ -55,8 +61,12 @@ public sealed record DustDayPlan(IReadOnlyList<CoatPass> Passes)
         [.. graph.Operations.Select(operation => operation.Step).OfType<BuildStage>().Where(stage => stage.IsFirst).SelectMany(stage => stage.Parts).Select(part => part.PieceId)];
 
     /// <summary>The coats of each kind of piece, in their order.</summary>
-    private static List<List<DayTask>> ChainsOf(IEnumerable<Operation> lays) => [.. lays.GroupBy(lay => lay.Lots[0].PieceId!.Value)
-        .Select(piece => piece.GroupBy(lay => lay.Coat!.Id).Select(coat => new DayTask(piece.Key, coat.First().Coat!, coat.First().Coat!.Pass, [.. coat])).ToList())];
+    private static List<List<DayTask>> ChainsOf(IEnumerable<Operation> lays)
+    {
+        // What goes over several kinds of piece at once is one task, of each of them. A piece that was copied has coats of the same id.
+        var tasks = lays.GroupBy(lay => (lay.Lots[0].PieceId, lay.Coat!.Id)).Select(coat => new DayTask(coat.First().Lots[0].PieceId!.Value, coat.First().Coat!, coat.First().Coat!.Pass, [.. coat])).ToList();
+        return [.. tasks.SelectMany(task => task.Operations[0].Lots.Select(lot => (Piece: lot.PieceId!.Value, Task: task))).GroupBy(one => one.Piece).Select(piece => piece.Select(one => one.Task).ToList())];
+    }
 
     private static (List<CoatPass> Passes, int FewestBrushes) PassesOf(List<List<DayTask>> chains, BrushFamily? inHand, HashSet<Guid> first)
     {
@@ -82,7 +92,9 @@ public sealed record DustDayPlan(IReadOnlyList<CoatPass> Passes)
         return (passes, order.AtLeast);
 
         List<(int Chain, DayTask Task)> Ready(Func<DayTask, bool> suits) =>
-            [.. chains.Index().Where(chain => next[chain.Index] < chain.Item.Count && suits(chain.Item[next[chain.Index]])).Select(chain => (chain.Index, chain.Item[next[chain.Index]]))];
+            [.. chains.Index().Where(chain => next[chain.Index] < chain.Item.Count && suits(chain.Item[next[chain.Index]]) && IsReadyForAll(chain.Item[next[chain.Index]])).Select(chain => (chain.Index, chain.Item[next[chain.Index]]))];
+
+        bool IsReadyForAll(DayTask task) => task.Operations[0].Lots.Count == 1 || chains.Index().All(chain => chain.Item.IndexOf(task) is var at && (at < 0 || at == next[chain.Index]));
 
         BrushFamily? NextBrush(DayTask task) => chains.First(chain => chain.Contains(task)).SkipWhile(other => other != task).Select(other => other.Pass.Family).FirstOrDefault(one => one is not null);
 
@@ -98,7 +110,7 @@ public sealed record DustDayPlan(IReadOnlyList<CoatPass> Passes)
             // Mix by mix, the palest first.
             var palest = ready.OrderByDescending(one => one.Task.Pass.Lightness).ThenBy(one => one.Task.Pass.MixKey, StringComparer.Ordinal).First().Task;
             var now = ready.Where(one => one.Task.Pass.MixKey == palest.Pass.MixKey).ToList();
-            passes.Add(Pass(palest, [.. now.Select(one => one.Task)], inHand));
+            passes.Add(Pass(palest, [.. now.Select(one => one.Task).Distinct()], inHand));
             inHand = palest.Pass.Family ?? inHand;
             foreach (var (chain, _) in now)
                 next[chain]++;
@@ -112,10 +124,7 @@ public sealed record DustDayPlan(IReadOnlyList<CoatPass> Passes)
             first.Pass.Kind, first.Pass.Family, first.Pass.Family is { } family && family != inHand, first.Operations[0].PotId, isOnStanding,
             [.. now.Select(task => new PassUse(
                 task.Operations[0].Lots[0].FlowerId, task.Operations[0].Lots[0].PieceId!.Value, task.Coat, task.Operations[0].Lots[0].Count, task.Operations.Sum(operation => operation.HandMinutes),
-                isOnStanding && IsOutOfReach(task.Coat.Coat), task.Operations))],
+                task.Operations[0].IsOutOfReach, task.Operations))],
             first.Coat.SetUpMinutes, first.Coat.WaitMinutes);
     }
-
-    /// <summary>In an assembled flower a brush hardly comes to feet and backs.</summary>
-    private static bool IsOutOfReach(Coat coat) => coat is IPlacedCoat placed && (placed.Sides.Include(Side.Back) || placed.Place.Parts.Any(part => part.Kind == PlaceKind.Base));
 }

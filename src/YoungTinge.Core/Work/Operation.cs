@@ -46,8 +46,17 @@ public sealed record Operation(
     /// <summary>What it lays is taken from this pot; null if from a jar, or nothing is laid.</summary>
     public string? PotId { get; init; }
 
+    /// <summary>On flowers as they stand: how many stages with coats of their own come before; null for what is done to loose pieces.</summary>
+    public int? StandingRank { get; init; }
+
     /// <summary>On flowers as they stand, not on loose pieces.</summary>
-    public bool IsOnStanding { get; init; }
+    public bool IsOnStanding => StandingRank is not null;
+
+    /// <summary>So many standing flowers get it in one go, whatever they have of pieces; null for what is done piece by piece.</summary>
+    public int? FlowersAtOnce { get; init; }
+
+    /// <summary>The flower stands, and a brush hardly comes to where this coat goes.</summary>
+    public bool IsOutOfReach { get; init; }
 
     /// <summary>Whether it is done to pieces of this kind.</summary>
     public bool Touches(Guid pieceId) => Lots.Any(lot => lot.PieceId == pieceId);
@@ -65,6 +74,8 @@ public static class OperationId
     public static string OfLetDown(string blockKey, int part, string colourantId) => $"letDown:{blockKey}:{part}:{colourantId}";
 
     public static string OfStage(Guid flowerId, Guid stageId) => $"stage:{flowerId}:{stageId}";
+
+    public static string OfFlower(Guid flowerId, string what) => $"{what}:{flowerId}";
 
     public static string OfPot(Guid commissionId, string mixKey) => $"pot:{commissionId}:{Short(mixKey)}";
 

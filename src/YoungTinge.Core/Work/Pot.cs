@@ -36,6 +36,10 @@ public sealed record Pot(
     private const double StrongMl = 2;
     private const double DropsOfMl = 20;
 
+    /// <summary>More tips are weighed, if they are so near to a step of the scale. House figures.</summary>
+    private const int MostTips = 5;
+    private const double WeighedWithin = 0.05;
+
     public double PowderG => Parts.Sum(part => part.Amount.Grams);
 
     /// <summary>Clearly more than is needed: it keeps in a jar, labelled.</summary>
@@ -50,8 +54,8 @@ public sealed record Pot(
 
     /// <param name="mix">Not empty.</param>
     /// <param name="grams">Of dust for all pieces, above 0.</param>
-    internal static Pot OfDust(string id, IReadOnlyList<Portion> mix, double grams, Lab? colour, double scaleG) =>
-        new(id, PassKind.Dust, Measured(mix, Math.Max(SmallestG, grams), scaleG), grams, null, null, null, colour);
+    internal static Pot OfDust(string id, PassKind kind, IReadOnlyList<Portion> mix, double grams, Lab? colour, double scaleG) =>
+        new(id, kind, Measured(mix, Math.Max(SmallestG, grams), scaleG), grams, null, null, null, colour);
 
     /// <param name="ml">Of paint for all pieces, above 0.</param>
     /// <param name="gPerMl">All powder in it.</param>
@@ -79,7 +83,14 @@ public sealed record Pot(
         var isWeighed = steps * scaleG <= Math.Max(WeighedAtMost * partG, tips * HandMeasure.KnifeTipG);
         return [.. merged.Zip(whole, (portion, parts) => new PotPart(portion.MaterialId, parts, isWeighed
             ? HandMeasure.Weighed(portion.MaterialId, parts * steps * scaleG, scaleG)
-            : HandMeasure.Tips(portion.MaterialId, parts * tips)))];
+            : Counted(portion.MaterialId, parts * tips, scaleG)))];
+    }
+
+    /// <summary>Nobody counts many tips of a knife: a long measure goes on the scale, where that shows it well enough.</summary>
+    private static HandAmount Counted(string materialId, int tips, double scaleG)
+    {
+        var (counted, weighed) = (HandMeasure.Tips(materialId, tips), HandMeasure.Weighed(materialId, tips * HandMeasure.KnifeTipG, scaleG));
+        return tips > MostTips && Math.Abs(weighed.Grams - counted.Grams) <= WeighedWithin * counted.Grams ? weighed : counted;
     }
 }
 

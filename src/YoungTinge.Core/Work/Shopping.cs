@@ -12,6 +12,9 @@ namespace YoungTinge.Core.Work;
 public sealed record ShoppingLine(
     string? MaterialId, MaterialKind Kind, int? Gauge, Measure Measure, double Need, double? Stock, double? Short, int? Packs, double? Cost)
 {
+    /// <summary>Of a core that the cabinet does not hold; null for the rest.</summary>
+    public double? DiameterMm { get; init; }
+
     public static ShoppingLine For(Material material, double need, int? gauge = null)
     {
         var (measure, supply, missing) = (material.Measure, material.Supply, material.ShortFor(need));
@@ -23,7 +26,7 @@ public sealed record ShoppingLine(
     }
 
     /// <summary>For a support that nothing in the cabinet does for.</summary>
-    public static ShoppingLine Missing(MaterialKind kind, int? gauge, double need) => new(null, kind, gauge, kind.MeasuredIn(), need, 0, need, null, null);
+    public static ShoppingLine Missing(MaterialKind kind, int? gauge, double? diameterMm, double need) => new(null, kind, gauge, kind.MeasuredIn(), need, 0, need, null, null) { DiameterMm = diameterMm };
 }
 
 /// <summary>Everything that is still to be done takes out of the cabinet, against what is there.</summary>
@@ -38,8 +41,8 @@ public static class Shopping
         return
         [
             .. materials.All.SelectMany(LinesOf),
-            .. supports.Where(support => support.MaterialId is null).GroupBy(support => (support.Kind, support.Gauge))
-                .Select(group => ShoppingLine.Missing(group.Key.Kind, group.Key.Gauge, group.Sum(support => support.Amount))),
+            .. supports.Where(support => support.MaterialId is null).GroupBy(support => (support.Kind, support.Gauge, support.DiameterMm))
+                .Select(group => ShoppingLine.Missing(group.Key.Kind, group.Key.Gauge, group.Key.DiameterMm, group.Sum(support => support.Amount))),
         ];
 
         IEnumerable<ShoppingLine> LinesOf(Material material)

@@ -15,8 +15,9 @@ public sealed record WorkGraph(IReadOnlyList<Operation> Operations)
 {
     /// <param name="flowers">With their pieces as they are carried out.</param>
     /// <param name="blocks">Their pastes, by <see cref="PasteDaySheet"/>.</param>
-    public static WorkGraph Of(IReadOnlyList<FlowerWork> flowers, IReadOnlyList<PasteBlock> blocks, Materials materials) =>
-        new([.. flowers.GroupBy(flower => flower.Paste.CommissionId).SelectMany(group => new CommissionWork(group.Key, [.. group], blocks, materials).Operations())]);
+    /// <param name="sprays">How each commission's flowers are wired together; as the house would where nothing is said.</param>
+    public static WorkGraph Of(IReadOnlyList<FlowerWork> flowers, IReadOnlyList<PasteBlock> blocks, Materials materials, IReadOnlyDictionary<Guid, SprayPlan>? sprays = null) =>
+        new([.. flowers.GroupBy(flower => flower.Paste.CommissionId).SelectMany(group => new CommissionWork(group.Key, [.. group], blocks, materials, sprays?.GetValueOrDefault(group.Key)).Operations())]);
 
     /// <summary>
     /// What is done: what was ticked, and what all that follows from it was done without. Nobody has to tick the shaping of a petal that is
@@ -35,6 +36,21 @@ public sealed record WorkGraph(IReadOnlyList<Operation> Operations)
         }
 
         return done;
+    }
+
+    /// <summary>Of putting flowers together, what has to be done before some operations, in order.</summary>
+    public IReadOnlyList<Operation> StagesBefore(IEnumerable<Operation> operations)
+    {
+        var wanted = operations.SelectMany(operation => operation.After).ToHashSet();
+        var stages = new List<Operation>();
+        foreach (var operation in Operations.Reverse().Where(operation => operation.Phase == WorkPhase.Build && wanted.Contains(operation.Id)))
+        {
+            wanted.UnionWith(operation.After);
+            if (operation.Step is BuildStage)
+                stages.Insert(0, operation);
+        }
+
+        return stages;
     }
 
     public Operation? Find(string id) => Operations.FirstOrDefault(operation => operation.Id == id);

@@ -26,8 +26,16 @@ public sealed record BuildStage(
     string Key, StageKind Stage, string Name, IReadOnlyList<StagePart> Parts, int Flowers, bool IsFirst, Joining Joining, Dryness Dryness, bool OneRowAtATime, DryingPose Pose)
     : RunStep(Key, Joining == Joining.Taped ? [Caution.BladesAndWire] : []);
 
-/// <summary>Flowers, buds and leaves put together, the smallest bud at the end first.</summary>
-public sealed record MakeSpray(string Key, int Flowers, int Buds, int Leaves) : RunStep(Key, [Caution.BladesAndWire]);
+/// <summary>Small pieces or florets bound together before they go to a stem.</summary>
+/// <param name="PieceName">Of leaves or berries; null for flowers.</param>
+/// <param name="Each">In a group; the last one may have fewer.</param>
+public sealed record GatherGroups(string Key, string? PieceName, int Groups, int Each) : RunStep(Key, [Caution.BladesAndWire]);
+
+/// <summary>What hangs on the stem of a spray, with the name of its piece if it is one.</summary>
+public sealed record SprayLine(SprayPart Part, Guid FlowerId, string? PieceName, int Count, double DistanceMm);
+
+/// <summary>Flowers, buds and leaves wired together, from the end of the stem down.</summary>
+public sealed record MakeSpray(string Key, int Sprays, IReadOnlyList<SprayLine> Lines) : RunStep(Key, [Caution.BladesAndWire]);
 
 public sealed record BoxUp(string Key, int Flowers) : RunStep(Key, []);
 
@@ -37,7 +45,7 @@ public static class WorkSteps
     private static readonly (Type Type, string Name)[] Steps =
     [
         (typeof(MakePaste), "makePaste"), (typeof(TakeBatch), "takeBatch"), (typeof(MakeLetDown), "makeLetDown"), (typeof(MixPot), "mixPot"),
-        (typeof(BuildStage), "buildStage"), (typeof(MakeSpray), "makeSpray"), (typeof(BoxUp), "boxUp"),
+        (typeof(BuildStage), "buildStage"), (typeof(GatherGroups), "gatherGroups"), (typeof(MakeSpray), "makeSpray"), (typeof(BoxUp), "boxUp"),
     ];
 
     /// <summary>Tells a serialiser of the kinds: to be added to its resolver as a modifier.</summary>

@@ -43,6 +43,7 @@ internal static class MaterialColumns
         Number("knife_tip_g", s => s.KnifeTipG, (s, n) => s with { KnifeTipG = n }),
         Number("pinch_g", s => s.PinchG, (s, n) => s with { PinchG = n }),
         Number("gauge", s => s.Gauge, (s, n) => s with { Gauge = n }),
+        Number("diameter_mm", s => s.DiameterMm, (s, n) => s with { DiameterMm = n }),
         new("label_colour", "labelColour", _ => "", PutColour, MaterialRecordProblemCode.NotAColour),
         Number("label_g_per_100g", s => s.LabelGPer100g, (s, n) => s with { LabelGPer100g = n }),
         Text("note", "note", s => s.Note, (s, t) => s with { Note = t }),

@@ -36,6 +36,8 @@ internal static class DemoSupplies
         Counted("White stem tape", MaterialKind.Tape, "crepe", "#f3f2ea", 2, 1.9),
         Counted("Bracken stem tape", MaterialKind.Tape, "crepe", "#6b4a2f", 1, 1.9),
         Counted("Seed-head stamens, pale yellow", MaterialKind.Stamens, "round heads, fine", "#f2e394", 120, 0.03),
+        new() { Name = "Light ball, 20 mm", Kind = MaterialKind.Core, Form = "foam", FoodStatus = FoodStatus.NotFood, DiameterMm = 20, StockPieces = 30, PricePerPiece = 0.08 },
+        new() { Name = "Light ball, 30 mm", Kind = MaterialKind.Core, Form = "foam", FoodStatus = FoodStatus.NotFood, DiameterMm = 30, StockPieces = 12, PricePerPiece = 0.11 },
         Counted("Seed-head stamens, wine", MaterialKind.Stamens, "round heads, fine", "#6d2237", 40, 0.03),
     ];
 

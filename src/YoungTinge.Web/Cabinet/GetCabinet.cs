@@ -14,7 +14,7 @@ public static class GetCabinet
     public sealed record MaterialView(
         string Id, string Name, MaterialKind Kind, string Form, FoodStatus FoodStatus, string DyeFamily, string Note, ColourView? Chip,
         double? LoadLimit, IReadOnlyList<DoseUnit> Units, Supply Supply, IReadOnlyList<Diet> NotFor, IReadOnlyList<Ingredient> Contains,
-        bool IsRetired, int? Gauge, OpticsOrigin Origin, double? WorstDeltaE);
+        bool IsRetired, int? Gauge, double? DiameterMm, OpticsOrigin Origin, double? WorstDeltaE);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/materials", Handle)
         .KeepsAnswer().WithName("getCabinet").Produces<IReadOnlyList<MaterialView>>().ProducesProblems();
@@ -41,6 +41,7 @@ public static class GetCabinet
         material.Label.Contains,
         material.Label.IsRetired,
         (material as Wire)?.Gauge,
+        (material as CoreBall)?.DiameterMm,
         material.Source.Origin,
         material.Source.WorstDeltaE);
 }

@@ -65,7 +65,7 @@ public static class ChangeCommissions
             copied.Add(copy);
         }
 
-        await copies.CopyAsync(studioId, (newId, details), copied, cancel);
+        await copies.CopyAsync(studioId, (newId, details), id, copied, cancel);
         return TypedResults.Ok(new Made(newId));
     }
 
@@ -80,7 +80,7 @@ public static class ChangeCommissions
             return ApiProblem.NotFound();
         if (await CopyOfAsync(studioId, flower, request.CommissionId, request.Name.Trim(), request.WithColours, pieces, cabinet, cancel) is not { } copy)
             return NoPaste();
-        return await copies.CopyAsync(studioId, null, [copy], cancel) ? TypedResults.Ok(new Made(copy.Flower.Id)) : ApiProblem.NotFound();
+        return await copies.CopyAsync(studioId, null, null, [copy], cancel) ? TypedResults.Ok(new Made(copy.Flower.Id)) : ApiProblem.NotFound();
     }
 
     /// <returns>Null if the copy is to begin as plain paste, and the cabinet has none.</returns>

@@ -13,8 +13,9 @@ public static class GetDustDay
     /// <param name="Operations">That it consists of.</param>
     /// <param name="IsDone">All of them are ticked as they stand now.</param>
     /// <param name="IsOutOfReach">The flower is assembled, and a brush hardly comes there.</param>
+    /// <param name="Flowers">Whole flowers that get it at once; null for what is done piece by piece.</param>
     public sealed record UseView(
-        Guid PieceId, Guid FlowerId, string FlowerName, string PieceName, int Pieces, double Minutes, LoadWord? Load, Place? Place, Sides? Sides, int? Seconds, int? Coats,
+        Guid PieceId, Guid FlowerId, string FlowerName, string PieceName, int Pieces, int? Flowers, double Minutes, LoadWord? Load, Place? Place, Sides? Sides, int? Seconds, int? Coats,
         Marking? Marking, IReadOnlyList<OperationView> Operations, bool IsDone, bool IsOutOfReach);
 
     /// <param name="Family">Of the brush that it takes; null for what takes none.</param>
@@ -26,12 +27,13 @@ public static class GetDustDay
     /// <param name="Pot">That it is taken from, to be mixed before its first pass; null for none.</param>
     /// <param name="IsFirstOfPot">The first pass that takes from it.</param>
     /// <param name="Colour">Of the mix; null for what has none.</param>
+    /// <param name="Stages">Of putting the flowers together, to be done before it and not before an earlier pass.</param>
     public sealed record PassView(
         PassKind Kind, BrushFamily? Family, bool NewBrush, IReadOnlyList<string> MaterialIds, string? LiquidId, double? Ml, HandAmountView? Crumbs, OperationView? Pot, bool IsFirstOfPot,
-        ColourView? Colour, bool IsOnStanding, IReadOnlyList<UseView> Uses, double Minutes, double WaitMinutes);
+        ColourView? Colour, bool IsOnStanding, IReadOnlyList<OperationView> Stages, IReadOnlyList<UseView> Uses, double Minutes, double WaitMinutes);
 
     /// <param name="FewestBrushes">No order of these coats takes fewer clean brushes.</param>
-    /// <param name="Stages">Of putting the flowers together, between the passes on loose pieces and those on what stands.</param>
+    /// <param name="Stages">Of putting the flowers together, that no pass waits for.</param>
     public sealed record Answer(CommissionView Commission, IReadOnlyList<PassView> Passes, IReadOnlyList<OperationView> Stages, double Minutes, int BrushChanges, int FewestBrushes);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/commissions/{id:guid}/dust-day", Handle)
@@ -44,10 +46,12 @@ public static class GetDustDay
             return ApiProblem.NotFound();
         var graph = work.GraphOf(id);
         var day = DustDayPlan.Of(graph);
-        var mixed = new HashSet<string>();
+        var (mixed, built) = (new HashSet<string>(), new HashSet<string>());
+        // Passes before what they leave over.
+        PassView[] passes = [.. day.Passes.Select(View)];
         return TypedResults.Ok(new Answer(
-            CommissionView.From(commission, work.Studio, clock.GetUtcNow()), [.. day.Passes.Select(View)],
-            [.. graph.Operations.Where(operation => operation.Step is BuildStage).Select(operation => OperationView.From(operation, work))], day.Minutes, day.BrushChanges, day.FewestBrushes));
+            CommissionView.From(commission, work.Studio, clock.GetUtcNow()), passes,
+            [.. graph.Operations.Where(operation => operation.Step is BuildStage && !built.Contains(operation.Id)).Select(operation => OperationView.From(operation, work))], day.Minutes, day.BrushChanges, day.FewestBrushes));
 
         PassView View(CoatPass pass)
         {
@@ -59,6 +63,7 @@ public static class GetDustDay
                 pass.Kind == PassKind.Glaze && pass.PotId is null ? pass.Uses.SelectMany(use => use.Operations).SelectMany(operation => operation.Takes).Sum(take => take.Amount) : null,
                 crumbs > 0 ? HandAmountView.Of(amount.Powders[0].MaterialId, crumbs, work.Materials) : null,
                 pass.PotId is { } pot ? OperationView.From(graph.Find(pot)!, work) : null, pass.PotId is { } first && mixed.Add(first), ColourView.OfPot(coat), pass.IsOnStanding,
+                [.. (pass.IsOnStanding ? graph.StagesBefore(pass.Uses.SelectMany(use => use.Operations)) : []).Where(stage => built.Add(stage.Id)).Select(stage => OperationView.From(stage, work))],
                 [.. pass.Uses.Select(ViewOf)], pass.Minutes, pass.WaitMinutes);
         }
 
@@ -67,7 +72,7 @@ public static class GetDustDay
             var coat = use.Coat.Coat;
             OperationView[] operations = [.. use.Operations.Select(operation => OperationView.From(operation, work))];
             return new UseView(
-                use.PieceId, use.FlowerId, work.FlowerName(use.FlowerId) ?? "", work.Find(use.PieceId)!.Piece.Name, use.Pieces, use.Minutes,
+                use.PieceId, use.FlowerId, work.FlowerName(use.FlowerId) ?? "", work.Find(use.PieceId)!.Piece.Name, use.Pieces, use.Operations[0].FlowersAtOnce, use.Minutes,
                 coat is DustCoat dust ? DustLoad.Nearest(dust.LoadMgPerCm2).Word : null, (coat as IPlacedCoat)?.Place, (coat as IPlacedCoat)?.Sides ?? (coat as GlazeCoat)?.Sides,
                 (coat as SteamCoat)?.Seconds, (coat as GlazeCoat)?.Coats, (coat as WashCoat)?.Marking, operations,
                 operations.All(operation => operation.TickedAt is not null && !operation.ChangedSince), use.IsOutOfReach);

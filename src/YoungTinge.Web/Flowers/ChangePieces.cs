@@ -1,6 +1,7 @@
 using System.Text.Json;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Work;
 using YoungTinge.Store;
 using YoungTinge.Web.Shared;
 
@@ -29,8 +30,10 @@ public static class ChangePieces
     }
 
     /// <param name="sure">What is asked about is so.</param>
-    private static IReadOnlyList<FieldProblem> Problems(Piece piece, bool? sure) => [.. PieceCheck.Problems(piece, sure ?? false)
-        .Select(problem => new FieldProblem(problem.Path, JsonNamingPolicy.CamelCase.ConvertName(problem.Code.ToString()), problem.Limit, null))];
+    internal static IReadOnlyList<FieldProblem> Problems(Piece piece, bool? sure) => Lines(PieceCheck.Problems(piece, sure ?? false));
+
+    private static IReadOnlyList<FieldProblem> Lines(IEnumerable<PieceProblem> problems) =>
+        [.. problems.Select(problem => new FieldProblem(problem.Path, JsonNamingPolicy.CamelCase.ConvertName(problem.Code.ToString()), problem.Limit, null))];
 
     private static async Task<IResult> Add(
         Guid id, NewPiece request, bool? sure, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
@@ -38,11 +41,12 @@ public static class ChangePieces
         if (Problems(request.Piece, sure) is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
         var studioId = await studio.IdAsync(cancel);
-        if (await commissions.FindFlowerAsync(studioId, id, cancel) is null)
+        if (await commissions.FindFlowerAsync(studioId, id, cancel) is not var (_, flower))
             return ApiProblem.NotFound();
-        var plan = request.PlanOf is { } other
-            ? (await pieces.FindAsync(studioId, other, cancel))?.Plan
-            : NewPlan.For(request.Colouring, await cabinet.LoadAsync(studioId, cancel));
+        var materials = await cabinet.LoadAsync(studioId, cancel);
+        if (Lines(BodyCheck.Problems(request.Piece, request.Piece.PartOf == PartOf.Bud ? flower.Buds : flower.Flowers, materials, sure ?? false)) is { Count: > 0 } missing)
+            return ApiProblem.NotPossible(missing);
+        var plan = request.PlanOf is { } other ? (await pieces.FindAsync(studioId, other, cancel))?.Plan : NewPlan.For(request.Colouring, materials);
         if (plan is null)
             return request.PlanOf is null ? ApiProblem.NotPossible([new FieldProblem("piece", "noPaste", null, null)]) : ApiProblem.NotFound();
         var pieceId = Guid.CreateVersion7();
@@ -55,11 +59,14 @@ public static class ChangePieces
     }
 
     private static async Task<IResult> Save(
-        Guid id, Piece piece, bool? sure, MadeFrom madeFrom, HttpResponse response, CurrentStudio studio, PieceStore pieces, CancellationToken cancel)
+        Guid id, Piece piece, bool? sure, MadeFrom madeFrom, HttpResponse response, CurrentStudio studio, PieceStore pieces, CabinetStore cabinet, CancellationToken cancel)
     {
         if (Problems(piece, sure) is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
         var studioId = await studio.IdAsync(cancel);
+        if (await pieces.FindAsync(studioId, id, cancel) is { } kept
+            && Lines(BodyCheck.Problems(piece, kept.Parts, await cabinet.LoadAsync(studioId, cancel), sure ?? false)) is { Count: > 0 } missing)
+            return ApiProblem.NotPossible(missing);
         if (await pieces.SavePieceAsync(studioId, id, madeFrom.Version, piece, cancel) is not { } version)
             return await pieces.FindAsync(studioId, id, cancel) is null ? ApiProblem.NotFound() : ApiProblem.ChangedElsewhere();
         return MadeFrom.Saved(response, version);

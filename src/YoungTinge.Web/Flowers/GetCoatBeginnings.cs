@@ -13,10 +13,11 @@ public static class GetCoatBeginnings
     /// <param name="Places">One of each kind.</param>
     /// <param name="Markings">One of each kind.</param>
     /// <param name="Tint">Of a glaze; null if the cabinet has no dust.</param>
+    /// <param name="CrumbTint">Of crumbs; null if the cabinet has no dust.</param>
     /// <param name="WashGPerMl">Strength of a wash all over its place.</param>
     /// <param name="DetailGPerMl">Strength of a painted detail.</param>
     public sealed record Answer(
-        IReadOnlyDictionary<string, Coat> Coats, Coat Steam, IReadOnlyList<Place> Places, IReadOnlyList<Marking> Markings, TintMix? Tint, double WashGPerMl,
+        IReadOnlyDictionary<string, Coat> Coats, Coat Steam, IReadOnlyList<Place> Places, IReadOnlyList<Marking> Markings, TintMix? Tint, CrumbTint? CrumbTint, double WashGPerMl,
         double DetailGPerMl);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/coat-beginnings", Handle)
@@ -26,7 +27,7 @@ public static class GetCoatBeginnings
     {
         var materials = await cabinet.LoadAsync(await studio.IdAsync(cancel), cancel);
         return TypedResults.Ok(new Answer(
-            Beginnings.CoatsOf(materials), new SteamCoat(Guid.Empty, SteamCoat.UsualSeconds), Beginnings.Places, Beginnings.Markings, TintMix.Begin(materials),
+            Beginnings.CoatsOf(materials), new SteamCoat(Guid.Empty, SteamCoat.UsualSeconds), Beginnings.Places, Beginnings.Markings, TintMix.Begin(materials), CrumbTint.Begin(materials),
             Beginnings.WashGPerMl, Beginnings.DetailGPerMl));
     }
 }

@@ -44,7 +44,7 @@ public static class ProposePlans
         var planned = work.With(kept, request.Plan);
         // What is planned elsewhere, or made, is not mixed anew for one piece.
         var keepsPaste = request.KeepPaste || planned.Source is ShadePaste or MarbledPaste or BatchPaste;
-        var planner = new CoatPlanner(planned.Plan, planned.Piece, planned.Parts, work.Materials, new PlannerRules(planned.Guests), Guid.CreateVersion7, planned.Source);
+        var planner = new CoatPlanner(planned.Plan, planned.Piece, planned.Parts, work.Materials, new PlannerRules(planned.Guests), Guid.CreateVersion7, planned.Source, planned.Standing);
         return await LongWork.RunAsync(context, (progress, stop) =>
         {
             var searched = Stopwatch.StartNew();

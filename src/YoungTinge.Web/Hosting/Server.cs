@@ -69,7 +69,8 @@ public static class Server
     private static void AddServices(WebApplicationBuilder builder)
     {
         var services = builder.Services;
-        services.AddNpgsqlDataSource(builder.Configuration.GetConnectionString(ConnectionName) ?? "");
+        // The same few statements are asked all day: the database plans each of them once for a connection.
+        services.AddNpgsqlDataSource(builder.Configuration.GetConnectionString(ConnectionName) ?? "", database => database.ConnectionStringBuilder.MaxAutoPrepare = 50);
         services.AddSingleton<StudioStore>().AddSingleton<CabinetStore>().AddSingleton<CommissionStore>().AddSingleton<PieceStore>()
             .AddSingleton<DoneStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>().AddSingleton<PictureStore>().AddSingleton<PastePlanStore>().AddSingleton<FlowerWorksLoader>().AddScoped<PasteDayLoader>().AddSingleton<LeftoverStore>().AddSingleton(provider => new ArchiveStore(provider.GetRequiredService<NpgsqlDataSource>(), PictureFile.IsPicture))
             .AddSingleton<BinStore>().AddSingleton<CopyStore>().AddSingleton<StateStore>().AddSingleton<LaidPictureStore>();
@@ -108,6 +109,8 @@ public static class Server
         GetFlowerLibrary.Map(api);
         GetCoatBeginnings.Map(api);
         ChangePieces.Map(api);
+        SizePiece.Map(api);
+        ChangeSpray.Map(api);
         ChangeFlowers.Map(api);
         ChangeAssembly.Map(api);
         ChangeCommissions.Map(api);

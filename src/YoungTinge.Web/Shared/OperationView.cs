@@ -23,10 +23,12 @@ public sealed record PasteView(string BaseId, double WeighG, BatchView Batch, do
 /// <param name="TickedAt">Null while it is to do.</param>
 /// <param name="TickedBy">Empty if that is not known.</param>
 /// <param name="ChangedSince">It was ticked, but it has changed since.</param>
+/// <param name="IsOnStanding">On the flowers as they stand, not on loose pieces.</param>
+/// <param name="FlowersAtOnce">So many standing flowers get it in one go; null for what is done piece by piece.</param>
 /// <param name="Paste">How one paste is mixed; null for the rest, and for runs, marbles and leftovers, which are told on paste day.</param>
 public sealed record OperationView(
     string Id, WorkPhase Phase, RunStep Step, IReadOnlyList<LotView> Lots, double Minutes, double WaitMinutes, ColourView? Colour, string Fingerprint,
-    DateTimeOffset? TickedAt, string TickedBy, bool ChangedSince, PasteView? Paste)
+    DateTimeOffset? TickedAt, string TickedBy, bool ChangedSince, bool IsOnStanding, int? FlowersAtOnce, PasteView? Paste)
 {
     internal static OperationView From(Operation operation, StudioWork work)
     {
@@ -38,7 +40,7 @@ public sealed record OperationView(
                 operation.Block is { Kind: BlockKind.Ombre } && lot.PieceId is { } shaded && work.Find(shaded)?.Source is ShadePaste shade ? shade.Shade + 1 : null))],
             operation.SetUpMinutes + operation.HandMinutes, operation.WaitMinutes,
             (operation.Step as MixPot)?.Pot.Colour is { } colour ? ColourView.From(colour) : operation.Coat is { } coat ? ColourView.OfPot(coat) : operation.Block is { } block ? ColourView.From(block.Colour) : null,
-            print, tick?.At, tick?.By ?? "", HasChanged(tick, print),
+            print, tick?.At, tick?.By ?? "", HasChanged(tick, print), operation.IsOnStanding, operation.FlowersAtOnce,
             operation.Block is { Kind: BlockKind.Paste, Leftover: null, Mixed: [var part] } ? new PasteView(part.Recipe.BaseId, part.WeighG, BatchView.From(part.Batch), operation.Block.RestHours) : null);
     }
 

@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Marble;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Ombre;
@@ -30,19 +31,19 @@ internal sealed class StudioWork
     private readonly ConcurrentDictionary<Guid, CommissionPart> parts = new();
     private readonly ConcurrentDictionary<Guid, IReadOnlySet<string>> done = new();
 
-    /// <param name="before">As it stood before: what has not changed since is not worked out again.</param>
+    /// <param name="before">As it stood before, with the same cabinet but for what is left in it: what has not changed since is not worked out again.</param>
     public StudioWork(StudioRows rows, StudioWork? before = null)
     {
         this.rows = rows;
         flowerOfPiece = rows.Pieces.ToDictionary(piece => piece.Id, piece => piece.FlowerId);
         flowers = rows.Flowers.ToDictionary(flower => flower.Id);
         commissions = rows.Commissions.ToDictionary(commission => commission.Id);
-        if (before is not null && ReferenceEquals(before.rows.Materials, rows.Materials) && ReferenceEquals(before.rows.Batches, rows.Batches) && ReferenceEquals(before.rows.Leftovers, rows.Leftovers))
-        {
-            var (now, then) = (Inputs(rows), Inputs(before.rows));
-            foreach (var (id, part) in before.parts.Where(part => now.Contains(part.Key) && now[part.Key].SequenceEqual(then[part.Key])))
-                parts[id] = part;
-        }
+        if (before is null || !ReferenceEquals(before.rows.Batches, rows.Batches) || !ReferenceEquals(before.rows.Leftovers, rows.Leftovers))
+            return;
+        var isSamePlans = ReferenceEquals(before.rows.Commissions, rows.Commissions) && ReferenceEquals(before.rows.Pieces, rows.Pieces) && ReferenceEquals(before.rows.Ombres, rows.Ombres) && ReferenceEquals(before.rows.Marbles, rows.Marbles);
+        var (now, then) = isSamePlans ? (null, null) : (Inputs(rows), Inputs(before.rows));
+        foreach (var (id, part) in before.parts.Where(part => isSamePlans || now!.Contains(part.Key) && now[part.Key].SequenceEqual(then![part.Key])))
+            parts[id] = part;
     }
 
     public Studio Studio => rows.Studio;
@@ -64,6 +65,13 @@ internal sealed class StudioWork
 
     /// <summary>The pieces of a flower as they are carried out, in order along the stem.</summary>
     public IReadOnlyList<PlannedPiece> PiecesOf(Guid flowerId) => flowers.GetValueOrDefault(flowerId) is { } flower ? [.. PartOf(flower.CommissionId).Pieces[flowerId]] : [];
+
+    /// <summary>How a flower is put together.</summary>
+    public AssemblyPlan AssemblyOf(Guid flowerId) => HouseAssembly.InForce(flowerId, flowers[flowerId].Assembly, [.. PiecesOf(flowerId).Select(piece => new PieceOfFlower(piece.Id, piece.Piece, piece.Parts))]);
+
+    /// <summary>What there is to make the sprays of a commission of.</summary>
+    public IReadOnlyList<SprayStock> SprayStockOf(Guid commissionId) => [.. Flowers.Where(flower => flower.CommissionId == commissionId)
+        .SelectMany(flower => SprayStock.Of(flower.Id, [.. PiecesOf(flower.Id).Select(piece => new PieceOfFlower(piece.Id, piece.Piece, piece.Parts))]))];
 
     /// <summary>The flowers of a commission with how their pastes are got.</summary>
     public IReadOnlyList<FlowerPaste> PastesOf(Guid commissionId) => PartOf(commissionId).Pastes;
@@ -136,6 +144,7 @@ internal sealed class StudioWork
         return rows.Flowers.SelectMany(flower => new object?[] { flower with { Assembly = null }, flower.Assembly is null ? null : PlanJson.Write(flower.Assembly), rows.Ombres.GetValueOrDefault(flower.Id), rows.Marbles.GetValueOrDefault(flower.Id) }
                 .Concat(pieces[flower.Id].SelectMany(piece => new object?[] { piece.Id, piece.Piece, piece.Parts, new ByReference(piece.Plan), piece.Version, piece.Guests.EatIt, string.Join(',', piece.Guests.Diets) }))
                 .Select(input => (flower.CommissionId, input)))
+            .Concat(rows.Commissions.Select(commission => (CommissionId: commission.Id, input: (object?)(commission.Spray is null ? null : PlanJson.Write(commission.Spray)))))
             .ToLookup(one => one.CommissionId, one => one.input);
     }
 
@@ -157,14 +166,16 @@ internal sealed class StudioWork
         public CommissionPart(IReadOnlyList<Flower> flowers, StudioRows rows, IReadOnlyDictionary<string, Leftover> leftovers)
         {
             var ids = flowers.Select(flower => flower.Id).ToHashSet();
+            var sprays = rows.Commissions.Where(commission => commission.Spray is not null && flowers.Any(flower => flower.CommissionId == commission.Id)).ToDictionary(commission => commission.Id, commission => commission.Spray!);
             var own = rows.Pieces.Where(piece => ids.Contains(piece.FlowerId)).ToList();
             var wanted = own.Select(piece => piece.Plan.BatchId).OfType<Guid>().ToHashSet();
             var made = rows.Batches.Where(batch => wanted.Contains(batch.Id)).Select(batch => BatchOf(batch, rows.Materials)).OfType<BatchPaste>().ToDictionary(batch => batch.BatchId);
             var sources = PasteSources.Of(Of(own), rows.Materials, made);
-            Pieces = own.Select(piece => piece.From(sources.GetValueOrDefault(piece.Id))).ToLookup(piece => piece.FlowerId);
+            var standing = flowers.SelectMany(flower => StandingIn(flower, [.. own.Where(piece => piece.FlowerId == flower.Id)])).ToDictionary();
+            Pieces = own.Select(piece => piece.From(sources.GetValueOrDefault(piece.Id)) with { Standing = standing[piece.Id] }).ToLookup(piece => piece.FlowerId);
             Pastes = Of([.. Pieces.SelectMany(group => group)]);
             blocks = new(() => PasteDaySheet.Of(Pastes, rows.Materials, leftovers, rows.Studio.Measuring.LeftoverDeltaE));
-            graph = new(() => WorkGraph.Of([.. Pastes.Zip(flowers, (paste, flower) => new FlowerWork(paste, flower.Assembly))], blocks.Value, rows.Materials));
+            graph = new(() => WorkGraph.Of([.. Pastes.Zip(flowers, (paste, flower) => new FlowerWork(paste, flower.Assembly))], blocks.Value, rows.Materials, sprays));
 
             IReadOnlyList<FlowerPaste> Of(IReadOnlyList<PlannedPiece> pieces)
             {
@@ -172,6 +183,12 @@ internal sealed class StudioWork
                 return [.. flowers.Select(flower => new FlowerPaste(
                     flower.Id, flower.CommissionId, [.. piecesOf[flower.Id]], rows.Ombres.GetValueOrDefault(flower.Id), rows.Marbles.GetValueOrDefault(flower.Id)))];
             }
+        }
+
+        private static IReadOnlyDictionary<Guid, StandingPiece> StandingIn(Flower flower, IReadOnlyList<PlannedPiece> pieces)
+        {
+            PieceOfFlower[] all = [.. pieces.Select(piece => new PieceOfFlower(piece.Id, piece.Piece, piece.Parts))];
+            return StandingPiece.Of(HouseAssembly.InForce(flower.Id, flower.Assembly, all), all);
         }
 
         /// <summary>By flower, in order along each stem.</summary>

@@ -6,7 +6,7 @@ namespace YoungTinge.Web.Studios;
 /// <summary>Changes whose studio it is and how it measures; everything that is planned from then on follows.</summary>
 public static class SaveStudio
 {
-    public sealed record Request(string Name, string Maker, string TimeZone, string Currency, Measures Measures, double ScaleG, double LeftoverDeltaE);
+    public sealed record Request(string Name, string Maker, string TimeZone, string Currency, Measures Measures, double ScaleG, double LeftoverDeltaE, IReadOnlyList<double> HolesMm);
 
     public static void Map(RouteGroupBuilder api) => api.MapPut("/studio", Handle)
         .WithName("saveStudio").Produces<StudioView>().ProducesProblems(422);
@@ -15,7 +15,7 @@ public static class SaveStudio
     {
         var changed = new Studio(
             await studio.IdAsync(cancel), request.Name.Trim(), request.Maker.Trim(), request.TimeZone, request.Currency,
-            new Measuring(request.Measures, request.ScaleG, request.LeftoverDeltaE), madeFrom.Version);
+            new Measuring(request.Measures, request.ScaleG, request.LeftoverDeltaE) { HolesMm = request.HolesMm }, madeFrom.Version);
         if (StudioRules.Of(changed).Lines() is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
         if (!await studios.SaveAsync(changed, cancel))

@@ -27,9 +27,9 @@ public static class CheckCohesion
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/flowers/{id:guid}/cohesion", OfFlower).KeepsAnswer().WithName("getFlowerCohesion")
+        api.MapGet("/flowers/{id:guid}/cohesion", OfFlower).KeepsLook().WithName("getFlowerCohesion")
             .WithSummary("Whether a flower looks as if it belongs to the leaves of its commission.").Produces<IReadOnlyList<PairView>>().ProducesProblems(404);
-        api.MapGet("/commissions/{id:guid}/cohesion", OfCommission).KeepsAnswer().WithName("getCommissionCohesion")
+        api.MapGet("/commissions/{id:guid}/cohesion", OfCommission).KeepsLook().WithName("getCommissionCohesion")
             .WithSummary("Whether the designs of a commission look as if they belong together.").Produces<IReadOnlyList<PairView>>().ProducesProblems(404);
     }
 
@@ -70,7 +70,7 @@ public static class CheckCohesion
     {
         var placed = parts.DistinctBy(part => part.Placed.Piece.Id).ToDictionary(part => part.Placed.Piece.Id, part => part.Placed);
         var pairs = Cohesion.Of([.. parts.Select(part => new CohesionPart(
-            part.Placed.Piece.Id, part.Group, part.Placed.Piece.Piece.PerPart * part.Placed.Piece.Piece.Shape().AreaCm2, part.Placed.Piece.Plan.Targets.ToDictionary(target => target.Key, target => target.Value.Colour)))]);
+            part.Placed.Piece.Id, part.Group, part.Placed.Piece.Piece.SeenPerPart * part.Placed.Piece.Piece.Shape().AreaCm2, part.Placed.Piece.Plan.Targets.ToDictionary(target => target.Key, target => target.Value.Colour)))]);
         SpotView Spot(CohesionPlace place)
         {
             var (piece, flower) = placed[place.PieceId];

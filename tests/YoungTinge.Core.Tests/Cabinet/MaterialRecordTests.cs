@@ -6,7 +6,7 @@ namespace YoungTinge.Core.Tests.Cabinet;
 
 public class MaterialRecordTests
 {
-    private static MaterialRecord Sheet(MaterialKind kind) => new() { Name = "New", Kind = kind, LabelColour = new Lab(55, 30, 20) };
+    private static MaterialRecord Sheet(MaterialKind kind) => new() { Name = "New", Kind = kind, LabelColour = new Lab(55, 30, 20), DiameterMm = kind == MaterialKind.Core ? 20 : null };
 
     [Fact]
     public void A_material_written_out_and_read_back_is_the_same() => Assert.All(TestData.Cabinet.All, material =>

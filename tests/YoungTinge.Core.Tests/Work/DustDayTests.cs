@@ -33,33 +33,54 @@ public class DustDayTests
     public void Every_coat_is_done_once_and_each_piece_has_its_own_in_their_order() => Days.Holds(works =>
     {
         var day = Day(works);
-        var done = day.Passes.SelectMany(pass => pass.Uses).ToList();
-        foreach (var work in works)
-            Assert.Equal(work.Plan.Coats.Select(coat => coat.Id), done.Where(use => use.PieceId == work.PieceId).Select(use => use.Coat.Id));
-        Assert.Equal(works.Sum(work => work.Plan.Coats.Count), done.Count);
+        Assert.All(works, work => Assert.Equal(Planned(work), Laid(day, work)));
+        Assert.Equal(day.Passes.SelectMany(pass => pass.Uses).Sum(use => use.Operations[0].Lots.Count), works.Sum(work => work.Plan.Coats.Count));
     });
+
+    /// <summary>What steam and glaze go over at once counts for each kind of piece, so coats are told by what is laid.</summary>
+    private static IEnumerable<string> Planned(PlannedWork work) => work.Plan.Coats.Select(coat => coat.Resolve(TestData.Cabinet).Pass.MixKey);
+
+    private static IEnumerable<string> Laid(DustDayPlan day, PlannedWork work) =>
+        day.Passes.SelectMany(pass => pass.Uses).Where(use => use.Operations[0].Touches(work.PieceId)).Select(use => use.Coat.Pass.MixKey);
 
     [Fact]
     public void Flowers_are_assembled_once_between_what_comes_before_and_after() => Gen.Select(Days, Gen.Enum<Dusting>()).Holds((works, dusting) =>
     {
-        var passes = Day(works, dusting).Passes;
+        var day = Day(works, dusting);
+        var passes = day.Passes;
         Assert.Equal(passes.OrderBy(pass => pass.IsOnStanding), passes);
         Assert.True(dusting == Dusting.AsPlanned || passes.All(pass => pass.IsOnStanding == (dusting == Dusting.AfterAssembly)));
         var after = passes.Where(pass => pass.IsOnStanding).SelectMany(pass => pass.Uses).Select(use => use.Coat.Id).ToHashSet();
         if (dusting == Dusting.AsPlanned)
             Assert.All(works.SelectMany(work => work.Plan.Coats).OfType<DustCoat>().Where(dust => dust.AfterAssembly), dust => Assert.Contains(dust.Id, after));
         // Every coat is still there, each piece in its own order.
-        foreach (var work in works)
-            Assert.Equal(work.Plan.Coats.Select(coat => coat.Id), passes.SelectMany(pass => pass.Uses).Where(use => use.PieceId == work.PieceId).Select(use => use.Coat.Id));
+        Assert.All(works, work => Assert.Equal(Planned(work), Laid(day, work)));
     });
 
     [Fact]
     public void In_an_assembled_flower_feet_and_backs_are_out_of_reach()
     {
-        Coat[] coats = [Dust("nettle", place: new Place(PlaceKind.Base, 0, 0.1, 0.2)), Dust("wine-lees", sides: Sides.Back), Dust("guelder", place: new Place(PlaceKind.Rim, 0, 1, 4)), Steam];
-        bool[] Reach(Dusting dusting) => [.. coats.Select(coat => Day([Work(coats)], dusting).Passes.SelectMany(pass => pass.Uses).Single(use => use.Coat.Id == coat.Id).IsOutOfReach)];
-        Assert.Equal([true, true, false, false], Reach(Dusting.AfterAssembly));
-        Assert.All(Reach(Dusting.BeforeAssembly), Assert.False);
+        // Two whorls: the inner one stands over the feet of the outer one, and before its back nothing is free.
+        Coat[] Coats() => [Dust("nettle", place: new Place(PlaceKind.Base, 0, 0.1, 0.1)), Dust("wine-lees", sides: Sides.Back), Dust("guelder", place: new Place(PlaceKind.Rim, 0, 1, 4)), Steam];
+        var outer = Work(Coats());
+        var inner = Work(Coats()) with { Piece = Petal with { LengthMm = 0.8 * Petal.LengthMm } };
+        IEnumerable<bool> Reach(PlannedWork work, Dusting dusting) => Day([inner, outer], dusting).Passes.SelectMany(pass => pass.Uses)
+            .Where(use => use.Operations[0].Touches(work.PieceId)).Select(use => use.IsOutOfReach);
+        Assert.Equal([true, false, false, false], Reach(outer, Dusting.AfterAssembly));
+        Assert.Equal([false, true, false, false], Reach(inner, Dusting.AfterAssembly));
+        Assert.All(Reach(outer, Dusting.BeforeAssembly).Concat(Reach(inner, Dusting.BeforeAssembly)), Assert.False);
+    }
+
+    /// <summary>One spray of the can, one pass through the steam: over all kinds of piece of a flower that stands.</summary>
+    [Fact]
+    public void Steam_and_glaze_go_over_standing_flowers_not_over_their_pieces()
+    {
+        PlannedWork[] works = [Work(Dust("nettle"), Steam, Glaze()), Work(Steam, Dust("wine-lees"), Steam with { Id = Guid.NewGuid() }, Glaze())];
+        var passes = Day(works, Dusting.AfterAssembly).Passes;
+        Assert.Equal([4, 4, 4], passes.Where(pass => pass.Kind is PassKind.Steam or PassKind.Glaze).Select(pass => Assert.Single(pass.Uses).Operations[0].FlowersAtOnce ?? 0));
+        var glaze = Assert.IsType<GlazePieces>(passes.Single(pass => pass.Kind == PassKind.Glaze).Uses[0].Operations[0].Step);
+        Assert.Equal(4, glaze.Pieces);
+        Assert.Equal(2 * Glaze().Resolve(TestData.Cabinet).AmountFor(Petal.Shape(), Petal.Needed(4)).Ml!.Value, glaze.Ml, 1e-9);
     }
 
     [Fact]

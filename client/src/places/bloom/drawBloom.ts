@@ -39,6 +39,7 @@ export function drawBeside(context: CanvasRenderingContext2D, kind: BloomKind, p
     shade: 0,
     footShade: 0,
     endOn: false,
+    isTurnedOver: false,
   })
   context.restore()
 }
@@ -54,11 +55,12 @@ function drawPiece(
     shade,
     footShade,
     endOn,
+    isTurnedOver,
   }: Omit<Bloom['bloom'][number], 'kind' | 'angleDegrees' | 'baseMm'>,
 ) {
   const field = kind.looks[number % kind.looks.length]
   if (!field) return
-  context.scale(widthShare, lengthShare)
+  context.scale(isTurnedOver ? -widthShare : widthShare, lengthShare)
   context.translate(-kind.widthMm / 2, -kind.lengthMm)
   const outline = new Path2D(endOn ? undefined : kind.outlinePath)
   if (endOn)

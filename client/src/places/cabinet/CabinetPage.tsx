@@ -140,6 +140,7 @@ function Jar({ material }: { material: Material }) {
         <p>
           <span className="font-semibold">{t(`food.${foodStatus}`)}</span>
           {material.form && material.form !== material.kind && ` · ${material.form}`}
+          {material.diameterMm !== null && ` · ${t('cabinet.diameter', { diameter: material.diameterMm })}`}
           {material.gauge !== null && ` · ${t('cabinet.gauge', { gauge: material.gauge })}`}
         </p>
         {chip && (

@@ -83,6 +83,7 @@ export function MaterialFields({
           onChoose={(value) => onChange({ foodStatus: value as FoodStatus })}
         />
         {kind === 'wire' && number('gauge')}
+        {kind === 'core' && number('diameterMm', 'mm')}
       </Group>
       {children}
       <Group title={t('material.group.stock')}>

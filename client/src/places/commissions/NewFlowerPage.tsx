@@ -184,7 +184,7 @@ function LibraryDrawing({ flower }: { flower: LibraryFlower }) {
           stroke: zones.base,
           strokeWidth: 0.8,
           vectorEffect: 'non-scaling-stroke' as const,
-          transform: `rotate(${one.angleDegrees}) translate(0 ${-one.baseMm}) scale(${one.widthShare} ${one.lengthShare}) translate(${-piece.widthMm / 2} ${-piece.lengthMm})`,
+          transform: `rotate(${one.angleDegrees}) translate(0 ${-one.baseMm}) scale(${one.isTurnedOver ? -one.widthShare : one.widthShare} ${one.lengthShare}) translate(${-piece.widthMm / 2} ${-piece.lengthMm})`,
         }
         const [halfWidth, halfLength] = [piece.widthMm / 2, piece.lengthMm / 2]
         return one.endOn ? (

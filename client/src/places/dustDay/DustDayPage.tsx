@@ -53,12 +53,11 @@ function Sheet({ day, nameOf }: { day: DustDay; nameOf: NameOf }) {
     (_, { ticked, fingerprint }) => tickOperations(JSON.parse(fingerprint) as Record<string, string>, ticked),
     () => client.invalidateQueries({ predicate: ({ queryKey }) => hangsOnTicks.includes(String(queryKey[0])) }),
   )
-  const loose = day.passes.filter((pass) => !pass.isOnStanding)
-  const standing = day.passes.filter((pass) => pass.isOnStanding)
-  const list = (passes: PassView[], from: number) => (
+  const list = (passes: PassView[]) => (
     <ol className="mt-3 print:mt-1 print:columns-2 print:gap-4">
       {passes.map((pass, i) => (
-        <li key={from + i} className="border-base-300 break-inside-avoid border-t py-2 print:py-0.5">
+        <li key={i} className="border-base-300 break-inside-avoid border-t py-2 print:py-0.5">
+          <Stages of={pass.stages} ticks={ticks} nameOf={nameOf} />
           {pass.newBrush && pass.family && (
             <p className="mb-1 flex items-center gap-1 text-sm font-semibold">
               <Brush size={15} aria-hidden />
@@ -66,7 +65,7 @@ function Sheet({ day, nameOf }: { day: DustDay; nameOf: NameOf }) {
             </p>
           )}
           <div className="flex gap-3">
-            <span className="quiet w-5 text-right">{from + i + 1}</span>
+            <span className="quiet w-5 text-right">{i + 1}</span>
             {pass.colour && (
               <span className="surround self-start p-1 print:p-0.5">
                 <Swatch colour={pass.colour} className="block h-6 w-10 print:h-3 print:w-6" />
@@ -123,27 +122,8 @@ function Sheet({ day, nameOf }: { day: DustDay; nameOf: NameOf }) {
               count: day.fewestBrushes,
             })}
           </p>
-          {list(loose, 0)}
-          {day.stages.length > 0 && (
-            <section aria-labelledby="stages" className="border-base-300 break-inside-avoid border-t py-2">
-              <h2 id="stages" className="font-semibold">
-                {t('dustDay.assemble')}
-              </h2>
-              <ul>
-                {day.stages.map((stage) => (
-                  <li key={stage.id}>
-                    <Tick step={alone(stage)} ticks={ticks}>
-                      {stage.lots[0]?.flowerName}: {stepWords(t, stage, nameOf).what}{' '}
-                      <Link className="act print:hidden" to={`/flowers/${stage.lots[0]?.flowerId}/assembly`}>
-                        {t('dustDay.openAssembly')}
-                      </Link>
-                    </Tick>
-                  </li>
-                ))}
-              </ul>
-            </section>
-          )}
-          {standing.length > 0 && list(standing, loose.length)}
+          {list(day.passes)}
+          <Stages of={day.stages} ticks={ticks} nameOf={nameOf} />
           <Cautions of={['dustInTheAir', 'gloves', 'fumes']} />
         </>
       )}
@@ -152,6 +132,29 @@ function Sheet({ day, nameOf }: { day: DustDay; nameOf: NameOf }) {
 }
 
 type Ticks = ReturnType<typeof useTicks>
+
+/** What is put together now, before the coats that go onto what stands. */
+function Stages({ of, ticks, nameOf }: { of: Operation[]; ticks: Ticks; nameOf: NameOf }) {
+  const { t } = useTranslation()
+  if (of.length === 0) return null
+  return (
+    <section aria-label={t('dustDay.assemble')} className="break-inside-avoid pb-2">
+      <h2 className="font-semibold">{t('dustDay.assemble')}</h2>
+      <ul>
+        {of.map((stage) => (
+          <li key={stage.id}>
+            <Tick step={alone(stage)} ticks={ticks}>
+              {stage.lots[0]?.flowerName}: {stepWords(t, stage, nameOf).what}{' '}
+              <Link className="act print:hidden" to={`/flowers/${stage.lots[0]?.flowerId}/assembly`}>
+                {t('dustDay.openAssembly')}
+              </Link>
+            </Tick>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
 
 function Tick({ step, ticks, children }: { step: Step; ticks: Ticks; children: React.ReactNode }) {
   const isTicked = ticks.isTicked(step)
@@ -192,7 +195,7 @@ function passWords(t: T, pass: PassView, nameOf: NameOf): string {
 /** "Hellebore, sepals: 42, light, from the base to 10 %, on the face" */
 function wordsOfUse(t: T, use: Use): string {
   const how = [
-    t('dustDay.pieces', { count: use.pieces }),
+    use.flowers === null ? t('dustDay.pieces', { count: use.pieces }) : t('dustDay.flowers', { count: use.flowers }),
     use.marking && t(`marking.${use.marking.kind}`).toLowerCase(),
     use.load && t(`load.${use.load}`),
     use.place && placeWords(t, use.place),
@@ -200,5 +203,6 @@ function wordsOfUse(t: T, use: Use): string {
     use.coats !== null && t('coat.coats', { count: use.coats }),
     use.sides && t(`sides.on.${use.sides}`),
   ].filter(Boolean)
-  return `${use.flowerName}, ${use.pieceName.toLowerCase()}: ${how.join(', ')} (${minutesWords(t, use.minutes)})`
+  const whom = use.flowers === null ? `${use.flowerName}, ${use.pieceName.toLowerCase()}` : use.flowerName
+  return `${whom}: ${how.join(', ')} (${minutesWords(t, use.minutes)})`
 }

@@ -12,12 +12,14 @@ import { WashFields } from './WashFields'
 import { useBeginnings } from './useBeginnings'
 import { Editor } from '../../shared/Editor'
 import { SidesChoice } from './SidesChoice'
+import { WhenOn } from './WhenOn'
 import { isDust, offered } from '../../shared/cabinet'
 import { Term } from '../../shared/Term'
 
 /** One coat, opened: what it is made of, how much, where, and its place in the order. */
 export function CoatEditor({
   coat,
+  pieceId,
   place,
   count,
   loads,
@@ -26,6 +28,7 @@ export function CoatEditor({
   onClose,
   ...given
 }: CoatFieldsProps<Coat> & {
+  pieceId: string
   /** From 0. */
   place: number
   count: number
@@ -67,6 +70,7 @@ export function CoatEditor({
         />
         {t('coat.lock')}
       </label>
+      <WhenOn coat={coat} pieceId={pieceId} onChange={onChange} />
       {coat.kind === 'dust' && <DustFields coat={coat} loads={loads} {...given} />}
       {coat.kind === 'steam' && (
         <div className="flex flex-wrap items-start gap-6">

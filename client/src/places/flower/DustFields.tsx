@@ -39,15 +39,6 @@ export function DustFields(props: DustFieldsProps) {
         problemAt={problemAt}
         onChange={(part) => onChange({ ...coat, ...part })}
       />
-      <label className="flex items-center gap-2 text-sm sm:col-span-2 xl:col-span-3">
-        <input
-          type="checkbox"
-          className="checkbox checkbox-sm"
-          checked={coat.afterAssembly ?? false}
-          onChange={(event) => onChange({ ...coat, afterAssembly: event.target.checked })}
-        />
-        {t('coat.afterAssembly')}
-      </label>
     </div>
   )
 }

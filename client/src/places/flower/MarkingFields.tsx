@@ -8,7 +8,7 @@ import { RangeField } from '../../shared/RangeField'
 import { SelectField } from '../../shared/SelectField'
 import { useBeginnings } from './useBeginnings'
 
-const isSpaced = (kind: MarkingKind) => kind === 'stripes' || kind === 'dots'
+const isSpaced = (kind: MarkingKind) => ['stripes', 'crossBars', 'dots'].includes(kind)
 
 /** What is painted with a colour that was let down: a wash all over, or a detail by the brush. */
 export function MarkingFields({

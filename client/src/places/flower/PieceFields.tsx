@@ -9,6 +9,9 @@ import { RangeField } from '../../shared/RangeField'
 import { SelectField } from '../../shared/SelectField'
 import { TextField } from '../../shared/TextField'
 import { Term } from '../../shared/Term'
+import { BallSize } from './BallSize'
+import { BodyMaterial } from './BodyMaterial'
+import { CutFields } from './CutFields'
 
 const roles: PieceRole[] = ['petal', 'centre', 'stamen', 'calyx', 'bud', 'leaf', 'berry', 'stem']
 const arrangements = ['ring', 'spiral', 'oneSide'] as const
@@ -95,6 +98,8 @@ export function PieceFields({
             {t('make.solid')}
           </label>
         </div>
+        <BallSize piece={piece} onChange={onChange} />
+        <CutFields piece={piece} problemAt={problemAt} onChange={setForm} />
       </div>
       <fieldset className="min-w-0">
         <legend className="quiet text-xs">{t('make.outline')}</legend>
@@ -203,6 +208,7 @@ export function PieceFields({
             />
           </div>
         )}
+        <BodyMaterial piece={piece} problem={problemAt('form.body.materialId')} onChange={setForm} />
         <SelectField
           label={t('make.veins')}
           value={form.veins ?? 'own'}

@@ -240,6 +240,7 @@ export function PieceWorkplace({
             <CoatEditor
               key={coat.id}
               coat={coat}
+              pieceId={piece.id}
               view={view}
               loads={preview.loads}
               place={place}

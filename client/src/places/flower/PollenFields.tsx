@@ -1,11 +1,12 @@
 import { useTranslation } from '../../shared/translation'
 import type { PollenCoat } from '../../api/api'
-import { offered } from '../../shared/cabinet'
+import { isDust, offered } from '../../shared/cabinet'
 import { NumberField } from '../../shared/NumberField'
 import { SelectField } from '../../shared/SelectField'
 import type { CoatFieldsProps } from './coatFields'
 import { mixAmounts } from './coatWords'
 import { WhereFields } from './WhereFields'
+import { useBeginnings } from './useBeginnings'
 
 /** Pollen: which crumbs, on which glue, how thick, and where. */
 export function PollenFields({ coat, view, materials, nameOf, problemAt, onChange }: CoatFieldsProps<PollenCoat>) {
@@ -24,6 +25,7 @@ export function PollenFields({ coat, view, materials, nameOf, problemAt, onChang
         options={offered(materials, 'adhesive', coat.adhesiveId).map((m) => ({ value: m.id, label: m.name }))}
         onChoose={(adhesiveId) => onChange({ ...coat, adhesiveId })}
       />
+      <CrumbTint coat={coat} materials={materials} problemAt={problemAt} onChange={onChange} />
       <NumberField
         label={t('coat.coverage')}
         unit="%"
@@ -39,5 +41,42 @@ export function PollenFields({ coat, view, materials, nameOf, problemAt, onChang
       />
       {view && <p className="quiet text-xs">{t('mix.amounts', { amounts: mixAmounts(t, view, nameOf) })}</p>}
     </div>
+  )
+}
+
+/** Dust that the crumbs are shaken with first, or none. */
+function CrumbTint({
+  coat,
+  materials,
+  problemAt,
+  onChange,
+}: Pick<CoatFieldsProps<PollenCoat>, 'coat' | 'materials' | 'problemAt' | 'onChange'>) {
+  const { t } = useTranslation()
+  const first = useBeginnings().crumbTint
+  const { tint } = coat
+  const dusts = materials.filter((one) => isDust(one.kind) && (!one.isRetired || one.id === tint?.dustId))
+  return (
+    <>
+      <SelectField
+        label={t('coat.crumbTint')}
+        value={tint?.dustId ?? 'none'}
+        options={[
+          { value: 'none', label: t('coat.crumbPlain') },
+          ...dusts.map((one) => ({ value: one.id, label: one.name })),
+        ]}
+        onChoose={(dustId) =>
+          onChange({ ...coat, tint: dustId === 'none' || !first ? null : { ...first, ...tint, dustId } })
+        }
+      />
+      {tint && (
+        <NumberField
+          label={t('coat.crumbsToOne')}
+          whole
+          value={tint.crumbsToOne}
+          problem={problemAt('tint.crumbsToOne')}
+          onChange={(crumbsToOne) => onChange({ ...coat, tint: { ...tint, crumbsToOne } })}
+        />
+      )}
+    </>
   )
 }

@@ -35,6 +35,11 @@ export const coatKind = (t: TFunction, coat: Coat) =>
 
 /** "light · from the base to 20 %" */
 export function coatDetail(t: TFunction, coat: Coat, view: CoatView | undefined): string {
+  const words = detailWords(t, coat, view)
+  return coat.afterAssembly ? `${words} · ${t('coat.afterAssemblyWords')}` : words
+}
+
+function detailWords(t: TFunction, coat: Coat, view: CoatView | undefined): string {
   switch (coat.kind) {
     case 'steam':
       return t('coat.seconds', { count: coat.seconds })
@@ -50,7 +55,6 @@ export function coatDetail(t: TFunction, coat: Coat, view: CoatView | undefined)
       return [placeWords(t, coat.place), t(`sides.words.${coat.sides}`)].join(' · ')
     default: {
       const words = [placeWords(t, coat.place), t(`sides.words.${coat.sides}`)]
-      if (coat.afterAssembly) words.push(t('coat.afterAssemblyWords'))
       return (view?.load ? [t(`load.${view.load.word}`), ...words] : words).join(' · ')
     }
   }

@@ -41,7 +41,7 @@ export function ShoppingList({ day, chosen, materials }: { day: PasteDay; chosen
           <tbody>
             {lines.map((line) => (
               <tr
-                key={`${line.materialId} ${line.kind} ${line.gauge}`}
+                key={`${line.materialId} ${line.kind} ${line.gauge} ${line.diameterMm}`}
                 className={(line.short ?? 0) > 0 ? 'font-semibold' : ''}
               >
                 <td>{lineName(t, line, nameOf)}</td>
@@ -63,6 +63,7 @@ export function ShoppingList({ day, chosen, materials }: { day: PasteDay; chosen
 /** "White Paper-Wrapped Wire, 26 gauge"; what the cabinet does not hold goes by its kind. */
 function lineName(t: TFunction, line: ShoppingLine, nameOf: NameOf): string {
   const name = line.materialId ? nameOf(line.materialId) : t(`pasteDay.shop.any.${line.kind}`)
+  if (line.diameterMm !== null) return t('pasteDay.shop.diameter', { name, diameter: line.diameterMm })
   return line.gauge === null ? name : t('pasteDay.shop.gauge', { name, gauge: line.gauge })
 }
 

@@ -127,6 +127,15 @@ function OpenAssembly({ flowerId, kept }: { flowerId: string; kept: Assembly }) 
           />
         ))}
       </ol>
+      <NumberField
+        className="mt-3"
+        label={t('assembly.groupOf')}
+        whole
+        value={plan.groupOf ?? null}
+        problem={problemAt('groupOf')}
+        onChange={(groupOf) => change({ groupOf })}
+        onClear={() => change({ groupOf: null })}
+      />
       {kept.pieces.length > 0 && (
         <button
           className="btn btn-sm mt-3"

@@ -16,7 +16,16 @@ interface StepWords {
 }
 
 /** What is done as a maker reads it. */
-export function stepWords(t: TFunction, { step, lots, waitMinutes, paste }: Operation, nameOf: NameOf): StepWords {
+export function stepWords(t: TFunction, operation: Operation, nameOf: NameOf): StepWords {
+  const words = loneWords(t, operation, nameOf)
+  // Dust says so itself.
+  return operation.isOnStanding && operation.step.kind !== 'brushDust'
+    ? { ...words, how: [t('step.onStanding'), words.how].filter(Boolean).join(' ') }
+    : words
+}
+
+function loneWords(t: TFunction, operation: Operation, nameOf: NameOf): StepWords {
+  const { step, lots, waitMinutes, paste } = operation
   switch (step.kind) {
     case 'makePaste':
       return {
@@ -60,16 +69,24 @@ export function stepWords(t: TFunction, { step, lots, waitMinutes, paste }: Oper
           .filter(Boolean)
           .join(' '),
       }
+    case 'gatherGroups':
+      return {
+        what: step.pieceName
+          ? t('step.gatherPieces', { name: step.pieceName.toLowerCase(), count: step.groups, each: step.each })
+          : t('step.gatherFlowers', { name: lots[0]?.flowerName ?? '', count: step.groups, each: step.each }),
+        how: t('step.gatherHow'),
+      }
     case 'makeSpray':
       return {
-        what: t('step.makeSpray'),
-        how: [
-          step.buds > 0 && t('step.sprayBuds', { count: step.buds }),
-          step.flowers > 0 && t('step.sprayFlowers', { count: step.flowers }),
-          step.leaves > 0 && t('step.sprayLeaves', { count: step.leaves }),
-        ]
-          .filter(Boolean)
-          .join(' '),
+        what: t('step.makeSpray', { count: step.sprays }),
+        lines: step.lines.map((line) => {
+          const flower = lots.find((lot) => lot.flowerId === line.flowerId)?.flowerName ?? ''
+          const name = line.pieceName ? `${flower}, ${line.pieceName.toLowerCase()}` : flower
+          return t(line.distanceMm > 0 ? 'step.sprayLine' : 'step.sprayEnd', {
+            what: t(`sprayPlan.some.${line.part}`, { name, count: line.count }),
+            distance: line.distanceMm,
+          })
+        }),
       }
     case 'boxUp':
       return { what: t('step.boxUp', { count: step.flowers }), how: t('step.boxUpHow') }
@@ -89,6 +106,7 @@ export function stepWords(t: TFunction, { step, lots, waitMinutes, paste }: Oper
                 : step.thicknessMm === null
                   ? t('step.shapeSolid', { ball: step.ball, mass: grams(t, step.pieceG) })
                   : t('step.shapeFlat', { thickness: step.thicknessMm, ball: step.ball, mass: grams(t, step.pieceG) }),
+              ...cutWords(t, step),
               step.gauge === null ? t('step.noWire') : t('step.onWire', { gauge: step.gauge }),
             ].join('. '),
           }
@@ -107,7 +125,7 @@ export function stepWords(t: TFunction, { step, lots, waitMinutes, paste }: Oper
           side: t(`sides.on.${step.sides}`),
           count: step.pieces,
         }),
-        how: t(step.afterAssembly ? 'step.brushDustAfter' : 'step.brushDustHow'),
+        how: t(operation.isOnStanding ? 'step.brushDustAfter' : 'step.brushDustHow'),
       }
     case 'brushWash':
       return {
@@ -135,12 +153,15 @@ export function stepWords(t: TFunction, { step, lots, waitMinutes, paste }: Oper
       }
     case 'steamPieces':
       return {
-        what: t('step.steamPieces', { seconds: step.seconds, count: step.pieces }),
+        what: t(operation.flowersAtOnce === null ? 'step.steamPieces' : 'step.steamFlowers', {
+          seconds: step.seconds,
+          count: step.pieces,
+        }),
         how: t('step.steamPiecesHow'),
       }
     case 'glazePieces':
       return {
-        what: t('step.glazePieces', {
+        what: t(operation.flowersAtOnce === null ? 'step.glazePieces' : 'step.glazeFlowers', {
           name: nameOf(step.glazeId),
           number: step.number,
           of: step.of,
@@ -158,6 +179,17 @@ export function stepWords(t: TFunction, { step, lots, waitMinutes, paste }: Oper
   }
 }
 
+/** What is particular about the cutting of a piece. */
+function cutWords(t: TFunction, { cut, hole }: Extract<Operation['step'], { kind: 'shapePieces' }>): string[] {
+  return [
+    cut?.rimMm != null && t('step.rim', { rim: cut.rimMm }),
+    (cut?.lobes ?? 1) > 1 && t('step.lobes', { count: cut?.lobes ?? 1 }),
+    cut?.nubMm != null && t('step.nub', { nub: cut.nubMm }),
+    cut?.inBothHands === true && t('step.hands'),
+    hole !== null && t('step.hole', { hole }),
+  ].filter((words) => words !== false)
+}
+
 /** A pot as a hand measures it, with its parts where they are not the same numbers. */
 export function potWords(t: TFunction, pot: Pot, nameOf: NameOf): StepWords {
   const amounts = pot.parts.map((one) => `${handWords(t, one.amount)} ${nameOf(one.materialId)}`).join(', ')
@@ -167,21 +199,21 @@ export function potWords(t: TFunction, pot: Pot, nameOf: NameOf): StepWords {
   return {
     what: liquid
       ? t('pot.paint', { amounts: amounts + ratio, ...liquid })
-      : t('pot.dust', { amounts: amounts + ratio }),
+      : t(pot.kind === 'pollen' ? 'pot.crumbs' : 'pot.dust', { amounts: amounts + ratio }),
     lines: [
       ...(pot.then && liquid
         ? [t('pot.letDown', { count: pot.then.drops, ml: pot.then.intoMl, name: liquid.name })]
         : []),
       ...(pot.isKept ? [t('pot.keeps')] : []),
     ],
-    how: t(pot.liquidId ? 'pot.paintHow' : 'pot.dustHow'),
+    how: t(pot.liquidId ? 'pot.paintHow' : pot.kind === 'pollen' ? 'pot.crumbsHow' : 'pot.dustHow'),
   }
 }
 
 /** What it is done to, where that is not plain from the sheet. */
 export function lotWords(t: TFunction, operation: Operation, pieceId: string | null, isOfOne: boolean): string {
   const { step, lots } = operation
-  if (['buildStage', 'makeSpray', 'boxUp'].includes(step.kind)) return ''
+  if (['buildStage', 'gatherGroups', 'makeSpray', 'boxUp'].includes(step.kind)) return ''
   const named = lots.map((lot) => {
     const what = { flower: lot.flowerName, piece: lot.pieceName?.toLowerCase(), count: lot.count }
     if (lot.pasteG === null) return t('runSheet.lot', what)

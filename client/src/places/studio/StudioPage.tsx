@@ -16,6 +16,7 @@ import { Term } from '../../shared/Term'
 import { TextField } from '../../shared/TextField'
 import { useKept } from '../../shared/useKept'
 import { useProblems } from '../../shared/useProblems'
+import { HolesField } from './HolesField'
 
 /** Whose studio it is, and how it measures: units, scale, and how near a leftover has to be. */
 export function StudioPage() {
@@ -42,7 +43,7 @@ function OpenStudio({ kept }: { kept: Studio }) {
     'studio',
     kept,
     (value): value is Studio =>
-      hasFields(value, 'name', 'currency', 'measures', 'scaleG', 'leftoverDeltaE', 'version') &&
+      hasFields(value, 'name', 'currency', 'measures', 'scaleG', 'leftoverDeltaE', 'holesMm', 'version') &&
       (value as Studio).version === kept.version,
   )
   const setDraft = (change: Partial<Studio>) => set({ ...draft, ...change })
@@ -133,6 +134,14 @@ function OpenStudio({ kept }: { kept: Studio }) {
             onChange={(leftoverDeltaE) => setDraft({ leftoverDeltaE })}
           />
           <p className="quiet mt-1 max-w-prose text-sm">{t('measuring.leftoverHelp')}</p>
+        </div>
+        <div>
+          <HolesField
+            holesMm={draft.holesMm}
+            problem={problemAt('holesMm')}
+            onChange={(holesMm) => setDraft({ holesMm })}
+          />
+          <p className="quiet mt-1 max-w-prose text-sm">{t('measuring.holesHelp')}</p>
         </div>
         <div className="flex items-center gap-4">
           <button className="btn btn-primary btn-sm" disabled={!isChanged || save.isPending}>

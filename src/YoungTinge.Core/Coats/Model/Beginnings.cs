@@ -26,6 +26,7 @@ public static class Beginnings
     [
         new(MarkingKind.Stripes, 0.8, 4, 0.4, Seed: 1), new(MarkingKind.CentreBar, 4, 4, 0.2, Seed: 1), new(MarkingKind.Veins, 0.7, 4, 0.2, Seed: 1),
         new(MarkingKind.Dots, 1, 2.5, 0.9, Seed: 1), new(MarkingKind.PicoteeRim, 1.5, 4, 0.4, Seed: 1), new(MarkingKind.Blotch, 10, 4, 0.6, Seed: 1),
+        new(MarkingKind.CrossBars, 0.8, 4, 0.4, Seed: 1),
     ];
 
     /// <summary>A coat of each material that coats are made of, without an id yet.</summary>

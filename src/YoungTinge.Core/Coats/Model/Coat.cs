@@ -13,11 +13,20 @@ public abstract record Coat(Guid Id)
     /// <summary>The planner leaves it as it is and plans round it.</summary>
     public bool IsLocked { get; init; }
 
+    /// <summary>It goes over the flower as it stands, not on the loose piece.</summary>
+    public bool AfterAssembly { get; init; }
+
+    /// <summary>Of the stages of its flower, that it goes on after; null for when all of the flower stands.</summary>
+    public Guid? AfterStageId { get; init; }
+
     /// <summary>Whether the planner leaves it as it is: locked, or nothing that it could choose.</summary>
-    public virtual bool IsFixed() => IsLocked;
+    public virtual bool IsFixed() => IsLocked || AfterAssembly;
 
     /// <summary>Where it belongs among the coats of a piece.</summary>
-    public abstract CoatStage StageIn(Materials cabinet);
+    public CoatStage StageIn(Materials cabinet) => AfterAssembly ? CoatStage.Assembled : LooseStageIn(cabinet);
+
+    /// <summary>Where it belongs among the coats of a loose piece.</summary>
+    protected abstract CoatStage LooseStageIn(Materials cabinet);
 
     public virtual bool IsOn(Side side) => true;
 

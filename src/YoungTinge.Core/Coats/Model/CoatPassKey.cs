@@ -18,6 +18,9 @@ public enum PassKind
 /// <param name="Lightness">L of its pot: the palest goes first. 0 for what has none.</param>
 public sealed record CoatPassKey(PassKind Kind, BrushFamily? Family, string Station, string MixKey, double Lightness)
 {
+    /// <summary>It goes over a standing flower at once, not piece by piece.</summary>
+    public bool IsOverAll => Kind is PassKind.Steam or PassKind.Glaze;
+
     /// <summary>A mix in shares, so that one to one is two to two.</summary>
     public static string KeyOf(IReadOnlyList<Portion> mix)
     {

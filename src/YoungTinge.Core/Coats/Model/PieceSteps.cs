@@ -6,7 +6,9 @@ namespace YoungTinge.Core.Coats.Model;
 /// <param name="ThicknessMm">Of a flat piece; null for a solid one.</param>
 /// <param name="Body">What they are made of.</param>
 /// <param name="Gauge">Of the wire that carries each; null for none.</param>
-public sealed record ShapePieces(string Key, int Pieces, int Spares, BenchBall Ball, double PieceG, double? ThicknessMm, PieceBody Body, int? Gauge)
+/// <param name="Cut">What is particular about the cutting; null for nothing.</param>
+/// <param name="Hole">Of the maker's own sizing holes, that holds the paste for one; null if none does.</param>
+public sealed record ShapePieces(string Key, int Pieces, int Spares, BenchBall Ball, double PieceG, double? ThicknessMm, PieceBody Body, int? Gauge, PieceCut? Cut, int? Hole)
     : RunStep(Key, [Caution.BladesAndWire]);
 
 /// <param name="Until">As dry as what follows asks.</param>

@@ -27,6 +27,7 @@ public enum PlanProblemCode
     StrengthOutOfRange,
     WetOutOfRange,
     TintOutOfRange,
+    TintPartsOutOfRange,
     CoverageOutOfRange,
     NoteTooLong,
     TooManyOnPurpose,

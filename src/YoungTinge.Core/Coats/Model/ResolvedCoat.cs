@@ -15,7 +15,7 @@ public enum CoatStage
     Glaze,
     Pollen,
 
-    /// <summary>A last dusting over the flower as it stands.</summary>
+    /// <summary>What goes over the flower as it stands.</summary>
     Assembled,
 }
 

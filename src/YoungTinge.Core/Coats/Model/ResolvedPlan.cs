@@ -27,6 +27,9 @@ public sealed class ResolvedPlan
     /// <summary>Which piece of its whorl is looked at, from 0: what is cut from a marble differs from piece to piece.</summary>
     public int Number { get; private init; }
 
+    /// <summary>How the piece stands in its flower; null for a loose one, of which every coat reaches all.</summary>
+    public StandingPiece? Standing { get; init; }
+
     /// <summary>That it was resolved against.</summary>
     public Materials Cabinet { get; }
 
@@ -37,7 +40,11 @@ public sealed class ResolvedPlan
     public IReadOnlyList<ResolvedCoat> Coats { get; }
 
     /// <summary>What the coats of one side do to the light; null where a coat is not on it.</summary>
-    public IReadOnlyList<Layer?> LayersOn(Side side) => [.. Coats.Select(coat => coat.Coat.IsOn(side) ? coat.Layer : null)];
+    public IReadOnlyList<Layer?> LayersOn(Side side)
+    {
+        var reach = Standing?.ReachOf(Plan.Coats);
+        return [.. Coats.Select((coat, i) => coat.Coat.IsOn(side) && (side == Side.Face || reach?[i] is null or { IsBackOpen: true }) ? coat.Layer : null)];
+    }
 
     /// <summary>The same paste under other coats; those that were there already are not looked up again.</summary>
     public ResolvedPlan With(IReadOnlyList<Coat> coats) => With(Plan with { Coats = coats });
@@ -48,8 +55,9 @@ public sealed class ResolvedPlan
         (IReadOnlyList<ResolvedCoat>)[.. plan.Coats.Select(coat => Coats.FirstOrDefault(known => ReferenceEquals(known.Coat, coat)) ?? coat.Resolve(Cabinet))])
     {
         Number = Number,
+        Standing = Standing,
     };
 
     /// <summary>Another piece of the same whorl.</summary>
-    public ResolvedPlan Piece(int number) => new(Plan, Cabinet, Source, Coats) { Number = number };
+    public ResolvedPlan Piece(int number) => new(Plan, Cabinet, Source, Coats) { Number = number, Standing = Standing };
 }

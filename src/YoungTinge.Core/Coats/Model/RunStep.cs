@@ -35,6 +35,11 @@ public abstract record RunStep(string Key, IReadOnlyList<Caution> Cautions)
         (typeof(DryPieces), "dryPieces"), (typeof(ComparePieces), "comparePieces"),
     ];
 
+    /// <summary>The same done to whole flowers in one go, where it is done to what stands and not to each piece.</summary>
+    /// <param name="steps">Of all kinds of piece that it goes over, this one among them.</param>
+    /// <param name="flowers">How many.</param>
+    internal virtual RunStep OverFlowers(IReadOnlyList<RunStep> steps, int flowers) => this;
+
     /// <summary>What it takes out of the cabinet, wires and other supports apart.</summary>
     public virtual IReadOnlyList<MaterialTake> Takes() => [];
 }

@@ -9,10 +9,13 @@ public sealed class LaidCoats
 {
     private readonly VeinPattern veins;
     private readonly PaintedDetail?[] details;
+    private readonly IReadOnlyList<Reach?>? reach;
 
-    public LaidCoats(IReadOnlyList<Coat> coats, PieceShape shape)
+    /// <param name="standing">How the piece stands in its flower; null for a loose one.</param>
+    public LaidCoats(IReadOnlyList<Coat> coats, PieceShape shape, StandingPiece? standing = null)
     {
         Coats = coats;
+        reach = standing is null || standing.FirstOf(coats) == coats.Count ? null : standing.ReachOf(coats);
         veins = shape.Veins;
         details = [.. coats.Select(coat => coat.DetailOn(shape))];
         var places = coats.OfType<IPlacedCoat>().Select(coat => coat.Place).ToList();
@@ -54,7 +57,7 @@ public sealed class LaidCoats
         // The same for every dust at this point.
         private readonly double dustShare = laid.veins.LoadShareAt(point);
 
-        public double ShareOf(int layer) => laid.Coats[layer].ShareAt(point, laid.veins, dustShare);
+        public double ShareOf(int layer) => laid.Coats[layer].ShareAt(point, laid.veins, dustShare) * (laid.reach?[layer]?.ShareAt(point) ?? 1);
 
         public double CoverOf(int layer)
         {

@@ -22,7 +22,7 @@ public sealed record PiecePicture(SidePicture Face, SidePicture Back)
         ResolvedPlan plan, PieceShape shape, int columns = DefaultColumns, int rows = DefaultRows, Illuminant? light = null)
     {
         ArgumentOutOfRangeException.ThrowIfNotEqual(columns % 2, 0, nameof(columns));
-        var easel = new Easel(shape, new LaidCoats(plan.Plan.Coats, shape), new PasteFace(plan.Source, shape, plan.Number), light ?? Illuminant.D65, columns, rows);
+        var easel = new Easel(shape, new LaidCoats(plan.Plan.Coats, shape, plan.Standing), new PasteFace(plan.Source, shape, plan.Number), light ?? Illuminant.D65, columns, rows);
         return new PiecePicture(
             Side(Flowers.Side.Face),
             Side(Flowers.Side.Back));
@@ -42,6 +42,8 @@ public sealed record PiecePicture(SidePicture Face, SidePicture Back)
 
         /// <summary>Right half, row by row from the tip down; the same for all that is painted, so worked out once.</summary>
         private readonly PiecePoint[][] points = Nets[(Shape, Laid.NeedsEdge, Columns, Rows)];
+
+        private bool IsLopsided => Laid.IsLopsided || Paste.IsStreaked || Shape.Outline.IsHanded;
 
         private static PiecePoint[][] PointsOf(PieceShape shape, bool withEdge, int columns, int rows)
         {
@@ -69,10 +71,10 @@ public sealed record PiecePicture(SidePicture Face, SidePicture Back)
                 {
                     var point = points[row][column];
                     for (var i = 0; i < marked.Length; i++)
-                        shown[i] = IsNear(marked[i], point) || IsNear(marked[i], Mirrored(point));
+                        shown[i] = IsNear(marked[i], point) || IsNear(marked[i], point with { XMm = -point.XMm });
                     var (right, left) = (3 * (row * Columns + Columns / 2 + column), 3 * (row * Columns + Columns / 2 - 1 - column));
                     PaintPoint(stack, point, marked, shown, pictures, right);
-                    if (Laid.IsLopsided || Paste.IsStreaked)
+                    if (IsLopsided)
                         PaintPoint(stack, Mirrored(point), marked, shown, pictures, left);
                     else
                         foreach (var picture in pictures)
@@ -105,7 +107,8 @@ public sealed record PiecePicture(SidePicture Face, SidePicture Back)
             Put(pictures[0], at, face);
         }
 
-        private static PiecePoint Mirrored(PiecePoint point) => point with { XMm = -point.XMm };
+        private PiecePoint Mirrored(PiecePoint point) =>
+            Shape.Outline.IsHanded ? Shape.RowAtMm(point.YMm).PointAt(-point.XMm, Laid.NeedsEdge) : point with { XMm = -point.XMm };
 
         private void Put(byte[] rgb, int at, ReadOnlySpan<double> face)
         {

@@ -23,7 +23,7 @@ public sealed class ZoneColourEvaluator
         this.plan = plan;
         PasteFace[] pastes = [.. Enumerable.Range(0, plan.Source is MarbledPaste ? MarbledPieces : 1).Select(number => new PasteFace(plan.Source, shape, number))];
         isStreaked = pastes[0].IsStreaked;
-        var laid = new LaidCoats(plan.Plan.Coats, shape);
+        var laid = new LaidCoats(plan.Plan.Coats, shape, plan.Standing);
         zones = SideBySide.Select(Zones, (zone, _) =>
         {
             var area = ZoneArea.Of(zone, shape.Build);

@@ -7,9 +7,6 @@ namespace YoungTinge.Core.Coats.Model;
 /// <param name="LoadMgPerCm2">Where the place is full; what stays on the piece, not what leaves the brush.</param>
 public sealed record DustCoat(Guid Id, IReadOnlyList<Portion> Mix, double LoadMgPerCm2, Place Place, Sides Sides) : Coat(Id), IPlacedCoat
 {
-    /// <summary>One last light dusting over the flower as it stands, to draw it together.</summary>
-    public bool AfterAssembly { get; init; }
-
     /// <summary>A light one at the foot. A matte dust is let down with starch, as at the bench; a lustre goes on neat.</summary>
     internal static Coat? Begin(Material material, Materials cabinet)
     {
@@ -21,9 +18,7 @@ public sealed record DustCoat(Guid Id, IReadOnlyList<Portion> Mix, double LoadMg
         return new DustCoat(Guid.Empty, [new Portion(dust.Id, 1), .. starch], DustLoad.Named[0].MgPerCm2, Beginnings.PlaceOf(PlaceKind.Base), Sides.Face);
     }
 
-    public override bool IsFixed() => IsLocked || AfterAssembly;
-
-    public override CoatStage StageIn(Materials cabinet) => AfterAssembly ? CoatStage.Assembled : DustMix.IsLustrous(Mix, cabinet) ? CoatStage.Lustre : CoatStage.Dust;
+    protected override CoatStage LooseStageIn(Materials cabinet) => DustMix.IsLustrous(Mix, cabinet) ? CoatStage.Lustre : CoatStage.Dust;
 
     public override bool IsOn(Side side) => Sides.Include(side);
 

@@ -3,6 +3,5 @@ using YoungTinge.Core.Flowers;
 namespace YoungTinge.Core.Coats.Model;
 
 /// <param name="DustId">That the mix is known by.</param>
-/// <param name="AfterAssembly">Over the flower as it stands, not piece by piece.</param>
-public sealed record BrushDust(string Key, Guid CoatId, string DustId, LoadWord Load, Place Place, Sides Sides, int Pieces, bool AfterAssembly, IReadOnlyList<Caution> Cautions)
+public sealed record BrushDust(string Key, Guid CoatId, string DustId, LoadWord Load, Place Place, Sides Sides, int Pieces, IReadOnlyList<Caution> Cautions)
     : RunStep(Key, Cautions);

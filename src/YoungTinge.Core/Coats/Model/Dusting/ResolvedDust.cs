@@ -70,7 +70,7 @@ public sealed class ResolvedDust : ResolvedCoat
     public override IEnumerable<RunStep> StepsFor(PieceShape shape, int pieces)
     {
         Caution[] cautions = mix.Any(part => part.Dust.Label.FoodStatus != FoodStatus.Edible) ? [Caution.DustInTheAir, Caution.DecorativeOnly] : [Caution.DustInTheAir];
-        yield return new BrushDust($"{Id}:brush", Id, MainDustId, DustLoad.Nearest(dust.LoadMgPerCm2).Word, dust.Place, dust.Sides, pieces, dust.AfterAssembly, cautions);
+        yield return new BrushDust($"{Id}:brush", Id, MainDustId, DustLoad.Nearest(dust.LoadMgPerCm2).Word, dust.Place, dust.Sides, pieces, cautions);
     }
 
     public override IEnumerable<PlanAdvice> AdviceOn(FaceState face)

@@ -15,7 +15,7 @@ public sealed record GlazeCoat(Guid Id, string GlazeId, int Coats, Sides Sides) 
     /// <summary>Dust stirred into the glaze; null for a clear one.</summary>
     public TintMix? Tint { get; init; }
 
-    public override CoatStage StageIn(Materials cabinet) => CoatStage.Glaze;
+    protected override CoatStage LooseStageIn(Materials cabinet) => CoatStage.Glaze;
 
     public override bool IsOn(Side side) => Sides.Include(side);
 

@@ -10,5 +10,7 @@ namespace YoungTinge.Core.Coats.Model;
 public sealed record GlazePieces(string Key, Guid CoatId, string GlazeId, int Number, int Of, double Ml, bool IsTinted, Sides Sides, int Pieces, double FlashOffMinutes)
     : RunStep(Key, [Caution.Fumes])
 {
+    internal override RunStep OverFlowers(IReadOnlyList<RunStep> steps, int flowers) => this with { Pieces = flowers, Ml = steps.OfType<GlazePieces>().Sum(step => step.Ml) };
+
     public override IReadOnlyList<MaterialTake> Takes() => IsTinted ? [] : [new(GlazeId, Ml)];
 }

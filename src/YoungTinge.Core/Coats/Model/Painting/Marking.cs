@@ -19,11 +19,14 @@ public enum MarkingKind
 
     /// <summary>One ragged patch in the middle of the place.</summary>
     Blotch,
+
+    /// <summary>Lines from edge to edge, one above the other.</summary>
+    CrossBars,
 }
 
 /// <summary>A detail painted by hand. The same seed paints the same strokes; they thin out where their place fades.</summary>
 /// <param name="SizeMm">Width of a line, bar or rim, or across a dot or blotch.</param>
-/// <param name="SpacingMm">From one stripe or dot to the next; of no meaning for the rest.</param>
+/// <param name="SpacingMm">From one stripe, cross bar or dot to the next; of no meaning for the rest.</param>
 /// <param name="Waver">How unsteady the hand is, 0 to 1: waves of a line, scatter of dots, raggedness of an edge.</param>
 public sealed record Marking(MarkingKind Kind, double SizeMm, double SpacingMm, double Waver, int Seed)
 {
@@ -33,5 +36,5 @@ public sealed record Marking(MarkingKind Kind, double SizeMm, double SpacingMm, 
     /// <summary>Closer than this no brush sets one stroke beside the other.</summary>
     public const double SmallestSpacingMm = 0.5;
 
-    public bool IsSpaced => Kind is MarkingKind.Stripes or MarkingKind.Dots;
+    public bool IsSpaced => Kind is MarkingKind.Stripes or MarkingKind.Dots or MarkingKind.CrossBars;
 }

@@ -39,6 +39,7 @@ public static class MarkingShapes
             MarkingKind.Veins => [.. Veins()],
             MarkingKind.Dots => [.. Dots()],
             MarkingKind.PicoteeRim => [.. Rim()],
+            MarkingKind.CrossBars => [.. CrossBars()],
             _ => [Blotch()],
         };
 
@@ -54,6 +55,40 @@ public static class MarkingShapes
                 foreach (var stroke in Strokes(across))
                     yield return stroke;
             }
+        }
+
+        private IEnumerable<MarkShape> CrossBars()
+        {
+            var each = Math.Max(1, (int)Math.Round(shape.LengthMm / marking.SpacingMm));
+            for (var i = 0; i < each; i++)
+            {
+                var along = (i + 0.5 + unsteady * 0.3 * (chance.NextDouble() - 0.5)) / each;
+                foreach (var stroke in Crosswise(along))
+                    yield return stroke;
+            }
+        }
+
+        /// <summary>A stroke from edge to edge, in pieces where its place leaves it out; it thins towards both ends.</summary>
+        private IEnumerable<MarkShape> Crosswise(double along)
+        {
+            var waves = Waves();
+            var line = new List<(double X, double Y, double Half)>();
+            for (var step = 0; step <= StrokeSteps; step++)
+            {
+                var across = (StrokeTo - StrokeFrom) * (2.0 * step / StrokeSteps - 1);
+                var x = across * shape.Outline.HalfWidthAt(along, onLeft: across < 0) * shape.WidthMm / 2;
+                var half = HalfWidth(along, Math.Abs(across), x, 1 - Taper * Math.Abs(across));
+                if (half > 0)
+                    line.Add((x, along * shape.LengthMm + waves((1 + across) / 2), half));
+                else if (Ribbon(line) is { } done)
+                {
+                    yield return done;
+                    line.Clear();
+                }
+            }
+
+            if (Ribbon(line) is { } last)
+                yield return last;
         }
 
         private IEnumerable<MarkShape> Veins()
@@ -107,7 +142,7 @@ public static class MarkingShapes
             for (var step = 0; step <= StrokeSteps; step++)
             {
                 var along = StrokeFrom + (StrokeTo - StrokeFrom) * step / StrokeSteps;
-                var x = across * shape.Outline.HalfWidthAt(along) * shape.WidthMm / 2 + waves(along);
+                var x = across * shape.Outline.HalfWidthAt(along, onLeft: across < 0) * shape.WidthMm / 2 + waves(along);
                 var half = HalfWidth(along, Math.Abs(across), x, 1 - Taper * along);
                 if (half > 0)
                     line.Add((x, along * shape.LengthMm, half));
@@ -135,7 +170,7 @@ public static class MarkingShapes
                     break;
                 if (along < 0)
                     continue;
-                var x = side * across * shape.Outline.HalfWidthAt(along) * shape.WidthMm / 2;
+                var x = side * across * shape.Outline.HalfWidthAt(along, onLeft: side < 0) * shape.WidthMm / 2;
                 var half = HalfWidth(along, across, x, 1 - Taper * t);
                 if (half > 0)
                     line.Add((x, along * shape.LengthMm + waves(t), half));
@@ -148,7 +183,7 @@ public static class MarkingShapes
 
         private double HalfWidth(double along, double across, double x, double share)
         {
-            var point = shape.PointAt(along, Math.Min(across, 1)) with { XMm = x };
+            var point = shape.PointAt(along, Math.Min(across, 1), onLeft: x < 0) with { XMm = x };
             var width = marking.SizeMm * share * place.MaskAt(point, VeinsOf);
             return width < ThinnestMm ? 0 : width / 2;
         }

@@ -28,9 +28,9 @@ public sealed record WashCoat(
     public Marking? Marking { get; init; }
 
     /// <summary>A drawing is the maker's own.</summary>
-    public override bool IsFixed() => IsLocked || Marking is not null;
+    public override bool IsFixed() => base.IsFixed() || Marking is not null;
 
-    public override CoatStage StageIn(Materials cabinet) => CoatStage.Paint;
+    protected override CoatStage LooseStageIn(Materials cabinet) => CoatStage.Paint;
 
     public override bool IsOn(Side side) => Sides.Include(side);
 

@@ -10,7 +10,7 @@ public sealed record SteamCoat(Guid Id, int Seconds) : Coat(Id)
 
     public const int MostSeconds = 60;
 
-    public override CoatStage StageIn(Materials cabinet) => CoatStage.Steam;
+    protected override CoatStage LooseStageIn(Materials cabinet) => CoatStage.Steam;
 
     public override IEnumerable<string> MaterialIds() => [];
 
