@@ -1,4 +1,5 @@
 using Npgsql;
+using NpgsqlTypes;
 using YoungTinge.Core.Cabinet;
 using static YoungTinge.Store.Sql;
 
@@ -7,12 +8,16 @@ namespace YoungTinge.Store;
 /// <summary>An operation that was ticked.</summary>
 /// <param name="Fingerprint">Of what it was then; null if that is not known.</param>
 /// <param name="By">Who ticked it; empty if that is not known.</param>
-public sealed record Done(string OperationId, string? Fingerprint, DateTimeOffset At, string By);
+/// <param name="Went">What really went in; null for as planned.</param>
+public sealed record Done(string OperationId, string? Fingerprint, DateTimeOffset At, string By, IReadOnlyList<MaterialTake>? Went);
 
 /// <summary>An operation that is being ticked, with what follows from it.</summary>
 /// <param name="Takes">Out of the cabinet.</param>
 public sealed record DoneOperation(string Id, string Fingerprint, IReadOnlyList<MaterialTake> Takes)
 {
+    /// <summary>What really went in, where that was other than planned: then it is what was taken.</summary>
+    public IReadOnlyList<MaterialTake>? Went { get; init; }
+
     /// <summary>What there is of a paste when it has been made; empty for all else.</summary>
     public IReadOnlyList<Batch> Makes { get; init; } = [];
 
@@ -31,12 +36,12 @@ public sealed class DoneStore(NpgsqlDataSource dataSource)
 {
     public async Task<IReadOnlyList<Done>> ListAsync(Guid studioId, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand("select operation_id, fingerprint, done_at, done_by from operation_done where studio_id = $1");
+        await using var command = dataSource.CreateCommand("select operation_id, fingerprint, done_at, done_by, went::text from operation_done where studio_id = $1");
         command.Parameters.Add(Of(studioId));
         await using var reader = await command.ExecuteReaderAsync(cancel);
         var done = new List<Done>();
         while (await reader.ReadAsync(cancel))
-            done.Add(new Done(reader.GetString(0), reader.IsDBNull(1) ? null : reader.GetString(1), reader.GetFieldValue<DateTimeOffset>(2), reader.GetString(3)));
+            done.Add(new Done(reader.GetString(0), reader.IsDBNull(1) ? null : reader.GetString(1), reader.GetFieldValue<DateTimeOffset>(2), reader.GetString(3), reader.IsDBNull(4) ? null : PlanJson.ReadTakes(reader.GetString(4))));
         return done;
     }
 
@@ -48,7 +53,7 @@ public sealed class DoneStore(NpgsqlDataSource dataSource)
     {
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
         await using var transaction = await connection.BeginTransactionAsync(cancel);
-        await StockLedger.HoldAsync(connection, studioId, [.. operations.Select(one => one.Id)], operations.SelectMany(one => one.Takes).Select(take => take.MaterialId), cancel);
+        await StockLedger.HoldAsync(connection, studioId, [.. operations.Select(one => one.Id)], operations.SelectMany(one => one.Went ?? one.Takes).Select(take => take.MaterialId), cancel);
         foreach (var one in operations.OrderBy(one => one.Id, StringComparer.Ordinal))
         {
             var isNew = await TickAsync(connection, studioId, one, by, cancel);
@@ -62,7 +67,7 @@ public sealed class DoneStore(NpgsqlDataSource dataSource)
             if (isNew && one.FromBatch is var (batchId, grams))
                 await TakeFromBatchAsync(connection, studioId, one.Id, batchId, grams, cancel);
             await StockLedger.GiveBackAsync(connection, studioId, one.Id, cancel);
-            await StockLedger.TakeAsync(connection, studioId, one.Id, one.Takes, materials, cancel);
+            await StockLedger.TakeAsync(connection, studioId, one.Id, one.Went ?? one.Takes, materials, cancel);
         }
 
         await transaction.CommitAsync(cancel);
@@ -104,12 +109,13 @@ public sealed class DoneStore(NpgsqlDataSource dataSource)
     {
         // A row that was put in, and not written over, has no older version of itself.
         await using var command = new NpgsqlCommand("""
-            insert into operation_done (studio_id, operation_id, fingerprint, done_by)
-            values ($1, $2, $3, $4)
-            on conflict (studio_id, operation_id) do update set fingerprint = excluded.fingerprint, done_by = excluded.done_by, done_at = now()
+            insert into operation_done (studio_id, operation_id, fingerprint, done_by, went)
+            values ($1, $2, $3, $4, $5)
+            on conflict (studio_id, operation_id) do update set fingerprint = excluded.fingerprint, done_by = excluded.done_by, went = excluded.went, done_at = now()
             returning xmax = 0
             """, connection);
         command.Parameters.AddRange(new[] { (NpgsqlParameter)Of(studioId), Of(one.Id), Of(one.Fingerprint), Of(by) });
+        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = one.Went is null ? DBNull.Value : PlanJson.Write(one.Went) });
         return (bool)(await command.ExecuteScalarAsync(cancel))!;
     }
 

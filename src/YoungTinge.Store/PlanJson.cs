@@ -3,6 +3,7 @@ using System.Reflection;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
+using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Numerics;
@@ -68,6 +69,11 @@ public static class PlanJson
 
     internal static AssemblyPlan ReadAssembly(string json) =>
         JsonSerializer.Deserialize<AssemblyPlan>(json, Options) ?? throw new InvalidDataException("A flower has no assembly.");
+
+    public static string Write(IReadOnlyList<MaterialTake> takes) => JsonSerializer.Serialize(takes, Options);
+
+    internal static IReadOnlyList<MaterialTake> ReadTakes(string json) =>
+        JsonSerializer.Deserialize<IReadOnlyList<MaterialTake>>(json, Options) ?? throw new InvalidDataException("A tick says that nothing went in.");
 
     public static string Write(SprayPlan spray) => JsonSerializer.Serialize(spray, Options);
 

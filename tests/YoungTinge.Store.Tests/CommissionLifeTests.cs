@@ -1,5 +1,6 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Ombre;
 using YoungTinge.Core.Work;
@@ -89,6 +90,34 @@ public sealed class CommissionLifeTests(DemoDatabase demo) : IClassFixture<DemoD
         // And can still be used up.
         var left = batchesAfter.First(batch => batch.CommissionId is null);
         Assert.IsType<SaveBatchResult.Saved>(await new BatchStore(demo.DataSource).SaveAsync(studioId, left with { Note = "Gone into the ivy." }, Cancel));
+    }
+
+    [Fact]
+    public async Task A_copied_commission_is_put_together_and_wired_as_the_first()
+    {
+        var commissions = new CommissionStore(demo.DataSource);
+        var flower = await FlowerAsync("Ranunculus");
+        var pieces = await Pieces.ListAsync(studioId, flower.Id, Cancel);
+        PieceOfFlower[] parts = [.. pieces.Select(piece => new PieceOfFlower(piece.Id, piece.Piece, piece.Parts))];
+        var assembly = HouseAssembly.For(flower.Id, parts) with { GroupOf = 3 };
+        var spray = HouseSpray.For([.. SprayStock.Of(flower.Id, parts)]) with { Sprays = 1 };
+        Assert.NotNull(await commissions.SaveAssemblyAsync(studioId, flower.Id, flower.Version, assembly, Cancel));
+        var commission = (await commissions.FindAsync(studioId, flower.CommissionId, Cancel))!;
+        Assert.NotNull(await commissions.SaveSprayAsync(studioId, commission.Id, commission.Version, spray, Cancel));
+        Assert.Null(await commissions.SaveSprayAsync(studioId, commission.Id, commission.Version, null, Cancel));
+
+        var (newId, copyId) = (Guid.NewGuid(), Guid.NewGuid());
+        var copy = new FlowerCopy(flower.Id, flower with { Id = copyId, CommissionId = newId }, [.. pieces.Select(piece => (piece.Id, Guid.NewGuid(), piece.Piece, piece.Plan))], WithPastePlans: true);
+        Assert.True(await new CopyStore(demo.DataSource).CopyAsync(studioId, (newId, commission.Details with { Name = "Again" }), commission.Id, [copy], Cancel));
+        var copied = await Pieces.ListAsync(studioId, copyId, Cancel);
+        var (all, flowers) = await commissions.ListAsync(studioId, Cancel);
+        var its = flowers.Single(one => one.Id == copyId).Assembly!;
+        PieceOfFlower[] own = [.. copied.Select(piece => new PieceOfFlower(piece.Id, piece.Piece, piece.Parts))];
+        Assert.Empty(AssemblyCheck.Problems(its, own));
+        Assert.Equal((3, assembly.Stages.Count), (its.GroupOf!.Value, its.Stages.Count));
+        var wired = all.Single(one => one.Id == newId).Spray!;
+        Assert.Empty(SprayCheck.Problems(wired, [.. SprayStock.Of(copyId, own)]));
+        Assert.Equal(spray.Items.Select(item => (item.Part, item.Count, item.DistanceMm)), wired.Items.Select(item => (item.Part, item.Count, item.DistanceMm)));
     }
 
     [Fact]

@@ -76,6 +76,8 @@ public sealed class MigrationTests(DemoDatabase demo) : IClassFixture<DemoDataba
         await RunAsync(Script("0013_one_tick_for_all_sheets.sql"));
         await RunAsync(Script("0014_changes_leave_marks.sql"));
         await RunAsync(Script("0015_cores_and_sizing_holes.sql"));
+        await RunAsync(Script("0016_sprays_are_wired.sql"));
+        await RunAsync(Script("0017_what_really_went_in.sql"));
 
         var studio = (await new StudioStore(demo.Owner).FindFirstAsync(Cancel))!;
         Assert.Equal(new Measuring(Measures.Metric, 0.1, 2), studio.Measuring);

@@ -1754,7 +1754,7 @@ export interface components {
          * @description What can be done as planned, but will be regretted.
          * @enum {unknown}
          */
-        AdviceCode: "dustOverGlaze" | "steamOverGlaze" | "glazeOverLooseDust" | "paintOverGlaze" | "steamOverLustre" | "dustOverPaint" | "coatOverPollen" | "waterOnThinPiece" | "dustNotCut" | "hardLine" | "muddy" | "neonGreen" | "vanishes" | "wireShows" | "doseUnderOneUnit" | "decorativeOnly" | "mustBeEdible" | "notForGuests";
+        AdviceCode: "dustOverGlaze" | "steamOverGlaze" | "glazeOverLooseDust" | "paintOverGlaze" | "steamOverLustre" | "dustOverPaint" | "coatOverPollen" | "waterOnThinPiece" | "dustNotCut" | "hardLine" | "muddy" | "neonGreen" | "vanishes" | "wireShows" | "pasteTooWet" | "pasteTooDry" | "doseUnderOneUnit" | "decorativeOnly" | "mustBeEdible" | "notForGuests";
         /** @description The answer to a request that failed: RFC 9457 problem details with a code, and a line for each wrong field. */
         ApiProblem: {
             /** @description Address of what kind of problem it is. */
@@ -2220,8 +2220,10 @@ export interface components {
              * @description Of leaves and berries; null for flowers and buds.
              */
             pieceId: null | string;
-            /** @description Of the flower, with its piece if it is one. */
-            name: string;
+            /** @description What the flower is called. */
+            flowerName: string;
+            /** @description Null for flowers and buds. */
+            pieceName: null | string;
             /**
              * Format: int32
              * @description Of them, for all sprays together.
@@ -2718,6 +2720,24 @@ export interface components {
          * @enum {unknown}
          */
         DifferenceWay: "darker" | "paler" | "duller" | "stronger" | "warmer" | "cooler" | "redder" | "greener";
+        /** @description A glass to dip in: what is poured goes back, but for what stays on the pieces. */
+        DipPot: {
+            /**
+             * Format: double
+             * @description Across. In mm.
+             */
+            acrossMm: number;
+            /**
+             * Format: double
+             * @description Deep. In mm.
+             */
+            deepMm: number;
+            /**
+             * Format: double
+             * @description To pour.
+             */
+            ml: number;
+        };
         /** @description One colour in a paste. */
         Dose: {
             /** @description Id of the colour for paste in the cabinet. */
@@ -4446,6 +4466,16 @@ export interface components {
             /** @description Trials of this very jar that it was learned from, none to four. */
             dabs?: components["schemas"]["DabReading"][];
         };
+        /** @description So much of a material, in its own measure. */
+        MaterialTake: {
+            /** @description Id of the material in the cabinet; null where it is about none. */
+            materialId: string;
+            /**
+             * Format: double
+             * @description How much: g in 100 g of paste for a colour, mg/cm2 for a dust, the material's own measure elsewhere; above 0.
+             */
+            amount: number;
+        };
         /** @description Which flower of a picture is meant. */
         MeantFlower: {
             /** @description A point on it, in shares of the picture's width and height; null if it was drawn round. */
@@ -4520,6 +4550,20 @@ export interface components {
             scaleG: number;
             /** @description That was chosen. */
             school: components["schemas"]["OmbreMethod"];
+            /**
+             * Format: double
+             * @description How much of the last paste is in the first shade already, 0 to below 1 by mass.
+             */
+            begin?: number;
+            /**
+             * Format: double
+             * @description How much of the last paste the last shade is, above the beginning up to 1; the rest of it is the first paste.
+             */
+            end?: number;
+            /** @description The first shade: the first paste, or a mix of the two. */
+            firstShade?: components["schemas"]["PasteRecipe"];
+            /** @description Last shade. */
+            lastShade?: components["schemas"]["PasteRecipe"];
         };
         OmbreStepView: {
             /** @description What is done in this step. */
@@ -4640,6 +4684,15 @@ export interface components {
              * @description So many standing flowers get it in one go; null for what is done piece by piece.
              */
             flowersAtOnce: null | number;
+            /**
+             * Format: double
+             * @description Once what it waits for is ready, before that has gone too far; null where there is time. In minutes.
+             */
+            beginWithinMinutes: null | number;
+            /** @description Out of the cabinet, each material once, in its own measure; empty for a paste, which is a batch when it is ticked. */
+            takes: components["schemas"]["MaterialTake"][];
+            /** @description What really went in, where the maker said so; null for as planned. */
+            went: null | components["schemas"]["MaterialTake"][];
             /** @description How one paste is mixed; null for the rest, and for runs, marbles and leftovers, which are told on paste day. */
             paste: null | components["schemas"]["PasteView"];
         };
@@ -5956,6 +6009,8 @@ export interface components {
              * @description To leave it before the next step. In minutes.
              */
             flashOffMinutes: number;
+            /** @description What they are dipped into; null for what is sprayed or brushed on. */
+            dip?: null | components["schemas"]["DipPot"];
             /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
             /** @description To show with it. */
@@ -6791,6 +6846,8 @@ export interface components {
             id: string;
             /** @description Of the operation as the maker saw it. */
             fingerprint: string;
+            /** @description What really went in, of what it takes, each in its own measure; null for as planned. Not for a paste, which is a batch that can be mended. */
+            went?: null | components["schemas"]["MaterialTake"][];
         };
         TintMix: {
             /** @description In parts by mass. */

@@ -201,6 +201,9 @@ public sealed record Glaze(Label Label, double Gloss, double OuterReflection, do
 
     /// <summary>It is not touched on: neither dragged over what is loose, nor all of it caught by the piece.</summary>
     public bool IsSprayed => Label.Form == "spray";
+
+    /// <summary>The piece goes into it: a pot of it is needed that the largest fits in, whatever stays on the pieces.</summary>
+    public bool IsDipped => Label.Form == "dip";
 }
 
 /// <summary>What colour is let down with for painting.</summary>

@@ -214,7 +214,6 @@ public static class FlowerLibrary
             {
                 Form = PieceForm.Usual(Centre) with { Cut = new PieceCut(RimMm: 0.3) },
             }, "bluebell-bell-violet-blue"),
-            Stamens(6, 10, "#efe6b4"),
             Leaves("strap-petal", 150, 12, 3, "hosta-leaf-blue-green", VeinPattern.Fan),
         ]) { KnownFrom = KnownFrom.SideHanging },
         new("ivy", "Ivy", [Foliage("Young leaves", "ivy-leaf", 24, 24, 3, "ivy-leaf-dark"), Foliage("Leaves", "ivy-leaf", 40, 42, 3, "ivy-leaf-dark"), Foliage("Large leaves", "ivy-leaf", 56, 60, 2, "ivy-leaf-dark")]),

@@ -20,7 +20,7 @@ public enum DepthWay
 /// <param name="Beyond">What goes over the paste; null unless it is the way of dust.</param>
 public sealed record DepthAlternative(DepthWay Way, PasteRecipe Recipe, SurfaceFinish? Beyond, Lab Colour, Difference Difference);
 
-/// <summary>What to do instead when a dose is over its load limit: above it paste turns soft and sticky.</summary>
+/// <summary>What to do instead when a dose, or all of them together, is over what the paste takes: above it paste turns soft and sticky, or crumbles.</summary>
 public static class DepthAlternatives
 {
     /// <summary>How many times its limit a paste takes when the colour goes in as it is made. A house rule, on the safe side.</summary>
@@ -28,18 +28,20 @@ public static class DepthAlternatives
 
     private const string PowderForm = "powder";
 
-    /// <returns>Each way that exists with the cabinet at hand; empty if no dose is over its limit.</returns>
+    /// <returns>Each way that exists with the cabinet at hand; empty if nothing is over its limit.</returns>
     public static IReadOnlyList<DepthAlternative> For(PasteRecipe recipe, RecipeSearch search, Materials materials, CancellationToken cancel = default)
     {
         double LimitOf(Dose dose) => materials.Get<Colourant>(dose.ColourantId).LoadLimitGPer100g;
-        if (!recipe.Doses.Any(dose => dose.GPer100g > LimitOf(dose)))
+        var load = PasteLoad.Of(recipe, materials);
+        if (!recipe.Doses.Any(dose => dose.GPer100g > LimitOf(dose)) && !load.IsTooWet && !load.IsTooDry)
             return [];
         var target = PasteOptics.ColourOf(recipe, materials);
         var found = new List<DepthAlternative>();
         var madeIn = recipe with { Doses = [.. recipe.Doses.Select(dose => dose with { GPer100g = Math.Min(dose.GPer100g, MadeIntoPasteTimes * LimitOf(dose)) })] };
         found.Add(Alternative(DepthWay.MadeIntoPaste, madeIn));
 
-        var atLimit = recipe with { Doses = [.. recipe.Doses.Select(dose => dose with { GPer100g = Math.Min(dose.GPer100g, LimitOf(dose)) })] };
+        var taken = Math.Min(1, Math.Min(PasteLoad.MaxLiquidGPer100g / Math.Max(1e-9, load.Liquid), PasteLoad.MaxPowderGPer100g / Math.Max(1e-9, load.Powder)));
+        var atLimit = recipe with { Doses = [.. recipe.Doses.Select(dose => dose with { GPer100g = Math.Min(taken * dose.GPer100g, LimitOf(dose)) })] };
         // Another recipe that misses by more than leaving out what is too much is no help.
         var missedAtLimit = Alternative(DepthWay.Powder, atLimit).Difference.DeltaE;
         if (ByPowder(recipe, search with { Target = ObjectColourSolid.Nearest(target) }, materials, cancel) is { } powder

@@ -126,8 +126,9 @@ public sealed record RecipeEvaluation(
         return new ColourLoad(dose.ColourantId, dose.GPer100g, limit, dose.GPer100g / limit);
     }
 
-    /// <summary>Whether any colour is above what the paste takes.</summary>
-    public static bool IsTooDeep(PasteRecipe recipe, Materials materials) => recipe.Doses.Any(dose => LoadOf(dose, materials).Share > 1);
+    /// <summary>Whether any colour, or all of them together, is above what the paste takes.</summary>
+    public static bool IsTooDeep(PasteRecipe recipe, Materials materials) =>
+        recipe.Doses.Any(dose => LoadOf(dose, materials).Share > 1) || PasteLoad.Of(recipe, materials) is { IsTooWet: true } or { IsTooDry: true };
 
     /// <summary>Until every colour has come out; 0 if there is none.</summary>
     public static double RestHoursOf(PasteRecipe recipe, Materials materials) =>

@@ -14,6 +14,10 @@ public enum OmbreProblemCode
     StepOutOfRange,
     MiddleNotInside,
 
+    /// <summary>Of the last paste a shade has between nothing and all.</summary>
+    ShareOutOfRange,
+    EndBeforeBegin,
+
     /// <summary>Two pastes of the run look the same: there is nothing between them.</summary>
     EndsAlike,
 
@@ -57,6 +61,10 @@ public static class OmbreCheck
                 yield return new($"steps[{i}]", OmbreProblemCode.StepOutOfRange, LargestStep);
         }
 
+        if (!(plan.Begin is >= 0 and < 1))
+            yield return new("begin", OmbreProblemCode.ShareOutOfRange, 99);
+        else if (!(plan.End > plan.Begin && plan.End <= 1))
+            yield return new("end", OmbreProblemCode.EndBeforeBegin, 100);
         if (plan.Middle is { } middle && (middle.At < 1 || middle.At >= plan.Steps.Count))
             yield return new("middle.at", OmbreProblemCode.MiddleNotInside);
         if (!BenchScale.IsPossible(plan.ScaleG))
@@ -68,9 +76,9 @@ public static class OmbreCheck
     /// <summary>What only shows once the recipes are known to be good.</summary>
     public static IEnumerable<OmbreProblem> Colours(OmbrePlan plan, Materials materials)
     {
-        PasteRecipe[] stops = plan.Middle is { } middle ? [plan.First, middle.Recipe, plan.Last] : [plan.First, plan.Last];
+        var stops = plan.Recipes();
         string[] paths = plan.Middle is null ? ["last"] : ["middle.recipe", "last"];
-        for (var i = 0; i + 1 < stops.Length; i++)
+        for (var i = 0; i + 1 < stops.Count; i++)
         {
             if (DeltaE2000.Between(PasteOptics.ColourOf(stops[i], materials), PasteOptics.ColourOf(stops[i + 1], materials)) < Alike)
                 yield return new(paths[i], OmbreProblemCode.EndsAlike);

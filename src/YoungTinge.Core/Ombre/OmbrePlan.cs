@@ -23,17 +23,30 @@ public sealed record OmbrePlan(
     private const int ShadesWithoutWhorls = 3;
     private const double UsualG = 50;
 
+    /// <summary>How much of the last paste is in the first shade already, 0 to below 1 by mass.</summary>
+    public double Begin { get; init; }
+
+    /// <summary>How much of the last paste the last shade is, above the beginning up to 1; the rest of it is the first paste.</summary>
+    public double End { get; init; } = 1;
+
+    /// <summary>The first shade: the first paste, or a mix of the two.</summary>
+    public PasteRecipe FirstShade => MixOf(Begin);
+
+    public PasteRecipe LastShade => MixOf(End);
+
+    private PasteRecipe MixOf(double share) => share <= 0 ? First : share >= 1 ? Last : PasteRecipe.Kneaded([(First, 1 - share), (Last, share)]);
+
     public IEnumerable<(string Path, Guid PieceId)> NamedPieces() => Uses.SelectMany((use, i) => use.PieceIds.Select(piece => ($"uses[{i}].pieceIds", piece)));
 
     /// <summary>Pastes that shades are kneaded of.</summary>
-    public IReadOnlyList<PasteRecipe> Recipes() => Middle is { } middle ? [First, middle.Recipe, Last] : [First, Last];
+    public IReadOnlyList<PasteRecipe> Recipes() => Middle is { } middle ? [FirstShade, middle.Recipe, LastShade] : [FirstShade, LastShade];
 
     /// <summary>Grams for each shade.</summary>
     /// <param name="works">All pieces that it may name.</param>
     public IReadOnlyList<double> GramsFor(IReadOnlyList<PieceToMake> works) => [.. Uses.Select(use =>
         use.OtherG + works.Where(work => use.PieceIds.Contains(work.PieceId)).Sum(work => PasteQuantity.For(work.Piece, work.Parts).BatchG))];
 
-    public OmbreRun Run(IReadOnlyList<PieceToMake> works, Materials materials) => OmbreRun.Of(First, Last, Middle, Steps, GramsFor(works), materials);
+    public OmbreRun Run(IReadOnlyList<PieceToMake> works, Materials materials) => OmbreRun.Of(FirstShade, LastShade, Middle, Steps, GramsFor(works), materials);
 
     /// <summary>A run to begin with: the flower's own whorls, from the one whose paste is deepest to the palest.</summary>
     /// <param name="works">The flower's pieces along its stem.</param>

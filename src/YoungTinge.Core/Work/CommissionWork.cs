@@ -12,7 +12,7 @@ internal sealed class CommissionWork(Guid commissionId, IReadOnlyList<FlowerWork
     private readonly Dictionary<Guid, string> pasteOf = [];
 
     /// <summary>What is brushed on, per pot: it is mixed for all of it together.</summary>
-    private readonly List<(string PotId, ResolvedCoat Coat, CoatAmount Amount)> potUses = [];
+    private readonly List<(string PotId, ResolvedCoat Coat, CoatAmount Amount, double LeastMl)> potUses = [];
 
     public IReadOnlyList<Operation> Operations()
     {
@@ -171,6 +171,7 @@ internal sealed class CommissionWork(Guid commissionId, IReadOnlyList<FlowerWork
                 stage.Joining == Joining.Taped ? 0 : SetsMinutes, [.. parts.Select(part => loose[part.PieceId]), .. onto ?? []])
             {
                 AlsoUses = stage.Joining is Joining.Glued or Joining.HalfGlued && Glue is { } glue ? [glue] : [],
+                Windows = stage.Dryness == Dryness.Leathery ? [.. parts.SelectMany(part => WindowOf(works.First(work => work.PieceId == part.PieceId)))] : [],
             });
             built.Add(id);
             HashSet<Guid> now = [stage.Id, .. stages.Skip(at + 1).TakeWhile(later => later.Parts.Count == 0).Select(later => later.Stage.Id)];
@@ -181,6 +182,10 @@ internal sealed class CommissionWork(Guid commissionId, IReadOnlyList<FlowerWork
         // What something else goes onto is no end.
         return [.. endsOf.Where(end => !stages.Any(stage => stage.Parts.Count > 0 && stage.Stage.Onto == end.Key)).SelectMany(end => end.Value)];
     }
+
+    /// <summary>What is leathery goes on while it bends; what had to be firm for its dust bends no more, and has no window.</summary>
+    private IEnumerable<Window> WindowOf(PlannedWork work) => operations.Where(operation => operation.Step is DryPieces { Until: Dryness.Leathery } && operation.Touches(work.PieceId))
+        .Select(dry => new Window(dry.Id, dry.WaitMinutes + Drying.BendsForMinutes(work.Piece)));
 
     /// <summary>Each kind of piece in the order of its own plan; steam and glaze go over all of them at once where they can.</summary>
     /// <returns>Ids of the last of each kind of piece.</returns>
@@ -222,7 +227,7 @@ internal sealed class CommissionWork(Guid commissionId, IReadOnlyList<FlowerWork
         var each = kinds.Select(on => (On: on, Pieces: isStanding ? on.Work.Piece.Needed(on.Work.Parts) : on.Work.Piece.ToMake(on.Work.Parts)))
             .Select(one => (one.On, one.Pieces, Steps: StepsOf(one.On, one.Pieces), Amount: one.On.Coat.AmountFor(one.On.Work.Piece.Shape(), one.Pieces))).ToList();
         if (potId is not null)
-            potUses.AddRange(each.Select(one => (potId, one.On.Coat, one.Amount)));
+            potUses.AddRange(each.Select(one => (potId, one.On.Coat, one.Amount, one.On.Coat.LeastPotMl(one.On.Work.Piece.Shape()))));
         Lot[] lots = [.. each.Select(one => new Lot(flowerId, one.On.Work.PieceId, one.Pieces))];
         var flowersCount = kinds[0].Work.Parts;
         var isOverAll = isStanding && coat.Pass.IsOverAll;
@@ -260,7 +265,7 @@ internal sealed class CommissionWork(Guid commissionId, IReadOnlyList<FlowerWork
             var (coat, mix) = (uses.First().Coat, uses.First().Coat.Mix!);
             var grams = uses.Sum(use => use.Amount.Powders.Sum(powder => powder.Grams));
             var pot = mix.LiquidId is { } liquid
-                ? Pot.OfPaint(uses.Key, coat.Pass.Kind, mix.Parts, liquid, uses.Sum(use => use.Amount.Ml!.Value), mix.GPerMl, uses.All(use => use.Coat.Mix!.IsDab) ? Pot.DabMl : Pot.SmallestMl, coat.Pot, materials.ScaleG)
+                ? Pot.OfPaint(uses.Key, coat.Pass.Kind, mix.Parts, liquid, uses.Sum(use => use.Amount.Ml!.Value), mix.GPerMl, Math.Max(uses.Max(use => use.LeastMl), uses.All(use => use.Coat.Mix!.IsDab) ? Pot.DabMl : Pot.SmallestMl), coat.Pot, materials.ScaleG)
                 : Pot.OfDust(uses.Key, coat.Pass.Kind, mix.Parts, grams, coat.Pot, materials.ScaleG);
             Lot[] lots = [.. lays.Where(lay => lay.PotId == uses.Key).SelectMany(lay => lay.Lots).DistinctBy(lot => lot.PieceId)];
             operations.Insert(operations.FindIndex(operation => operation.PotId == uses.Key), new Operation(

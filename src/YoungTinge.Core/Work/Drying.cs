@@ -15,6 +15,12 @@ public static class Drying
     private const double LeatheryShare = 0.25;
     private const double BoneDryShare = 1.6;
 
+    /// <summary>Until this share of the time until firm, a leathery piece still bends.</summary>
+    private const double BendsShare = 0.6;
+
+    /// <summary>How long a leathery piece still bends, in minutes, once it is leathery.</summary>
+    public static double BendsForMinutes(Piece piece) => 60 * (Math.Min(MostHours, BendsShare * FirmHours(piece)) - Math.Min(MostHours, LeatheryShare * FirmHours(piece)));
+
     /// <returns>Whole hours; 0 for what is bought.</returns>
     public static double HoursFor(Piece piece, Dryness until) => Whole(FirmHours(piece) * (until switch { Dryness.Leathery => LeatheryShare, Dryness.BoneDry => BoneDryShare, _ => 1 }));
 

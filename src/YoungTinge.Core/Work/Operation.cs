@@ -17,6 +17,11 @@ public enum WorkPhase
 /// <param name="Count">Pieces with their spares, or flowers as they stand.</param>
 public sealed record Lot(Guid FlowerId, Guid? PieceId, int Count);
 
+/// <summary>What has to be begun before what it comes after has gone too far.</summary>
+/// <param name="AfterId">Of the operation that opens it.</param>
+/// <param name="MostMinutes">After that has ended, its own wait counted in.</param>
+public sealed record Window(string AfterId, double MostMinutes);
+
 /// <summary>
 /// One thing that is done for the work, once, on whichever sheet it is read. Its id is made of what it is about, so a tick outlives changes
 /// elsewhere.
@@ -31,6 +36,9 @@ public sealed record Operation(
     string Id, WorkPhase Phase, Guid CommissionId, RunStep Step, IReadOnlyList<Lot> Lots, IReadOnlyList<MaterialTake> Takes, double SetUpMinutes, double HandMinutes,
     double WaitMinutes, IReadOnlyList<string> After)
 {
+    /// <summary>When it has to be begun; empty where there is time.</summary>
+    public IReadOnlyList<Window> Windows { get; init; } = [];
+
     /// <summary>Wires, tape and the like that it takes, also those that the cabinet does not hold.</summary>
     public IReadOnlyList<Support> Supports { get; init; } = [];
 

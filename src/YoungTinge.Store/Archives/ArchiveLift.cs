@@ -51,7 +51,7 @@ internal static class ArchiveLift
     }
 
     private static IEnumerable<string> TemporaryTables =>
-        ArchiveTables.All.Select(table => table.Name).Concat(["studio", "picture_file", "laid_picture", "replaced_studio", "replaced_studio_picture"]).Select(name => $"pg_temp.{name}");
+        ArchiveTables.All.Select(table => table.Name).Concat(["studio", "picture_file", "laid_picture", "replaced_studio", "replaced_studio_picture", "change_mark"]).Select(name => $"pg_temp.{name}");
 
     private static async Task CheckPicturesAsync(NpgsqlConnection connection, Func<byte[], bool> isPicture, CancellationToken cancel)
     {

@@ -39,6 +39,8 @@ internal static class StudioCheck
         await EachAsync(connection, "log_entry", $"select {LogbookStore.Columns} from log_entry e where e.studio_id = $1", reader => Check(StudioRules.Of(LogbookStore.Read(reader))));
         await EachAsync(connection, "batch", $"select {BatchStore.Columns} from {BatchStore.From} where b.studio_id = $1", reader => Check(StudioRules.Of(BatchStore.Read(reader), materials)));
         await EachAsync(connection, "picture", "select marks::text from picture where studio_id = $1", reader => PictureStore.ReadMarks(reader.GetString(0)).IsPossible);
+        await EachAsync(connection, "operation_done", "select went::text from operation_done where studio_id = $1 and went is not null",
+            reader => PlanJson.ReadTakes(reader.GetString(0)).All(take => take.Amount >= 0));
         await EachAsync(connection, "paste_plan", "select kind, plan::text from paste_plan where studio_id = $1",
             reader => CheckPastePlan(PastePlanStore.Read(reader.GetString(0), reader.GetString(1)), materials));
 

@@ -8,42 +8,40 @@ create table change_mark (
     primary key (studio_id, table_name, backend)
 );
 
+-- In the schema of the table that changed: an archive is lifted in one that goes away again.
 create function mark_change() returns trigger language plpgsql as $$
 begin
-    if tg_table_name = 'studio' then
-        insert into change_mark (studio_id, table_name, backend, xact)
-        select id, tg_table_name, pg_backend_pid(), pg_current_xact_id() from changed
-        on conflict (studio_id, table_name, backend) do update set xact = excluded.xact;
-    else
-        insert into change_mark (studio_id, table_name, backend, xact)
-        select distinct studio_id, tg_table_name, pg_backend_pid(), pg_current_xact_id() from changed
-        on conflict (studio_id, table_name, backend) do update set xact = excluded.xact;
-    end if;
+    execute format('insert into %I.change_mark (studio_id, table_name, backend, xact)
+        select distinct %s, %L, pg_backend_pid(), pg_current_xact_id() from changed
+        on conflict (studio_id, table_name, backend) do update set xact = excluded.xact',
+        tg_table_schema, case when tg_table_name = 'studio' then 'id' else 'studio_id' end, tg_table_name);
     return null;
 end $$;
 
 -- Ticks take stock. What is computed of a material does not change with how much of it is left, so that has a mark of its own.
 create function mark_material_change() returns trigger language plpgsql as $$
 begin
-    insert into change_mark (studio_id, table_name, backend, xact)
-    select distinct n.studio_id,
-        case when to_jsonb(n) - '{stock_g,stock_ml,stock_pieces,version}'::text[] is distinct from to_jsonb(o) - '{stock_g,stock_ml,stock_pieces,version}'::text[] then 'material' else 'stock' end,
-        pg_backend_pid(), pg_current_xact_id()
-    from changed n left join was o on o.studio_id = n.studio_id and o.id = n.id
-    on conflict (studio_id, table_name, backend) do update set xact = excluded.xact;
+    execute format('insert into %I.change_mark (studio_id, table_name, backend, xact)
+        select distinct n.studio_id,
+            case when to_jsonb(n) - array[''stock_g'', ''stock_ml'', ''stock_pieces'', ''version''] is distinct from to_jsonb(o) - array[''stock_g'', ''stock_ml'', ''stock_pieces'', ''version'']
+                then ''material'' else ''stock'' end,
+            pg_backend_pid(), pg_current_xact_id()
+        from changed n left join was o on o.studio_id = n.studio_id and o.id = n.id
+        on conflict (studio_id, table_name, backend) do update set xact = excluded.xact', tg_table_schema);
     return null;
 end $$;
 
 do $$
-declare one text;
+declare
+    one text;
+    own text := current_schema();
 begin
     foreach one in array array['material', 'dose_unit', 'commission', 'flower', 'piece', 'paste_plan', 'batch', 'operation_done', 'paste_day_leftover', 'stock_use', 'log_entry', 'studio'] loop
-        execute format('create trigger mark_insert after insert on %I referencing new table as changed for each statement execute function mark_change()', one);
-        if one = 'material' then
-            create trigger mark_update after update on material referencing new table as changed old table as was for each statement execute function mark_material_change();
-        else
-            execute format('create trigger mark_update after update on %I referencing new table as changed for each statement execute function mark_change()', one);
+        execute format('create trigger mark_insert after insert on %I referencing new table as changed for each statement execute function %I.mark_change()', one, own);
+        execute format('create trigger mark_delete after delete on %I referencing old table as changed for each statement execute function %I.mark_change()', one, own);
+        if one <> 'material' then
+            execute format('create trigger mark_update after update on %I referencing new table as changed for each statement execute function %I.mark_change()', one, own);
         end if;
-        execute format('create trigger mark_delete after delete on %I referencing old table as changed for each statement execute function mark_change()', one);
     end loop;
+    execute format('create trigger mark_update after update on material referencing new table as changed old table as was for each statement execute function %I.mark_material_change()', own);
 end $$;

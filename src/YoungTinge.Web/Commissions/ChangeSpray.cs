@@ -9,10 +9,10 @@ namespace YoungTinge.Web.Commissions;
 public static class ChangeSpray
 {
     /// <param name="PieceId">Of leaves and berries; null for flowers and buds.</param>
-    /// <param name="Name">Of the flower, with its piece if it is one.</param>
+    /// <param name="PieceName">Null for flowers and buds.</param>
     /// <param name="Made">Of them, for all sprays together.</param>
     /// <param name="GroupOf">So many pieces make one; 1 for one by one.</param>
-    public sealed record StockView(SprayPart Part, Guid FlowerId, Guid? PieceId, string Name, int Made, int GroupOf);
+    public sealed record StockView(SprayPart Part, Guid FlowerId, Guid? PieceId, string FlowerName, string? PieceName, int Made, int GroupOf);
 
     /// <param name="Plan">Of the maker, or of the house.</param>
     /// <param name="IsOwn">The maker changed it.</param>
@@ -45,7 +45,7 @@ public static class ChangeSpray
             var flower = work.FindFlower(one.FlowerId)!.Value.Flower;
             var piece = one.PieceId is { } pieceId ? work.Find(pieceId)!.Piece : null;
             var group = piece is null ? work.AssemblyOf(one.FlowerId).GroupOf : piece.Form.GatheredBy;
-            return new StockView(one.Part, one.FlowerId, one.PieceId, piece is null ? flower.Name : $"{flower.Name}, {piece.Name}", one.Made, one.Part == SprayPart.Buds ? 1 : group ?? 1);
+            return new StockView(one.Part, one.FlowerId, one.PieceId, flower.Name, piece?.Name, one.Made, one.Part == SprayPart.Buds ? 1 : group ?? 1);
         }
     }
 

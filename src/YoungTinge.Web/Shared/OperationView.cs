@@ -1,3 +1,4 @@
+using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Work;
 using YoungTinge.Store;
@@ -25,10 +26,13 @@ public sealed record PasteView(string BaseId, double WeighG, BatchView Batch, do
 /// <param name="ChangedSince">It was ticked, but it has changed since.</param>
 /// <param name="IsOnStanding">On the flowers as they stand, not on loose pieces.</param>
 /// <param name="FlowersAtOnce">So many standing flowers get it in one go; null for what is done piece by piece.</param>
+/// <param name="BeginWithinMinutes">Once what it waits for is ready, before that has gone too far; null where there is time.</param>
+/// <param name="Takes">Out of the cabinet, each material once, in its own measure; empty for a paste, which is a batch when it is ticked.</param>
+/// <param name="Went">What really went in, where the maker said so; null for as planned.</param>
 /// <param name="Paste">How one paste is mixed; null for the rest, and for runs, marbles and leftovers, which are told on paste day.</param>
 public sealed record OperationView(
     string Id, WorkPhase Phase, RunStep Step, IReadOnlyList<LotView> Lots, double Minutes, double WaitMinutes, ColourView? Colour, string Fingerprint,
-    DateTimeOffset? TickedAt, string TickedBy, bool ChangedSince, bool IsOnStanding, int? FlowersAtOnce, PasteView? Paste)
+    DateTimeOffset? TickedAt, string TickedBy, bool ChangedSince, bool IsOnStanding, int? FlowersAtOnce, double? BeginWithinMinutes, IReadOnlyList<MaterialTake> Takes, IReadOnlyList<MaterialTake>? Went, PasteView? Paste)
 {
     internal static OperationView From(Operation operation, StudioWork work)
     {
@@ -41,6 +45,8 @@ public sealed record OperationView(
             operation.SetUpMinutes + operation.HandMinutes, operation.WaitMinutes,
             (operation.Step as MixPot)?.Pot.Colour is { } colour ? ColourView.From(colour) : operation.Coat is { } coat ? ColourView.OfPot(coat) : operation.Block is { } block ? ColourView.From(block.Colour) : null,
             print, tick?.At, tick?.By ?? "", HasChanged(tick, print), operation.IsOnStanding, operation.FlowersAtOnce,
+            operation.Windows.Count > 0 ? operation.Windows.Min(window => window.MostMinutes - (work.GraphOf(operation.CommissionId).Find(window.AfterId)?.WaitMinutes ?? 0)) : null,
+            operation.Block is null ? [.. operation.AllTakes().GroupBy(take => take.MaterialId).Select(take => new MaterialTake(take.Key, take.Sum(one => one.Amount)))] : [], tick?.Went,
             operation.Block is { Kind: BlockKind.Paste, Leftover: null, Mixed: [var part] } ? new PasteView(part.Recipe.BaseId, part.WeighG, BatchView.From(part.Batch), operation.Block.RestHours) : null);
     }
 

@@ -15,7 +15,8 @@ public static class TickOperations
     internal const int MostOperations = 40;
 
     /// <param name="Fingerprint">Of the operation as the maker saw it.</param>
-    public sealed record Ticked(string Id, string Fingerprint);
+    /// <param name="Went">What really went in, of what it takes, each in its own measure; null for as planned. Not for a paste, which is a batch that can be mended.</param>
+    public sealed record Ticked(string Id, string Fingerprint, IReadOnlyList<MaterialTake>? Went = null);
 
     public sealed record Request(IReadOnlyList<Ticked> Operations, bool IsDone);
 
@@ -38,7 +39,9 @@ public static class TickOperations
         {
             if (work.FindOperation(one.Id) is not { } operation)
                 return ApiProblem.NotFound();
-            ticked.Add(ToTick(operation, one.Fingerprint, work, clock.GetUtcNow()));
+            if (WentProblems(operation, one.Went, ticked.Count).ToList() is { Count: > 0 } wrong)
+                return ApiProblem.NotPossible(wrong);
+            ticked.Add(ToTick(operation, one, work, clock.GetUtcNow()));
         }
 
         await store.TickAsync(work.Studio.Id, ticked, work.Studio.Maker, work.Materials, cancel);
@@ -46,8 +49,9 @@ public static class TickOperations
     }
 
     /// <summary>What has changed since the maker read it is ticked, but a paste is no batch then: what it was is not known here any more.</summary>
-    private static DoneOperation ToTick(Operation operation, string fingerprint, StudioWork work, DateTimeOffset now)
+    private static DoneOperation ToTick(Operation operation, Ticked one, StudioWork work, DateTimeOffset now)
     {
+        var fingerprint = one.Fingerprint;
         if (operation.Block is { } block)
         {
             return OperationView.PrintOf(operation) != fingerprint ? new DoneOperation(operation.Id, fingerprint, []) : new DoneOperation(operation.Id, fingerprint, operation.Takes)
@@ -58,7 +62,25 @@ public static class TickOperations
             };
         }
 
-        return new DoneOperation(operation.Id, fingerprint, [.. operation.AllTakes()]) { FromBatch = operation.Step is TakeBatch batch ? (batch.BatchId, batch.Grams) : null };
+        return new DoneOperation(operation.Id, fingerprint, [.. operation.AllTakes()]) 
+        {
+            Went = one.Went,
+            FromBatch = operation.Step is TakeBatch batch ? (batch.BatchId, batch.Grams) : null,
+        };
+    }
+
+    /// <summary>Only what it takes can have gone in otherwise.</summary>
+    private static IEnumerable<FieldProblem> WentProblems(Operation operation, IReadOnlyList<MaterialTake>? went, int at)
+    {
+        var takes = operation.Block is null ? operation.AllTakes().Select(take => take.MaterialId).ToHashSet() : [];
+        foreach (var (i, take) in (went ?? []).Index())
+        {
+            var path = $"operations[{at}].went[{i}]";
+            if (!takes.Contains(take.MaterialId) || went!.Take(i).Any(other => other.MaterialId == take.MaterialId))
+                yield return new FieldProblem($"{path}.materialId", "unknownMaterial", null, take.MaterialId);
+            if (!(take.Amount is >= 0 and <= MaterialRecordCheck.MostStock))
+                yield return new FieldProblem($"{path}.amount", "amountOutOfRange", MaterialRecordCheck.MostStock, null);
+        }
     }
 
     private static IEnumerable<FieldProblem> Problems(Request request)

@@ -26,7 +26,7 @@ public class PieceShapeTests
         {
             var across = shape.RowAtMm((row + 0.5) / n * 50);
             for (var column = 0; column < n; column++)
-                inside += across.Contains((column + 0.5) / n * 20) ? 1 : 0;
+                inside += across.Contains(((column + 0.5) / n - 0.5) * 40) ? 1 : 0;
         }
 
         Assert.Equal(20.0 * inside / (n * n), shape.AreaCm2, 0.02 * shape.AreaCm2);

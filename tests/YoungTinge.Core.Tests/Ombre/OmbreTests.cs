@@ -53,6 +53,25 @@ public class OmbreTests
         Assert.Equal(way.TotalG - wasteG, keptG, scaleG * (run.Grams.Length + 1));
     }, turns: 150);
 
+    /// <summary>The same two pastes: as far along the way as was asked, with even steps between.</summary>
+    [Fact]
+    public void A_run_begins_and_ends_at_any_mix_of_its_pastes() => Gen.Select(Runs, Gen.Double[0, 0.4], Gen.Double[0.6, 1]).Holds((run, begin, end) =>
+    {
+        var (first, last, grams) = run;
+        var plan = new OmbrePlan(first, last, null, Even(grams.Length), [.. grams.Select(g => new ShadeUse([], g))], ScaleG, OmbreMethod.SplitStock) { Begin = begin, End = end };
+        var shades = plan.Run([], TestData.Cabinet).Shades;
+        var curve = new MixingCurve(PasteOptics.Mix(first, TestData.Cabinet), PasteOptics.Mix(last, TestData.Cabinet));
+        // Whites are nearly alike: a mix of two goes by the larger part.
+        var tolerance = first.BaseId == last.BaseId ? 1e-6 : 0.6;
+        Assert.Equal(0, DeltaE2000.Between(curve.ColourAt(begin), shades[0].Colour), tolerance);
+        Assert.Equal(0, DeltaE2000.Between(curve.ColourAt(end), shades[^1].Colour), tolerance);
+        var steps = OmbreRun.StepsOf([.. shades.Select(shade => shade.Colour)]);
+        Assert.InRange(steps.Max() / steps.Min(), 1, 1.001);
+        Assert.Empty(OmbreCheck.Problems(plan, []));
+        Assert.Equal(["end"], OmbreCheck.Problems(plan with { End = begin }, []).Select(problem => problem.Path));
+        Assert.Equal(["begin"], OmbreCheck.Problems(plan with { Begin = double.NaN }, []).Select(problem => problem.Path));
+    }, turns: 60);
+
     [Fact]
     public void Steps_are_even_to_the_eye_and_not_in_parts()
     {

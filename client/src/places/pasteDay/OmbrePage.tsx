@@ -117,6 +117,25 @@ function OpenOmbre({ flowerId, kept, materials }: { flowerId: string; kept: Ombr
             problemAt={problemAt}
             onRecipe={(last) => change({ last })}
           />
+          <div>
+            <div className="flex flex-wrap gap-4">
+              <NumberField
+                label={t('ombre.begin', { letter: plan.middle ? 'C' : 'B' })}
+                unit="%"
+                value={Math.round(100 * (plan.begin ?? 0))}
+                problem={problemAt('begin')}
+                onChange={(percent) => change({ begin: percent / 100 })}
+              />
+              <NumberField
+                label={t('ombre.finish', { letter: plan.middle ? 'C' : 'B' })}
+                unit="%"
+                value={Math.round(100 * (plan.end ?? 1))}
+                problem={problemAt('end')}
+                onChange={(percent) => change({ end: percent / 100 })}
+              />
+            </div>
+            <p className="quiet mt-1 max-w-prose text-xs">{t('ombre.mixHelp')}</p>
+          </div>
           <Middle plan={plan} onChange={change} />
           <NumberField
             label={t('mixing.letDown.scale')}

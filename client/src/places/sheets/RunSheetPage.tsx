@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useParams } from 'wouter'
+import { Link, useParams } from 'wouter'
 import type { Material, Operation, RunSheet } from '../../api/api'
 import { queries } from '../../api/queries'
 import { Cautions } from '../../shared/Cautions'
@@ -14,6 +14,7 @@ import type { NameOf } from '../../shared/words'
 import { dayWords, nameFinder, scale } from '../../shared/words'
 import { PasteSteps } from '../pasteDay/PasteSteps'
 import { cautionsOf, lotWords, stepWords } from './stepWords'
+import { WentIn } from './WentIn'
 
 /** What there is to do for a kind of piece, a flower or a commission: to tick at the bench, or to print. */
 export function RunSheetPage() {
@@ -35,10 +36,12 @@ function Sheet({ name, sheet, materials }: { name: string; sheet: RunSheet; mate
   const { t } = useTranslation()
   const nameOf = nameFinder(materials)
   const client = useQueryClient()
+  const readAgain = () =>
+    client.invalidateQueries({ predicate: ({ queryKey }) => hangsOnTicks.includes(String(queryKey[0])) })
   const ticks = useTicks(
     name,
     (id, { ticked, fingerprint }) => tickOperations({ [id]: fingerprint }, ticked),
-    () => client.invalidateQueries({ predicate: ({ queryKey }) => hangsOnTicks.includes(String(queryKey[0])) }),
+    readAgain,
   )
   const isTicked = (one: Operation) => ticks.isTicked({ ...one, key: one.id })
   const done = sheet.operations.filter(isTicked).length
@@ -70,7 +73,7 @@ function Sheet({ name, sheet, materials }: { name: string; sheet: RunSheet; mate
           : t('runSheet.finished', { all: sheet.operations.length })}
       </p>
       {sheet.operations.length === 0 && <p className="mt-3">{t('runSheet.nothing')}</p>}
-      <div className={pieceId ? '' : 'print:columns-2 print:gap-4'}>
+      <div className={pieceId ? '' : 'print:columns-3 print:gap-3'}>
         {phases.map((phase) => {
           const own = sheet.operations.filter((one) => one.phase === phase)
           return (
@@ -89,6 +92,8 @@ function Sheet({ name, sheet, materials }: { name: string; sheet: RunSheet; mate
                       isTicked={isTicked(one)}
                       isOfOne={pieceId !== null}
                       sheet={sheet}
+                      materials={materials}
+                      onKept={readAgain}
                       nameOf={nameOf}
                       onTick={(ticked) => ticks.setTicked({ ...one, key: one.id }, ticked)}
                     />
@@ -111,9 +116,13 @@ function Step({
   isTicked,
   isOfOne,
   sheet,
+  materials,
+  onKept,
   nameOf,
   onTick,
 }: {
+  materials: Material[]
+  onKept: () => Promise<unknown>
   operation: Operation
   number: number
   isNext: boolean
@@ -159,6 +168,11 @@ function Step({
           )}
           {/* On paper a whole commission has room for what differs from step to step only. */}
           {words.how && <span className={`block text-sm ${isOfOne ? '' : 'print:hidden'}`}>{words.how}</span>}
+          {operation.beginWithinMinutes !== null && (
+            <span className="block text-sm font-semibold">
+              {t('runSheet.within', { time: minutesWords(t, operation.beginWithinMinutes) })}
+            </span>
+          )}
           {operation.waitMinutes > 0 && !words.saysWait && (
             <span className="quiet block text-sm">
               {t('runSheet.wait', { time: minutesWords(t, operation.waitMinutes) })}
@@ -169,6 +183,14 @@ function Step({
           )}
         </span>
       </label>
+      {operation.step.kind === 'makeSpray' && (
+        <p className="pb-2 pl-16 text-sm print:hidden">
+          <Link className="act" to={`/commissions/${sheet.commission.id}/spray-plan`}>
+            {t('sprayPlan.open')}
+          </Link>
+        </p>
+      )}
+      {isTicked && <WentIn operation={operation} materials={materials} nameOf={nameOf} onKept={onKept} />}
     </li>
   )
 }

@@ -143,10 +143,12 @@ function OpenSprayPlan({ commissionId, kept }: { commissionId: string; kept: Spr
 
 type T = ReturnType<typeof useTranslation>['t']
 
-const stockWords = (t: T, one: Stock) =>
-  one.groupOf > 1
-    ? t('sprayPlan.groups', { name: one.name, count: one.groupOf })
-    : t(`sprayPlan.part.${one.part}`, { name: one.name })
+function stockWords(t: T, one: Stock) {
+  const name = one.pieceName ? `${one.flowerName}, ${one.pieceName.toLowerCase()}` : one.flowerName
+  return one.groupOf > 1
+    ? t('sprayPlan.groups', { name, count: one.groupOf })
+    : t(`sprayPlan.part.${one.part}`, { name })
+}
 
 function Item({
   item,

@@ -168,9 +168,12 @@ function loneWords(t: TFunction, operation: Operation, nameOf: NameOf): StepWord
           side: t(`sides.on.${step.sides}`),
           count: step.pieces,
         }),
-        how: t(step.isTinted ? 'step.glazePiecesTinted' : 'step.glazePiecesHow', {
+        how: t(step.isTinted ? 'step.glazePiecesTinted' : step.dip ? 'step.dipPiecesHow' : 'step.glazePiecesHow', {
           ml: step.ml,
           minutes: step.flashOffMinutes,
+          pour: step.dip?.ml ?? 0,
+          across: step.dip?.acrossMm ?? 0,
+          deep: step.dip?.deepMm ?? 0,
         }),
         saysWait: true,
       }

@@ -11,7 +11,7 @@ public static class PlanAdvisor
     public static IReadOnlyList<PlanAdvice> For(ResolvedPlan plan, DosedRecipe batch) =>
     [
         .. Coats(plan.Coats).Select(plan.Plan.Acknowledged),
-        .. Doses(batch), .. NotForEating(plan),
+        .. Load(plan).Select(plan.Plan.Acknowledged), .. Doses(batch), .. NotForEating(plan),
     ];
 
     /// <summary>What was found, with the maker's note if it is gone against on purpose.</summary>
@@ -34,6 +34,18 @@ public static class PlanAdvisor
                 yield return advice;
             face = coat.LaidOn(face);
         }
+    }
+
+    /// <summary>Of a paste that is there already nothing is to be changed.</summary>
+    private static IEnumerable<PlanAdvice> Load(ResolvedPlan plan)
+    {
+        if (plan.Source is not OwnPaste)
+            yield break;
+        var load = PasteLoad.Of(plan.Plan.Paste, plan.Cabinet);
+        if (load.IsTooWet)
+            yield return new PlanAdvice(AdviceCode.PasteTooWet);
+        if (load.IsTooDry)
+            yield return new PlanAdvice(AdviceCode.PasteTooDry);
     }
 
     private static IEnumerable<PlanAdvice> Doses(DosedRecipe batch) =>

@@ -45,6 +45,12 @@ public enum AdviceCode
     /// <summary>The wire is seen through the piece, even that which shows least.</summary>
     WireShows,
 
+    /// <summary>So much liquid colour in all that the paste goes soft.</summary>
+    PasteTooWet,
+
+    /// <summary>So much powder in all that the paste crumbles.</summary>
+    PasteTooDry,
+
     /// <summary>A dose is less than one of the maker's units.</summary>
     DoseUnderOneUnit,
 

@@ -60,6 +60,9 @@ public abstract class ResolvedCoat(Coat coat, Materials cabinet)
     /// <summary>What is mixed for it, once for all pieces that get the same; null if nothing is.</summary>
     public virtual CoatMix? Mix => null;
 
+    /// <summary>Of what is mixed for it, the least that it can be done with, whatever it takes; in ml, 0 for none.</summary>
+    public virtual double LeastPotMl(PieceShape shape) => 0;
+
     /// <summary>To get ready for it at the bench, in minutes, however many pieces there are.</summary>
     public abstract double SetUpMinutes { get; }
 

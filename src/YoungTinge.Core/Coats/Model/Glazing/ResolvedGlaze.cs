@@ -51,6 +51,20 @@ public sealed class ResolvedGlaze : ResolvedCoat
 
     public override CoatMix? Mix => coat.Tint is { } mixed ? new CoatMix(mixed.Mix, coat.GlazeId, mixed.GPer10ml / 10) : null;
 
+    /// <summary>Round a piece that is dipped. House figure.</summary>
+    private const double DipRoomMm = 8;
+
+    /// <summary>A glass that a piece fits in, and how deep it has to be filled.</summary>
+    private DipPot? PotFor(PieceShape shape)
+    {
+        if (!glaze.IsDipped)
+            return null;
+        var (acrossMm, deepMm) = (Math.Ceiling(shape.WidthMm + DipRoomMm), Math.Ceiling(shape.LengthMm + DipRoomMm));
+        return new DipPot(acrossMm, deepMm, Math.Ceiling(Math.PI / 4 * acrossMm * acrossMm * deepMm / 1000));
+    }
+
+    public override double LeastPotMl(PieceShape shape) => PotFor(shape)?.Ml ?? 0;
+
     public override double SetUpMinutes => coat.Coats * BenchMinutes.SetUpGlaze;
 
     public override double HandMinutesFor(PieceShape shape, int pieces) => coat.Coats * pieces * BenchMinutes.GlazeAPiece;
@@ -59,7 +73,7 @@ public sealed class ResolvedGlaze : ResolvedCoat
     {
         var ml = MlPerCoat(shape, pieces);
         for (var number = 1; number <= coat.Coats; number++)
-            yield return new GlazePieces($"{Id}:glaze:{number}", Id, coat.GlazeId, number, coat.Coats, ml, tint is not null, coat.Sides, pieces, FlashOffMinutes);
+            yield return new GlazePieces($"{Id}:glaze:{number}", Id, coat.GlazeId, number, coat.Coats, ml, tint is not null, coat.Sides, pieces, FlashOffMinutes) { Dip = PotFor(shape) };
     }
 
     public override IEnumerable<PlanAdvice> AdviceOn(FaceState face)
