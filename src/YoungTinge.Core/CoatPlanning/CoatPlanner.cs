@@ -228,7 +228,7 @@ public sealed class CoatPlanner
         var eye = new ZoneColourEvaluator(resolved, shape);
         ZoneReached[] zones = [.. Zones.Select(zone =>
         {
-            var finished = eye.See(zone);
+            var finished = eye.SeeGround(zone);
             return new ZoneReached(zone, finished, Difference.Of(finished, plan.Targets[zone].Colour));
         })];
         var used = PlanAdvisor.MaterialsOf(proposed).Select(materials.Get<Material>).ToList();

@@ -139,12 +139,16 @@ internal sealed class CoatSimulator
         if (known.TryGetValue(key, out var found))
             return found;
         var laid = new LaidCoats([coat], shape, standing);
-        return known[key] = new Lie([.. samples.Select(zone => zone.Select(sample =>
+        return known[key] = new Lie([.. samples.Select(zone => Ground(coat, [.. zone.Select(sample =>
         {
             var at = laid.At(sample.Point, sample.CellAcrossMm, sample.CellAlongMm);
-            return (at.ShareOf(0), at.CoverOf(0));
-        }).ToArray())]);
+            return (Share: at.ShareOf(0), Cover: at.CoverOf(0));
+        })]))]);
     }
+
+    /// <summary>A zone is planned for its ground, not for details that are painted on it.</summary>
+    private static (double Share, double Cover)[] Ground(Coat coat, (double Share, double Cover)[] zone) =>
+        coat.IsDetail && zone.Average(at => at.Cover) < ZoneColourEvaluator.HidesMost ? [.. zone.Select(at => (at.Share, 0.0))] : zone;
 
     private readonly struct Lies(ReadyCoat[] coats, int zone, int point) : ILayerCoverage
     {

@@ -139,6 +139,21 @@ public class MarkingTests
         Assert.Equal(Y(bare) + share * (Y(full) - Y(bare)), Y(dotted), 1e-6);
     }
 
+    /// <summary>Freckles are painted on purpose; a detail that hides most of a zone is its look.</summary>
+    [Fact]
+    public void A_zone_is_judged_by_its_ground_not_by_what_is_painted_on_it()
+    {
+        ZoneHistory Heart(params Coat[] coats) => BuildUp.Of(new ResolvedPlan(Plan() with { Coats = coats }, TestData.Cabinet), Shape).Single(zone => zone.Zone == Zone.Heart);
+        var freckled = Heart(Painted(new Marking(MarkingKind.Dots, 1.4, 2.6, 0.8, 17)));
+        var bare = Heart();
+        Assert.Equal(0, DeltaE2000.Between(bare.Ground, freckled.Ground), 1e-9);
+        Assert.Equal(bare.Difference.DeltaE, freckled.Difference.DeltaE, 1e-9);
+        Assert.NotEqual(bare.Finished, freckled.Finished);
+        var hidden = Heart(Painted(new Marking(MarkingKind.Blotch, 60, 1, 0, 1)));
+        Assert.Equal(hidden.Finished, hidden.Ground);
+        Assert.NotEqual(bare.Ground, hidden.Ground);
+    }
+
     [Fact]
     public void The_picture_shows_a_detail_sharp_and_its_ground_without_it()
     {

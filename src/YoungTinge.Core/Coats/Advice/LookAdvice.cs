@@ -49,13 +49,14 @@ public static class LookAdvice
         var without = SideBySide.Select(zones, (zone, _) => eye.Without(zone.Zone));
         for (var i = 0; i < plan.Coats.Count; i++)
         {
-            if (plan.Plan.Coats[i] is not (DustCoat or WashCoat))
+            // A detail is painted on purpose: it is no fault of the ground.
+            if (plan.Plan.Coats[i] is not (DustCoat or WashCoat) || plan.Plan.Coats[i].IsDetail)
                 continue;
             var mostAtEnd = zones.Select((zone, at) => (zone.Zone, DeltaE: DeltaE2000.Between(zone.Finished, without[at][i]))).MaxBy(one => one.DeltaE);
             found.AddRange(CoatFaults(plan, i, mostAtEnd, zones, shape));
         }
 
-        found.AddRange(zones.Where(zone => IsNeon(zone.Finished, zone.Target)).Select(zone => new PlanAdvice(AdviceCode.NeonGreen) { Zone = zone.Zone }));
+        found.AddRange(zones.Where(zone => IsNeon(zone.Ground, zone.Target)).Select(zone => new PlanAdvice(AdviceCode.NeonGreen) { Zone = zone.Zone }));
         if (piece.IsWired && WireAdvice.For(piece, plan.Paste, plan.Cabinet).Choices is [{ Word: WireShows.Shows } wire, ..])
             found.Add(new PlanAdvice(AdviceCode.WireShows, MaterialId: wire.WireId) { Zone = Zone.Heart });
         return [.. found.Select(plan.Plan.Acknowledged)];

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Flowers;
 
@@ -29,6 +30,10 @@ public abstract record Coat(Guid Id)
     protected abstract CoatStage LooseStageIn(Materials cabinet);
 
     public virtual bool IsOn(Side side) => true;
+
+    /// <summary>Strokes or specks painted on purpose, not what lies all over its place.</summary>
+    [JsonIgnore]
+    public virtual bool IsDetail => false;
 
     /// <summary>Of all that goes on with it.</summary>
     public abstract IEnumerable<string> MaterialIds();

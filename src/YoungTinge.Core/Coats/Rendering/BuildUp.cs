@@ -7,8 +7,9 @@ namespace YoungTinge.Core.Coats.Rendering;
 
 /// <summary>What a zone goes through.</summary>
 /// <param name="Colours">Rested paste first, then the zone after each coat; the last is the finished zone. Under daylight.</param>
-/// <param name="Difference">The finished zone against its target.</param>
-public sealed record ZoneHistory(Zone Zone, IReadOnlyList<Lab> Colours, Lab Target, Difference Difference)
+/// <param name="Ground">The finished zone between details that are painted on it: what its target is about.</param>
+/// <param name="Difference">That against the target.</param>
+public sealed record ZoneHistory(Zone Zone, IReadOnlyList<Lab> Colours, Lab Ground, Lab Target, Difference Difference)
 {
     public Lab Finished => Colours[^1];
 }
@@ -22,6 +23,7 @@ public static class BuildUp
     {
         Lab[] colours = [eye.Paste, .. eye.Stages(zone)];
         var target = eye.Plan.Plan.Targets[zone].Colour;
-        return new ZoneHistory(zone, colours, target, Difference.Of(colours[^1], target));
+        var ground = eye.Plan.Plan.Coats.Any(coat => coat.IsDetail) ? eye.SeeGround(zone) : colours[^1];
+        return new ZoneHistory(zone, colours, ground, target, Difference.Of(ground, target));
     });
 }

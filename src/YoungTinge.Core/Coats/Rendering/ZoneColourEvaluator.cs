@@ -15,6 +15,9 @@ public sealed class ZoneColourEvaluator
     /// <summary>Pieces of a marbled whorl that a zone is taken together of: each is cut from another place.</summary>
     private const int MarbledPieces = 3;
 
+    /// <summary>A detail that hides so much of a zone is what the zone looks like.</summary>
+    public const double HidesMost = 0.5;
+
     private readonly bool isStreaked;
     private readonly Samples[] zones;
 
@@ -39,10 +42,22 @@ public sealed class ZoneColourEvaluator
 
     public Lab Paste => plan.Source.Colour;
 
-    /// <summary>The finished zone.</summary>
-    public Lab See(Zone zone)
+    /// <summary>The finished zone, painted details and all, as an eye takes it together.</summary>
+    public Lab See(Zone zone) => MeanOf(zones[(int)zone]);
+
+    /// <summary>
+    /// The finished zone between its painted details: a freckle is no fault of the ground that it was painted on. What hides most of a zone is
+    /// its ground.
+    /// </summary>
+    public Lab SeeGround(Zone zone)
     {
         var samples = zones[(int)zone];
+        var between = Enumerable.Range(0, plan.Coats.Count).Where(coat => plan.Coats[coat].Coat.IsDetail && samples.Points.Average(point => point.Lies.CoverOf(coat)) < HidesMost).ToHashSet();
+        return MeanOf(between.Count == 0 ? samples : samples with { Points = [.. samples.Points.Select(point => (point.Lies.Without(between), point.Paste))] });
+    }
+
+    private Lab MeanOf(Samples samples)
+    {
         var stack = new LayerStack(plan.Paste, plan.LayersOn(samples.Side));
         var mean = new ColourMean();
         Span<double> face = stackalloc double[SpectralGrid.Bands];
@@ -146,6 +161,9 @@ public sealed class ZoneColourEvaluator
     {
         public static Known Of(LaidCoats.PointLoads loads, int coats) => new(
             [.. Enumerable.Range(0, coats).Select(loads.ShareOf)], [.. Enumerable.Range(0, coats).Select(loads.CoverOf)]);
+
+        /// <summary>Where none of these lies.</summary>
+        public Known Without(IReadOnlySet<int> coats) => new(shares, [.. covers.Select((cover, coat) => coats.Contains(coat) ? 0 : cover)]);
 
         public double ShareOf(int layer) => shares[layer];
 

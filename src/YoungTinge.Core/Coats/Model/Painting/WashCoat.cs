@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Flowers;
 
@@ -31,6 +32,9 @@ public sealed record WashCoat(
     public override bool IsFixed() => base.IsFixed() || Marking is not null;
 
     protected override CoatStage LooseStageIn(Materials cabinet) => CoatStage.Paint;
+
+    [JsonIgnore]
+    public override bool IsDetail => Marking is not null;
 
     public override bool IsOn(Side side) => Sides.Include(side);
 
