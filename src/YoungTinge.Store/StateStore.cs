@@ -14,6 +14,32 @@ public sealed class StateStore(NpgsqlDataSource dataSource)
         "material", "stock", "dose_unit", "commission", "flower", "piece", "paste_plan", "batch", "operation_done", "paste_day_leftover", "stock_use", "log_entry", "studio",
     ];
 
+    /// <summary>The studio that this server serves with the state that it is in, in one going; null before one is set up.</summary>
+    public async Task<(Studio Studio, IReadOnlyDictionary<string, string> State)?> FindFirstAsync(CancellationToken cancel)
+    {
+        await using var command = dataSource.CreateCommand($"""
+            select {StudioStore.Columns}, (
+                select array_agg(marks.table_name || ' ' || marks.word)
+                from (
+                    select table_name, count(*) || '.' || sum(hashtextextended(backend || ' ' || xact, 0)) as word
+                    from change_mark
+                    where studio_id = studio.id
+                    group by table_name
+                ) marks)
+            from studio
+            order by name
+            limit 1
+            """);
+        await using var reader = await command.ExecuteReaderAsync(cancel);
+        if (!await reader.ReadAsync(cancel))
+            return null;
+        var studio = StudioStore.Read(reader);
+        var words = reader.IsDBNull(reader.FieldCount - 1) ? [] : reader.GetFieldValue<string[]>(reader.FieldCount - 1);
+        return (studio, StateOf(words.Select(word => word.Split(' ')).ToDictionary(word => word[0], word => word[1])));
+    }
+
+    private static IReadOnlyDictionary<string, string> StateOf(Dictionary<string, string> marks) => Tables.ToDictionary(table => table, table => marks.GetValueOrDefault(table, ""));
+
     /// <summary>
     /// A word for each table, for what a reader sees of it at this moment. Marks carry the number of the transaction that made the change
     /// and are seen with it, so the word is another after any change, whoever made it and in whatever order changes end.
@@ -31,6 +57,6 @@ public sealed class StateStore(NpgsqlDataSource dataSource)
         var marks = new Dictionary<string, string>();
         while (await reader.ReadAsync(cancel))
             marks[reader.GetString(0)] = reader.GetString(1);
-        return Tables.ToDictionary(table => table, table => marks.GetValueOrDefault(table, ""));
+        return StateOf(marks);
     }
 }

@@ -4,6 +4,7 @@ using System.Text.Json.Nodes;
 using Microsoft.Extensions.DependencyInjection;
 using YoungTinge.Core.Numerics;
 using YoungTinge.Testing;
+using YoungTinge.Web.Shared;
 using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Tests;
@@ -79,10 +80,9 @@ public sealed class ComputingTests(DemoApplication application) : ApiTest(applic
     public async Task A_view_is_computed_once_for_all_who_ask_and_anew_after_any_change()
     {
         var answers = Services.GetRequiredService<KeptAnswers>();
-        var studio = (await new Store.StudioStore(Demo.DataSource).FindFirstAsync(CancellationToken.None))!.Id;
         var (computed, hold) = (0, new TaskCompletionSource());
         var context = new Microsoft.AspNetCore.Http.DefaultHttpContext { Request = { Path = "/api/view" } };
-        ValueTask<object?> AskAsync(bool fails = false) => answers.AnswerAsync(context, studio, [], async () =>
+        ValueTask<object?> AskAsync(bool fails = false) => answers.AnswerAsync(context, new CurrentStudio(new Store.StateStore(Demo.DataSource)), new FollowsFrom([]), async () =>
         {
             Interlocked.Increment(ref computed);
             await hold.Task;

@@ -2,6 +2,7 @@ using Microsoft.Net.Http.Headers;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Flowers;
 
@@ -18,7 +19,7 @@ public static class GetPiece
     public sealed record Answer(PieceView Piece, PiecePlan Plan, IReadOnlyList<StageView> Stages, Dusting Dusting, int Version);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/pieces/{id:guid}", Handle)
-        .WithName("getPiece").Produces<Answer>().ProducesProblems(404);
+        .KeepsLook(hasOwnTag: true).WithName("getPiece").Produces<Answer>().ProducesProblems(404);
 
     private static async Task<IResult> Handle(
         Guid id, StudioWorks works, HttpResponse response, CancellationToken cancel)
