@@ -152,7 +152,7 @@ public sealed class BuildTests(DemoApplication application) : ApiTest(applicatio
         Assert.Equal(before - 2 * planned, await StockOf(material), 1e-9);
         var ticked = (await OperationsAsync(commission)).Single(one => (string)one["id"]! == (string)pot["id"]!);
         Assert.Equal(2 * planned, (double)ticked["went"]![0]!["amount"]!);
-        Assert.Equal(["operations[0].went[0].amount amountOutOfRange"], await ProblemsOf(await Tick(Went(material, -1))));
+        Assert.Equal(["operations[0].went[0].amount wentOutOfRange"], await ProblemsOf(await Tick(Went(material, -1))));
         Assert.Equal(["operations[0].went[0].materialId unknownMaterial"], await ProblemsOf(await Tick(Went("bright-white-paste", 1))));
         Assert.Equal(HttpStatusCode.NoContent, (await TickAsync(false, ToTick(pot))).StatusCode);
         Assert.Equal(before, await StockOf(material), 1e-9);

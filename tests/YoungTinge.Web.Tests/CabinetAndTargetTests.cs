@@ -343,7 +343,7 @@ public sealed class CabinetAndTargetTests(DemoApplication application) : ApiTest
         await OkAsync(Http.PostOverAsync("/api/materials", new { sheet = twin }, 0));
         var pair = Assert.Single((await GetAsync("/api/materials/duplicates")).AsArray())!;
         Assert.Equal(("rowan", "rowan-second-pot", "sameColour"), ((string)pair["oneId"]!, (string)pair["otherId"]!, (string)pair["reason"]!));
-        Assert.Equal(78, (await GetAsync("/api/materials")).AsArray().Count);
+        Assert.Equal(80, (await GetAsync("/api/materials")).AsArray().Count);
     }
 
     [Fact]

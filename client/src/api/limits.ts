@@ -191,7 +191,7 @@ export const OmbrePlanLimits = {
   steps: { minItems: 1, maxItems: 11 },
   uses: { minItems: 2, maxItems: 12 },
   scaleG: { minimum: 0.001, maximum: 10 },
-  begin: { minimum: 0, maximum: 1 },
+  begin: { minimum: 0, maximum: 0.99 },
   end: { maximum: 1, exclusiveMinimum: 0 },
 } as const
 

@@ -3958,8 +3958,8 @@ export interface components {
              * @description Buds of this flower, 0 or more.
              */
             buds: number;
-            /** @description How many pieces, with spares. */
-            pieces: components["schemas"]["PieceView"][];
+            /** @description Null for commissions far down the list: to be had with the flower. */
+            pieces: null | components["schemas"]["PieceView"][];
         };
         ListStartingPointsStartingPointView: {
             /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
@@ -4552,7 +4552,7 @@ export interface components {
             school: components["schemas"]["OmbreMethod"];
             /**
              * Format: double
-             * @description How much of the last paste is in the first shade already, 0 to below 1 by mass.
+             * @description How much of the last paste is in the first shade already, 0 to 0.99 by mass.
              */
             begin?: number;
             /**
@@ -4560,10 +4560,6 @@ export interface components {
              * @description How much of the last paste the last shade is, above the beginning up to 1; the rest of it is the first paste.
              */
             end?: number;
-            /** @description The first shade: the first paste, or a mix of the two. */
-            firstShade?: components["schemas"]["PasteRecipe"];
-            /** @description Last shade. */
-            lastShade?: components["schemas"]["PasteRecipe"];
         };
         OmbreStepView: {
             /** @description What is done in this step. */

@@ -102,7 +102,7 @@ function goalsOf(
     ...(commissions?.commissions ?? []).flatMap(({ commission, flowers }) => [
       ...flowers.flatMap((flower) => [
         { to: `/flowers/${flower.id}`, name: flower.name, kind: t('jump.flower', { of: commission.name }) },
-        ...flower.pieces.map((piece) => ({
+        ...(flower.pieces ?? []).map((piece) => ({
           to: `/flowers/${flower.id}/${piece.id}`,
           name: `${flower.name}, ${piece.name}`,
           kind: t('jump.piece', { of: commission.name }),

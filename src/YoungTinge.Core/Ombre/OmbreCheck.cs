@@ -61,7 +61,7 @@ public static class OmbreCheck
                 yield return new($"steps[{i}]", OmbreProblemCode.StepOutOfRange, LargestStep);
         }
 
-        if (!(plan.Begin is >= 0 and < 1))
+        if (!(plan.Begin is >= 0 and <= OmbrePlan.MaxBegin))
             yield return new("begin", OmbreProblemCode.ShareOutOfRange, 99);
         else if (!(plan.End > plan.Begin && plan.End <= 1))
             yield return new("end", OmbreProblemCode.EndBeforeBegin, 100);

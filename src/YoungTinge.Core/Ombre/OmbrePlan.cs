@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Mixing;
@@ -23,15 +24,19 @@ public sealed record OmbrePlan(
     private const int ShadesWithoutWhorls = 3;
     private const double UsualG = 50;
 
-    /// <summary>How much of the last paste is in the first shade already, 0 to below 1 by mass.</summary>
+    /// <summary>How much of the last paste is in the first shade already, 0 to 0.99 by mass.</summary>
     public double Begin { get; init; }
+
+    public const double MaxBegin = 0.99;
 
     /// <summary>How much of the last paste the last shade is, above the beginning up to 1; the rest of it is the first paste.</summary>
     public double End { get; init; } = 1;
 
     /// <summary>The first shade: the first paste, or a mix of the two.</summary>
+    [JsonIgnore]
     public PasteRecipe FirstShade => MixOf(Begin);
 
+    [JsonIgnore]
     public PasteRecipe LastShade => MixOf(End);
 
     private PasteRecipe MixOf(double share) => share <= 0 ? First : share >= 1 ? Last : PasteRecipe.Kneaded([(First, 1 - share), (Last, share)]);

@@ -7,7 +7,11 @@ namespace YoungTinge.Web.Commissions;
 /// <summary>All work in the studio, first due first.</summary>
 public static class ListCommissions
 {
-    public sealed record FlowerView(Guid Id, string Name, int Flowers, int Buds, IReadOnlyList<PieceView> Pieces);
+    /// <summary>So many are looked at on one screen: of the rest, pieces are asked for flower by flower.</summary>
+    internal const int MostDrawn = 8;
+
+    /// <param name="Pieces">Null for commissions far down the list: to be had with the flower.</param>
+    public sealed record FlowerView(Guid Id, string Name, int Flowers, int Buds, IReadOnlyList<PieceView>? Pieces);
 
     /// <param name="Food">By all that goes into or onto its flowers.</param>
     /// <param name="Progress">How much of all there is to do for it is done.</param>
@@ -22,10 +26,11 @@ public static class ListCommissions
         StudioWorks works, TimeProvider clock, CancellationToken cancel)
     {
         var work = await works.LoadAsync(cancel);
+        var flowers = work.Flowers.ToLookup(flower => flower.CommissionId);
+        var drawn = work.Commissions.OrderBy(commission => !commission.IsOpen).Take(MostDrawn).Select(commission => commission.Id).ToHashSet();
         return TypedResults.Ok(new Answer(work.Studio.Name, work.Studio.Maker, [.. work.Commissions.Select(commission => new Entry(
-            CommissionView.From(commission, work.Studio, clock.GetUtcNow()), work.ProgressOf(commission.Id, work.GraphOf(commission.Id).Operations),
-            FoodFacts.Of(work.GraphOf(commission.Id).Operations, work.Materials),
-            [.. work.Flowers.Where(flower => flower.CommissionId == commission.Id)
-                .Select(flower => new FlowerView(flower.Id, flower.Name, flower.Flowers, flower.Buds, [.. work.PiecesOf(flower.Id).Select(piece => PieceView.From(piece, work.Materials))]))]))]));
+            CommissionView.From(commission, work.Studio, clock.GetUtcNow()), work.ProgressOf(commission.Id, work.GraphOf(commission.Id).Operations), work.FoodOf(commission.Id),
+            [.. flowers[commission.Id].Select(flower => new FlowerView(
+                flower.Id, flower.Name, flower.Flowers, flower.Buds, drawn.Contains(commission.Id) ? [.. work.PiecesOf(flower.Id).Select(work.Show)] : null))]))]));
     }
 }

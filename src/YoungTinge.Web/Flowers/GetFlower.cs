@@ -24,7 +24,7 @@ public static class GetFlower
             return ApiProblem.NotFound();
         return TypedResults.Ok(new Answer(
             flower.Id, flower.Name, flower.Flowers, flower.Buds, flower.MustBeEdible, CommissionView.From(commission, work.Studio, clock.GetUtcNow()),
-            [.. work.PiecesOf(id).Select(piece => PieceView.From(piece, work.Materials))],
+            [.. work.PiecesOf(id).Select(work.Show)],
             work.PiecesOf(id).ToDictionary(piece => piece.Id, piece => work.ProgressOf(commission.Id, work.GraphOf(commission.Id).OfPiece(piece.Id))),
             FoodFacts.Of(work.GraphOf(commission.Id).OfFlower(id), work.Materials), flower.Version));
     }

@@ -30,7 +30,7 @@ public static class GetPiece
         response.Headers.ETag = new EntityTagHeaderValue($"\"{piece.Version}\"").ToString();
         var assembly = work.AssemblyOf(piece.FlowerId);
         return TypedResults.Ok(new Answer(
-            PieceView.From(piece, work.Materials), piece.Plan,
+            work.Show(piece), piece.Plan,
             [.. piece.Standing!.StageIds.Select(stageId => assembly.Stages.First(stage => stage.Id == stageId)).Select(stage => new StageView(stage.Id, stage.Kind, stage.Name))],
             assembly.Dusting, piece.Version));
     }

@@ -96,7 +96,7 @@ internal static class PropertyLimits
         [(typeof(OmbrePlan), nameof(OmbrePlan.Uses))] = new Count(OmbrePlan.FewestShades, OmbrePlan.MostShades),
         [(typeof(OmbrePlan), nameof(OmbrePlan.Steps))] = new Count(OmbrePlan.FewestShades - 1, OmbrePlan.MostShades - 1),
         [(typeof(OmbrePlan), nameof(OmbrePlan.ScaleG))] = new Range(BenchScale.FinestG, BenchScale.CoarsestG),
-        [(typeof(OmbrePlan), nameof(OmbrePlan.Begin))] = new Range(0, 1),
+        [(typeof(OmbrePlan), nameof(OmbrePlan.Begin))] = new Range(0, OmbrePlan.MaxBegin),
         [(typeof(OmbrePlan), nameof(OmbrePlan.End))] = new Range(0, 1, IsAbove: true),
         [(typeof(MiddleShade), nameof(MiddleShade.At))] = new Range(1, OmbrePlan.MostShades - 2),
         [(typeof(ShadeUse), nameof(ShadeUse.OtherG))] = new Range(0, SearchCheck.MostPasteG),

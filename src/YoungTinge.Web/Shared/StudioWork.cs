@@ -42,8 +42,15 @@ internal sealed class StudioWork
             return;
         var isSamePlans = ReferenceEquals(before.rows.Commissions, rows.Commissions) && ReferenceEquals(before.rows.Pieces, rows.Pieces) && ReferenceEquals(before.rows.Ombres, rows.Ombres) && ReferenceEquals(before.rows.Marbles, rows.Marbles);
         var (now, then) = isSamePlans ? (null, null) : (Inputs(rows), Inputs(before.rows));
+        // What is done of a commission is the same as long as none of its own ticks has changed.
+        var moved = rows.Ticks.Keys.Where(id => !before.Ticks.ContainsKey(id)).Concat(before.Ticks.Keys.Where(id => !rows.Ticks.ContainsKey(id)))
+            .Select(id => CommissionOf(id)?.Id).ToHashSet();
         foreach (var (id, part) in before.parts.Where(part => isSamePlans || now!.Contains(part.Key) && now[part.Key].SequenceEqual(then![part.Key])))
+        {
             parts[id] = part;
+            if (!moved.Contains(id) && before.done.TryGetValue(id, out var known))
+                done[id] = known;
+        }
     }
 
     public Studio Studio => rows.Studio;
@@ -92,6 +99,12 @@ internal sealed class StudioWork
 
     /// <summary>Everything that is done for a commission.</summary>
     public WorkGraph GraphOf(Guid commissionId) => PartOf(commissionId).Graph;
+
+    /// <summary>A piece as it stands on the stem, with its finished colours.</summary>
+    public PieceView Show(PlannedPiece piece) => PartOf(flowers[piece.FlowerId].CommissionId).Shown(piece, Materials);
+
+    /// <summary>By all that goes into or onto the flowers of a commission.</summary>
+    public FoodFacts FoodOf(Guid commissionId) => PartOf(commissionId).FoodBy(Materials);
 
     /// <summary>Null if nothing of that name is to be done.</summary>
     public Operation? FindOperation(string id) => CommissionOf(id) is { } commission ? GraphOf(commission.Id).Find(id) : null;
@@ -162,6 +175,8 @@ internal sealed class StudioWork
     {
         private readonly Lazy<IReadOnlyList<PasteBlock>> blocks;
         private readonly Lazy<WorkGraph> graph;
+        private readonly ConcurrentDictionary<Guid, PieceView> shown = new();
+        private FoodFacts? food;
 
         public CommissionPart(IReadOnlyList<Flower> flowers, StudioRows rows, IReadOnlyDictionary<string, Leftover> leftovers)
         {
@@ -199,6 +214,10 @@ internal sealed class StudioWork
         public IReadOnlyList<PasteBlock> Blocks => blocks.Value;
 
         public WorkGraph Graph => graph.Value;
+
+        public PieceView Shown(PlannedPiece piece, Materials materials) => shown.GetOrAdd(piece.Id, _ => PieceView.From(piece, materials));
+
+        public FoodFacts FoodBy(Materials materials) => food ??= FoodFacts.Of(Graph.Operations, materials);
     }
 }
 

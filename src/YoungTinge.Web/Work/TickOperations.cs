@@ -79,7 +79,7 @@ public static class TickOperations
             if (!takes.Contains(take.MaterialId) || went!.Take(i).Any(other => other.MaterialId == take.MaterialId))
                 yield return new FieldProblem($"{path}.materialId", "unknownMaterial", null, take.MaterialId);
             if (!(take.Amount is >= 0 and <= MaterialRecordCheck.MostStock))
-                yield return new FieldProblem($"{path}.amount", "amountOutOfRange", MaterialRecordCheck.MostStock, null);
+                yield return new FieldProblem($"{path}.amount", "wentOutOfRange", MaterialRecordCheck.MostStock, null);
         }
     }
 

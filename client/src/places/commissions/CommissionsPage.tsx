@@ -21,6 +21,9 @@ const shortestPx = 22
 type Shown = 'open' | 'all' | CommissionView['status']
 type Order = 'due' | 'name' | 'status'
 
+/** Nobody scrolls through more at once. */
+const aScreen = 12
+
 /** All work in the studio, first due first; each flower shows its pieces in their finished colours. */
 export function CommissionsPage() {
   const { t } = useTranslation()
@@ -28,6 +31,7 @@ export function CommissionsPage() {
   const [wanted, setWanted] = useState('')
   const [shown, setShown] = useState<Shown>('open')
   const [order, setOrder] = useState<Order>('due')
+  const [most, setMost] = useState(aScreen)
   if (!data) return error ? <Unreadable error={error} retry={() => void refetch()} /> : <Reading />
   const all = data.commissions
   const entries = sorted(
@@ -78,9 +82,16 @@ export function CommissionsPage() {
           {t('commission.noneShown')}
         </p>
       )}
-      {entries.map((entry) => (
+      {entries.slice(0, most).map((entry) => (
         <Entry key={entry.commission.id} entry={entry} />
       ))}
+      {entries.length > most && (
+        <p className="px-4 py-4 lg:px-6">
+          <button className="btn btn-sm" onClick={() => setMost(most + aScreen)}>
+            {t('commission.more', { count: entries.length - most })}
+          </button>
+        </p>
+      )}
     </main>
   )
 }
@@ -127,34 +138,39 @@ function Entry({ entry: { commission, progress, food, flowers } }: { entry: Comm
       </div>
       {flowers.length === 0 && <p className="quiet px-4 pb-4 text-sm lg:px-6">{t('commission.noFlowers')}</p>}
       <ul className="surround grid sm:grid-cols-2 lg:grid-cols-3">
-        {flowers.map((flower) => {
-          const longest = Math.max(...flower.pieces.map((piece) => piece.lengthMm))
-          return (
-            <li key={flower.id} className="min-w-0">
-              <Link
-                to={`/flowers/${flower.id}`}
-                className="outline-surround-ink flex h-full flex-col gap-3 px-4 py-4 outline-offset-[-4px] hover:outline-1 lg:px-6"
-              >
-                <span aria-hidden className="flex h-20 items-end gap-3 overflow-hidden">
-                  {flower.pieces.map((piece) => (
-                    <PieceDrawing
-                      key={piece.id}
-                      piece={piece}
-                      heightPx={shortestPx + (tallestPx - shortestPx) * Math.sqrt(piece.lengthMm / longest)}
-                    />
-                  ))}
-                </span>
-                <span className="min-w-0">
-                  <span className="name block text-lg underline-offset-4">{flower.name}</span>
-                  <span className="block text-sm">{flowerCount(t, flower)}</span>
-                </span>
-              </Link>
-            </li>
-          )
-        })}
+        {flowers.map((flower) => (
+          <li key={flower.id} className="min-w-0">
+            <Link
+              to={`/flowers/${flower.id}`}
+              className="outline-surround-ink flex h-full flex-col gap-3 px-4 py-4 outline-offset-[-4px] hover:outline-1 lg:px-6"
+            >
+              <span aria-hidden className="flex h-20 items-end gap-3 overflow-hidden">
+                <Pieces flower={flower} />
+              </span>
+              <span className="min-w-0">
+                <span className="name block text-lg underline-offset-4">{flower.name}</span>
+                <span className="block text-sm">{flowerCount(t, flower)}</span>
+              </span>
+            </Link>
+          </li>
+        ))}
       </ul>
     </section>
   )
+}
+
+/** The pieces of a flower in their finished colours; far down a long list they come when they are shown. */
+function Pieces({ flower }: { flower: CommissionEntry['flowers'][number] }) {
+  const asked = useQuery({ ...queries.flower(flower.id), enabled: flower.pieces === null })
+  const pieces = flower.pieces ?? asked.data?.pieces ?? []
+  const longest = Math.max(...pieces.map((piece) => piece.lengthMm))
+  return pieces.map((piece) => (
+    <PieceDrawing
+      key={piece.id}
+      piece={piece}
+      heightPx={shortestPx + (tallestPx - shortestPx) * Math.sqrt(piece.lengthMm / longest)}
+    />
+  ))
 }
 
 const isShown = ({ commission }: CommissionEntry, shown: Shown) =>
