@@ -15,7 +15,9 @@ public class BuildTests(Application application)
         browser.WaitForText("This cannot be read as a number.");
         browser.Fill("Sizing holes, across in mm, the smallest first", "4; 6; 9,5; 12");
         browser.Click("button", "Keep", exact: true);
-        browser.Find("status", "Saved");
+        browser.WaitUntilQuiet();
+        browser.Reload();
+        Assert.Equal("4; 6; 9.5; 12", browser.ValueOf("Sizing holes, across in mm, the smallest first"));
 
         browser.OpenSepals();
         browser.Click("button", "Shape and number");
@@ -32,7 +34,7 @@ public class BuildTests(Application application)
         browser.WaitForText("At the rim from 0.05 mm up to as thick as the middle");
         browser.Fill("At the rim", "0.2");
         browser.Click("button", "Save", exact: true);
-        browser.WaitForText("Saved.");
+        browser.WaitForText("32.3 mm × 28.8 mm");
         browser.Click("link", "Run sheet");
         browser.WaitForText("Thinned to 0.2 mm at the rim");
         return Task.CompletedTask;
@@ -81,7 +83,7 @@ public class BuildTests(Application application)
         browser.Click("disclosure", "Other amounts went in");
         browser.Fill("Duckweed, planned", "0.2");
         browser.Click("button", "That went in");
-        browser.WaitForText("Went in: 0.20 g Duckweed");
+        browser.WaitForText("0.20 g Duckweed");
         browser.Click("button", "As planned after all");
         browser.WaitUntil("as planned", () => !browser.PageText().Contains("Went in:"));
         return Task.CompletedTask;

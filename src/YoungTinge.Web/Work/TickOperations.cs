@@ -62,7 +62,7 @@ public static class TickOperations
             };
         }
 
-        return new DoneOperation(operation.Id, fingerprint, [.. operation.AllTakes()]) 
+        return new DoneOperation(operation.Id, fingerprint, [.. operation.AllTakes()])
         {
             Went = one.Went,
             FromBatch = operation.Step is TakeBatch batch ? (batch.BatchId, batch.Grams) : null,

@@ -148,7 +148,7 @@ function Step({
           checked={isTicked}
           onChange={(event) => onTick(event.target.checked)}
         />
-        <span className="quiet w-5 text-right">{number}</span>
+        <span className="quiet min-w-7 text-right print:min-w-5">{number}</span>
         <span className="grow">
           <span className={`block font-semibold ${isTicked ? 'quiet line-through' : ''}`}>
             {operation.colour && operation.step.kind !== 'brushDust' && <InlineSwatch colour={operation.colour} />}{' '}
