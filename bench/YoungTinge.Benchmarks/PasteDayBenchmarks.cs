@@ -18,6 +18,7 @@ public class PasteDayBenchmarks
     private readonly FlowerPaste[] designs;
     private readonly MarblePlan marble;
     private readonly OmbreRun run;
+    private readonly WorkGraph forty;
 
     public PasteDayBenchmarks()
     {
@@ -33,6 +34,7 @@ public class PasteDayBenchmarks
             return new FlowerPaste(Guid.NewGuid(), commission, works, design % 2 == 0 ? OmbrePlan.Suggest(works, materials) : null, null);
         })];
         marble = new MarblePlan([new(new PasteRecipe(White, [new Dose("woad", 1)]), 2), new(new PasteRecipe(White, []), 1)], 1, 5, 0.4, [], 110, 1);
+        forty = Forty(materials);
         run = designs[0].Ombre!.Run(designs[0].Works, materials);
     }
 
@@ -50,6 +52,22 @@ public class PasteDayBenchmarks
     /// <summary>Everything that is done for them, paste and all, and its dust day.</summary>
     [Benchmark]
     public DustDayPlan GraphOfThirtyDesigns() => DustDayPlan.Of(WorkGraph.Of([.. designs.Select(design => new FlowerWork(design, null))], PasteDaySheet.Of(designs, materials), materials));
+
+    /// <summary>The order of a day of forty brush passes: ten kinds of piece with four dusts each, all of other families.</summary>
+    [Benchmark]
+    public DustDayPlan DayOfFortyPasses() => DustDayPlan.Of(forty);
+
+    private static WorkGraph Forty(Materials materials)
+    {
+        string[] dusts = ["nettle", "wine-lees", "scabious", "furze", "peat", "moonmilk", "guelder", "duckweed", "chalk-down", "vixen"];
+        PlannedWork[] works = [.. Enumerable.Range(0, 10).Select(piece => new PlannedWork(
+            Guid.NewGuid(), new Piece($"Petal {piece}", "round-petal", 20 + 3 * piece, 18 + 3 * piece, 0.5, false, PartOf.Flower, 5, 0.15), 6,
+            new PiecePlan(
+                Enum.GetValues<Zone>().ToDictionary(zone => zone, _ => Target.Of(new Lab(80, 5, 10))), new Lab(85, 5, 10), new PasteRecipe(White, []),
+                [.. Enumerable.Range(0, 4).Select(at => new DustCoat(Guid.NewGuid(), [new(dusts[(piece * 7 + at * (3 + piece % 4)) % dusts.Length], 1), new("plain-cornstarch", 1 + piece)], 0.1, Place.Whole, Sides.Face))])))];
+        var flower = new FlowerPaste(Guid.NewGuid(), Guid.NewGuid(), works, null, null);
+        return WorkGraph.Of([new FlowerWork(flower, null)], PasteDaySheet.Of([flower], materials), materials);
+    }
 
     /// <summary>As each change of a run asks for it.</summary>
     [Benchmark]

@@ -170,36 +170,28 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
     /// <summary>Writes how a flower is put together, over the version that the change was made from.</summary>
     /// <param name="assembly">Null for as the house would.</param>
     /// <returns>Its new version; null if it was changed in the meantime, or is gone.</returns>
-    public async Task<int?> SaveAssemblyAsync(Guid studioId, Guid flowerId, int madeFromVersion, AssemblyPlan? assembly, CancellationToken cancel)
-    {
-        await using var command = dataSource.CreateCommand("""
-            update flower
-            set assembly = $4, version = version + 1
-            where studio_id = $1 and id = $2 and deleted_at is null and version = $3
-            returning version
-            """);
-        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
-        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = flowerId });
-        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = madeFromVersion });
-        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = assembly is null ? DBNull.Value : PlanJson.Write(assembly) });
-        return await command.ExecuteScalarAsync(cancel) as int?;
-    }
+    public Task<int?> SaveAssemblyAsync(Guid studioId, Guid flowerId, int madeFromVersion, AssemblyPlan? assembly, CancellationToken cancel) =>
+        SavePlanAsync("flower", "assembly", studioId, flowerId, madeFromVersion, assembly is null ? null : PlanJson.Write(assembly), cancel);
 
     /// <summary>Writes how a commission's flowers are wired to sprays, over the version that the change was made from.</summary>
     /// <param name="spray">Null for as the house would.</param>
     /// <returns>Its new version; null if it was changed in the meantime, or is gone.</returns>
-    public async Task<int?> SaveSprayAsync(Guid studioId, Guid id, int madeFromVersion, SprayPlan? spray, CancellationToken cancel)
+    public Task<int?> SaveSprayAsync(Guid studioId, Guid id, int madeFromVersion, SprayPlan? spray, CancellationToken cancel) =>
+        SavePlanAsync("commission", "spray", studioId, id, madeFromVersion, spray is null ? null : PlanJson.Write(spray), cancel);
+
+    /// <param name="table">Ours, as is the column: neither can be a parameter.</param>
+    private async Task<int?> SavePlanAsync(string table, string column, Guid studioId, Guid id, int madeFromVersion, string? plan, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand("""
-            update commission
-            set spray = $4, version = version + 1
+        await using var command = dataSource.CreateCommand($"""
+            update {table}
+            set {column} = $4, version = version + 1
             where studio_id = $1 and id = $2 and deleted_at is null and version = $3
             returning version
             """);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = id });
         command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = madeFromVersion });
-        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = spray is null ? DBNull.Value : PlanJson.Write(spray) });
+        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = plan ?? (object)DBNull.Value });
         return await command.ExecuteScalarAsync(cancel) as int?;
     }
 

@@ -69,8 +69,14 @@ public static class Server
     private static void AddServices(WebApplicationBuilder builder)
     {
         var services = builder.Services;
-        // The same few statements are asked all day: the database plans each of them once for a connection.
-        services.AddNpgsqlDataSource(builder.Configuration.GetConnectionString(ConnectionName) ?? "", database => database.ConnectionStringBuilder.MaxAutoPrepare = 50);
+        services.AddNpgsqlDataSource(builder.Configuration.GetConnectionString(ConnectionName) ?? "", database =>
+        {
+            // The same few statements are asked all day: the database plans each of them once for a connection.
+            database.ConnectionStringBuilder.MaxAutoPrepare = 50;
+            // To open one more takes longer than to wait for one that answers in a millisecond.
+            database.ConnectionStringBuilder.MinPoolSize = 4;
+            database.ConnectionStringBuilder.MaxPoolSize = 16;
+        });
         services.AddSingleton<StudioStore>().AddSingleton<CabinetStore>().AddSingleton<CommissionStore>().AddSingleton<PieceStore>()
             .AddSingleton<DoneStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>().AddSingleton<PictureStore>().AddSingleton<PastePlanStore>().AddSingleton<FlowerWorksLoader>().AddScoped<PasteDayLoader>().AddSingleton<LeftoverStore>().AddSingleton(provider => new ArchiveStore(provider.GetRequiredService<NpgsqlDataSource>(), PictureFile.IsPicture))
             .AddSingleton<BinStore>().AddSingleton<CopyStore>().AddSingleton<StateStore>().AddSingleton<LaidPictureStore>();

@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { ArrowDown, ArrowUp, Plus } from 'lucide-react'
 import { Link, useParams } from 'wouter'
 import type { Assembly, AssemblyPlan, AssemblyStage, Dusting } from '../../api/api'
@@ -6,16 +6,13 @@ import { answer, api, madeFrom } from '../../api/api'
 import { AssemblyStageLimits } from '../../api/limits'
 import { aside, queries } from '../../api/queries'
 import { Choice } from '../../shared/Choice'
-import { Failure, NotThere, Problem } from '../../shared/Message'
+import { NotThere, Problem } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
 import { SelectField } from '../../shared/SelectField'
 import { PageTitle } from '../../shared/PageTitle'
 import { TextField } from '../../shared/TextField'
 import { useTranslation } from '../../shared/translation'
-import { useProblems } from '../../shared/useProblems'
-import { SaveRow } from '../pasteDay/SaveRow'
-import type { PasteDraft } from '../pasteDay/usePastePlan'
-import { usePasteDraft } from '../pasteDay/usePastePlan'
+import { useHousePlan } from './useHousePlan'
 
 /** How a flower is put together, stage by stage. */
 export function AssemblyPage() {
@@ -34,27 +31,13 @@ function OpenAssembly({ flowerId, kept }: { flowerId: string; kept: Assembly }) 
   const { t } = useTranslation()
   const client = useQueryClient()
   const path = { params: { path: { id: flowerId } } }
-  const draft = usePasteDraft<AssemblyPlan>('assembly', flowerId, { plan: kept.plan, version: kept.version })
-  const { plan, change } = draft
-  const readAgain = () => client.invalidateQueries({ predicate: ({ queryKey }) => String(queryKey[0]) !== 'materials' })
-  const save = useMutation({
-    mutationFn: (one: PasteDraft<AssemblyPlan>) =>
-      answer(api.PUT('/api/flowers/{id}/assembly', { ...path, headers: madeFrom(one.version), body: one.plan })),
-    onSuccess: async ({ version }, sent) => {
-      draft.drop({ plan: sent.plan, version })
-      await readAgain()
-    },
+  const { plan, change, isChanged, problemAt, head } = useHousePlan<AssemblyPlan>('assembly', flowerId, kept, {
+    read: () => client.fetchQuery(aside(queries.assembly(flowerId))),
+    save: ({ plan: body, version }) =>
+      answer(api.PUT('/api/flowers/{id}/assembly', { ...path, headers: madeFrom(version), body })),
+    asTheHouse: (version) =>
+      answer(api.POST('/api/flowers/{id}/assembly/as-the-house', { ...path, headers: madeFrom(version) })),
   })
-  const asTheHouse = useMutation({
-    mutationFn: () =>
-      answer(api.POST('/api/flowers/{id}/assembly/as-the-house', { ...path, headers: madeFrom(kept.version) })),
-    onSuccess: async () => {
-      await readAgain()
-      const fresh = await client.fetchQuery({ ...aside(queries.assembly(flowerId)) })
-      draft.drop({ plan: fresh.plan, version: fresh.version })
-    },
-  })
-  const problemAt = useProblems([save.error])
   const nameOf = (id: string) => kept.pieces.find((piece) => piece.id === id)?.name ?? id
   const setStage = (at: number, part: Partial<AssemblyStage>) =>
     change({ stages: plan.stages.map((stage, i) => (i === at ? { ...stage, ...part } : stage)) })
@@ -71,27 +54,8 @@ function OpenAssembly({ flowerId, kept }: { flowerId: string; kept: Assembly }) 
         <PageTitle className="text-2xl" title={t('assembly.title', { flower: kept.flowerName })} />
         <p className="quiet text-sm">{t(kept.isOwn ? 'assembly.own' : 'assembly.house')}</p>
       </div>
-      <div className="mt-3">
-        <SaveRow
-          draft={draft.value}
-          isChanged={draft.isChanged}
-          isKept
-          save={save}
-          theirs={async () => {
-            const now = await client.fetchQuery({ ...aside(queries.assembly(flowerId)) })
-            return { plan: now.plan, version: now.version }
-          }}
-          nameOf={(id) => id}
-          onDrop={(saved) => draft.drop(saved ?? { plan: kept.plan, version: kept.version })}
-        />
-        {kept.isOwn && (
-          <button className="btn btn-sm mt-2" disabled={asTheHouse.isPending} onClick={() => asTheHouse.mutate()}>
-            {t('assembly.asTheHouse')}
-          </button>
-        )}
-        <Failure error={asTheHouse.error} nameOf={(id) => id} />
-      </div>
-      {kept.problems.length > 0 && !draft.isChanged && (
+      {head}
+      {kept.problems.length > 0 && !isChanged && (
         <p role="alert" className="text-error mt-2 text-sm">
           {t('assembly.leftBehind')}
         </p>

@@ -1,18 +1,15 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { ArrowDown, ArrowUp } from 'lucide-react'
 import { Link, useParams } from 'wouter'
 import type { SprayItem, SprayPlan, SprayPlanAnswer } from '../../api/api'
 import { answer, api, madeFrom } from '../../api/api'
 import { aside, queries } from '../../api/queries'
-import { Failure, NotThere, Problem } from '../../shared/Message'
+import { NotThere, Problem } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
 import { PageTitle } from '../../shared/PageTitle'
 import { SelectField } from '../../shared/SelectField'
 import { useTranslation } from '../../shared/translation'
-import { useProblems } from '../../shared/useProblems'
-import { SaveRow } from '../pasteDay/SaveRow'
-import type { PasteDraft } from '../pasteDay/usePastePlan'
-import { usePasteDraft } from '../pasteDay/usePastePlan'
+import { useHousePlan } from './useHousePlan'
 
 type Stock = SprayPlanAnswer['stock'][number]
 
@@ -30,27 +27,13 @@ function OpenSprayPlan({ commissionId, kept }: { commissionId: string; kept: Spr
   const { t } = useTranslation()
   const client = useQueryClient()
   const path = { params: { path: { id: commissionId } } }
-  const draft = usePasteDraft<SprayPlan>('spray-plan', commissionId, { plan: kept.plan, version: kept.version })
-  const { plan, change } = draft
-  const readAgain = () => client.invalidateQueries({ predicate: ({ queryKey }) => String(queryKey[0]) !== 'materials' })
-  const save = useMutation({
-    mutationFn: (one: PasteDraft<SprayPlan>) =>
-      answer(api.PUT('/api/commissions/{id}/spray-plan', { ...path, headers: madeFrom(one.version), body: one.plan })),
-    onSuccess: async ({ version }, sent) => {
-      draft.drop({ plan: sent.plan, version })
-      await readAgain()
-    },
+  const { plan, change, isChanged, problemAt, head } = useHousePlan<SprayPlan>('spray-plan', commissionId, kept, {
+    read: () => client.fetchQuery(aside(queries.sprayPlan(commissionId))),
+    save: ({ plan: body, version }) =>
+      answer(api.PUT('/api/commissions/{id}/spray-plan', { ...path, headers: madeFrom(version), body })),
+    asTheHouse: (version) =>
+      answer(api.POST('/api/commissions/{id}/spray-plan/as-the-house', { ...path, headers: madeFrom(version) })),
   })
-  const asTheHouse = useMutation({
-    mutationFn: () =>
-      answer(api.POST('/api/commissions/{id}/spray-plan/as-the-house', { ...path, headers: madeFrom(kept.version) })),
-    onSuccess: async () => {
-      await readAgain()
-      const fresh = await client.fetchQuery(aside(queries.sprayPlan(commissionId)))
-      draft.drop({ plan: fresh.plan, version: fresh.version })
-    },
-  })
-  const problemAt = useProblems([save.error])
   const stockOf = (item: SprayItem) => kept.stock.find((one) => keyOf(one) === keyOf(item))
   const setItem = (at: number, part: Partial<SprayItem>) =>
     change({ items: plan.items.map((item, i) => (i === at ? { ...item, ...part } : item)) })
@@ -66,27 +49,8 @@ function OpenSprayPlan({ commissionId, kept }: { commissionId: string; kept: Spr
         <PageTitle className="text-2xl" title={t('sprayPlan.title', { commission: kept.commissionName })} />
         <p className="quiet text-sm">{t(kept.isOwn ? 'assembly.own' : 'assembly.house')}</p>
       </div>
-      <div className="mt-3">
-        <SaveRow
-          draft={draft.value}
-          isChanged={draft.isChanged}
-          isKept
-          save={save}
-          theirs={async () => {
-            const now = await client.fetchQuery(aside(queries.sprayPlan(commissionId)))
-            return { plan: now.plan, version: now.version }
-          }}
-          nameOf={(id) => id}
-          onDrop={(saved) => draft.drop(saved ?? { plan: kept.plan, version: kept.version })}
-        />
-        {kept.isOwn && (
-          <button className="btn btn-sm mt-2" disabled={asTheHouse.isPending} onClick={() => asTheHouse.mutate()}>
-            {t('assembly.asTheHouse')}
-          </button>
-        )}
-        <Failure error={asTheHouse.error} nameOf={(id) => id} />
-      </div>
-      {kept.problems.length > 0 && !draft.isChanged && (
+      {head}
+      {kept.problems.length > 0 && !isChanged && (
         <p role="alert" className="text-error mt-2 text-sm">
           {t('sprayPlan.leftBehind')}
         </p>
