@@ -43,7 +43,7 @@ internal static class DemoCommissions
                 Steam())),
         new(
             new Piece("Sepals", "broad-sepal", 47, 42, 0.6, false, PartOf.Flower, 5, 0.20).Standing(80, 3),
-            Of("#e6ead2", White(("quince", 0.07), ("lichen", 0.035)), "#ddbeb1", "#d7bcaf", "#d0af9f", "#bbd691", "#dcb9ac",
+            Of("#e6ead2", White(("quince", 0.07), ("lichen", 0.035)), "#ddbeb1", "#d7bcaf", "#d7b9a8", "#bbd691", "#dcb9ac",
                 Dust(0.12, From(PlaceKind.Base, 0, 0.10, 0.24), Sides.Face, ("nettle", 2), ("sedge", 1), ("plain-cornstarch", 2)),
                 Dust(0.14, From(PlaceKind.Rim, 0, 1, 7), Sides.Face, ("cockle", 3), ("wine-lees", 1), ("plain-cornstarch", 4)),
                 Dust(0.08, From(PlaceKind.Heart, 0, 0.15, 0.50), Sides.Face, ("wine-lees", 1), ("plain-cornstarch", 2)),
@@ -116,14 +116,14 @@ internal static class DemoCommissions
     [
         new(
             new Piece("Young leaves", "ivy-leaf", 22, 22, 0.6, false, PartOf.Flower, 3, 0.25),
-            Of("#b8cb84", White(("gorse", 0.35), ("fen", 0.30), ("lichen", 0.14)), "#8aa556", "#8da85c", "#90ac63", "#94b067", "#a1b974",
+            Of("#b8cb84", White(("gorse", 0.35), ("fen", 0.30), ("lichen", 0.14)), "#8aa556", "#89a456", "#86a354", "#88a556", "#a1b974",
                 Dust(0.16, Place.Whole, Sides.Face, ("nettle", 2), ("sedge", 1), ("plain-cornstarch", 2)),
                 PaleVeins(0.5, 3),
                 Steam(),
                 Glaze("satin-veil", 1, Sides.Face)).Finished(Finish.Satin)),
         new(
             new Piece("Leaves", "ivy-leaf", 38, 40, 0.7, false, PartOf.Flower, 3, 0.20),
-            Of("#8aa775", White(("quince", 2.3), ("kingfisher-wing", 0.30), ("bracken", 0.30)), "#37573c", "#3a5a40", "#4d6d46", "#51714b", "#799b62",
+            Of("#8aa775", White(("quince", 2.3), ("kingfisher-wing", 0.30), ("bracken", 0.30)), "#37573c", "#34543a", "#406038", "#41613a", "#799b62",
                 Dust(0.35, Place.Whole, Sides.Face, ("harts-tongue", 2), ("jackdaw", 0.08), ("plain-cornstarch", 1)),
                 Dust(0.10, From(PlaceKind.Rim, 0, 1, 5), Sides.Face, ("mussel", 1), ("harts-tongue", 3)),
                 Dust(0.15, Place.Whole, Sides.Back, ("nettle", 1), ("plain-cornstarch", 1)),
@@ -132,7 +132,7 @@ internal static class DemoCommissions
                 Glaze("satin-veil", 2, Sides.Face)).Finished(Finish.Satin)),
         new(
             new Piece("Large leaves", "ivy-leaf", 54, 58, 0.8, false, PartOf.Flower, 2, 0.20),
-            Of("#7f9c6d", White(("quince", 1.9), ("fen", 0.54), ("slatewing", 0.35)), "#304f3b", "#345541", "#476545", "#4a6a48", "#749763",
+            Of("#7f9c6d", White(("quince", 1.9), ("fen", 0.54), ("slatewing", 0.35)), "#304f3b", "#2d4e3a", "#3b5838", "#3a5a38", "#749763",
                 Dust(0.40, Place.Whole, Sides.Face, ("harts-tongue", 2), ("jackdaw", 0.12), ("plain-cornstarch", 1)),
                 Dust(0.12, From(PlaceKind.Rim, 0, 1.5, 7), Sides.Face, ("mussel", 1), ("harts-tongue", 2)),
                 Dust(0.15, Place.Whole, Sides.Back, ("nettle", 1), ("plain-cornstarch", 1)),
@@ -156,7 +156,7 @@ internal static class DemoCommissions
                 Dust(0.10, From(PlaceKind.Tip, 0, 0.20, 0.30), Sides.Both, ("moonmilk", 1)))),
         new(
             new Piece("Petals", "pointed-petal", 58, 30, 0.6, false, PartOf.Flower, 6, 0.20).Standing(86, 3),
-            Of("#8a92b4", Grey(("woad", 0.26), ("vetch", 0.12)), "#6a5ca0", "#9a8fbf", "#a4b2d4", "#a8b1d0", "#909abb",
+            Of("#8a92b4", Grey(("woad", 0.26), ("vetch", 0.12)), "#6a5ca0", "#8d7db2", "#96a4c9", "#a8b1d0", "#909abb",
                 Dust(0.16, From(PlaceKind.Rim, 0, 2, 7), Sides.Face, ("scabious", 2), ("nightshade-berry", 1), ("plain-cornstarch", 1)),
                 Dust(0.14, From(PlaceKind.Heart, 0, 0.10, 0.45), Sides.Face, ("ewes-wool", 1), ("flaxfield", 1)),
                 Painted(new Marking(MarkingKind.CentreBar, 5, 4, 0.2, 21), 0.5, Place.Whole, Sides.Face, ("chalk-down", 4), ("flaxfield", 1)),
@@ -181,7 +181,7 @@ internal static class DemoCommissions
     [
         new(
             new Piece("Leaf", "heart-leaf", 88, 70, 0.8, false, PartOf.Flower, 1, 0.25),
-            Of("#cfe6d6", White(("oyster-shell", 0.61), ("frond", 0.05), ("woad", 0.02)), "#2e5d3a", "#386d47", "#c09498", "#a7b9a8", "#a3ccb2",
+            Of("#cfe6d6", White(("oyster-shell", 0.61), ("frond", 0.05), ("woad", 0.02)), "#2e5d3a", "#3f7c51", "#c19a9f", "#abd3bf", "#a3ccb2",
                 Dust(0.14, From(PlaceKind.Heart, 0, 0.20, 0.45), Sides.Face, ("sainfoin", 1), ("guelder", 1), ("plain-cornstarch", 4)),
                 Dust(0.30, From(PlaceKind.Rim, 0, 2, 5), Sides.Face, ("harts-tongue", 2), ("mussel", 0.3), ("plain-cornstarch", 1)),
                 Dust(0.08, Place.Whole, Sides.Back, ("duckweed", 1), ("flaxfield", 1), ("plain-cornstarch", 3)),
