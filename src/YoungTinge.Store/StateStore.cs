@@ -15,6 +15,10 @@ public sealed class StateStore(NpgsqlDataSource dataSource)
     ];
 
     /// <summary>The studio that this server serves with the state that it is in, in one going; null before one is set up.</summary>
+    /// <returns>
+    /// The state has a word for each table, for what a reader sees of it at this moment. Marks carry the number of the transaction that made
+    /// the change and are seen with it, so the word is another after any change, whoever made it and in whatever order changes end.
+    /// </returns>
     public async Task<(Studio Studio, IReadOnlyDictionary<string, string> State)?> FindFirstAsync(CancellationToken cancel)
     {
         await using var command = dataSource.CreateCommand($"""
@@ -35,28 +39,7 @@ public sealed class StateStore(NpgsqlDataSource dataSource)
             return null;
         var studio = StudioStore.Read(reader);
         var words = reader.IsDBNull(reader.FieldCount - 1) ? [] : reader.GetFieldValue<string[]>(reader.FieldCount - 1);
-        return (studio, StateOf(words.Select(word => word.Split(' ')).ToDictionary(word => word[0], word => word[1])));
-    }
-
-    private static IReadOnlyDictionary<string, string> StateOf(Dictionary<string, string> marks) => Tables.ToDictionary(table => table, table => marks.GetValueOrDefault(table, ""));
-
-    /// <summary>
-    /// A word for each table, for what a reader sees of it at this moment. Marks carry the number of the transaction that made the change
-    /// and are seen with it, so the word is another after any change, whoever made it and in whatever order changes end.
-    /// </summary>
-    public async Task<IReadOnlyDictionary<string, string>> OfAsync(Guid studioId, CancellationToken cancel)
-    {
-        await using var command = dataSource.CreateCommand("""
-            select table_name, count(*) || '.' || sum(hashtextextended(backend || ' ' || xact, 0))
-            from change_mark
-            where studio_id = $1
-            group by table_name
-            """);
-        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
-        await using var reader = await command.ExecuteReaderAsync(cancel);
-        var marks = new Dictionary<string, string>();
-        while (await reader.ReadAsync(cancel))
-            marks[reader.GetString(0)] = reader.GetString(1);
-        return StateOf(marks);
+        var marks = words.Select(word => word.Split(' ')).ToDictionary(word => word[0], word => word[1]);
+        return (studio, Tables.ToDictionary(table => table, table => marks.GetValueOrDefault(table, "")));
     }
 }

@@ -8,17 +8,11 @@ public sealed class StateTests(DemoDatabase demo) : IClassFixture<DemoDatabase>,
 {
     private static readonly CancellationToken Cancel = CancellationToken.None;
 
-    private Guid studioId;
-
-    public async Task InitializeAsync()
-    {
-        await demo.ResetAsync();
-        studioId = (await new StudioStore(demo.DataSource).FindFirstAsync(Cancel))!.Id;
-    }
+    public Task InitializeAsync() => demo.ResetAsync();
 
     public Task DisposeAsync() => Task.CompletedTask;
 
-    private Task<IReadOnlyDictionary<string, string>> StateAsync() => new StateStore(demo.DataSource).OfAsync(studioId, Cancel);
+    private async Task<IReadOnlyDictionary<string, string>> StateAsync() => (await new StateStore(demo.DataSource).FindFirstAsync(Cancel))!.Value.State;
 
     /// <summary>Tables whose word is another after some statements.</summary>
     private async Task<IEnumerable<string>> ChangedByAsync(string sql)

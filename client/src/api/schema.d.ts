@@ -5508,6 +5508,10 @@ export interface components {
             zone: components["schemas"]["Zone"];
             /** @description Paste first, then after each coat. */
             colours: components["schemas"]["ColourView"][];
+            /** @description Coats that are painted details of it, by their places in the plan. */
+            details: number[];
+            /** @description Finished, between its details: what is judged against the target. */
+            ground: components["schemas"]["ColourView"];
             /** @description The colour wanted, L*a*b* under daylight. */
             target: components["schemas"]["ColourView"];
             /** @description How a colour differs from its target: CIEDE2000 and its ways in words. */

@@ -22,6 +22,12 @@ export const isCounted = (kind: MaterialKind) => ['wire', 'tape', 'stamens', 'co
 /** Measured in ml. */
 export const isPoured = (kind: MaterialKind) => ['glaze', 'thinner'].includes(kind)
 
+/** What its amounts count. */
+export const measureOf = (kind: MaterialKind) => (isCounted(kind) ? 'pieces' : isPoured(kind) ? 'millilitres' : 'grams')
+
+/** Of its amounts; none for pieces. */
+export const unitOf = (kind: MaterialKind) => ({ pieces: undefined, millilitres: 'ml', grams: 'g' })[measureOf(kind)]
+
 export const isDust = (kind: MaterialKind) => ['dust', 'lustre', 'extender'].includes(kind)
 
 /** Can be learned from dabs. */

@@ -167,6 +167,9 @@ public sealed record Colourant(Label Label, KubelkaMunkSpectra Optics, double Lo
 {
     /// <summary>What a maker doses by (drop, touch of a toothpick ...), with the mean mass of one.</summary>
     public IReadOnlyList<DoseUnit> Units { get; init; } = [];
+
+    /// <summary>It brings no water or syrup into a paste.</summary>
+    public bool IsPowder => Label.Form == "powder";
 }
 
 /// <summary>A dry colour, or what it is let down with, for brushing on.</summary>

@@ -49,6 +49,6 @@ public static class BallSize
 
         // A solid piece has no thickness of its own: it goes with its width.
         var sized = piece with { LengthMm = scale * piece.LengthMm, WidthMm = scale * piece.WidthMm };
-        return piece.Solid ? sized with { ThicknessMm = Math.Min(PieceCheck.ThickestMm, Math.Max(PieceCheck.ThinnestMm, scale * piece.ThicknessMm)) } : sized;
+        return piece.Solid ? sized with { ThicknessMm = Math.Clamp(scale * piece.ThicknessMm, PieceCheck.ThinnestMm, PieceCheck.ThickestMm) } : sized;
     }
 }

@@ -26,12 +26,11 @@ public static class DepthAlternatives
     /// <summary>How many times its limit a paste takes when the colour goes in as it is made. A house rule, on the safe side.</summary>
     public const double MadeIntoPasteTimes = 1.5;
 
-    private const string PowderForm = "powder";
-
     /// <returns>Each way that exists with the cabinet at hand; empty if nothing is over its limit.</returns>
     public static IReadOnlyList<DepthAlternative> For(PasteRecipe recipe, RecipeSearch search, Materials materials, CancellationToken cancel = default)
     {
-        double LimitOf(Dose dose) => materials.Get<Colourant>(dose.ColourantId).LoadLimitGPer100g;
+        Colourant ColourOf(Dose dose) => materials.Get<Colourant>(dose.ColourantId);
+        double LimitOf(Dose dose) => ColourOf(dose).LoadLimitGPer100g;
         var load = PasteLoad.Of(recipe, materials);
         if (!recipe.Doses.Any(dose => dose.GPer100g > LimitOf(dose)) && !load.IsTooWet && !load.IsTooDry)
             return [];
@@ -40,8 +39,7 @@ public static class DepthAlternatives
         var madeIn = recipe with { Doses = [.. recipe.Doses.Select(dose => dose with { GPer100g = Math.Min(dose.GPer100g, MadeIntoPasteTimes * LimitOf(dose)) })] };
         found.Add(Alternative(DepthWay.MadeIntoPaste, madeIn));
 
-        var taken = Math.Min(1, Math.Min(PasteLoad.MaxLiquidGPer100g / Math.Max(1e-9, load.Liquid), PasteLoad.MaxPowderGPer100g / Math.Max(1e-9, load.Powder)));
-        var atLimit = recipe with { Doses = [.. recipe.Doses.Select(dose => dose with { GPer100g = Math.Min(taken * dose.GPer100g, LimitOf(dose)) })] };
+        var atLimit = recipe with { Doses = [.. recipe.Doses.Select(dose => dose with { GPer100g = Math.Min(load.ShareThatFits(ColourOf(dose).IsPowder) * dose.GPer100g, LimitOf(dose)) })] };
         // Another recipe that misses by more than leaving out what is too much is no help.
         var missedAtLimit = Alternative(DepthWay.Powder, atLimit).Difference.DeltaE;
         if (ByPowder(recipe, search with { Target = ObjectColourSolid.Nearest(target) }, materials, cancel) is { } powder
@@ -61,7 +59,7 @@ public static class DepthAlternatives
     private static PasteRecipe? ByPowder(PasteRecipe recipe, RecipeSearch search, Materials materials, CancellationToken cancel)
     {
         // The colours that are over their limit stay out, and of the rest only the dry ones come in.
-        var notDry = materials.All.OfType<Colourant>().Where(colourant => colourant.Label.Form != PowderForm).Select(colourant => colourant.Id).ToList();
+        var notDry = materials.All.OfType<Colourant>().Where(colourant => !colourant.IsPowder).Select(colourant => colourant.Id).ToList();
         var powders = search with { BaseIds = [recipe.BaseId], LeaveOut = notDry, MustUse = [], Wanted = 1 };
         return SearchCheck.Problems(powders, materials).Count > 0 ? null : RecipeFinder.Find(materials, powders, cancel: cancel)[0].Recipe;
     }

@@ -11,15 +11,18 @@ public sealed record PasteLoad(double Liquid, double Powder)
     public const double MaxLiquidGPer100g = 5;
     public const double MaxPowderGPer100g = 4;
 
-    private const string PowderForm = "powder";
-
     public bool IsTooWet => Liquid > MaxLiquidGPer100g + 1e-9;
 
     public bool IsTooDry => Powder > MaxPowderGPer100g + 1e-9;
 
     public static PasteLoad Of(PasteRecipe recipe, Materials materials)
     {
-        var powders = recipe.Doses.ToLookup(dose => materials.Find(dose.ColourantId)?.Label.Form == PowderForm, dose => dose.GPer100g);
+        var powders = recipe.Doses.ToLookup(dose => materials.Find(dose.ColourantId) is Colourant { IsPowder: true }, dose => dose.GPer100g);
         return new PasteLoad(powders[false].Sum(), powders[true].Sum());
     }
+
+    /// <summary>The share of its dose that a colour of one kind may keep for the paste to stand it, up to 1.</summary>
+    public double ShareThatFits(bool isPowder) => isPowder ? Fits(MaxPowderGPer100g, Powder) : Fits(MaxLiquidGPer100g, Liquid);
+
+    private static double Fits(double max, double load) => load > max ? max / load : 1;
 }

@@ -10,6 +10,9 @@ public static class SizingHoles
     /// <summary>So much more than a piece takes is cut off unnoticed, as a share.</summary>
     private const double MostOver = 0.15;
 
+    /// <summary>So much less is not missed either: a ball never fills its hole to the rim, and sizes are cut to a tenth of a millimetre.</summary>
+    private const double MostUnder = 0.03;
+
     /// <summary>The smallest hole that holds a piece.</summary>
     /// <param name="holesMm">Diameters from the smallest up.</param>
     /// <param name="grams">One piece.</param>
@@ -18,8 +21,7 @@ public static class SizingHoles
     {
         for (var i = 0; grams > 0 && i < holesMm.Count; i++)
         {
-            // A piece that was sized by a hole holds just that much.
-            if (BenchBall.GramsOf(holesMm[i]) >= grams * (1 - 1e-6))
+            if (BenchBall.GramsOf(holesMm[i]) >= grams * (1 - MostUnder))
                 return BenchBall.GramsOf(holesMm[i]) <= grams * (1 + MostOver) ? i + 1 : null;
         }
 

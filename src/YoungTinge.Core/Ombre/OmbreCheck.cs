@@ -62,7 +62,7 @@ public static class OmbreCheck
         }
 
         if (!(plan.Begin is >= 0 and <= OmbrePlan.MaxBegin))
-            yield return new("begin", OmbreProblemCode.ShareOutOfRange, 99);
+            yield return new("begin", OmbreProblemCode.ShareOutOfRange, 100 * OmbrePlan.MaxBegin);
         else if (!(plan.End > plan.Begin && plan.End <= 1))
             yield return new("end", OmbreProblemCode.EndBeforeBegin, 100);
         if (plan.Middle is { } middle && (middle.At < 1 || middle.At >= plan.Steps.Count))

@@ -106,14 +106,15 @@ internal sealed partial class CommissionWork
     {
         var left = coats.GroupBy(on => on.Work.PieceId).Select(piece => new Queue<CoatOn>(piece)).ToList();
         var last = coats.Select(on => on.Work.PieceId).Distinct().ToDictionary(id => id, _ => after);
-        while (left.RemoveAll(queue => queue.Count == 0) >= 0 && left.Count > 0)
+        while (left.Count > 0)
         {
-            // What somebody still has to come to can wait for her.
+            // A coat that another kind of piece gets later waits for that one.
             var next = (left.FirstOrDefault(queue => left.All(other => !other.Skip(1).Any(on => IsSame(on, queue.Peek())))) ?? left[0]).Peek();
             var now = left.Where(queue => queue.Peek() == next || IsSame(queue.Peek(), next)).Select(queue => queue.Dequeue()).ToList();
             string[] done = [AddCoat(flowerId, now, [.. now.SelectMany(on => last[on.Work.PieceId]).Distinct()], rank, lays)];
             foreach (var on in now)
                 last[on.Work.PieceId] = done;
+            left.RemoveAll(queue => queue.Count == 0);
         }
 
         return [.. last.Values.SelectMany(ids => ids).Distinct()];

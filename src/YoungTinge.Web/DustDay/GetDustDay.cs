@@ -47,7 +47,7 @@ public static class GetDustDay
         var graph = work.GraphOf(id);
         var day = DustDayPlan.Of(graph);
         var (mixed, built) = (new HashSet<string>(), new HashSet<string>());
-        // Passes before what they leave over.
+        // In this order: what no pass waits for is known once all have been asked.
         PassView[] passes = [.. day.Passes.Select(View)];
         return TypedResults.Ok(new Answer(
             CommissionView.From(commission, work.Studio, clock.GetUtcNow()), passes,

@@ -14,7 +14,9 @@ namespace YoungTinge.Web.Flowers;
 public static class PreviewPlan
 {
     /// <param name="Colours">Paste first, then after each coat.</param>
-    public sealed record ZoneView(Zone Zone, IReadOnlyList<ColourView> Colours, ColourView Target, Difference Difference)
+    /// <param name="Details">Coats that are painted details of it, by their places in the plan.</param>
+    /// <param name="Ground">Finished, between its details: what is judged against the target.</param>
+    public sealed record ZoneView(Zone Zone, IReadOnlyList<ColourView> Colours, IReadOnlyList<int> Details, ColourView Ground, ColourView Target, Difference Difference)
     {
         /// <summary>How far its streaks lie from the mean that is shown, as a CIEDE2000; null unless the paste is marbled.</summary>
         public double? StreaksDeltaE { get; init; }
@@ -79,7 +81,7 @@ public static class PreviewPlan
         var picture = PiecePicture.Of(resolved.With([.. plan.Coats.Take(shown)]), shape, light: light);
         return new Answer(
             SourceView.From(planned.Source, nameOf),
-            [.. zones.Select(zone => new ZoneView(zone.Zone, [.. zone.Colours.Select(ColourView.From)], ColourView.From(zone.Target), zone.Difference) { StreaksDeltaE = planned.Source is MarbledPaste ? eye.SpreadOf(zone.Zone) : null })],
+            [.. zones.Select(zone => new ZoneView(zone.Zone, [.. zone.Colours.Select(ColourView.From)], [.. zone.Details], ColourView.From(zone.Ground), ColourView.From(zone.Target), zone.Difference) { StreaksDeltaE = planned.Source is MarbledPaste ? eye.SpreadOf(zone.Zone) : null })],
             ColourView.From(plan.PasteTarget),
             ColourView.From(paste),
             Difference.Of(paste, plan.PasteTarget),

@@ -7,7 +7,7 @@ namespace YoungTinge.Web.Shared;
 
 /// <summary>Reads the work of a studio, once for each state that it is in, and of that only what has changed.</summary>
 internal sealed class StudioWorks(
-    StudioStore studios, StateStore states, CabinetStore cabinet, CommissionStore commissions, PieceStore pieces, PastePlanStore plans, BatchStore batches,
+    StateStore states, CabinetStore cabinet, CommissionStore commissions, PieceStore pieces, PastePlanStore plans, BatchStore batches,
     LeftoverStore leftovers, DoneStore ticks)
 {
     private const int MostBatches = 500;
@@ -20,9 +20,8 @@ internal sealed class StudioWorks(
     /// <exception cref="NoStudioException">The database has not been set up.</exception>
     public async Task<StudioWork> LoadAsync(CancellationToken cancel)
     {
-        var studio = await studios.FindFirstAsync(cancel) ?? throw new NoStudioException();
         // Before anything is read: what is read may be newer than the state it is kept under, never older.
-        var tables = await states.OfAsync(studio.Id, cancel);
+        var (studio, tables) = await states.FindFirstAsync(cancel) ?? throw new NoStudioException();
         var state = string.Join('-', tables.Values);
         var known = read.GetValueOrDefault(studio.Id);
         if (known?.State == state && !known.Found.IsFaulted)

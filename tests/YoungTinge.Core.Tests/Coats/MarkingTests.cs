@@ -151,6 +151,8 @@ public class MarkingTests
         Assert.NotEqual(bare.Finished, freckled.Finished);
         var hidden = Heart(Painted(new Marking(MarkingKind.Blotch, 60, 1, 0, 1)));
         Assert.Equal(hidden.Finished, hidden.Ground);
+        Assert.Empty(hidden.Details);
+        Assert.Single(freckled.Details);
         Assert.NotEqual(bare.Ground, hidden.Ground);
     }
 

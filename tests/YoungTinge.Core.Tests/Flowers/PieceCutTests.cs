@@ -77,6 +77,9 @@ public class PieceCutTests
         Assert.Equal(wanted, GramsOf(sized), 1e-6 * wanted);
         Assert.Equal(piece.LengthMm / piece.WidthMm, sized.LengthMm / sized.WidthMm, 1e-9);
         Assert.True(piece.Solid || piece.ThicknessMm == sized.ThicknessMm);
+        // As it is cut, to a tenth, it still goes with the hole that it was sized by.
+        var cut = sized with { LengthMm = Math.Round(sized.LengthMm, 1), WidthMm = Math.Round(sized.WidthMm, 1), ThicknessMm = piece.Solid ? Math.Round(sized.ThicknessMm, 1) : sized.ThicknessMm };
+        Assert.Equal(1, SizingHoles.For(GramsOf(cut), [BenchBall.DiameterMmOf(wanted)]));
     }, turns: 60);
 
     [Fact]

@@ -81,7 +81,7 @@ public class BenchMeasureTests
     {
         PasteRecipe Of(params (string Id, double Grams)[] doses) => new("bright-white-paste", [.. doses.Select(dose => new Dose(dose.Id, dose.Grams))]);
         var gels = TestData.Cabinet.All.OfType<Colourant>().Where(colour => colour.Label.Form == "gel").Take(3).Select(colour => (colour.Id, 0.9 * colour.LoadLimitGPer100g)).ToArray();
-        var powders = TestData.Cabinet.All.OfType<Colourant>().Where(colour => colour.Label.Form == "powder").Select(colour => (colour.Id, 0.9 * colour.LoadLimitGPer100g)).ToArray();
+        var powders = TestData.Cabinet.All.OfType<Colourant>().Where(colour => colour.IsPowder).Select(colour => (colour.Id, 0.9 * colour.LoadLimitGPer100g)).ToArray();
         List<AdviceCode> Told(PasteRecipe recipe) => [.. PlanAdvisor.For(new ResolvedPlan(Plan() with { Paste = recipe }, TestData.Cabinet), DosedRecipe.For(recipe, 100, TestData.Cabinet))
             .Select(advice => advice.Code).Where(code => code is AdviceCode.PasteTooWet or AdviceCode.PasteTooDry)];
         Assert.Equal([AdviceCode.PasteTooWet], Told(Of(gels)));
@@ -91,6 +91,10 @@ public class BenchMeasureTests
         var ways = DepthAlternatives.For(Of(gels), new RecipeSearch("bright-white-paste", TestData.ColourOf(Of(gels)), 100), TestData.Cabinet);
         Assert.Contains(ways, way => way.Way == DepthWay.Dust);
         Assert.All(ways.Where(way => way.Way == DepthWay.Dust), way => Assert.False(PasteLoad.Of(way.Recipe, TestData.Cabinet).IsTooWet));
+        // A powder among them is not in the way of the gels, and keeps its dose.
+        var mixed = Of([.. gels, powders[0]]);
+        var kept = DepthAlternatives.For(mixed, new RecipeSearch("bright-white-paste", TestData.ColourOf(mixed), 100), TestData.Cabinet).Where(way => way.Way == DepthWay.Dust);
+        Assert.All(kept, way => Assert.Equal(powders[0].Item2, way.Recipe.Doses[^1].GPer100g, 1e-9));
         Assert.True(RecipeEvaluation.IsTooDeep(Of(gels), TestData.Cabinet));
     }
 }

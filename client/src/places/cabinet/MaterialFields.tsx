@@ -3,7 +3,7 @@ import { useTranslation } from '../../shared/translation'
 import type { FoodStatus, Ingredient, MaterialRecord } from '../../api/api'
 import { NumberField } from '../../shared/NumberField'
 import { SelectField } from '../../shared/SelectField'
-import { isCounted, isDust, isPoured } from '../../shared/cabinet'
+import { isCounted, isDust, isPoured, unitOf } from '../../shared/cabinet'
 import { TextArea } from '../../shared/TextArea'
 import { TextField } from '../../shared/TextField'
 import { Weighing } from './Weighing'
@@ -89,7 +89,7 @@ export function MaterialFields({
       <Group title={t('material.group.stock')}>
         {isCounted(kind) ? number('stockPieces') : isPoured(kind) ? number('stockMl', 'ml') : number('stockG', 'g')}
         {isCounted(kind) ? number('pricePerPiece') : isPoured(kind) ? number('pricePerMl') : number('pricePerG')}
-        {number('packSize', isCounted(kind) ? undefined : isPoured(kind) ? 'ml' : 'g')}
+        {number('packSize', unitOf(kind))}
         {text('lot', 'w-32')}
         {day('openedOn')}
         {day('bestBefore')}

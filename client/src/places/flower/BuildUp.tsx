@@ -64,7 +64,7 @@ export function BuildUp({
       <table className="w-full min-w-max table-fixed border-separate border-spacing-0 text-left">
         <caption className="sr-only">{t('buildUp.caption')}</caption>
         <colgroup>
-          <col className="w-15" />
+          <col className="w-17" />
           <col className="w-22" />
           {plan.coats.map((coat) => (
             <col key={coat.id} className={columnWidth} />

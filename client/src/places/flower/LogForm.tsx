@@ -6,7 +6,7 @@ import type { ColourView, LogSubject, PieceView, Preview } from '../../api/api'
 import { answer, api, zones } from '../../api/api'
 import { RequestFailed } from '../../core/RequestFailed'
 import { ColourEntry } from '../../shared/ColourEntry'
-import { troubleWords } from '../../shared/words'
+import { troubleWords, zoneName } from '../../shared/words'
 import { Problem } from '../../shared/Message'
 import { TextArea } from '../../shared/TextArea'
 import { Swatch } from '../../shared/Swatch'
@@ -87,7 +87,10 @@ export function LogForm({
       >
         <Choice
           legend={t('log.subject')}
-          options={subjects.map((value) => ({ value, label: t(value === 'paste' ? 'log.paste' : `zone.${value}`) }))}
+          options={subjects.map((value) => ({
+            value,
+            label: value === 'paste' ? t('log.paste') : zoneName(t, value, piece.build),
+          }))}
           chosen={draft.subject}
           onChoose={(subject) => change({ subject })}
         />

@@ -1,14 +1,12 @@
 import { Dices } from 'lucide-react'
 import { useTranslation } from '../../shared/translation'
-import type { Marking, MarkingKind } from '../../api/api'
+import type { Marking } from '../../api/api'
 import { MarkingLimits } from '../../api/limits'
 import type { ProblemAt } from '../../shared/Editor'
 import { NumberField } from '../../shared/NumberField'
 import { RangeField } from '../../shared/RangeField'
 import { SelectField } from '../../shared/SelectField'
 import { useBeginnings } from './useBeginnings'
-
-const isSpaced = (kind: MarkingKind) => ['stripes', 'crossBars', 'dots'].includes(kind)
 
 /** What is painted with a colour that was let down: a wash all over, or a detail by the brush. */
 export function MarkingFields({
@@ -47,7 +45,7 @@ export function MarkingFields({
               problem={problemAt('marking.sizeMm')}
               onChange={(sizeMm) => onChange({ ...marking, sizeMm })}
             />
-            {isSpaced(marking.kind) && (
+            {markings.some((one) => one.kind === marking.kind && one.isSpaced) && (
               <NumberField
                 label={t('marking.apart')}
                 unit="mm"

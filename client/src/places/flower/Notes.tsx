@@ -2,7 +2,7 @@ import type { ReactNode } from 'react'
 import { useTranslation } from '../../shared/translation'
 import type { Coat, CoatView, PieceView, Plan, Preview, ZoneView } from '../../api/api'
 import type { NameOf } from '../../shared/words'
-import { deltaE, differenceWords, grams } from '../../shared/words'
+import { deltaE, differenceWords, grams, zoneName } from '../../shared/words'
 import { coatName, mixAmounts } from './coatWords'
 import { fixed } from '../../shared/numbers'
 
@@ -27,7 +27,13 @@ export function Notes({
   return (
     <div className="grid gap-x-8 gap-y-4 px-4 py-3 text-sm md:grid-cols-3">
       <section>
-        <Why view={farthest} plan={plan} viewOf={viewOf} nameOf={nameOf} />
+        <Why
+          view={farthest}
+          zone={zoneName(t, farthest.zone, piece.build)}
+          plan={plan}
+          viewOf={viewOf}
+          nameOf={nameOf}
+        />
       </section>
       <section>
         <h2 className="font-semibold">{t('notes.amounts', { count: piece.toMake, name: piece.name.toLowerCase() })}</h2>
@@ -75,11 +81,14 @@ export function Notes({
 /** How each coat has moved the zone that is farthest from its target. */
 function Why({
   view,
+  zone,
   plan,
   viewOf,
   nameOf,
 }: {
   view: ZoneView
+  /** Its name. */
+  zone: string
   plan: Plan
   viewOf: (coatId: string) => CoatView | undefined
   nameOf: NameOf
@@ -88,7 +97,7 @@ function Why({
   const steps = plan.coats.flatMap((coat, i) => {
     const before = view.colours[i]
     const after = view.colours[i + 1]
-    if (!before || !after) return []
+    if (!before || !after || view.details.includes(i)) return []
     const change = after.lab.l - before.lab.l
     return Math.abs(change) < 0.3 ? [] : [{ name: coatName(t, coat, viewOf(coat.id), nameOf), change }]
   })
@@ -98,7 +107,7 @@ function Why({
         {view.difference.size === 'there'
           ? t('notes.allThere')
           : t('notes.why', {
-              zone: t(`zone.${view.zone}`).toLowerCase(),
+              zone: zone.toLowerCase(),
               difference: differenceWords(t, view.difference),
               deltaE: deltaE(view.difference.deltaE),
             })}

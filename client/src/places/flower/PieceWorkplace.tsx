@@ -200,6 +200,7 @@ export function PieceWorkplace({
             <TargetEditor
               key={opened.zone}
               view={view}
+              zone={nameOfZone(view.zone)}
               target={plan.targets[opened.zone]!}
               problem={problemAt(`targets.${opened.zone}.colour`)}
               spreadProblem={problemAt(`targets.${opened.zone}.spread`)}

@@ -14,6 +14,7 @@ export const finishes: Finish[] = ['matt', 'satin', 'gloss', 'pearl', 'metallic'
 /** What a zone should look like when it is finished, with the result right beside it. */
 export function TargetEditor({
   view,
+  zone,
   target,
   problem,
   spreadProblem,
@@ -21,6 +22,8 @@ export function TargetEditor({
   onClose,
 }: {
   view: ZoneView
+  /** Its name. */
+  zone: string
   target: Target
   problem?: string
   spreadProblem?: string
@@ -28,8 +31,6 @@ export function TargetEditor({
   onClose: () => void
 }) {
   const { t } = useTranslation()
-  const zone = t(`zone.${view.zone}`)
-  const result = view.colours.at(-1)!
   return (
     <Editor title={t('target.title', { zone })} onClose={onClose}>
       <div className="flex flex-wrap items-start gap-6">
@@ -39,7 +40,7 @@ export function TargetEditor({
           onChange={({ lab }) => onChange({ colour: lab })}
         />
         <div className="surround flex items-center p-4">
-          <Swatch colour={result} label={t('target.result')} className="h-16 w-24" />
+          <Swatch colour={view.ground} label={t('target.result')} className="h-16 w-24" />
           <Swatch colour={view.target} label={t('target.target')} className="h-16 w-24" />
           <p className="pl-3 text-sm">
             <span className="font-semibold">{differenceWords(t, view.difference)}</span>{' '}

@@ -2,18 +2,13 @@ import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
 import type { Material, Operation } from '../../api/api'
 import { answer, api } from '../../api/api'
-import { isCounted, isPoured } from '../../shared/cabinet'
+import { measureOf, unitOf } from '../../shared/cabinet'
 import { Failure } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
 import { useTranslation } from '../../shared/translation'
 import { useProblems } from '../../shared/useProblems'
 import type { NameOf } from '../../shared/words'
 import { amountOf } from '../../shared/words'
-
-const unitOf = (material: Material) => (isCounted(material.kind) ? undefined : isPoured(material.kind) ? 'ml' : 'g')
-
-const measureOf = (material: Material) =>
-  isCounted(material.kind) ? 'pieces' : isPoured(material.kind) ? 'millilitres' : 'grams'
 
 /** What really went into a step that is done, where that was other than planned: the stock goes by it. */
 export function WentIn({
@@ -58,17 +53,14 @@ export function WentIn({
   })
   const problemAt = useProblems([keep.error])
   if (operation.tickedAt === null || known.length === 0) return null
-  const materialOf = (id: string) => materials.find((one) => one.id === id)!
+  const kindOf = (id: string) => materials.find((one) => one.id === id)!.kind
   return (
     <details className="pb-2 pl-16 text-sm print:hidden">
       <summary className="act min-h-8 cursor-pointer">
         {went
           ? t('went.said', {
               what: went
-                .map(
-                  (one) =>
-                    `${amountOf(t, measureOf(materialOf(one.materialId)), one.amount)} ${nameOf(one.materialId)}`,
-                )
+                .map((one) => `${amountOf(t, measureOf(kindOf(one.materialId)), one.amount)} ${nameOf(one.materialId)}`)
                 .join(', '),
             })
           : t('went.other')}
@@ -79,9 +71,9 @@ export function WentIn({
             key={materialId}
             label={t('went.of', {
               name: nameOf(materialId),
-              planned: amountOf(t, measureOf(materialOf(materialId)), amount),
+              planned: amountOf(t, measureOf(kindOf(materialId)), amount),
             })}
-            unit={unitOf(materialOf(materialId))}
+            unit={unitOf(kindOf(materialId))}
             value={Math.round(1000 * amountNow(materialId)) / 1000}
             problem={problemAt(`operations[0].went[${i}].amount`)}
             onChange={(value) => setAmounts({ ...amounts, [materialId]: value })}

@@ -77,9 +77,9 @@ public static class LookAdvice
 
         var muddy = zones.Where(zone =>
             zone.Colours[at].L - zone.Colours[at + 1].L >= MuddyFall && zone.Colours[at].Chroma - zone.Colours[at + 1].Chroma >= MuddyFall
-            && zone.Target.Chroma - zone.Finished.Chroma >= DullerThanWanted && zone.Finished.L < zone.Target.L).ToList();
+            && zone.Target.Chroma - zone.Ground.Chroma >= DullerThanWanted && zone.Ground.L < zone.Target.L).ToList();
         if (muddy.Count > 0)
-            yield return new PlanAdvice(AdviceCode.Muddy, coat.Id) { Zone = muddy.MaxBy(zone => zone.Target.Chroma - zone.Finished.Chroma)!.Zone };
+            yield return new PlanAdvice(AdviceCode.Muddy, coat.Id) { Zone = muddy.MaxBy(zone => zone.Target.Chroma - zone.Ground.Chroma)!.Zone };
 
         if (coat is ResolvedDust { IsLustrous: false } dust && dust.StarchShare < CutShare && Patches((DustCoat)coat.Coat) >= BlotchyDeltaE)
             yield return new PlanAdvice(AdviceCode.DustNotCut, coat.Id) { Zone = mostAtEnd.Zone };

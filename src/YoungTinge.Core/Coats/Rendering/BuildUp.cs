@@ -7,9 +7,10 @@ namespace YoungTinge.Core.Coats.Rendering;
 
 /// <summary>What a zone goes through.</summary>
 /// <param name="Colours">Rested paste first, then the zone after each coat; the last is the finished zone. Under daylight.</param>
-/// <param name="Ground">The finished zone between details that are painted on it: what its target is about.</param>
+/// <param name="Details">Coats that are painted details of it, by their places in the plan.</param>
+/// <param name="Ground">The finished zone between these: what its target is about.</param>
 /// <param name="Difference">That against the target.</param>
-public sealed record ZoneHistory(Zone Zone, IReadOnlyList<Lab> Colours, Lab Ground, Lab Target, Difference Difference)
+public sealed record ZoneHistory(Zone Zone, IReadOnlyList<Lab> Colours, IReadOnlySet<int> Details, Lab Ground, Lab Target, Difference Difference)
 {
     public Lab Finished => Colours[^1];
 }
@@ -23,7 +24,8 @@ public static class BuildUp
     {
         Lab[] colours = [eye.Paste, .. eye.Stages(zone)];
         var target = eye.Plan.Plan.Targets[zone].Colour;
-        var ground = eye.Plan.Plan.Coats.Any(coat => coat.IsDetail) ? eye.SeeGround(zone) : colours[^1];
-        return new ZoneHistory(zone, colours, ground, target, Difference.Of(ground, target));
+        var details = eye.DetailsIn(zone);
+        var ground = details.Count == 0 ? colours[^1] : eye.SeeGround(zone);
+        return new ZoneHistory(zone, colours, details, ground, target, Difference.Of(ground, target));
     });
 }

@@ -46,14 +46,17 @@ public sealed class ZoneColourEvaluator
     public Lab See(Zone zone) => MeanOf(zones[(int)zone]);
 
     /// <summary>
-    /// The finished zone between its painted details: a freckle is no fault of the ground that it was painted on. What hides most of a zone is
-    /// its ground.
+    /// Coats that are painted details of a zone, by their places in the plan: a freckle is no fault of the ground that it was painted on.
+    /// What hides most of a zone is its ground.
     /// </summary>
+    public IReadOnlySet<int> DetailsIn(Zone zone) =>
+        Enumerable.Range(0, plan.Coats.Count).Where(coat => plan.Coats[coat].Coat.IsDetail && zones[(int)zone].Points.Average(point => point.Lies.CoverOf(coat)) < HidesMost).ToHashSet();
+
+    /// <summary>The finished zone between its painted details.</summary>
     public Lab SeeGround(Zone zone)
     {
-        var samples = zones[(int)zone];
-        var between = Enumerable.Range(0, plan.Coats.Count).Where(coat => plan.Coats[coat].Coat.IsDetail && samples.Points.Average(point => point.Lies.CoverOf(coat)) < HidesMost).ToHashSet();
-        return MeanOf(between.Count == 0 ? samples : samples with { Points = [.. samples.Points.Select(point => (point.Lies.Without(between), point.Paste))] });
+        var (samples, details) = (zones[(int)zone], DetailsIn(zone));
+        return MeanOf(details.Count == 0 ? samples : samples with { Points = [.. samples.Points.Select(point => (point.Lies.Without(details), point.Paste))] });
     }
 
     private Lab MeanOf(Samples samples)
