@@ -3,8 +3,17 @@ using Npgsql;
 namespace YoungTinge.Store;
 
 /// <summary>Tells whether anything in a studio has changed, without reading what is in it.</summary>
-public sealed class StateStore(NpgsqlDataSource dataSource)
+public sealed class StateStore
 {
+    private readonly NpgsqlDataSource dataSource;
+    private readonly SharedReading<(Studio Studio, IReadOnlyDictionary<string, string> State)?> first;
+
+    public StateStore(NpgsqlDataSource dataSource)
+    {
+        this.dataSource = dataSource;
+        first = new(ReadFirstAsync);
+    }
+
     /// <summary>
     /// All tables but those of pictures, which no view is computed from, each with triggers that leave a mark of every change. How much is
     /// left of a material has a mark of its own, <c>stock</c>.
@@ -19,7 +28,9 @@ public sealed class StateStore(NpgsqlDataSource dataSource)
     /// The state has a word for each table, for what a reader sees of it at this moment. Marks carry the number of the transaction that made
     /// the change and are seen with it, so the word is another after any change, whoever made it and in whatever order changes end.
     /// </returns>
-    public async Task<(Studio Studio, IReadOnlyDictionary<string, string> State)?> FindFirstAsync(CancellationToken cancel)
+    public Task<(Studio Studio, IReadOnlyDictionary<string, string> State)?> FindFirstAsync(CancellationToken cancel) => first.ReadAsync(cancel);
+
+    private async Task<(Studio Studio, IReadOnlyDictionary<string, string> State)?> ReadFirstAsync()
     {
         await using var command = dataSource.CreateCommand($"""
             select {StudioStore.Columns}, (
@@ -34,8 +45,8 @@ public sealed class StateStore(NpgsqlDataSource dataSource)
             order by name
             limit 1
             """);
-        await using var reader = await command.ExecuteReaderAsync(cancel);
-        if (!await reader.ReadAsync(cancel))
+        await using var reader = await command.ExecuteReaderAsync();
+        if (!await reader.ReadAsync())
             return null;
         var studio = StudioStore.Read(reader);
         var words = reader.IsDBNull(reader.FieldCount - 1) ? [] : reader.GetFieldValue<string[]>(reader.FieldCount - 1);

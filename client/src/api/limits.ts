@@ -172,6 +172,7 @@ export const MaterialRecordLimits = {
   washDepthMm: { minimum: 0.001, maximum: 5 },
   glintStrength: { minimum: 0, maximum: 1 },
   glintHalfLoadMgPerCm2: { minimum: 0.001, maximum: 10 },
+  wetScatter: { minimum: 0, maximum: 1 },
   absorption: { minItems: 36, maxItems: 36 },
   scattering: { minItems: 36, maxItems: 36 },
   reflectance: { minItems: 36, maxItems: 36 },

@@ -85,10 +85,10 @@ export const queries = {
       queryKey: ['material', id],
       queryFn: ({ signal }) => answer(api.GET('/api/materials/{id}', { params: { path: { id } }, signal })),
     }),
-  needs: () =>
+  needs: (pieceId?: string) =>
     queryOptions({
-      queryKey: ['needs'],
-      queryFn: ({ signal }) => answer(api.GET('/api/materials/needs', { signal })),
+      queryKey: pieceId ? ['needs', pieceId] : ['needs'],
+      queryFn: ({ signal }) => answer(api.GET('/api/materials/needs', { params: { query: { pieceId } }, signal })),
     }),
   duplicates: () =>
     queryOptions({

@@ -3358,8 +3358,13 @@ export interface components {
              * @description 0 if there is enough, null if it is not known what is left.
              */
             short: null | number;
-            /** @description What it is for. */
+            /** @description Pieces that take of it, the first of them. */
             uses: components["schemas"]["GetNeedsUseView"][];
+            /**
+             * Format: int32
+             * @description How many more there are.
+             */
+            moreUses: number;
         };
         GetNeedsUseView: {
             /**
@@ -3394,7 +3399,7 @@ export interface components {
         GetPasteDayCommissionLine: {
             /** @description The commission that it belongs to. */
             commission: components["schemas"]["CommissionView"];
-            /** @description How many flowers of this kind, 0 or more. */
+            /** @description None unless it is planned for. */
             flowers: components["schemas"]["GetPasteDayFlowerLine"][];
         };
         GetPasteDayFlowerLine: {
@@ -4450,6 +4455,11 @@ export interface components {
              * @description Load that gives half of the glint, in mg/cm2.
              */
             glintHalfLoadMgPerCm2?: null | number;
+            /**
+             * Format: double
+             * @description Of a dust: share of its scattering that is left where glaze soaks it, 0 to 1.
+             */
+            wetScatter?: null | number;
             /** @description 36 values, 380 to 730 nm every 10 nm; in 1/mm for a paste, 1/mm for each g per 100 g for a colour, cm2/mg for a dust. */
             absorption?: null | number[];
             /** @description In the unit of the absorption. */
@@ -10194,6 +10204,8 @@ export interface operations {
                 commissionId?: string;
                 /** @description Id of the flower. */
                 flowerId?: string;
+                /** @description Only what this piece takes of, whoever else does. */
+                pieceId?: string;
             };
             header?: never;
             path?: never;

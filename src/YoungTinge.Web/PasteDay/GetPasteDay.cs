@@ -23,6 +23,7 @@ public static class GetPasteDay
     /// <param name="Version">Of the flower, to send with a change of it (If-Match).</param>
     public sealed record FlowerLine(Guid Id, string Name, int Flowers, int Buds, IReadOnlyList<PieceLine> Pieces, int Version);
 
+    /// <param name="Flowers">None unless it is planned for.</param>
     public sealed record CommissionLine(CommissionView Commission, IReadOnlyList<FlowerLine> Flowers);
 
     /// <summary>A part of a touch, made measurable before the pastes are begun.</summary>
@@ -59,7 +60,7 @@ public static class GetPasteDay
         return TypedResults.Ok(new Answer(
             [.. day.Work.Commissions.Select(commission => new CommissionLine(
                 CommissionView.From(commission, day.Studio, clock.GetUtcNow()),
-                [.. day.Work.Flowers.Where(flower => flower.CommissionId == commission.Id)
+                [.. day.Work.Flowers.Where(flower => flower.CommissionId == commission.Id && day.Chosen.Contains(commission))
                     .Select(flower => new FlowerLine(
                         flower.Id, flower.Name, flower.Flowers, flower.Buds, [.. day.Work.PiecesOf(flower.Id).Select(piece => Line(piece.Work, piece.Version, day.Materials))], flower.Version))]))],
             [.. NotMade(day)],

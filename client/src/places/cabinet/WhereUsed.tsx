@@ -36,6 +36,7 @@ export function WhereUsed({ id }: { id: string }) {
                 </Link>
               </li>
             ))}
+            {need.moreUses > 0 && <li className="quiet">{t('material.used.more', { count: need.moreUses })}</li>}
           </ul>
         </>
       )}

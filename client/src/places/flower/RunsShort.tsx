@@ -8,8 +8,8 @@ import { amountOf } from '../../shared/words'
 /** Which of a piece's materials the shelf cannot cover, counting all plans that take from it. */
 export function RunsShort({ pieceId, nameOf }: { pieceId: string; nameOf: NameOf }) {
   const { t } = useTranslation()
-  const { data } = useQuery(queries.needs())
-  const short = (data ?? []).filter((need) => (need.short ?? 0) > 0 && need.uses.some((use) => use.pieceId === pieceId))
+  const { data } = useQuery(queries.needs(pieceId))
+  const short = (data ?? []).filter((need) => (need.short ?? 0) > 0)
   if (short.length === 0) return null
   return (
     <ul aria-label={t('piece.runsShort')} className="border-base-content mx-4 mb-2 border-l-4 pl-3 text-sm">

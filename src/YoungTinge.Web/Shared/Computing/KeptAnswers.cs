@@ -1,10 +1,12 @@
 using System.Collections.Concurrent;
+using System.IO.Compression;
 using System.Security.Cryptography;
 using System.Text;
 using System.Text.Json;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.Extensions.Caching.Memory;
 using Microsoft.Extensions.Options;
+using Microsoft.Net.Http.Headers;
 using YoungTinge.Store;
 
 namespace YoungTinge.Web.Shared.Computing;
@@ -13,18 +15,21 @@ namespace YoungTinge.Web.Shared.Computing;
 /// Views that are computed from what is kept: computed once for each state of the studio, and once for all who ask at the same time.
 /// A view is only as old as the last change, so nobody sees another answer than she would have got without this.
 /// </summary>
-public sealed class KeptAnswers(TimeProvider clock, IOptions<JsonOptions> json) : IDisposable
+public sealed class KeptAnswers(TimeProvider clock, IOptions<JsonOptions> options) : IDisposable
 {
     private const long MostBytes = 64_000_000;
 
     /// <summary>Days begin at a full quarter of an hour in every time zone, so what counts days is never told a day late.</summary>
     private static readonly TimeSpan SameDay = TimeSpan.FromMinutes(15);
 
+    private const string Json = "application/json; charset=utf-8";
+
     private readonly MemoryCache kept = new(new MemoryCacheOptions { SizeLimit = MostBytes });
     private readonly ConcurrentDictionary<string, Task<Answer?>> underWay = new();
 
+    /// <param name="Packed">JSON, packed by gzip once: nearly all who ask take it so.</param>
     /// <param name="Tag">That the view gave itself; null for that of its state.</param>
-    private sealed record Answer(byte[] Json, string? Tag);
+    private sealed record Answer(byte[] Packed, string? Tag);
 
     /// <summary>Answers a request from what is kept, or computes it.</summary>
     /// <param name="studio">Its state is read before anything else: an answer may be newer than the state it is kept under, never older.</param>
@@ -59,8 +64,8 @@ public sealed class KeptAnswers(TimeProvider clock, IOptions<JsonOptions> json) 
             var result = await compute();
             if (result is not IValueHttpResult { Value: { } value } || (result as IStatusCodeHttpResult)?.StatusCode != StatusCodes.Status200OK)
                 return result;
-            answer = new Answer(JsonSerializer.SerializeToUtf8Bytes(value, value.GetType(), json.Value.SerializerOptions), follows.HasOwnTag ? context.Response.Headers.ETag.ToString() : null);
-            kept.Set(question, answer, new MemoryCacheEntryOptions { Size = answer.Json.Length, SlidingExpiration = SameDay });
+            answer = new Answer(Pack(value), follows.HasOwnTag ? context.Response.Headers.ETag.ToString() : null);
+            kept.Set(question, answer, new MemoryCacheEntryOptions { Size = answer.Packed.Length, SlidingExpiration = SameDay });
             return Send(answer);
         }
         finally
@@ -73,9 +78,25 @@ public sealed class KeptAnswers(TimeProvider clock, IOptions<JsonOptions> json) 
         {
             if (found.Tag is { } tag)
                 context.Response.Headers.ETag = tag;
-            return TypedResults.Bytes(found.Json, "application/json; charset=utf-8");
+            context.Response.Headers.Append(HeaderNames.Vary, HeaderNames.AcceptEncoding);
+            // Over https what is secret could be guessed from how well it packs, as with all else that is sent.
+            if (context.Request.IsHttps || !TakesGzip(context.Request))
+                return TypedResults.Stream(new GZipStream(new MemoryStream(found.Packed), CompressionMode.Decompress), Json);
+            context.Response.Headers.ContentEncoding = "gzip";
+            return TypedResults.Bytes(found.Packed, Json);
         }
     }
+
+    private byte[] Pack(object value)
+    {
+        using var packed = new MemoryStream();
+        using (var gzip = new GZipStream(packed, CompressionLevel.Fastest))
+            JsonSerializer.Serialize(gzip, value, value.GetType(), options.Value.SerializerOptions);
+        return packed.ToArray();
+    }
+
+    private static bool TakesGzip(HttpRequest request) =>
+        request.GetTypedHeaders().AcceptEncoding.Any(encoding => encoding.Value == "gzip" && encoding.Quality is not 0);
 
     public void Dispose() => kept.Dispose();
 }
