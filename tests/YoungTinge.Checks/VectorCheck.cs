@@ -102,8 +102,8 @@ public sealed class VectorCheck(JsonElement file, Materials materials)
     private Spectrum Washed(JsonElement inputs)
     {
         var face = Substrate(inputs).Values.ToArray();
-        new WashFilm(Paste(inputs.GetProperty("skin")), PasteOptics.Colour(inputs.GetProperty("parts").Doses(), materials), inputs.Number("depthMm"))
-            .LayOn(face, 1, inputs.GetProperty("onBarePaste").GetBoolean());
+        new SoakedSkin(Paste(inputs.GetProperty("skin")))
+            .LayOn(face, new WashLayer(PasteOptics.Colour(inputs.GetProperty("parts").Doses(), materials), inputs.Number("depthMm")), inputs.GetProperty("onBarePaste").GetBoolean());
         return new Spectrum(face);
     }
 
@@ -131,10 +131,11 @@ public sealed class VectorCheck(JsonElement file, Materials materials)
         var other => throw new InvalidDataException($"Unknown step '{other}'."),
     };
 
-    private DustLayer Dust(JsonElement dust) => new(OpticsOf(dust.GetProperty("mix")), dust.Number("load"));
+    private DustLayer Dust(JsonElement dust) => new(OpticsOf(dust.GetProperty("mix")), DustMix.WetScatteringOf(Mix(dust.GetProperty("mix")), materials), dust.Number("load"));
 
-    private KubelkaMunkSpectra OpticsOf(JsonElement mix) =>
-        DustMix.OpticsOf([.. mix.EnumerateArray().Select(part => new Portion(part.Text("id"), part.Number("parts")))], materials);
+    private KubelkaMunkSpectra OpticsOf(JsonElement mix) => DustMix.OpticsOf(Mix(mix), materials);
+
+    private static Portion[] Mix(JsonElement mix) => [.. mix.EnumerateArray().Select(part => new Portion(part.Text("id"), part.Number("parts")))];
 
     private GlazeLayer Glaze(JsonElement glaze) => new(
         materials.Get<Glaze>(glaze.Text("id")).Optics,
@@ -177,7 +178,7 @@ public sealed class VectorCheck(JsonElement file, Materials materials)
     private IEnumerable<Deviation> DustFromSwatch(JsonElement expected, JsonElement inputs, Illuminant light)
     {
         var dust = FromSwatch.Dust(ReflectanceFromColour.Convert(Hex(inputs).ToLinear()), inputs.Number("scatter"));
-        return [RelativeK(expected, dust), .. Look(expected, Laid(inputs, [new DustLayer(dust, inputs.Number("testLoad"))]), light, "reconstructedR")];
+        return [RelativeK(expected, dust), .. Look(expected, Laid(inputs, [new DustLayer(dust, dust.Scattering, inputs.Number("testLoad"))]), light, "reconstructedR")];
     }
 
     private Deviation RelativeK(JsonElement expected, KubelkaMunkSpectra colour) => new(

@@ -1,3 +1,4 @@
+using YoungTinge.Core.Colour;
 using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.Cabinet;
@@ -14,6 +15,15 @@ public static class DustMix
         if (!(total > 0))
             throw new ArgumentException("A dust mix needs at least one part of something.", nameof(mix));
         return KubelkaMunkSpectra.Mean([.. mix.Select(portion => (materials.Get<Dust>(portion.MaterialId).Optics, portion.Parts / total))]);
+    }
+
+    /// <summary>S of a mix where glaze has soaked it, in cm2/mg.</summary>
+    /// <param name="mix">As in <see cref="OpticsOf"/>.</param>
+    public static Spectrum WetScatteringOf(IReadOnlyList<Portion> mix, Materials materials)
+    {
+        var total = mix.Sum(portion => portion.Parts);
+        var dusts = mix.Select(portion => (Wet: materials.Get<Dust>(portion.MaterialId).WetScattering, Share: portion.Parts / total)).ToArray();
+        return Spectrum.From(band => dusts.Sum(dust => dust.Share * dust.Wet[band]));
     }
 
     /// <summary>Whether there is any lustre in a mix.</summary>

@@ -179,6 +179,12 @@ public sealed record Dust(Label Label, DustKind Kind, KubelkaMunkSpectra Optics,
 {
     /// <summary>The sparkle of a lustre in the highlights; null for a matte dust.</summary>
     public Glint? Glint { get; init; }
+
+    /// <summary>Share of its scattering that is left where glaze soaks it, 0 to 1.</summary>
+    public double WetScatter { get; init; } = Kind == DustKind.Lustre ? DustOptics.LustreWetScatter : DustOptics.WetScatter;
+
+    /// <summary>S where glaze has soaked it, in cm2/mg.</summary>
+    public Spectrum WetScattering => Optics.Scattering.Map(s => s * WetScatter);
 }
 
 /// <summary>What a lustre adds to the highlights, and only there: it is drawn, and is no part of the diffuse colour.</summary>

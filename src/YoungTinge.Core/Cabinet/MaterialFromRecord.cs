@@ -51,12 +51,9 @@ public static class MaterialFromRecord
         {
             Units = [.. Units(sheet)],
         },
-        MaterialKind.Dust => new Dust(label, DustKind.Matte, Optics(sheet, look => FromSwatch.Dust(look)), sheet.LoadLimit ?? UsualDustLimitMgPerCm2),
-        MaterialKind.Lustre => new Dust(label, DustKind.Lustre, Optics(sheet, look => FromSwatch.Dust(look)), sheet.LoadLimit ?? UsualDustLimitMgPerCm2)
-        {
-            Glint = Glint(sheet),
-        },
-        MaterialKind.Extender => new Dust(label, DustKind.Extender, Optics(sheet, look => FromSwatch.Dust(look)), sheet.LoadLimit ?? 1),
+        MaterialKind.Dust => Dust(sheet, label, DustKind.Matte, UsualDustLimitMgPerCm2),
+        MaterialKind.Lustre => Dust(sheet, label, DustKind.Lustre, UsualDustLimitMgPerCm2) with { Glint = Glint(sheet) },
+        MaterialKind.Extender => Dust(sheet, label, DustKind.Extender, 1),
         MaterialKind.Glaze => Glaze(sheet, label),
         MaterialKind.Thinner => new Thinner(label, sheet.DensityGPerMl ?? 0.79, sheet.WashDepthMm ?? 0.15),
         MaterialKind.Crumb => new Crumb(label, Face(sheet)),
@@ -67,6 +64,12 @@ public static class MaterialFromRecord
         MaterialKind.Core => new CoreBall(label, sheet.DiameterMm!.Value),
         _ => throw new ArgumentException($"Unknown kind {sheet.Kind}.", nameof(sheet)),
     };
+
+    private static Dust Dust(MaterialRecord sheet, Label label, DustKind kind, double usualLimitMgPerCm2)
+    {
+        var dust = new Dust(label, kind, Optics(sheet, look => FromSwatch.Dust(look)), sheet.LoadLimit ?? usualLimitMgPerCm2);
+        return sheet.WetScatter is { } wet ? dust with { WetScatter = wet } : dust;
+    }
 
     /// <summary>A label colour, where one is given, speaks for a new look; else the figures that came along.</summary>
     private static KubelkaMunkSpectra Optics(MaterialRecord sheet, Func<Spectrum, KubelkaMunkSpectra> rough) => sheet.LabelColour is { } colour

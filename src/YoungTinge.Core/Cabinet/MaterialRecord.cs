@@ -104,6 +104,9 @@ public sealed record MaterialRecord
 
     public double? GlintHalfLoadMgPerCm2 { get; init; }
 
+    /// <summary>Of a dust: share of its scattering that is left where glaze soaks it, 0 to 1.</summary>
+    public double? WetScatter { get; init; }
+
     /// <summary>36 values, 380 to 730 nm every 10 nm; in 1/mm for a paste, 1/mm for each g per 100 g for a colour, cm2/mg for a dust.</summary>
     public IReadOnlyList<double>? Absorption { get; init; }
 
@@ -167,6 +170,7 @@ public sealed record MaterialRecord
             GlintTint = dust?.Glint?.Tint.ToHex(),
             GlintStrength = dust?.Glint?.Strength,
             GlintHalfLoadMgPerCm2 = dust?.Glint?.HalfLoadMgPerCm2,
+            WetScatter = dust?.WetScatter,
             Absorption = Values(OpticsOf(material)?.Absorption),
             Scattering = Values(OpticsOf(material)?.Scattering),
             Reflectance = Values(ReflectanceOf(material)),

@@ -38,14 +38,20 @@ public static class StarterCabinet
             {
                 Units = [.. item.GetProperty("unitMassG").EnumerateObject().Select(u => new DoseUnit(UnitNames[u.Name], u.Value.GetDouble()))],
             },
-            "dust" => new Dust(label, DustKind.Matte, Optics(item), Number("maxLoadMgPerCm2")),
-            "lustre" => new Dust(label, DustKind.Lustre, Optics(item), Number("maxLoadMgPerCm2")) { Glint = Glint(item.GetProperty("glint")) },
-            "extender" => new Dust(label, DustKind.Extender, Optics(item), Number("maxLoadMgPerCm2")),
+            "dust" => Dust(DustKind.Matte),
+            "lustre" => Dust(DustKind.Lustre) with { Glint = Glint(item.GetProperty("glint")) },
+            "extender" => Dust(DustKind.Extender),
             "glaze" => new Glaze(label, Number("g1"), Number("k1"), Number("k2"), Number("wetMlPerCm2PerCoat")),
             "thinner" => new Thinner(label, Number("densityGPerMl"), Number("washDepthMm")),
             "wire" => new Wire(label, Values(item, "R")),
             var kind => throw new InvalidDataException($"Unknown kind of material '{kind}'."),
         };
+
+        Dust Dust(DustKind kind)
+        {
+            var dust = new Dust(label, kind, Optics(item), Number("maxLoadMgPerCm2"));
+            return item.TryGetProperty("wetScatter", out var wet) ? dust with { WetScatter = wet.GetDouble() } : dust;
+        }
     }
 
     private static FoodStatus Food(string status) => status switch

@@ -33,7 +33,7 @@ public static class SwatchColour
     {
         var white = materials.Get<PasteBase>(White(materials).BaseId).Optics;
         var face = KubelkaMunk.Opaque(white).Values.ToArray();
-        new WashFilm(white, wash.Colour, wash.DepthMm).LayOn(face, 1, bare: true);
+        new SoakedSkin(white).LayOn(face, wash, isBare: true);
         return Illuminant.D65.LabOf(new Spectrum(face));
     }
 

@@ -28,7 +28,8 @@ internal sealed class CoatSimulator
     private readonly Dictionary<Coat, ReadyCoat> ready = new(ReferenceEqualityComparer.Instance);
     private readonly Dictionary<(Place?, Marking?, string, bool, Guid?), Lie> known = [];
     private readonly Stages stages = new();
-    private KubelkaMunkSpectra? readyOn;
+    private KubelkaMunkSpectra? skinOf;
+    private SoakedSkin? skin;
 
     /// <param name="standing">How the piece stands in its flower; null for a loose one.</param>
     public CoatSimulator(PieceShape shape, Materials materials, StandingPiece? standing = null)
@@ -41,13 +42,12 @@ internal sealed class CoatSimulator
     /// <param name="coats">In order, first on the paste. One of nothing, a load or strength of 0, changes nothing.</param>
     public Lab[] See(KubelkaMunkSpectra mix, IReadOnlyList<Coat> coats, Zone? only = null)
     {
-        var laid = Ready(mix, coats);
-        var lastSteam = LastSteam(coats);
+        var laid = Ready(coats);
         if (only is { } zone)
-            return [See(zone, new Stages().Begin(mix, laid, lastSteam, PointsOf, isKept: false), StackOf(laid, coats, lastSteam, SideOf(zone)), laid)];
+            return [See(zone, new Stages().Begin(mix, laid, PointsOf, isKept: false), StackOf(mix, laid, SideOf(zone)), laid)];
         // A trial of one coat, as every slope is, goes on from where it lies; anything else is laid anew, and what follows goes on from that.
-        var from = stages.SameBelow(mix, laid, lastSteam) ?? stages.Begin(mix, laid, lastSteam, PointsOf, isKept: true);
-        var (face, back) = (StackOf(laid, coats, lastSteam, Side.Face), StackOf(laid, coats, lastSteam, Side.Back));
+        var from = stages.SameBelow(mix, laid) ?? stages.Begin(mix, laid, PointsOf, isKept: true);
+        var (face, back) = (StackOf(mix, laid, Side.Face), StackOf(mix, laid, Side.Back));
         return [.. Zones.Select(one => See(one, from, SideOf(one) == Side.Back ? back : face, laid))];
     }
 
@@ -59,51 +59,58 @@ internal sealed class CoatSimulator
     {
         if (run.Known(zone) is { } known)
             return known;
-        Span<double> reflectance = stackalloc double[SpectralGrid.Bands];
+        var spot = new Spot(stackalloc double[Spot.Room]);
         Span<double> mean = stackalloc double[SpectralGrid.Bands];
         mean.Clear();
         foreach (var (point, weight) in run.PointsOf(zone))
         {
             var lies = new Lies(laid, (int)zone, point);
-            var isBare = run.Take(zone, point, reflectance);
+            run.Take(zone, point, ref spot);
             if (!run.IsKept)
-                stack.LayOn(reflectance, lies, run.From, laid.Length, ref isBare);
+                stack.LayOn(ref spot, lies, run.From, laid.Length);
             for (var layer = run.From; run.IsKept && layer < laid.Length; layer++)
             {
-                run.Keep(zone, point, layer, reflectance, isBare);
-                stack.LayOn(reflectance, lies, layer, layer + 1, ref isBare);
+                run.Keep(zone, point, layer, spot);
+                stack.LayOn(ref spot, lies, layer, layer + 1);
             }
 
-            SimdKubelkaMunk.Add(mean, reflectance, weight);
+            SimdKubelkaMunk.Add(mean, spot.Reflectance, weight);
         }
 
         // An eye takes the mean of the light, which is linear in it.
         return run.See(zone, LabFromXyz.Convert(Illuminant.D65.XyzOf(mean), Illuminant.D65.White));
     }
 
-    private ReadyCoat[] Ready(KubelkaMunkSpectra mix, IReadOnlyList<Coat> coats)
+    private ReadyCoat[] Ready(IReadOnlyList<Coat> coats)
     {
-        if (!ReferenceEquals(readyOn, mix) || ready.Count > MaxCoatsKnown)
+        if (ready.Count > MaxCoatsKnown)
             ready.Clear();
-        readyOn = mix;
-        return [.. coats.Select(coat => ready.TryGetValue(coat, out var found) ? found : ready[coat] = new ReadyCoat(coat, LieOf(coat), mix, materials))];
+        return [.. coats.Select(coat => ready.TryGetValue(coat, out var found) ? found : ready[coat] = new ReadyCoat(coat, LieOf(coat), materials))];
     }
 
-    private static int LastSteam(IReadOnlyList<Coat> coats)
+    private LayerStack StackOf(KubelkaMunkSpectra mix, ReadyCoat[] laid, Side side) => new(SkinOf(mix), FilmsOf(laid, side));
+
+    private SoakedSkin SkinOf(KubelkaMunkSpectra mix)
     {
-        for (var i = coats.Count - 1; i >= 0; i--)
+        if (!ReferenceEquals(skinOf, mix))
+            (skinOf, skin) = (mix, new SoakedSkin(mix));
+        return skin!;
+    }
+
+    private static Film?[] FilmsOf(ReadyCoat[] laid, Side side)
+    {
+        var films = new Film?[laid.Length];
+        var later = Later.Nothing;
+        for (var i = laid.Length - 1; i >= 0; i--)
         {
-            if (coats[i] is SteamCoat)
-                return i;
+            if (!laid[i].IsOn(side))
+                continue;
+            films[i] = laid[i].FilmUnder(later);
+            later = laid[i].Below(later);
         }
 
-        return -1;
+        return films;
     }
-
-    private LayerStack StackOf(KubelkaMunkSpectra mix, IReadOnlyList<Coat> coats, Side side) => StackOf(Ready(mix, coats), coats, LastSteam(coats), side);
-
-    private static LayerStack StackOf(ReadyCoat[] laid, IReadOnlyList<Coat> coats, int lastSteam, Side side) =>
-        new([.. laid.Select((coat, i) => coats[i].IsOn(side) ? coat.Film(i < lastSteam) : null)]);
 
     /// <summary>One zone, made ready to try many coats at the same place in the order.</summary>
     /// <param name="below">Coats under the one to try.</param>
@@ -112,25 +119,29 @@ internal sealed class CoatSimulator
     public ZoneProbe Probe(KubelkaMunkSpectra mix, IReadOnlyList<Coat> below, IReadOnlyList<Coat> above, Coat trial, Zone zone)
     {
         var side = SideOf(zone);
-        var under = StackOf(mix, below, side);
+        // A wash shares the skin with washes just below it, so it is tried together with them.
+        var from = below.Count;
+        while (trial is WashCoat && from > 0 && below[from - 1] is WashCoat or SteamCoat)
+            from--;
+        var laid = Ready([.. below, trial, .. above]);
+        var films = FilmsOf(laid, side);
+        films[below.Count] = null;
+        var under = new LayerStack(SkinOf(mix), films);
         var mean = new double[SpectralGrid.Bands];
         var paste = KubelkaMunk.Opaque(mix);
-        Span<double> reflectance = stackalloc double[SpectralGrid.Bands];
+        var spot = new Spot(stackalloc double[Spot.Room]);
         var count = samples[(int)zone].Length;
-        var lies = Ready(mix, below);
         for (var point = 0; point < count; point++)
         {
-            paste.Values.CopyTo(reflectance);
-            under.LayOn(reflectance, new Lies(lies, (int)zone, point));
-            SimdKubelkaMunk.Add(mean, reflectance, 1.0 / count);
+            spot.Begin(paste.Values);
+            under.LayOn(ref spot, new Lies(laid, (int)zone, point), 0, from);
+            SimdKubelkaMunk.Add(mean, spot.Reflectance, 1.0 / count);
         }
 
-        double MeanShare(Coat coat) => LieOf(coat).At[(int)zone].Average(lie => lie.Share);
-        double MeanCover(Coat coat) => LieOf(coat).At[(int)zone].Average(lie => lie.Cover);
         return new ZoneProbe(
-            mix, mean, below.Any(coat => coat is not WashCoat), StackOf(mix, above, side),
-            [.. above.Select(coat => (MeanShare(coat), MeanCover(coat)))], above.Any(coat => coat is SteamCoat),
-            ((IPlacedCoat)trial).Sides.Include(side) ? MeanShare(trial) : 0, materials);
+            SkinOf(mix), new ProbeGround(mean, from, below.Take(from).All(coat => coat is WashCoat or SteamCoat)), films,
+            [.. laid.Select(coat => (coat.Lie.At[(int)zone].Average(lie => lie.Share), coat.Lie.At[(int)zone].Average(lie => lie.Cover)))],
+            below.Count, ((IPlacedCoat)trial).Sides.Include(side), above.Reverse().Where(coat => coat.IsOn(side)).Aggregate(Later.Nothing, (later, coat) => ready[coat].Below(later)), materials);
     }
 
     private Lie LieOf(Coat coat)

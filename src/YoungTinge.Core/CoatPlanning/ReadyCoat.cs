@@ -5,27 +5,28 @@ using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.CoatPlanning;
 
-/// <summary>A coat made ready to be laid over one paste, steamed or not, wherever it lies.</summary>
-internal sealed class ReadyCoat(Coat coat, Lie lie, KubelkaMunkSpectra paste, Materials materials)
+/// <summary>A coat made ready to be laid, whatever comes over it and wherever it lies.</summary>
+internal sealed class ReadyCoat(Coat coat, Lie lie, Materials materials)
 {
-    private readonly Laying?[] films = new Laying?[2];
-    private readonly bool[] isMade = new bool[2];
+    private readonly Dictionary<Later, Film?> films = [];
+    private readonly Layer? layer = IsThere(coat) ? coat.Resolve(materials).Layer : null;
 
     public Lie Lie => lie;
 
     /// <summary>Whether any of it lies in a zone.</summary>
-    public bool Touches(Zone zone) => coat.IsOn(zone == Zone.Back ? Side.Back : Side.Face) && lie.Touches[(int)zone];
+    public bool Touches(Zone zone) => IsOn(zone == Zone.Back ? Side.Back : Side.Face) && lie.Touches[(int)zone];
 
     /// <summary>A coat of nothing cannot be laid.</summary>
     public static bool IsThere(Coat coat) => coat is not (DustCoat { LoadMgPerCm2: <= 0 } or WashCoat { GPerMl: <= 0 });
 
+    public bool IsOn(Side side) => coat.IsOn(side);
+
+    /// <summary>For what lies below it, of which this comes afterwards.</summary>
+    public Later Below(Later later) => later.Below(layer);
+
+    /// <summary>Whether it changes what lies below it just as another does.</summary>
+    public bool ChangesBelowAs(ReadyCoat other) => Below(Later.Nothing) == other.Below(Later.Nothing);
+
     /// <summary>Null where it lays nothing: a coat of nothing, and one that is only seen in others, as steam is.</summary>
-    public Laying? Film(bool isSteamed)
-    {
-        var which = isSteamed ? 1 : 0;
-        if (!isMade[which] && IsThere(coat))
-            films[which] = coat.Resolve(materials).Layer.Film(paste, isSteamed);
-        isMade[which] = true;
-        return films[which];
-    }
+    public Film? FilmUnder(Later later) => films.TryGetValue(later, out var known) ? known : films[later] = layer?.ReadyUnder(later);
 }

@@ -16,45 +16,47 @@ internal sealed class Stages
     /// <summary>By zone, point and layer.</summary>
     private double[] faces = [];
     private bool[] isBare = [];
+    private int[] skinFrom = [];
     private KubelkaMunkSpectra? paste;
     private double[] bare = [];
     private ReadyCoat[] coats = [];
-    private int lastSteam;
     private (int Point, double Weight)[][] points = [];
     private readonly Lab[] seen = new Lab[Enum.GetValues<Zone>().Length];
 
     /// <summary>Begins anew on the paste, and keeps what it comes by.</summary>
     /// <param name="isKept">Trials go on from it.</param>
-    public Run Begin(KubelkaMunkSpectra mix, ReadyCoat[] laid, int steamedUpTo, Func<Zone, int> pointsOf, bool isKept)
+    public Run Begin(KubelkaMunkSpectra mix, ReadyCoat[] laid, Func<Zone, int> pointsOf, bool isKept)
     {
         if (!ReferenceEquals(paste, mix))
             bare = [.. KubelkaMunk.Opaque(mix).Values];
         if (!LieAlike(laid))
             points = [.. Enum.GetValues<Zone>().Select(zone => Grouped(zone, pointsOf(zone), laid))];
-        (paste, coats, lastSteam) = (mix, laid, steamedUpTo);
+        (paste, coats) = (mix, laid);
         var places = (1 << BitsOfAPoint) * points.Length * laid.Length;
         if (isKept && isBare.Length < places)
-            (faces, isBare) = (new double[places * SpectralGrid.Bands], new bool[places]);
+            (faces, isBare, skinFrom) = (new double[places * SpectralGrid.Bands], new bool[places], new int[places]);
         return new Run(this, 0, isKept, null);
     }
 
     /// <summary>From the one coat that is another; null if there are more, or they lie elsewhere.</summary>
-    public Run? SameBelow(KubelkaMunkSpectra mix, ReadyCoat[] laid, int steamedUpTo)
+    public Run? SameBelow(KubelkaMunkSpectra mix, ReadyCoat[] laid)
     {
-        if (!ReferenceEquals(paste, mix) || laid.Length != coats.Length || steamedUpTo != lastSteam)
+        if (!ReferenceEquals(paste, mix) || laid.Length != coats.Length)
             return null;
         var other = -1;
         for (var i = 0; i < laid.Length; i++)
         {
             if (ReferenceEquals(laid[i], coats[i]))
                 continue;
-            if (other >= 0 || !ReferenceEquals(laid[i].Lie, coats[i].Lie))
+            if (other >= 0 || !ReferenceEquals(laid[i].Lie, coats[i].Lie) || !laid[i].ChangesBelowAs(coats[i]))
                 return null;
             other = i;
         }
 
         return laid.Length == 0 ? null : new Run(this, Math.Max(other, 0), IsKept: false, laid[Math.Max(other, 0)]);
     }
+
+    private Span<double> FaceAt(int place) => faces.AsSpan(place * SpectralGrid.Bands, SpectralGrid.Bands);
 
     private int PlaceOf(Zone zone, int point, int layer) => (((int)zone << BitsOfAPoint) + point) * coats.Length + layer;
 
@@ -99,27 +101,26 @@ internal sealed class Stages
         public (int Point, double Weight)[] PointsOf(Zone zone) => Of.points[(int)zone];
 
         /// <summary>What a point looks like before the first coat to lay.</summary>
-        /// <returns>Whether nothing but paste and washes lies there.</returns>
-        public bool Take(Zone zone, int point, Span<double> reflectance)
+        public void Take(Zone zone, int point, ref Spot spot)
         {
             if (From == 0)
             {
-                Of.bare.CopyTo(reflectance);
-                return true;
+                spot.Begin(Of.bare);
+                return;
             }
 
             var place = Of.PlaceOf(zone, point, From);
-            Of.faces.AsSpan(place * SpectralGrid.Bands, SpectralGrid.Bands).CopyTo(reflectance);
-            return Of.isBare[place];
+            var skinFrom = Of.skinFrom[place];
+            spot.GoOnFrom(Of.FaceAt(place), Of.FaceAt(Of.PlaceOf(zone, point, Math.Max(skinFrom, 0))), skinFrom, Of.isBare[place]);
         }
 
-        public void Keep(Zone zone, int point, int layer, ReadOnlySpan<double> reflectance, bool isBare)
+        public void Keep(Zone zone, int point, int layer, in Spot spot)
         {
             if (!IsKept)
                 return;
             var place = Of.PlaceOf(zone, point, layer);
-            reflectance.CopyTo(Of.faces.AsSpan(place * SpectralGrid.Bands, SpectralGrid.Bands));
-            Of.isBare[place] = isBare;
+            spot.Reflectance.CopyTo(Of.FaceAt(place));
+            (Of.isBare[place], Of.skinFrom[place]) = (spot.IsBare, spot.SkinFrom);
         }
     }
 }

@@ -5,50 +5,69 @@ using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.CoatPlanning;
 
+/// <summary>Mean of a zone with the coats below one of its coats.</summary>
+/// <param name="Reflectance">36 values, 0 to 1.</param>
+/// <param name="From">The first coat that does not lie there yet.</param>
+/// <param name="IsBare">Nothing but paste and washes below.</param>
+internal sealed record ProbeGround(double[] Reflectance, int From, bool IsBare);
+
 /// <summary>
 /// A zone as one point of mean load, to try hundreds of coats at one place in the order. It errs by what a mean of loads differs
 /// from a mean of looks; what it prefers is solved on the whole piece afterwards.
 /// </summary>
-internal sealed class ZoneProbe(
-    KubelkaMunkSpectra paste, double[] below, bool hasDustBelow, LayerStack above, (double Share, double Cover)[] lies, bool isSteamed, double share, Materials materials)
+/// <param name="films">All coats but that on trial.</param>
+/// <param name="lies">Mean share and cover of all coats, that on trial too.</param>
+/// <param name="at">Place of the coat on trial.</param>
+/// <param name="isOnSide">Whether it lies on this side.</param>
+/// <param name="later">What comes over it.</param>
+internal sealed class ZoneProbe(SoakedSkin skin, ProbeGround ground, Film?[] films, (double Share, double Cover)[] lies, int at, bool isOnSide, Later later, Materials materials)
 {
+    private readonly LayerStack others = new(skin, films);
+    private readonly double share = isOnSide ? lies[at].Share : 0;
+
     public Lab See(CandidateCoat trial)
     {
-        Span<double> face = stackalloc double[SpectralGrid.Bands];
-        below.CopyTo(face);
+        var spot = new Spot(stackalloc double[Spot.Room]);
+        spot.Begin(ground.Reflectance, ground.IsBare);
         switch (trial.Template)
         {
             case DustCoat:
-                LayDust(trial, face);
+                LayDust(trial, ref spot);
+                others.LayOn(ref spot, new MeanLies(lies), at + 1, lies.Length);
                 break;
-            case WashCoat:
-                var wash = (WashLayer)trial.Coat.Resolve(materials).Layer;
-                new WashFilm(paste, wash.Colour, wash.DepthMm).LayOn(face, share, bare: !hasDustBelow);
+            case WashCoat when share > 0:
+                Film?[] all = [.. films];
+                all[at] = trial.Coat.Resolve(materials).Layer.ReadyUnder(later);
+                new LayerStack(skin, all).LayOn(ref spot, new MeanLies(lies), ground.From, lies.Length);
+                break;
+            default:
+                others.LayOn(ref spot, new MeanLies(lies), ground.From, lies.Length);
                 break;
         }
 
-        above.LayOn(face, new MeanLies(lies));
-        return LabFromXyz.Convert(Illuminant.D65.XyzOf(face), Illuminant.D65.White);
+        return LabFromXyz.Convert(Illuminant.D65.XyzOf(spot.Reflectance), Illuminant.D65.White);
     }
 
     /// <summary>As a film of the mix would lie, without making one: a zone is probed with more than a thousand mixes.</summary>
-    private void LayDust(CandidateCoat trial, Span<double> face)
+    private void LayDust(CandidateCoat trial, ref Spot spot)
     {
         if (trial.Total * share <= 0)
             return;
         Span<double> absorbed = stackalloc double[SpectralGrid.Bands], scattered = stackalloc double[SpectralGrid.Bands];
         absorbed.Clear();
         scattered.Clear();
-        var absorbs = share * (isSteamed ? DustOptics.SteamKeep * DustOptics.SteamAbsorption : 1);
-        var scatters = share * (isSteamed ? DustOptics.SteamKeep * DustOptics.SteamScattering : 1);
+        var kept = share * DustOptics.KeptBy(later);
+        var absorbs = kept * (later.IsSteamed ? DustOptics.SteamAbsorption : 1);
+        var scatters = kept * (later.IsSteamed ? DustOptics.SteamScattering : 1);
         for (var i = 0; i < trial.Materials.Count; i++)
         {
-            var optics = materials.Get<Dust>(trial.Materials[i]).Optics;
-            SimdKubelkaMunk.Add(absorbed, optics.Absorption.Values, absorbs * trial.Amounts[i]);
-            SimdKubelkaMunk.Add(scattered, optics.Scattering.Values, scatters * trial.Amounts[i]);
+            var dust = materials.Get<Dust>(trial.Materials[i]);
+            SimdKubelkaMunk.Add(absorbed, dust.Optics.Absorption.Values, absorbs * trial.Amounts[i]);
+            SimdKubelkaMunk.Add(scattered, dust.Optics.Scattering.Values, scatters * (later.Dry + later.Soaked * dust.WetScatter) * trial.Amounts[i]);
         }
 
-        SimdKubelkaMunk.LayOver(face, absorbed, scattered);
+        SimdKubelkaMunk.LayOver(spot.Reflectance, absorbed, scattered);
+        spot.Cover();
     }
 
     private readonly struct MeanLies((double Share, double Cover)[] lies) : ILayerCoverage

@@ -1,6 +1,8 @@
+using YoungTinge.Core.Colour;
+
 namespace YoungTinge.Core.Optics;
 
-/// <summary>What steam does to a dust that lies on a face. House figures.</summary>
+/// <summary>What steam and glaze do to a dust that lies on a face. House figures.</summary>
 public static class DustOptics
 {
     /// <summary>Steam melts the dust into the face: it scatters less ...</summary>
@@ -12,8 +14,28 @@ public static class DustOptics
     /// <summary>... and a little is carried off.</summary>
     public const double SteamKeep = 0.97;
 
+    /// <summary>
+    /// Share of its scattering that a dust keeps where liquid glaze fills it: powder scatters because it stands in air, as wet sand is
+    /// darker than dry. Resin and starch differ little in how they bend light, but no brushed or sprayed coat soaks every grain.
+    /// </summary>
+    public const double WetScatter = 0.25;
+
+    /// <summary>Flakes of a lustre bend light far more than the resin.</summary>
+    public const double LustreWetScatter = 0.7;
+
     /// <param name="dust">K and S, in cm2/mg.</param>
     public static KubelkaMunkSpectra Steamed(KubelkaMunkSpectra dust) => new(
         dust.Absorption.Map(k => k * SteamAbsorption),
         dust.Scattering.Map(s => s * SteamScattering));
+
+    /// <param name="dust">K and S, in cm2/mg, as brushed on.</param>
+    /// <param name="wetScattering">Where it is soaked, in cm2/mg.</param>
+    internal static KubelkaMunkSpectra Lying(KubelkaMunkSpectra dust, Spectrum wetScattering, Later later)
+    {
+        var soaked = later.Soaked == 0 ? dust : dust with { Scattering = Spectrum.From(band => later.Dry * dust.Scattering[band] + later.Soaked * wetScattering[band]) };
+        return later.IsSteamed ? Steamed(soaked) : soaked;
+    }
+
+    /// <summary>Share of its load that stays on the face.</summary>
+    internal static double KeptBy(Later later) => later.IsSteamed ? SteamKeep : 1;
 }

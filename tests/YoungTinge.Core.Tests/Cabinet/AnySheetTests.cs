@@ -46,6 +46,7 @@ public class AnySheetTests
             InnerReflection = numbers[9],
             WashDepthMm = numbers[10],
             GlintStrength = numbers[11],
+            WetScatter = numbers[9],
             LabelColour = colour,
             Absorption = spectra[0],
             Scattering = spectra[1],

@@ -47,7 +47,8 @@ public class PasteAgeTests
     public void A_layer_that_is_not_there_leaves_the_face_bare()
     {
         var wash = new WashLayer(PasteOptics.Colour([new Dose("rowan", 0.5)], TestData.Cabinet), 0.15);
-        var dust = new DustLayer(TestData.Cabinet.Get<Dust>("nettle").Optics, 0.3);
+        var nettle = TestData.Cabinet.Get<Dust>("nettle");
+        var dust = new DustLayer(nettle.Optics, nettle.WetScattering, 0.3);
         Assert.Equal(Face(wash), Laid([dust, wash], layer => layer == 0 ? 0 : 1));
         Assert.NotEqual(Face(wash), Face(dust, wash));
     }

@@ -70,9 +70,9 @@ public class PlannerTests
     [Fact]
     public void What_washes_alone_do_not_reach_is_said_so()
     {
-        // A pale zone on a deep one: dust of a pale colour lies on it, a wash only sinks in.
-        var plan = Plan(Dust("guelder", 0.3)) with { Coats = [] };
-        var wanted = plan with { Targets = Enum.GetValues<Zone>().ToDictionary(zone => zone, _ => Target.Of(new Lab(45, 62, 40))) };
+        // Paler than the paste: dust of a pale colour lies on it, a wash only sinks in.
+        var plan = Plan() with { Paste = new PasteRecipe("bright-white-paste", [new Dose("rowan", 1)]) };
+        var wanted = plan with { Targets = Enum.GetValues<Zone>().ToDictionary(zone => zone, _ => Target.Of(new Lab(80, 12, 6))) };
         var washed = Planner(wanted).Propose(Approach.WashLed, keepsPaste: true)!;
         Assert.NotEmpty(washed.Help);
         Assert.Contains(washed.Help, help => help.Help == Help.NotByWashes);

@@ -23,9 +23,14 @@ public class CoatKindsTests
 
     private static readonly Spectrum Gold = ReflectanceFromColour.Convert(new Lab(75, 15, 60));
 
-    /// <summary>The starter cabinet holds no crumbs and no glue.</summary>
+    private static readonly double[] OtherDepthsMm = [0.1];
+
+    private static string ThinnerId(double depthMm) => FormattableString.Invariant($"thinner-{10 * depthMm}");
+
+    /// <summary>The starter cabinet holds no crumbs, no glue, and thinners of two depths only.</summary>
     private static readonly Materials Cabinet = new(TestData.Cabinet.All.Append(new Crumb(new Label("gold-crumb", "Gold crumb", "sugar", FoodStatus.Edible), Gold))
-        .Append(new Adhesive(new Label("glue", "Glue", "gum", FoodStatus.Edible))));
+        .Append(new Adhesive(new Label("glue", "Glue", "gum", FoodStatus.Edible)))
+        .Concat(OtherDepthsMm.Select(depth => new Thinner(new Label(ThinnerId(depth), ThinnerId(depth), "", FoodStatus.Edible), 0.79, depth))));
 
     private static WashCoat Wash(string thinner = Spirit, double gPerMl = 0.03, Place? place = null, params Portion[] mix) =>
         new(Guid.NewGuid(), mix.Length > 0 ? mix : [new Portion("rowan", 1)], thinner, gPerMl, 0.003, place ?? Place.Whole, Sides.Face);
@@ -71,7 +76,7 @@ public class CoatKindsTests
             case "wash":
                 // So much in so thin a film that the skin takes up what the vector says.
                 var doses = step.GetProperty("parts").Doses();
-                var thinner = step.Number("depthMm") == 0.15 ? Spirit : Water;
+                var thinner = step.Number("depthMm") switch { 0.15 => Spirit, 0.22 => Water, var other => ThinnerId(other) };
                 const double wetMlPerCm2 = 0.004;
                 var gPerMl = doses.Sum(dose => dose.GPer100g) * 1.30 * step.Number("depthMm") / 10 / 100 / wetMlPerCm2;
                 return new WashCoat(Guid.NewGuid(), [.. doses.Select(dose => new Portion(dose.ColourantId, dose.GPer100g))], thinner, gPerMl, wetMlPerCm2, Place.Whole, Sides.Both);

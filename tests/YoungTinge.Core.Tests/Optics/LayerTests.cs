@@ -130,20 +130,88 @@ public class LayerTests
     [Fact]
     public void A_second_steaming_changes_nothing_more()
     {
-        DustLayer Dust(string id) => new(TestData.Cabinet.Get<Dust>(id).Optics, 0.2);
         var steam = new SteamLayer();
-        Assert.Equal(Face(Dust("wine-lees"), steam), Face(Dust("wine-lees"), steam, steam));
+        Assert.Equal(Laid(Dust("wine-lees"), steam), Laid(Dust("wine-lees"), steam, steam));
         // Dust laid on after the steam is not steamed.
-        Assert.NotEqual(Face(Dust("wine-lees"), steam, Dust("nettle")), Face(Dust("wine-lees"), Dust("nettle"), steam));
+        Assert.NotEqual(Laid(Dust("wine-lees"), steam, Dust("nettle")), Laid(Dust("wine-lees"), Dust("nettle"), steam));
+    }
 
-        double[] Face(params Layer[] layers)
+    private static DustLayer Dust(string id, double loadMgPerCm2 = 0.2)
+    {
+        var dust = TestData.Cabinet.Get<Dust>(id);
+        return new(dust.Optics, dust.WetScattering, loadMgPerCm2);
+    }
+
+    private static double[] Laid(params Layer[] layers) => Laid(layers, _ => 1);
+
+    private static double[] Laid(Layer[] layers, Func<int, double> shareOf, KubelkaMunkSpectra? paste = null)
+    {
+        paste ??= TestData.Cabinet.Get<PasteBase>(TestData.White).Optics;
+        var face = KubelkaMunk.Opaque(paste).Values.ToArray();
+        new LayerStack(paste, layers).LayOn(face, shareOf);
+        return face;
+    }
+
+    /// <summary>Figures of the design for what makers see: red dust glows on a dipped deep berry, pale dust on white stays as it is.</summary>
+    [Fact]
+    public void Glaze_soaks_dust_into_a_clear_film()
+    {
+        var berry = PasteOptics.Mix(TestData.Recipe(("rowan", 2.5), ("inkcap", 0.1)), TestData.Cabinet);
+        var dip = new GlazeLayer(TestData.Cabinet.Get<Glaze>("pond-dip").Optics, 1);
+        double Chroma(params Layer[] layers) => LabOf(Laid(layers, _ => 1, berry)).Chroma;
+        Assert.True(Chroma(Dust("haw"), dip) > Chroma(dip) + 2);
+        // The same dust laid on when the glaze is dry hides the berry.
+        Assert.True(Chroma(dip, Dust("haw")) < Chroma(Dust("haw"), dip));
+        Assert.InRange(DeltaE2000.Between(LabOf(Laid(Dust("sainfoin", 0.05), dip)), LabOf(Laid([new DustLayer(TestData.Cabinet.Get<Dust>("sainfoin").Optics, TestData.Cabinet.Get<Dust>("sainfoin").Optics.Scattering, 0.05), dip]))), 0, 0.2);
+    }
+
+    private static Lab LabOf(double[] face) => Illuminant.D65.LabOf(new Spectrum(face));
+
+    /// <summary>Washes with nothing between them: order does not matter, halves make one whole, a trace changes next to nothing.</summary>
+    [Fact]
+    public void Washes_share_one_skin() =>
+        Gen.Select(Gen.Select(Colourants, Gen.Double[0, 2]).Array[2, 4], Gen.Bool, Gen.Double[0.05, 0.3]).Holds((washes, isDusted, depthMm) =>
         {
+            Layer[] below = isDusted ? [Dust("nettle")] : [];
+            WashLayer[] layers = [.. washes.Select(wash => Wash(wash.Item1, wash.Item2, depthMm))];
+            var all = Laid([.. below, .. layers]);
+            // Steam between them lays nothing on.
+            AssertAlike(all, Laid([.. below, .. layers.Reverse().SelectMany<WashLayer, Layer>(wash => [wash, new SteamLayer()]).SkipLast(1)]), isDusted ? 1 : 1e-12);
+            Layer[] halves = [.. below, .. washes.SelectMany(wash => Enumerable.Repeat(Wash(wash.Item1, wash.Item2 / 2, depthMm), 2))];
+            AssertAlike(all, Laid(halves), 1e-12);
+            AssertAlike(all, Laid([.. below, .. layers, Wash(washes[0].Item1, 1e-6, depthMm)]), 1e-4);
+        });
+
+    /// <summary>Strokes that hide a share of a spot lie there or not: an eye takes the mean, and each stands in the skin of the washes before.</summary>
+    [Fact]
+    public void Strokes_over_each_other_are_seen_as_the_mean_of_all_ways_that_they_may_lie() =>
+        Gen.Select(Colourants.Array[3], Gen.Double[0, 1], Gen.Double[0, 1]).Holds((colours, one, other) =>
+        {
+            WashLayer[] layers = [.. colours.Select(colour => Wash(colour, 0.4, 0.15))];
+            var mean = new double[SpectralGrid.Bands];
+            foreach (var (weight, isOne, isOther) in new[] { (one * other, 1, 1), (one * (1 - other), 1, 0), ((1 - one) * other, 0, 1), ((1 - one) * (1 - other), 0, 0) })
+            {
+                var way = Laid(layers, layer => layer switch { 0 => 1, 1 => isOne, _ => isOther });
+                for (var band = 0; band < mean.Length; band++)
+                    mean[band] += weight * way[band];
+            }
+
             var paste = TestData.Cabinet.Get<PasteBase>(TestData.White).Optics;
             var face = KubelkaMunk.Opaque(paste).Values.ToArray();
-            new LayerStack(paste, layers).LayOn(face, _ => 1);
-            return face;
-        }
+            new LayerStack(paste, layers).LayOn(face, new Covers([1, one, other]));
+            AssertAlike(mean, face, 1e-12);
+        });
+
+    private readonly struct Covers(double[] covers) : ILayerCoverage
+    {
+        public double ShareOf(int layer) => 1;
+
+        public double CoverOf(int layer) => covers[layer];
     }
+
+    private static WashLayer Wash(Colourant colour, double gPer100g, double depthMm) => new(colour.Optics.Times(gPer100g), depthMm);
+
+    private static void AssertAlike(double[] expected, double[] actual, double within) => Assert.Equal(expected, actual, (a, b) => Math.Abs(a - b) <= within);
 
     [Fact]
     public void A_wash_on_bare_paste_is_the_same_by_either_way_and_an_empty_one_changes_nothing() =>
@@ -157,7 +225,7 @@ public class LayerTests
             double[] Washed(bool bare, double share)
             {
                 var skin = face.Values.ToArray();
-                new WashFilm(paste, inWash.Optics, 0.15).LayOn(skin, share, bare);
+                new SoakedSkin(paste).LayOn(skin, new WashLayer(inWash.Optics.Times(share), 0.15), bare);
                 return skin;
             }
         });

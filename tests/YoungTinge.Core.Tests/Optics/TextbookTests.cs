@@ -46,7 +46,7 @@ public class TextbookTests
         var face = PiecePicture.Of(new ResolvedPlan(plan, TestData.Cabinet), shape).Face.Field;
         const int row = 15, column = 45;
 
-        // The same point by the plain formulas: paste, then dust as steamed, then glaze.
+        // The same point by the plain formulas: paste, then dust as steamed and soaked, then glaze.
         var x = shape.WidthMm / 2 * (2 * (column - face.Columns / 2) + 1) / face.Columns;
         var point = shape.RowAtMm(shape.LengthMm * (1 - (row + 0.5) / face.Rows)).PointAt(x);
         var mix = DustMix.OpticsOf(dust.Mix, TestData.Cabinet);
@@ -54,9 +54,10 @@ public class TextbookTests
         var paste = PasteOptics.Reflectance(plan.Paste, TestData.Cabinet);
         var glaze = TestData.Cabinet.Get<Glaze>("pond-dip");
         var glossy = 1 - Math.Pow(1 - glaze.Gloss, 2);
+        var wet = 1 - glossy * (1 - 0.25);
         var expected = Spectrum.From(band =>
         {
-            var r = KubelkaMunk.Layer(1.10 * mix.Absorption[band], 0.60 * mix.Scattering[band], load, paste[band]);
+            var r = KubelkaMunk.Layer(1.10 * mix.Absorption[band], 0.60 * wet * mix.Scattering[band], load, paste[band]);
             return (1 - glossy) * r + glossy * (1 - glaze.OuterReflection) * (1 - glaze.InnerReflection) * r / (1 - glaze.InnerReflection * r);
         });
 

@@ -121,6 +121,7 @@ export function MaterialFields({
               {number('timeConstantHours', 'h')}
             </>
           )}
+          {isDust(kind) && number('wetScatter')}
         </Group>
       )}
       {kind === 'glaze' && (

@@ -88,23 +88,23 @@ public sealed record PiecePicture(SidePicture Face, SidePicture Back)
 
         private void PaintPoint(LayerStack stack, PiecePoint point, int[] marked, bool[] shown, byte[][] pictures, int at)
         {
-            Span<double> face = stackalloc double[SpectralGrid.Bands], withDetail = stackalloc double[SpectralGrid.Bands];
-            Paste.Over(point, Shape.WidthMm / Columns, Shape.LengthMm / Rows, face);
-            var (isBare, from, lies) = (!Paste.IsStreaked, 0, Laid.At(point, null));
+            Spot spot = new(stackalloc double[Spot.Room]), withDetail = new(stackalloc double[Spot.Room]);
+            Paste.Over(point, Shape.WidthMm / Columns, Shape.LengthMm / Rows, spot.Reflectance);
+            spot.Begin(spot.Reflectance, isBare: !Paste.IsStreaked);
+            var (from, lies) = (0, Laid.At(point, null));
             for (var i = 0; i < marked.Length; i++)
             {
                 if (!shown[i])
                     continue;
-                stack.LayOn(face, lies, from, marked[i], ref isBare);
+                stack.LayOn(ref spot, lies, from, marked[i]);
                 from = marked[i];
-                face.CopyTo(withDetail);
-                var isStillBare = isBare;
-                stack.LayOn(withDetail, Laid.At(point, marked[i]), from, int.MaxValue, ref isStillBare);
-                Put(pictures[i + 1], at, withDetail);
+                withDetail.GoOnFrom(spot);
+                stack.LayOn(ref withDetail, Laid.At(point, marked[i]), from, int.MaxValue);
+                Put(pictures[i + 1], at, withDetail.Reflectance);
             }
 
-            stack.LayOn(face, lies, from, int.MaxValue, ref isBare);
-            Put(pictures[0], at, face);
+            stack.LayOn(ref spot, lies, from, int.MaxValue);
+            Put(pictures[0], at, spot.Reflectance);
         }
 
         private PiecePoint Mirrored(PiecePoint point) =>

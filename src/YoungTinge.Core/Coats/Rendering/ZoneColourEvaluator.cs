@@ -63,48 +63,44 @@ public sealed class ZoneColourEvaluator
     {
         var stack = new LayerStack(plan.Paste, plan.LayersOn(samples.Side));
         var mean = new ColourMean();
-        Span<double> face = stackalloc double[SpectralGrid.Bands];
+        var spot = new Spot(stackalloc double[Spot.Room]);
         foreach (var (lies, paste) in samples.Points)
         {
-            paste.Values.CopyTo(face);
-            var isBare = !isStreaked;
-            stack.LayOn(face, lies, 0, int.MaxValue, ref isBare);
-            mean.Add(face);
+            spot.Begin(paste.Values, isBare: !isStreaked);
+            stack.LayOn(ref spot, lies, 0, int.MaxValue);
+            mean.Add(spot.Reflectance);
         }
 
         return mean.Lab;
     }
 
     /// <summary>The zone after each coat, the first on the paste first.</summary>
-    /// <remarks>Each coat is laid on what lies there; only a steam changes what is below it, so after one all is laid anew.</remarks>
+    /// <remarks>Each coat is laid on what lies there; only steam and glaze change what is below them, so after one all is laid anew.</remarks>
     public IReadOnlyList<Lab> Stages(Zone zone)
     {
         var samples = zones[(int)zone];
         var layers = plan.LayersOn(samples.Side);
         var means = new ColourMean[layers.Count];
         var stacks = new LayerStack[layers.Count];
-        for (int i = 0, steamed = 0; i < layers.Count; i++)
+        bool LooksBack(int i) => layers[i] is SteamLayer or GlazeLayer;
+        // Up to the next that looks back, one stack does.
+        for (int i = layers.Count - 1, end = layers.Count; i >= 0; i--)
         {
-            steamed = layers[i] is SteamLayer ? i : steamed;
-            stacks[i] = i > 0 && layers[i] is not SteamLayer ? stacks[i - 1] : new LayerStack(plan.Paste, layers, steamed);
+            stacks[i] = i + 1 < end ? stacks[i + 1] : new LayerStack(plan.Paste, layers, end);
+            if (LooksBack(i))
+                end = i;
         }
 
-        Span<double> face = stackalloc double[SpectralGrid.Bands];
+        var spot = new Spot(stackalloc double[Spot.Room]);
         foreach (var (lies, paste) in samples.Points)
         {
-            paste.Values.CopyTo(face);
-            var isBare = !isStreaked;
+            spot.Begin(paste.Values, isBare: !isStreaked);
             for (var i = 0; i < layers.Count; i++)
             {
-                var from = i;
-                if (layers[i] is SteamLayer)
-                {
-                    paste.Values.CopyTo(face);
-                    (from, isBare) = (0, !isStreaked);
-                }
-
-                stacks[i].LayOn(face, lies, from, i + 1, ref isBare);
-                means[i].Add(face);
+                if (LooksBack(i))
+                    spot.Begin(paste.Values, isBare: !isStreaked);
+                stacks[i].LayOn(ref spot, lies, LooksBack(i) ? 0 : i, i + 1);
+                means[i].Add(spot.Reflectance);
             }
         }
 
@@ -112,25 +108,33 @@ public sealed class ZoneColourEvaluator
     }
 
     /// <summary>The finished zone if one coat were left out, for each coat that is no steam; for a steam as it is with it.</summary>
-    /// <remarks>What lies below the coat is the same each time, so it is laid once.</remarks>
+    /// <remarks>What lies below the coat is the same each time, so it is laid once; only a glaze changes what is below it.</remarks>
     public IReadOnlyList<Lab> Without(Zone zone)
     {
         var samples = zones[(int)zone];
         var layers = plan.LayersOn(samples.Side);
         var stack = new LayerStack(plan.Paste, layers);
         var means = new ColourMean[layers.Count];
-        Span<double> below = stackalloc double[SpectralGrid.Bands], face = stackalloc double[SpectralGrid.Bands];
+        var unglazed = layers.Select((layer, i) => layer is GlazeLayer ? new LayerStack(plan.Paste, [.. layers.Select((other, at) => at == i ? null : other)]) : null).ToArray();
+        Spot below = new(stackalloc double[Spot.Room]), spot = new(stackalloc double[Spot.Room]);
         foreach (var (lies, paste) in samples.Points)
         {
-            paste.Values.CopyTo(below);
-            var isBareBelow = !isStreaked;
+            below.Begin(paste.Values, isBare: !isStreaked);
             for (var i = 0; i < layers.Count; i++)
             {
-                below.CopyTo(face);
-                var isBare = isBareBelow;
-                stack.LayOn(face, lies, i + 1, layers.Count, ref isBare);
-                means[i].Add(face);
-                stack.LayOn(below, lies, i, i + 1, ref isBareBelow);
+                spot.GoOnFrom(below);
+                if (unglazed[i] is { } other)
+                {
+                    spot.Begin(paste.Values, isBare: !isStreaked);
+                    other.LayOn(ref spot, lies, 0, layers.Count);
+                }
+                else
+                {
+                    stack.LayOn(ref spot, new AllBut(lies, i), i + 1, layers.Count);
+                }
+
+                means[i].Add(spot.Reflectance);
+                stack.LayOn(ref below, lies, i, i + 1);
             }
         }
 
@@ -144,13 +148,12 @@ public sealed class ZoneColourEvaluator
         var stack = new LayerStack(plan.Paste, plan.LayersOn(samples.Side));
         var mean = See(zone);
         var sum = 0.0;
-        Span<double> face = stackalloc double[SpectralGrid.Bands];
+        var spot = new Spot(stackalloc double[Spot.Room]);
         foreach (var (lies, paste) in samples.Points)
         {
-            paste.Values.CopyTo(face);
-            var isBare = !isStreaked;
-            stack.LayOn(face, lies, 0, int.MaxValue, ref isBare);
-            sum += Math.Pow(DeltaE2000.Between(mean, LabFromXyz.Convert(Illuminant.D65.XyzOf(face), Illuminant.D65.White)), 2);
+            spot.Begin(paste.Values, isBare: !isStreaked);
+            stack.LayOn(ref spot, lies, 0, int.MaxValue);
+            sum += Math.Pow(DeltaE2000.Between(mean, LabFromXyz.Convert(Illuminant.D65.XyzOf(spot.Reflectance), Illuminant.D65.White)), 2);
         }
 
         return Math.Sqrt(sum / samples.Points.Length);
@@ -171,6 +174,14 @@ public sealed class ZoneColourEvaluator
         public double ShareOf(int layer) => shares[layer];
 
         public double CoverOf(int layer) => covers[layer];
+    }
+
+    /// <summary>Where one coat was left out.</summary>
+    private readonly struct AllBut(Known lies, int coat) : ILayerCoverage
+    {
+        public double ShareOf(int layer) => lies.ShareOf(layer);
+
+        public double CoverOf(int layer) => layer == coat ? 0 : lies.CoverOf(layer);
     }
 
     /// <summary>An eye averages light, so the mean is taken of XYZ, not of L, a and b.</summary>

@@ -86,7 +86,7 @@ public sealed class ResolvedDust : ResolvedCoat
 
     public override FaceState LaidOn(FaceState face) => face with { HasLooseDust = true, HasLustre = face.HasLustre || IsLustrous };
 
-    protected override Layer ToLayer() => new DustLayer(Optics, dust.LoadMgPerCm2);
+    protected override Layer ToLayer() => new DustLayer(Optics, DustMix.WetScatteringOf(dust.Mix, cabinet), dust.LoadMgPerCm2);
 
     private IReadOnlyList<MaterialAmount> Powders(PieceShape shape, int pieces) => Portion.Of(dust.Mix, DustLoad.MixG(dust, shape.SideCm2, MeanShareOn(shape), pieces));
 }
