@@ -1,6 +1,7 @@
 using System.Diagnostics;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.CoatPlanning;
+using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
@@ -18,7 +19,7 @@ public static class PlanningTimes
     private static readonly Zone[] Zones = Enum.GetValues<Zone>();
 
     /// <param name="Cost">Squares of what is missing, summed over the zones.</param>
-    public sealed record Planned(int Piece, Approach Approach, double Milliseconds, double WorstDeltaE, double MeanDeltaE, double Cost, int Coats);
+    public sealed record Planned(int Piece, Approach Approach, double Milliseconds, double WorstDeltaE, double MeanDeltaE, double Cost, int Coats, int Jars);
 
     public static IEnumerable<Planned> Of(int pieces)
     {
@@ -36,13 +37,51 @@ public static class PlanningTimes
                 var took = watch.Elapsed.TotalMilliseconds;
                 if (proposal is null) continue;
                 var differences = proposal.Zones.Select(zone => zone.Difference.DeltaE).ToList();
-                yield return new Planned(i, approach, took, differences.Max(), differences.Average(), differences.Sum(one => one * one), proposal.Plan.Coats.Count);
+                yield return new Planned(i, approach, took, differences.Max(), differences.Average(), differences.Sum(one => one * one), proposal.Plan.Coats.Count, proposal.Materials);
             }
         }
     }
 
+    /// <summary>What becomes of a plan when every target moves by so little that no eye sees it.</summary>
+    /// <param name="WorstMoved">By how much the zone that is farthest off changes, in CIEDE2000.</param>
+    /// <param name="IsSame">The same materials.</param>
+    public sealed record Moved(int Piece, Approach Approach, double WorstMoved, bool IsSame);
+
+    /// <param name="byDeltaE">CIEDE2000 that each target moves by, each in a direction of its own.</param>
+    public static IEnumerable<Moved> Steadiness(int pieces, double byDeltaE)
+    {
+        var materials = StarterCabinet.Load();
+        var outlines = LeafAndPetalOutlines();
+        for (var i = 0; i < pieces; i++)
+        {
+            var chance = new Random(i);
+            var piece = new Piece($"piece {i}", outlines[chance.Next(outlines.Count)], 20 + chance.Next(50), 15 + chance.Next(40), 0.6, false, PartOf.Flower, 5, 0.2);
+            var plan = i % 2 == 0 ? Made(piece, materials, chance) : Wished(chance);
+            var moved = plan with { Targets = plan.Targets.ToDictionary(target => target.Key, target => target.Value with { Colour = Near(target.Value.Colour, byDeltaE, chance) }) };
+            foreach (var approach in new[] { Approach.PasteLed, Approach.DustLed })
+            {
+                Proposal? Propose(PiecePlan of) => new CoatPlanner(of, piece, 5, materials, new PlannerRules(Guests.Any), Guid.CreateVersion7).Propose(approach, keepsPaste: false);
+                if (Propose(plan) is { } before && Propose(moved) is { } after)
+                    yield return new Moved(i, approach, Math.Abs(before.WorstDeltaE - after.WorstDeltaE), MaterialsOf(before).SetEquals(MaterialsOf(after)));
+            }
+        }
+    }
+
+    private static HashSet<string> MaterialsOf(Proposal proposal) => [.. PlanAdvisor.MaterialsOf(proposal.Plan)];
+
+    private static Lab Near(Lab from, double byDeltaE, Random chance)
+    {
+        double One() => 2 * chance.NextDouble() - 1;
+        var way = (L: One(), A: One(), B: One());
+        Lab At(double far) => new(from.L + far * way.L, from.A + far * way.A, from.B + far * way.B);
+        var step = 0.01;
+        while (DeltaE2000.Between(from, At(step)) < byDeltaE)
+            step *= 1.02;
+        return At(step);
+    }
+
     private static List<string> LeafAndPetalOutlines() => [.. OutlineLibrary.All.Select(outline => outline.Id).Order(StringComparer.Ordinal)
-        .Where(id => new Piece("any", id, 40, 30, 0.6, false, PartOf.Flower, 1, 0).Shape().Build == PieceBuild.Flat)];
+        .Where(id => new Piece("any", id, 40, 30, 0.6, false, PartOf.Flower, 1, 0) is { Body.Kind: BodyKind.Paste } piece && piece.Shape().Build == PieceBuild.Flat)];
 
     private static PiecePlan Made(Piece piece, Materials materials, Random chance)
     {

@@ -22,6 +22,7 @@ return args switch
     ["flowers", "library"] => FlowerPictures(FlowerPictureTrials.Library, FlowerPictureTrials.OfLibrary),
     ["flowers", var trials] => FlowerPictures(int.Parse(trials), FlowerPictureTrials.Random),
     ["photographs", var folder] => Photographs(folder),
+    ["steadiness", var pieces] => Steadiness(int.Parse(pieces)),
     ["planning", var pieces] => Planning(int.Parse(pieces)),
     _ => Usage(),
 };
@@ -32,9 +33,21 @@ static int Planning(int pieces)
     _ = PlanningTimes.Of(1).Count();
     var all = PlanningTimes.Of(pieces).ToList();
     foreach (var way in all.GroupBy(one => one.Approach))
-        Console.WriteLine($"{way.Key}: {way.Average(one => one.Milliseconds):0} ms, worst zone {way.Average(one => one.WorstDeltaE):0.00}, zones {way.Average(one => one.MeanDeltaE):0.00}, cost {way.Average(one => one.Cost):0.0}, coats {way.Average(one => one.Coats):0.0}");
+        Console.WriteLine($"{way.Key}: {way.Average(one => one.Milliseconds):0} ms, worst zone {way.Average(one => one.WorstDeltaE):0.00}, zones {way.Average(one => one.MeanDeltaE):0.00}, cost {way.Average(one => one.Cost):0.0}, coats {way.Average(one => one.Coats):0.0}, materials {way.Average(one => one.Jars):0.0}, {way.Count()} plans");
     var together = all.GroupBy(one => one.Piece).Select(piece => piece.Sum(one => one.Milliseconds)).Order().ToList();
     Console.WriteLine($"all ways of a piece: median {together[together.Count / 2]:0} ms, mean {together.Average():0} ms, longest {together[^1]:0} ms");
+    return 0;
+}
+
+static int Steadiness(int pieces)
+{
+    var all = PlanningTimes.Steadiness(pieces, 0.25).ToList();
+    foreach (var way in all.GroupBy(one => one.Approach))
+    {
+        var moved = way.Select(one => one.WorstMoved).Order().ToList();
+        Console.WriteLine($"{way.Key}: same materials {way.Count(one => one.IsSame)} of {way.Count()}, worst zone moves {moved[moved.Count / 2]:0.00} in the median, under 0.5 in {moved.Count(one => one < 0.5)}, at most {moved[^1]:0.00}");
+    }
+
     return 0;
 }
 

@@ -1754,7 +1754,7 @@ export interface components {
          * @description What can be done as planned, but will be regretted.
          * @enum {unknown}
          */
-        AdviceCode: "dustOverGlaze" | "steamOverGlaze" | "glazeOverLooseDust" | "paintOverGlaze" | "steamOverLustre" | "dustOverPaint" | "coatOverPollen" | "waterOnThinPiece" | "dustNotCut" | "hardLine" | "muddy" | "neonGreen" | "vanishes" | "wireShows" | "pasteTooWet" | "pasteTooDry" | "doseUnderOneUnit" | "decorativeOnly" | "mustBeEdible" | "notForGuests";
+        AdviceCode: "dustOverGlaze" | "steamOverGlaze" | "glazeOverLooseDust" | "paintOverGlaze" | "steamOverLustre" | "dustOverPaint" | "coatOverPollen" | "waterOnThinPiece" | "dustNotCut" | "hardLine" | "muddy" | "neonGreen" | "vanishes" | "tooMatt" | "tooGlossy" | "noShimmer" | "shimmers" | "wireShows" | "pasteTooWet" | "pasteTooDry" | "doseUnderOneUnit" | "decorativeOnly" | "mustBeEdible" | "notForGuests";
         /** @description The answer to a request that failed: RFC 9457 problem details with a code, and a line for each wrong field. */
         ApiProblem: {
             /** @description Address of what kind of problem it is. */
@@ -5490,6 +5490,8 @@ export interface components {
              * @description Of glaze or thinner, for all pieces and all coats; null for the rest.
              */
             ml: null | number;
+            /** @description Of a wash, as it is counted at the bench; null for what is none. */
+            strength?: null | components["schemas"]["WashStrength"];
         };
         PreviewPlanFieldView: {
             /**
@@ -5571,6 +5573,8 @@ export interface components {
              * @description Coats in order, first on the paste.
              */
             coats: number;
+            /** @description Of the coats of its plan, in order. */
+            coatViews: components["schemas"]["PreviewPlanCoatView"][];
             /**
              * Format: int32
              * @description How many different materials it takes.
@@ -6913,6 +6917,21 @@ export interface components {
         };
         /** @enum {unknown} */
         VeinPattern: "none" | "fan" | "feather" | "palm" | null;
+        /** @description How strong a wash is, as it is counted at the bench: so many touches of its main colour to so many spoons of spirit. */
+        WashStrength: {
+            /** @description A touch, or the smallest measure that the maker has for the colour. */
+            unit: components["schemas"]["DoseUnitKind"];
+            /**
+             * Format: double
+             * @description Whole for one to several spoons, or to a tenth.
+             */
+            count: number;
+            /**
+             * Format: int32
+             * @description 1 unless one is too much for a spoon.
+             */
+            spoons: number;
+        };
         WeighUnitRequest: {
             /**
              * Format: double

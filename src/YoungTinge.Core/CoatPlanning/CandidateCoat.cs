@@ -28,6 +28,12 @@ internal sealed class CandidateCoat
 
     public CandidateCoat With(IReadOnlyList<double> amounts) => new(Template, Materials, amounts);
 
+    public CandidateCoat Times(double amount) => With([.. Amounts.Select(one => one * amount)]);
+
+    /// <summary>With one material less; the others keep their amounts.</summary>
+    public CandidateCoat Without(int material) =>
+        new(Template, [.. Materials.Where((_, i) => i != material)], [.. Amounts.Where((_, i) => i != material)]);
+
     /// <summary>Always the same one, so that what is worked out for it need not be again.</summary>
     public Coat Coat => coat ??= ToCoat();
 

@@ -24,12 +24,18 @@ public sealed class CoatPlanner
     private const double NearlyWhite = 5;
 
     /// <summary>Pastes that an approach is tried on.</summary>
-    private const int MostPastes = 3;
+    private const int MostPastes = 5;
+
+    /// <summary>Zones that a paste is mixed for.</summary>
+    private const int LargestParts = 2;
 
     /// <summary>Marbled paste is meant to do most of it by itself.</summary>
     private const int MostCoatsOverMarble = 2;
 
     private const double ShareOfAStep = 0.02;
+
+    /// <summary>Of a piece that takes no paste of its own, for a recipe to look like.</summary>
+    private const double AnyPasteG = 100;
 
     private static readonly Zone[] Zones = Enum.GetValues<Zone>();
 
@@ -45,6 +51,7 @@ public sealed class CoatPlanner
     private readonly Func<Guid> newId;
     private readonly PasteSource? source;
     private readonly StandingPiece? standing;
+    private readonly Lazy<IReadOnlyDictionary<Zone, double>> parts;
 
     /// <param name="plan">Its targets, the coats that stay (locked, painted details, pollen), and its paste if that stays.</param>
     /// <param name="parts">Flowers or buds that the pieces are for, at least 1.</param>
@@ -62,6 +69,7 @@ public sealed class CoatPlanner
         // Steam, lustre or glaze that is locked is that part of the finish; the rest follows from what the zones should look like.
         var settled = kept.Select(coat => coat.StageIn(materials)).ToHashSet();
         kept.AddRange(FinishCoats.For(plan.Targets, allowed, materials, newId).Where(coat => !settled.Contains(coat.StageIn(materials))));
+        this.parts = new(() => PieceParts.Of(shape));
     }
 
     /// <param name="keepsPaste">The paste stays too: it is mixed already, or belongs to a run of shades.</param>
@@ -70,62 +78,77 @@ public sealed class CoatPlanner
     /// Share of the time that whoever asks will wait, 1 when it is over: then what is whole is not bettered any more. The core has no clock; without it the
     /// same question has the same answer, however long it takes.
     /// </param>
-    /// <returns>Null where the approach cannot be: no paste, nothing to wash with.</returns>
+    /// <returns>Null where there is no such way: no paste, nothing to wash with, or nothing of what its name says is left of it in the end.</returns>
     public Proposal? Propose(Approach approach, bool keepsPaste, CancellationToken cancel = default, Action<double>? progress = null, Func<double>? spent = null)
     {
+        // What is bought is the colour that it is.
+        keepsPaste |= piece.Body.Kind == BodyKind.Bought;
         var steps = 0;
         // How many steps there will be is not known; each one takes a like part of what may be left.
         var beat = new SearchBeat(cancel, () => progress?.Invoke(1 - Math.Pow(1 - ShareOfAStep, ++steps)), spent);
 
         var simulator = new CoatSimulator(shape, materials, standing);
-        switch (approach)
+        var proposal = approach switch
         {
-            case Approach.PasteLed:
-                return Nearest(keepsPaste ? [plan.Paste] : NearPastes(simulator, beat), paste => Dusted(approach, paste, simulator, beat), beat);
-            case Approach.DustLed:
-                return Nearest(keepsPaste ? [] : PlainPastes(), paste => Dusted(approach, paste, simulator, beat), beat);
-            case Approach.WashLed:
-                return Nearest(keepsPaste ? [plan.Paste] : PlainPastes(), paste => Washed(paste, simulator, beat), beat);
-            default:
-                return keepsPaste ? null : Marbled(simulator, beat);
-        }
+            Approach.PasteLed => Nearest(approach, keepsPaste ? [plan.Paste] : NearPastes(simulator, beat), paste => Dusted(paste, simulator), beat),
+            Approach.DustLed => Nearest(approach, keepsPaste ? [plan.Paste] : PlainPastes(), paste => Dusted(paste, simulator), beat),
+            Approach.WashLed => Nearest(approach, keepsPaste ? [plan.Paste] : PlainPastes(), paste => Washed(paste, simulator), beat),
+            _ => keepsPaste ? null : Marbled(simulator, beat),
+        };
+        return proposal is not null && IsTrue(proposal) ? proposal : null;
     }
 
-    /// <summary>On the likeliest paste; on the next ones only while a zone is not reached.</summary>
-    private static Proposal? Nearest(IEnumerable<PasteRecipe> likeliestFirst, Func<PasteRecipe, Proposal?> proposal, SearchBeat beat)
+    /// <summary>
+    /// Whether a way is what its name says: dust over paste as it comes is not led by its paste, coloured paste not by its dust, and without a wash
+    /// nothing is washed. Paste by itself is led by it.
+    /// </summary>
+    private bool IsTrue(Proposal proposal)
     {
-        Proposal? best = null;
+        var news = proposal.Plan.Coats.Where(coat => !kept.Any(other => other.Id == coat.Id)).ToList();
+        return proposal.Approach switch
+        {
+            Approach.PasteLed => proposal.Plan.Paste.Doses.Count > 0 || news.Count == 0,
+            Approach.DustLed => proposal.Plan.Paste.Doses.Count == 0 && news.OfType<DustCoat>().Any(),
+            Approach.WashLed => news.OfType<WashCoat>().Any(),
+            _ => true,
+        };
+    }
+
+    /// <summary>On the paste of which a sketch promises most: the likeliest, or one of the next where that does not reach every zone.</summary>
+    private Proposal? Nearest(Approach approach, IEnumerable<PasteRecipe> likeliestFirst, Func<PasteRecipe, CoatSearch?> searchOver, SearchBeat beat)
+    {
+        (PasteRecipe Paste, CoatSearch Search, double Cost)? best = null;
         foreach (var paste in likeliestFirst.Take(MostPastes))
         {
-            if (proposal(paste) is { } found && (best is null || found.WorstDeltaE < best.WorstDeltaE))
-                best = found;
-            if (best?.WorstDeltaE <= ReachedDeltaE || beat.IsLate)
+            if (searchOver(paste) is { } search && search.Sketch(beat: beat) is var cost && !(cost >= best?.Cost))
+                best = (paste, search, cost);
+            if (best?.Search.IsReached == true || beat.IsLate)
                 break;
         }
 
-        return best;
+        return best is { } one ? Finished(approach, one.Paste, one.Search.Finish(newId, beat), [], beat) : null;
     }
 
     /// <summary>The paste that stays is what it is, not only what its recipe says.</summary>
     private PasteSource SourceOf(PasteRecipe paste) => source is not null && ReferenceEquals(paste, plan.Paste) ? source : new OwnPaste(paste, materials);
 
-    private Proposal Dusted(Approach approach, PasteRecipe paste, CoatSimulator simulator, SearchBeat beat)
-    {
-        var coats = new CoatSearch(plan.Targets, shape, materials, SourceOf(paste), kept, MatteDusts(allowed), starch, null, simulator).Run(newId, beat: beat);
-        return Finished(approach, paste, coats, [], beat);
-    }
+    private CoatSearch Dusted(PasteRecipe paste, CoatSimulator simulator) => Search(SourceOf(paste), kept, MatteDusts(allowed), simulator);
 
-    private Proposal? Washed(PasteRecipe paste, CoatSimulator simulator, SearchBeat beat)
+    private CoatSearch? Washed(PasteRecipe paste, CoatSimulator simulator)
     {
         // The strongest spirit: it soaks in least and is gone soonest.
-        if (allowed.OfType<Thinner>().MinBy(thinner => thinner.WashDepthMm) is not { } spirit)
-            return null;
         List<Material> colours = [.. allowed.OfType<Colourant>()];
-        if (colours.Count == 0)
-            return null;
-        var coats = new CoatSearch(plan.Targets, shape, materials, SourceOf(paste), kept, colours, null, spirit, simulator).Run(newId, beat: beat);
-        return Finished(Approach.WashLed, paste, coats, [], beat);
+        return colours.Count > 0 && allowed.OfType<Thinner>().MinBy(thinner => thinner.WashDepthMm) is { } spirit
+            ? Search(SourceOf(paste), WithoutIdleSteam(kept), colours, simulator, spirit)
+            : null;
     }
+
+    private CoatSearch Search(PasteSource paste, IEnumerable<Coat> with, IReadOnlyList<Material> colours, CoatSimulator simulator, Thinner? spirit = null) =>
+        new(plan.Targets, shape, materials, paste, with, colours, spirit is null ? starch : null, spirit, rules.InUse, simulator);
+
+    /// <summary>Steam sets dust; where none lies it only softens. What is locked stays.</summary>
+    private static IReadOnlyList<Coat> WithoutIdleSteam(IReadOnlyList<Coat> coats) =>
+        [.. coats.Where((coat, i) => coat is not SteamCoat || coat.IsFixed() || coats.Take(i).Any(other => other is DustCoat))];
 
     private Proposal? Marbled(CoatSimulator simulator, SearchBeat beat)
     {
@@ -133,20 +156,28 @@ public sealed class CoatPlanner
         var (deep, pale) = (face[0], face[^1]);
         if (RecipeFor(plan.Targets[pale].Colour, simulator, null, beat) is not { } paleRecipe || RecipeFor(plan.Targets[deep].Colour, simulator, paleRecipe.BaseId, beat) is not { } deepRecipe)
             return null;
+        if (DeltaE2000.Between(PasteOptics.ColourOf(paleRecipe, materials), PasteOptics.ColourOf(deepRecipe, materials)) < MakersWeights.StreaksFromDeltaE)
+            return null;
         // Streaks average out over a zone: the share that suits all zones best.
         var (share, mean) = Enumerable.Range(1, 9).Select(tenth => tenth / 10.0)
             .Select(of => (of, PasteRecipe.Kneaded([(deepRecipe, of), (paleRecipe, 1 - of)])))
             .MinBy(one => Cost(one.Item2));
-        var coats = new CoatSearch(plan.Targets, shape, materials, SourceOf(mean), kept, MatteDusts(allowed), starch, null, simulator).Run(newId, MostCoatsOverMarble, beat);
-        return Finished(Approach.Marbled, mean, coats, [new MarblePart(deepRecipe, share), new MarblePart(paleRecipe, 1 - share)], beat);
+        var search = Dusted(mean, simulator);
+        search.Sketch(MostCoatsOverMarble, beat);
+        return Finished(Approach.Marbled, mean, search.Finish(newId, beat), [new MarblePart(deepRecipe, share), new MarblePart(paleRecipe, 1 - share)], beat);
     }
 
     /// <summary>
-    /// Pastes, the one that leaves least to dust first: right by itself for one of the zones, or as bright in every band as the brightest zone
-    /// there, so that coats only have to take away.
+    /// Pastes, the one that leaves least to dust first: right by itself for one of the largest parts, or as bright in every band as the
+    /// brightest zone there, so that coats only have to take away. Only when none of these does, one for a smaller part, never for the foot.
     /// </summary>
-    private List<PasteRecipe> NearPastes(CoatSimulator simulator, SearchBeat beat) => [.. Zones.Select(zone => plan.Targets[zone].Colour).Append(Brightest())
-        .Select(colour => RecipeFor(colour, simulator, null, beat)).OfType<PasteRecipe>().OrderBy(Cost)];
+    private IEnumerable<PasteRecipe> NearPastes(CoatSimulator simulator, SearchBeat beat)
+    {
+        List<Zone> bySize = [.. Zones.Where(zone => zone != Zone.Base).OrderByDescending(zone => parts.Value[zone])];
+        PasteRecipe? For(Lab colour) => RecipeFor(colour, simulator, null, beat);
+        var large = bySize.Take(LargestParts).Select(zone => plan.Targets[zone].Colour).Append(Brightest()).Select(For).OfType<PasteRecipe>().OrderBy(Cost);
+        return large.Concat(bySize.Skip(LargestParts).Select(zone => For(plan.Targets[zone].Colour)).OfType<PasteRecipe>());
+    }
 
     private Lab Brightest()
     {
@@ -164,7 +195,7 @@ public sealed class CoatPlanner
 
     /// <summary>
     /// What is left to do over a paste under the finish. Most counts what coats cannot do: they take light away in some bands, and
-    /// give hardly any back.
+    /// give hardly any back. What they can do counts by how much of the piece it is on.
     /// </summary>
     private double Cost(PasteRecipe recipe)
     {
@@ -175,7 +206,7 @@ public sealed class CoatPlanner
             var wanted = ReflectanceFromColour.Convert(target);
             var missing = DeltaE2000.Between(target, Illuminant.D65.LabOf(Spectrum.From(band => Math.Min(wanted[band], paste[band]))));
             var different = DeltaE2000.Between(target, Illuminant.D65.LabOf(paste));
-            return missing * missing + PriceOfDusting * different * different;
+            return missing * missing + PriceOfDusting * Zones.Length * parts.Value[zone] * different * different;
         });
     }
 
@@ -191,16 +222,8 @@ public sealed class CoatPlanner
         List<Coat> finish = [.. kept.Where(coat => coat is SteamCoat or GlazeCoat)];
         for (var round = 0; round < (finish.Any(coat => coat is GlazeCoat) ? PasteRounds : 1); round++)
         {
-            var search = new RecipeSearch(bases, aim, quantity.BatchG)
-            {
-                Wanted = 1,
-                EdibleOnly = rules.Guests.EatIt,
-                Diets = rules.Guests.Diets,
-                WithinStock = rules.WithinStock,
-            };
-            if (!allowed.OfType<Colourant>().Any(colourant => search.LimitOf(colourant) > 0))
+            if (FewestColours(bases, aim, beat) is not { } recipe)
                 return new PasteRecipe(bases[0], []);
-            var recipe = RecipeFinder.Find(materials, search, _ => beat.Step(), beat.Cancel)[0].Recipe;
             var seen = simulator.See(PasteOptics.Mix(recipe, materials), finish, Zone.Heart)[0];
             var deltaE = DeltaE2000.Between(target, seen);
             if (deltaE < bestDeltaE)
@@ -211,11 +234,41 @@ public sealed class CoatPlanner
         return best;
     }
 
+    /// <summary>As many colours as earn their keep, in the units that a hand counts.</summary>
+    /// <returns>Null if no colour may be used.</returns>
+    private PasteRecipe? FewestColours(string[] bases, Lab aim, SearchBeat beat)
+    {
+        var batchG = quantity.BatchG > 0 ? quantity.BatchG : AnyPasteG;
+        (PasteRecipe Recipe, double DeltaE)? best = null;
+        for (var most = 1; most <= RecipeSearch.UsualMostColourants; most++)
+        {
+            var search = new RecipeSearch(bases, aim, batchG)
+            {
+                MostColourants = most,
+                Wanted = 1,
+                EdibleOnly = rules.Guests.EatIt,
+                Diets = rules.Guests.Diets,
+                WithinStock = rules.WithinStock,
+            };
+            if (!allowed.OfType<Colourant>().Any(colourant => search.LimitOf(colourant) > 0))
+                return null;
+            var found = RecipeFinder.Find(materials, search, _ => beat.Step(), beat.Cancel)[0];
+            if (best is not { } known || MakersWeights.Earns([found.Difference.DeltaE], [known.DeltaE]))
+                best = (found.Recipe, found.Difference.DeltaE);
+            if (best.Value.DeltaE < Difference.ThereBelow)
+                break;
+        }
+
+        var dosed = DosedRecipe.For(best!.Value.Recipe, batchG, materials);
+        return best.Value.Recipe with { Doses = [.. dosed.Colours.Select(colour => new Dose(colour.ColourantId, Math.Round(colour.MeasuredG * 100 / batchG, 4))).Where(dose => dose.GPer100g > 0)] };
+    }
+
     private static List<Material> MatteDusts(IEnumerable<Material> of) => [.. of.OfType<Dust>().Where(dust => dust.Kind == DustKind.Matte)];
 
     private Proposal Finished(Approach approach, PasteRecipe paste, IReadOnlyList<Coat> coats, IReadOnlyList<MarblePart> marble, SearchBeat beat)
     {
-        var rounded = paste with { Doses = [.. paste.Doses.Select(dose => dose with { GPer100g = Math.Round(dose.GPer100g, 4) }).Where(dose => dose.GPer100g > 0)] };
+        var rounded = ReferenceEquals(paste, plan.Paste) ? paste : paste with { Doses = [.. paste.Doses.Select(dose => dose with { GPer100g = Math.Round(dose.GPer100g, 4) }).Where(dose => dose.GPer100g > 0)] };
+        coats = WithoutIdleSteam(coats);
         // The old paste's ground no longer fits another paste; nor do words kept on purpose about coats that are gone.
         var proposed = plan with
         {
@@ -232,7 +285,7 @@ public sealed class CoatPlanner
             return new ZoneReached(zone, finished, Difference.Of(finished, plan.Targets[zone].Colour));
         })];
         var used = PlanAdvisor.MaterialsOf(proposed).Select(materials.Get<Material>).ToList();
-        var (risk, riskId) = PlanRisk.Of(resolved, shape, quantity.BatchG);
+        var (risk, riskId) = PlanRisk.Of(resolved, shape, quantity.BatchG > 0 ? quantity.BatchG : double.PositiveInfinity);
         return new Proposal(
             approach, proposed, zones, used.Count, BenchMinutes.For(resolved, shape, quantity.Pieces), risk, riskId,
             used.Max(material => material.Label.FoodStatus), [.. zones.Where(zone => zone.Difference.DeltaE > ReachedDeltaE).Select(zone => HelpFor(approach, zone, paste, coats, beat))], marble);
@@ -245,13 +298,13 @@ public sealed class CoatPlanner
         var simulator = new CoatSimulator(shape, materials, standing);
         var everything = MatteDusts(materials.All.Where((rules with { WithinStock = false }).Allows));
         (double DeltaE, string? MaterialId) Alone(IEnumerable<Coat> with, List<Material> dusts) =>
-            new CoatSearch(plan.Targets, shape, materials, SourceOf(paste), with, dusts, starch, null, simulator).Alone(missed.Zone);
+            Search(SourceOf(paste), with, dusts, simulator).Alone(missed.Zone);
 
         var inStock = Alone(coats, MatteDusts(allowed));
         if (approach == Approach.WashLed && inStock.DeltaE < missed.Difference.DeltaE)
         {
             var washed = allowed.OfType<Thinner>().MinBy(thinner => thinner.WashDepthMm) is { } spirit
-                ? new CoatSearch(plan.Targets, shape, materials, SourceOf(paste), coats, [.. allowed.OfType<Colourant>()], null, spirit, simulator).Alone(missed.Zone).DeltaE
+                ? Search(SourceOf(paste), coats, [.. allowed.OfType<Colourant>()], simulator, spirit).Alone(missed.Zone).DeltaE
                 : double.PositiveInfinity;
             return washed <= ReachedDeltaE ? new ZoneHelp(missed.Zone, Help.Neighbours, null, washed) : new ZoneHelp(missed.Zone, Help.NotByWashes, null, inStock.DeltaE);
         }

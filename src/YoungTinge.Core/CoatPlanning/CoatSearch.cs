@@ -8,39 +8,38 @@ namespace YoungTinge.Core.CoatPlanning;
 
 /// <summary>
 /// Looks for few coats over a given paste that bring every zone to its target after all that follows them: coat by coat for the
-/// zone that is farthest off, each time every amount solved anew together, and at the end without each coat that can be spared.
+/// zone that is farthest off, each time every amount solved anew together, and at the end without each coat and each colour that does not
+/// earn its keep (<see cref="MakersWeights"/>).
 /// </summary>
 internal sealed class CoatSearch
 {
     private const int MostNewCoats = 7;
 
-    /// <summary>What a coat must bring at least, in squares of CIEDE2000 summed over the zones.</summary>
-    private const double PriceOfACoat = 2.0;
-
     /// <summary>A little inside what counts as reached, for what rounding takes.</summary>
-    private const double BeyondDeltaE = CoatPlanner.ReachedDeltaE - 0.4;
-    private const double PriceOfBeyond = 8;
-
-    /// <summary>What a second colour in it must bring.</summary>
-    private const double PriceOfAColour = 0.6;
-
-    /// <summary>What a colour that is not for eating must bring more than one that is.</summary>
-    private const double PriceOfNotEating = 0.8;
-
-    /// <summary>What a full mg on each cm2 counts as, in CIEDE2000: a hand takes the lighter coat of two that do the same.</summary>
-    private const double PriceOfAMg = 1.0;
+    private const double BeyondDeltaE = CoatPlanner.ReachedDeltaE - 0.6;
+    private const double PriceOfBeyond = 16;
 
     /// <summary>A heavy coat; more is hard to brush on evenly.</summary>
-    private const double HeavyMgPerCm2 = 0.4;
+    private static readonly double HeavyMgPerCm2 = DustLoad.Named[^1].MgPerCm2;
+
+    private const double NearlyHeavy = 0.85;
 
     /// <summary>Colours that are tried with every other.</summary>
-    private const int Followed = 4;
+    private const int Followed = 3;
 
-    /// <summary>How often every coat is put to the test again.</summary>
-    private const int Exchanges = 2;
+    /// <summary>Coats that are solved of all that a first look has found.</summary>
+    private const int Solved = 8;
+
+    /// <summary>How often every coat is put to the test again while a zone is not reached.</summary>
+    private const int MostExchanges = 3;
 
     private const int StepsForACoat = 6;
-    private const int StepsForAll = 25;
+    private const int StepsForAll = 12;
+    private const int StepsForRounding = 3;
+    private const int MostRounds = 3;
+
+    private const double WhiteFromL = 90;
+    private const double WhiteBelowChroma = 8;
 
     private static readonly Zone[] Zones = Enum.GetValues<Zone>();
 
@@ -52,10 +51,10 @@ internal sealed class CoatSearch
     private static readonly double[] TriedBesides = [0.6, 1, 1.7];
 
     private static readonly double[] FirstLook = [1];
-    private const int LookedAtCloser = 14;
+    private const int LookedAtCloser = 6;
 
     /// <summary>With less starch a dust goes on in blotches.</summary>
-    private const double LeastStarchShare = 0.3;
+    private const double LeastStarchShare = 0.2;
 
     // Less than this no hand can lay.
     private const double NothingMgPerCm2 = 0.012;
@@ -78,44 +77,108 @@ internal sealed class CoatSearch
     private readonly Dust? starch;
     private readonly Thinner? spirit;
     private readonly CoatOrder order;
+    private readonly IReadOnlySet<string> inUse;
+    private readonly Lab pasteColour;
 
     /// <summary>First on the paste first.</summary>
     private List<CandidateCoat> candidates;
+    private int mostCoats = MostNewCoats;
 
     /// <param name="kept">Coats that stay as they are, in their order, those of the finish among them.</param>
     /// <param name="colours">Dusts to brush on, or colours to let down as washes.</param>
     /// <param name="spirit">For washes; null for dusts.</param>
+    /// <param name="inUse">Materials that stand open for the rest of the commission.</param>
     public CoatSearch(
         IReadOnlyDictionary<Zone, Target> targets, PieceShape shape, Materials materials, PasteSource paste, IEnumerable<Coat> kept,
-        IReadOnlyList<Material> colours, Dust? starch, Thinner? spirit, CoatSimulator simulator)
+        IReadOnlyList<Material> colours, Dust? starch, Thinner? spirit, IReadOnlySet<string> inUse, CoatSimulator simulator)
     {
-        (this.targets, this.shape, this.materials, this.colours, this.starch, this.spirit, this.simulator) = (targets, shape, materials, colours, starch, spirit, simulator);
-        mix = paste.Optics;
+        (this.targets, this.shape, this.materials, this.starch, this.spirit, this.inUse, this.simulator) = (targets, shape, materials, starch, spirit, inUse, simulator);
+        (mix, pasteColour) = (paste.Optics, paste.Colour);
+        this.colours = [.. colours.Where(colour => colour is not Dust dust || !IsLike(dust, paste))];
         distances = [.. Zones.Select(zone => new ZoneDistance(targets[zone].Colour))];
         order = new CoatOrder(materials);
         candidates = order.Sorted([.. kept.Select(CandidateCoat.Kept)]);
     }
 
-    /// <summary>All coats in order, amounts as a hand measures them.</summary>
-    /// <param name="newId">For each coat that is new; another one at each call.</param>
-    public IReadOnlyList<Coat> Run(Func<Guid> newId, int mostCoats = MostNewCoats, SearchBeat beat = default)
+    /// <summary>Dust of the paste's own colour is work that nobody sees.</summary>
+    private static bool IsLike(Dust dust, PasteSource paste)
     {
-        Grow(mostCoats, beat);
-        for (var round = 0; round < Exchanges; round++)
-        {
-            if (beat.IsLate || !Exchange(beat))
-                break;
-            Grow(mostCoats, beat);
-        }
-
-        PruneCoats();
-        candidates = [.. candidates.Where(candidate => !candidate.IsFree || candidate.Total > Nothing)];
-        Round();
-        return [.. candidates.Select(candidate => candidate.IsFree ? candidate.Coat with { Id = newId() } : candidate.Coat)];
+        var covered = KubelkaMunk.Layer(dust.Optics.Absorption, dust.Optics.Scattering, dust.LoadLimitMgPerCm2, KubelkaMunk.Opaque(paste.Optics));
+        return DeltaE2000.Between(paste.Colour, Illuminant.D65.LabOf(covered)) < MakersWeights.OwnColourDeltaE;
     }
 
-    /// <summary>Coat by coat for the zone that is farthest off, as long as one is worth it.</summary>
-    private void Grow(int mostCoats, SearchBeat beat)
+    /// <summary>A first plan, to see what may become of this paste.</summary>
+    /// <returns>What it misses and takes: less is better.</returns>
+    public double Sketch(int mostCoats = MostNewCoats, SearchBeat beat = default)
+    {
+        this.mostCoats = mostCoats;
+        if (colours.Count > 0)
+            Grow(beat);
+        return Weighed(candidates);
+    }
+
+    /// <summary>Whether the sketch brings every zone there.</summary>
+    public bool IsReached => DeltaEs(Seen(candidates)).Max() <= CoatPlanner.ReachedDeltaE;
+
+    /// <summary>All coats in order as a hand makes them, worked out from the sketch.</summary>
+    /// <param name="newId">For each coat that is new; another one at each call.</param>
+    public IReadOnlyList<Coat> Finish(Func<Guid> newId, SearchBeat beat = default)
+    {
+        for (var round = 0; round < MostExchanges && !beat.IsLate && candidates.Any(candidate => candidate.IsFree); round++)
+        {
+            // What is reached is only looked through once.
+            if (!Exchange(beat) || round > 0 && IsReached)
+                break;
+            Grow(beat);
+        }
+
+        candidates = Laid(candidates);
+        var hands = Rounded(candidates);
+        // What has been rounded is what is made, so that is what each coat must earn its keep in.
+        while (Spared(hands, beat) is { } fewer)
+            (candidates, hands) = fewer;
+        return [.. candidates.Select(candidate => hands.TryGetValue(candidate, out var hand) ? hand.Coat with { Id = newId() } : candidate.Coat)];
+    }
+
+    /// <summary>Less than this no hand can lay.</summary>
+    private List<CandidateCoat> Laid(IEnumerable<CandidateCoat> of) => [.. of.Where(candidate => !candidate.IsFree || candidate.Total > Nothing)];
+
+    /// <summary>Without one coat, or one colour of one, that does not earn its keep: the one that is missed least. Null if each does.</summary>
+    private (List<CandidateCoat> Coats, Dictionary<CandidateCoat, HandCoat> Hands)? Spared(Dictionary<CandidateCoat, HandCoat> hands, SearchBeat beat)
+    {
+        var now = DeltaEs(Seen(ByHand(candidates, hands)));
+        foreach (var (fewer, _) in Fewer().Select(fewer => (fewer, Cost: Cost(Seen(fewer)))).OrderBy(one => one.Cost))
+        {
+            beat.Cancel.ThrowIfCancellationRequested();
+            var solved = Laid(order.Sorted(Solve(fewer, candidate => candidate.IsFree, StepsForACoat)));
+            // Rounding seldom brings anything nearer: what is clearly missed before it need not be rounded.
+            if (MakersWeights.Earns(now, [.. DeltaEs(Seen(solved)).Select(deltaE => deltaE - MakersWeights.WorthInTheMean)]))
+                continue;
+            var rounded = Rounded(solved);
+            if (!MakersWeights.Earns(now, DeltaEs(Seen(ByHand(solved, rounded)))))
+                return (solved, rounded);
+        }
+
+        return null;
+    }
+
+    /// <summary>The coats that there are, less one of them or one colour of one.</summary>
+    private IEnumerable<List<CandidateCoat>> Fewer()
+    {
+        foreach (var candidate in candidates.Where(candidate => candidate.IsFree))
+        {
+            yield return [.. candidates.Where(other => !ReferenceEquals(other, candidate))];
+            var isColour = candidate.Materials.Zip(candidate.Amounts).Select(part => part.First != starch?.Id && part.Second > 0).ToArray();
+            for (var i = 0; i < isColour.Length && isColour.Count(one => one) > 1; i++)
+            {
+                if (isColour[i])
+                    yield return [.. candidates.Select(other => ReferenceEquals(other, candidate) ? candidate.Without(i) : other)];
+            }
+        }
+    }
+
+    /// <summary>Coat by coat for the zone that is farthest off, as long as one earns its keep.</summary>
+    private void Grow(SearchBeat beat)
     {
         var given = new HashSet<Zone>();
         while (candidates.Count(candidate => candidate.IsFree) < mostCoats && !beat.IsOver)
@@ -128,8 +191,8 @@ internal sealed class CoatSearch
             var worst = open.MaxBy(zone => DeltaE(zone, seen));
             if (DeltaE(worst, seen) < Difference.ThereBelow)
                 return;
-            if (Better(worst, open, seen) is { } better)
-                candidates = SolveAll(better);
+            if (Better(worst, open, seen) is { } better && SolveAll(better) is var solved && MakersWeights.Earns(DeltaEs(Seen(solved)), DeltaEs(seen)))
+                candidates = solved;
             else
                 given.Add(worst);
         }
@@ -145,13 +208,12 @@ internal sealed class CoatSearch
             if (beat.IsLate)
                 break;
             // Others have been solved anew since: the coat goes by what it was made from.
-            var (before, cost) = (candidates, Cost(Seen(candidates)));
+            var (before, cost) = (candidates, Weighed(candidates));
             candidates = [.. before.Where(other => !ReferenceEquals(other.Template, candidate.Template))];
-            var seen = Seen(candidates);
-            var worst = Zones.MaxBy(zone => DeltaE(zone, seen));
             var without = SolveAll(candidates);
-            var better = Better(worst, Zones, seen) is { } found ? SolveAll(found) : without;
-            if (Cost(Seen(better)) < cost - PriceOfACoat / 2)
+            var seen = Seen(candidates);
+            var better = Better(Zones.MaxBy(zone => DeltaE(zone, seen)), Zones, seen) is { } found && SolveAll(found) is var solved && Weighed(solved) < Weighed(without) ? solved : without;
+            if (Weighed(better) < cost - MakersWeights.PotMore / 2)
                 (candidates, any) = (better, true);
             else
                 candidates = before;
@@ -176,6 +238,8 @@ internal sealed class CoatSearch
 
     private double DeltaE(Zone zone, Lab[] seen) => DeltaE2000.Between(targets[zone].Colour, seen[(int)zone]);
 
+    private double[] DeltaEs(Lab[] seen) => [.. Zones.Select(zone => DeltaE(zone, seen))];
+
     /// <summary>Squares of what is missing; beyond what still counts as reached it weighs several times.</summary>
     private double Cost(Lab[] seen) => Zones.Sum(zone =>
     {
@@ -183,15 +247,22 @@ internal sealed class CoatSearch
         return missing * missing + PriceOfBeyond * beyond * beyond;
     });
 
+    /// <summary>What is missing, and what each coat is to her who makes it.</summary>
+    private double Weighed(List<CandidateCoat> of) => Cost(Seen(of)) + of.Where(candidate => candidate.IsFree).Sum(candidate => PriceOf(candidate, of));
+
     /// <summary>The coats with the one more that helps most; null if none is worth it.</summary>
     private List<CandidateCoat>? Better(Zone worst, IReadOnlyList<Zone> open, Lab[] seen)
     {
         List<CandidateCoat>? best = null;
-        var bestCost = Cost(seen) - PriceOfACoat;
-        foreach (var candidate in Candidates(worst, open))
+        var bestCost = Cost(seen);
+        // A first look at all of them as they come, full and half; a closer one at the likeliest.
+        var likeliest = Candidates(worst, open)
+            .Select(candidate => (Candidate: candidate, Cost: PriceOf(candidate, candidates) + Math.Min(Cost(Seen(Added(candidate))), Cost(Seen(Added(candidate.Times(0.5)))))))
+            .OrderBy(one => one.Cost).Take(Solved);
+        foreach (var (candidate, _) in likeliest)
         {
             var solved = Solve(Added(candidate), other => ReferenceEquals(other, candidate), StepsForACoat);
-            var cost = Cost(Seen(solved)) + PriceOf(candidate);
+            var cost = Cost(Seen(solved)) + PriceOf(candidate, candidates);
             if (cost < bestCost)
                 (best, bestCost) = (solved, cost);
         }
@@ -199,8 +270,19 @@ internal sealed class CoatSearch
         return best;
     }
 
-    private double PriceOf(CandidateCoat candidate) => candidate.Materials.Where(id => id != starch?.Id)
-        .Sum(id => PriceOfAColour + (materials.Get<Material>(id).Label.FoodStatus == FoodStatus.Edible ? 0 : PriceOfNotEating));
+    private double PriceOf(CandidateCoat candidate, List<CandidateCoat> beside)
+    {
+        var price = MakersWeights.PotMore;
+        foreach (var (id, _) in candidate.Materials.Zip(candidate.Amounts).Where(part => part.First != starch?.Id && part.Second > 0))
+        {
+            var jar = materials.Get<Material>(id);
+            price += MakersWeights.PriceOf(jar, inUse.Contains(id) || beside.Any(other => !ReferenceEquals(other.Template, candidate.Template) && other.Materials.Contains(id)));
+            if (jar is Dust && pasteColour.Chroma > WhiteBelowChroma && order.ColourOf(id) is { L: > WhiteFromL, Chroma: < WhiteBelowChroma })
+                price += MakersWeights.WhiteOverColour;
+        }
+
+        return price;
+    }
 
     /// <summary>For the worst zone from its places; before there is a foundation, for any zone as a foundation too.</summary>
     private IEnumerable<CandidateCoat> Candidates(Zone worst, IReadOnlyList<Zone> open)
@@ -232,8 +314,12 @@ internal sealed class CoatSearch
         return whole.Concat(butTheFoot).Where(IsFreeAt);
     }
 
-    private bool IsFreeAt((Place Place, Sides Sides) where) =>
-        !candidates.Any(candidate => candidate.IsFree && candidate.Template is IPlacedCoat coat && coat.Place == where.Place && coat.Sides == where.Sides);
+    /// <summary>Nothing new lies there yet, or one coat that is as heavy as one goes: then a second may go over it.</summary>
+    private bool IsFreeAt((Place Place, Sides Sides) where)
+    {
+        var there = candidates.Where(candidate => candidate.IsFree && candidate.Template is IPlacedCoat coat && coat.Place == where.Place && coat.Sides == where.Sides).ToList();
+        return there.Count == 0 || there.Count == 1 && spirit is null && there[0].Total > NearlyHeavy * HeavyMgPerCm2;
+    }
 
     /// <summary>The colours, alone or in twos, that bring one zone nearest from one place.</summary>
     private List<CandidateCoat> Best(Zone zone, (Place Place, Sides Sides) where)
@@ -338,54 +424,95 @@ internal sealed class CoatSearch
         var limit = candidate.Materials.Zip(candidate.Amounts).Sum(part => part.Second / candidate.Total * materials.Get<Dust>(part.First).LoadLimitMgPerCm2);
         var cut = starch is null ? 1 : candidate.Materials.Zip(candidate.Amounts).Where(part => part.First == starch.Id).Sum(part => part.Second) / candidate.Total;
         return (
-            50 * Math.Max(0, candidate.Total - 0.98 * limit) + 8 * Math.Max(0, candidate.Total - HeavyMgPerCm2) + PriceOfAMg * candidate.Total,
+            50 * Math.Max(0, candidate.Total - 0.98 * limit) + 40 * Math.Max(0, candidate.Total - HeavyMgPerCm2) + MakersWeights.MgPerCm2 * candidate.Total,
             4 * Math.Max(0, LeastStarchShare - cut));
-    }
-
-    /// <summary>Leaves out every coat without which all zones come as near.</summary>
-    private void PruneCoats()
-    {
-        candidates = [.. candidates.Where(candidate => !candidate.IsFree || candidate.Total > Nothing)];
-        foreach (var candidate in candidates.Where(candidate => candidate.IsFree).OrderBy(candidate => candidate.Total).ToList())
-        {
-            var worst = Worst(Seen(candidates));
-            var cost = Cost(Seen(candidates));
-            var without = SolveAll([.. candidates.Where(other => !ReferenceEquals(other, candidate))]);
-            var seen = Seen(without);
-            if (Worst(seen) <= Math.Max(Difference.ThereBelow, worst) && Cost(seen) < cost + PriceOfACoat && candidates.Contains(candidate))
-                candidates = without;
-        }
     }
 
     private double Nothing => spirit is null ? NothingMgPerCm2 : NothingGPerMl;
 
-    private double Worst(Lab[] seen) => Zones.Max(zone => DeltaE(zone, seen));
-
-    /// <summary>Parts in whole numbers and loads in steps that a hand can keep, then each load one step up or down where that is nearer.</summary>
-    private void Round()
+    /// <summary>
+    /// Every new coat as a hand makes it: one after the other, all others solved anew each time, then each moved step by step to where all of them
+    /// together come nearest.
+    /// </summary>
+    private Dictionary<CandidateCoat, HandCoat> Rounded(List<CandidateCoat> of)
     {
-        var step = spirit is null ? 0.005 : 0.001;
-        candidates = [.. candidates.Select(candidate => candidate.IsFree ? BenchRounding.Rounded(candidate, step) : candidate)];
-        for (var round = 0; round < 4; round++)
+        var hands = new Dictionary<CandidateCoat, HandCoat>();
+        var now = of;
+        foreach (var at in Enumerable.Range(0, of.Count).Where(i => of[i].IsFree).OrderByDescending(i => of[i].Total))
         {
-            var moved = false;
-            for (var i = 0; i < candidates.Count; i++)
+            double CostOf(HandCoat other) => Cost(Seen([.. now.Select((one, i) => i == at ? other.Candidate : one)]));
+            var hand = hands[of[at]] = HandsOf(now[at].Total > Nothing ? now[at] : of[at]).Select(start => Nearest(start, CostOf)).MinBy(CostOf)!;
+            now = [.. now.Select((one, i) => i == at ? hand.Candidate : one)];
+            if (hands.Count < of.Count(candidate => candidate.IsFree))
+                now = Solve(now, candidate => candidate.IsFree && now.IndexOf(candidate) is var i && !hands.ContainsKey(of[i]), StepsForRounding);
+        }
+
+        for (var round = 0; round < MostRounds; round++)
+        {
+            var was = hands.Values.ToList();
+            foreach (var candidate in hands.Keys.ToList())
             {
-                var candidate = candidates[i];
-                foreach (var by in candidate.IsFree ? new[] { step, -step } : [])
+                hands[candidate] = Nearest(hands[candidate], other =>
                 {
-                    var total = candidate.Total;
-                    if (total + by < step || DustFaults(BenchRounding.Scaled(candidate, total + by)).Over > HeavyMgPerCm2 + 1)
-                        continue;
-                    List<CandidateCoat> trial = [.. candidates];
-                    trial[i] = BenchRounding.Scaled(candidate, total + by);
-                    if (Cost(Seen(trial)) < Cost(Seen(candidates)) - 1e-6)
-                        (candidates, moved, candidate) = (trial, true, trial[i]);
-                }
+                    hands[candidate] = other;
+                    return Cost(Seen(ByHand(of, hands)));
+                });
             }
 
-            if (!moved)
+            if (was.SequenceEqual(hands.Values))
                 break;
         }
+
+        return hands;
+    }
+
+    /// <summary>As much colour as was solved, in each load that it fits in.</summary>
+    private IEnumerable<HandCoat> HandsOf(CandidateCoat solved) => HandCoat.Of(solved, StarchIn(solved), spirit is null ? 0 : WashStrength.TouchOf(materials.Get<Material>(MainOf(solved))).MassG / WashStrength.SpoonMl)
+        .Select(hand => IsLayable(hand.Candidate) ? hand : Layable(hand));
+
+    /// <summary>The best of what is a step away, step by step, until none is better.</summary>
+    private HandCoat Nearest(HandCoat from, Func<HandCoat, double> cost)
+    {
+        var (best, least) = (from, cost(from));
+        for (var isBetter = true; isBetter;)
+        {
+            isBetter = false;
+            foreach (var other in best.Neighbours().Where(other => IsLayable(other.Candidate)).ToList())
+            {
+                if (cost(other) is var now && now < least - 1e-3)
+                    (best, least, isBetter) = (other, now, true);
+            }
+        }
+
+        return best;
+    }
+
+    private static List<CandidateCoat> ByHand(List<CandidateCoat> of, Dictionary<CandidateCoat, HandCoat> hands) =>
+        [.. of.Select(candidate => hands.TryGetValue(candidate, out var hand) ? hand.Candidate : candidate)];
+
+    private int? StarchIn(CandidateCoat candidate)
+    {
+        var at = candidate.Materials.ToList().IndexOf(starch?.Id ?? "");
+        return at < 0 ? null : at;
+    }
+
+    /// <summary>It holds on the face, and has the starch to go on without blotches.</summary>
+    private bool IsLayable(CandidateCoat candidate) => DustFaults(candidate) is { Uncut: 0 } && HoldsAll(candidate);
+
+    private bool HoldsAll(CandidateCoat candidate) =>
+        spirit is not null || candidate.Total <= candidate.Materials.Zip(candidate.Amounts).Sum(part => part.Second / candidate.Total * materials.Get<Dust>(part.First).LoadLimitMgPerCm2);
+
+    /// <summary>The first steps from there to one that can be laid; as it is if none leads there.</summary>
+    private HandCoat Layable(HandCoat hand)
+    {
+        var near = new List<HandCoat> { hand };
+        for (var steps = 0; steps < 4; steps++)
+        {
+            near = [.. near.SelectMany(one => one.Neighbours()).DistinctBy(one => (one.Step, string.Join(' ', one.Parts)))];
+            if (near.Where(one => IsLayable(one.Candidate)).ToList() is { Count: > 0 } layable)
+                return layable.MinBy(one => one.Candidate.Amounts.Zip(hand.Candidate.Amounts, (a, b) => Math.Abs(a - b)).Sum())!;
+        }
+
+        return hand;
     }
 }

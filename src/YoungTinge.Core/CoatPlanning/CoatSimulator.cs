@@ -14,7 +14,7 @@ namespace YoungTinge.Core.CoatPlanning;
 internal sealed class CoatSimulator
 {
     private const int PointsAlong = 5;
-    private const int PointsAcross = 4;
+    private const int PointsAcross = 3;
 
     /// <summary>Kept in mind at a time.</summary>
     private const int MaxCoatsKnown = 4096;

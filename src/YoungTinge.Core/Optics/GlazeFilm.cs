@@ -34,20 +34,23 @@ public sealed class GlazeFilm
     /// <param name="mirrored">Share of light that the shine throws into the eye: 0 to leave it to the highlights.</param>
     public GlazeFilm(GlazeOptics glaze, int coats, GlazeTint? tint = null, double mirrored = 0)
     {
-        var gloss = glaze.Gloss;
         if (tint is not null)
         {
-            gloss *= Math.Exp(-tint.GPer10ml / DullingGPer10ml);
             var loadMgPerCm2 = 100 * tint.GPer10ml * glaze.WetMlPerCm2 * coats;
             // Light goes through the tint on its way in and again on its way out.
             filter = [.. tint.Optics.Absorption.Values.ToArray().Select(k => Math.Exp(-2 * k * loadMgPerCm2))];
         }
 
-        glossy = 1 - Math.Pow(1 - gloss, coats);
+        glossy = GlossyShare(glaze, coats, tint?.GPer10ml ?? 0);
         passed = (1 - glaze.OuterReflection) * (1 - glaze.InnerReflection);
         inner = glaze.InnerReflection;
         this.mirrored = mirrored;
     }
+
+    /// <summary>Share of the face that shines afterwards, 0 to 1.</summary>
+    /// <param name="tintGPer10ml">Powder stirred in; it takes from the shine.</param>
+    public static double GlossyShare(GlazeOptics glaze, int coats, double tintGPer10ml) =>
+        1 - Math.Pow(1 - glaze.Gloss * Math.Exp(-tintGPer10ml / DullingGPer10ml), coats);
 
     /// <param name="reflectance">0 to 1 in each band; changed in place.</param>
     public void LayOn(Span<double> reflectance)

@@ -39,7 +39,11 @@ public static class PreviewPlan
     /// <param name="Amounts">Of each material, for all pieces and all coats.</param>
     /// <param name="Ml">Of glaze or thinner, for all pieces and all coats; null for the rest.</param>
     public sealed record CoatView(
-        Guid Id, string? MainDustId, NamedLoad? Load, ColourView? Pot, IReadOnlyList<HandAmountView> Amounts, double? Ml);
+        Guid Id, string? MainDustId, NamedLoad? Load, ColourView? Pot, IReadOnlyList<HandAmountView> Amounts, double? Ml)
+    {
+        /// <summary>Of a wash, as it is counted at the bench; null for what is none.</summary>
+        public WashStrength? Strength { get; init; }
+    }
 
     /// <param name="OnPurpose">The maker's note where it is gone against on purpose; null where it is not.</param>
     /// <param name="Fixed">The plan with only this mended; null where that is for the maker to say.</param>
@@ -107,11 +111,14 @@ public static class PreviewPlan
 
     private static FieldView View(ColourField field) => new(field.Columns, field.Rows, Convert.ToBase64String(field.Rgb));
 
-    private static CoatView View(ResolvedCoat coat, PieceShape shape, int pieces, Materials materials)
+    internal static CoatView View(ResolvedCoat coat, PieceShape shape, int pieces, Materials materials)
     {
         var dust = coat as ResolvedDust;
         var amount = coat.AmountFor(shape, pieces);
         return new CoatView(coat.Id, dust?.MainDustId, dust is null ? null : DustLoad.Nearest(((DustCoat)coat.Coat).LoadMgPerCm2), ColourView.OfPot(coat),
-            [.. amount.Powders.Select(powder => HandAmountView.Of(powder.MaterialId, powder.Grams, materials))], amount.Ml);
+            [.. amount.Powders.Select(powder => HandAmountView.Of(powder.MaterialId, powder.Grams, materials))], amount.Ml)
+        {
+            Strength = coat.Coat is WashCoat wash ? WashStrength.Of(wash, materials) : null,
+        };
     }
 }

@@ -1,10 +1,12 @@
 using System.Diagnostics;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.CoatPlanning;
+using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Numerics;
+using YoungTinge.Store;
 using YoungTinge.Web.Shared;
 using YoungTinge.Web.Shared.Computing;
 
@@ -19,9 +21,10 @@ public static class ProposePlans
 
     public sealed record ZoneView(Zone Zone, ColourView Finished, ColourView Target, Difference Difference);
 
+    /// <param name="CoatViews">Of the coats of its plan, in order.</param>
     /// <param name="MinutesForAll">At the bench, for all pieces with spares, drying left out.</param>
     public sealed record ProposalView(
-        Approach Approach, PiecePlan Plan, IReadOnlyList<ZoneView> Zones, double WorstDeltaE, int Coats, int Materials, double MinutesForAll,
+        Approach Approach, PiecePlan Plan, IReadOnlyList<ZoneView> Zones, double WorstDeltaE, int Coats, IReadOnlyList<PreviewPlan.CoatView> CoatViews, int Materials, double MinutesForAll,
         double RiskDeltaE, string? RiskMaterialId, FoodStatus FoodStatus, IReadOnlyList<ZoneHelp> Help, IReadOnlyList<MarblePart> Marble);
 
     /// <param name="ReachedDeltaE">Within this a zone counts as reached.</param>
@@ -44,7 +47,8 @@ public static class ProposePlans
         var planned = work.With(kept, request.Plan);
         // What is planned elsewhere, or made, is not mixed anew for one piece.
         var keepsPaste = request.KeepPaste || planned.Source is ShadePaste or MarbledPaste or BatchPaste;
-        var planner = new CoatPlanner(planned.Plan, planned.Piece, planned.Parts, work.Materials, new PlannerRules(planned.Guests), Guid.CreateVersion7, planned.Source, planned.Standing);
+        var rules = new PlannerRules(planned.Guests) { InUse = OpenBeside(kept, work) };
+        var planner = new CoatPlanner(planned.Plan, planned.Piece, planned.Parts, work.Materials, rules, Guid.CreateVersion7, planned.Source, planned.Standing);
         return await LongWork.RunAsync(context, (progress, stop) =>
         {
             var searched = Stopwatch.StartNew();
@@ -63,13 +67,22 @@ public static class ProposePlans
                 progress?.Invoke(shares.Average());
             }
 
-            return new Answer([.. found.Select(View)], CoatPlanner.ReachedDeltaE);
+            return new Answer([.. found.Select(proposal => View(proposal, planned, work.Materials))], CoatPlanner.ReachedDeltaE);
         });
     }
 
-    private static ProposalView View(Proposal proposal) => new(
+    /// <summary>Jars that stand open for the other pieces of its commission.</summary>
+    private static HashSet<string> OpenBeside(PlannedPiece piece, StudioWork work)
+    {
+        var commission = work.Flowers.First(flower => flower.Id == piece.FlowerId).CommissionId;
+        return [.. work.Flowers.Where(flower => flower.CommissionId == commission).SelectMany(flower => work.PiecesOf(flower.Id))
+            .Where(other => other.Id != piece.Id).SelectMany(other => PlanAdvisor.MaterialsOf(other.Plan))];
+    }
+
+    private static ProposalView View(Proposal proposal, PlannedPiece piece, Materials materials) => new(
         proposal.Approach, proposal.Plan,
         [.. proposal.Zones.Select(zone => new ZoneView(zone.Zone, ColourView.From(zone.Finished), ColourView.From(proposal.Plan.Targets[zone.Zone].Colour), zone.Difference))],
-        proposal.WorstDeltaE, proposal.Plan.Coats.Count, proposal.Materials, proposal.MinutesForAll, proposal.RiskDeltaE, proposal.RiskMaterialId,
+        proposal.WorstDeltaE, proposal.Plan.Coats.Count,
+        [.. proposal.Plan.Coats.Select(coat => PreviewPlan.View(coat.Resolve(materials), piece.Piece.Shape(), piece.Quantity.Pieces, materials))], proposal.Materials, proposal.MinutesForAll, proposal.RiskDeltaE, proposal.RiskMaterialId,
         proposal.FoodStatus, proposal.Help, proposal.Marble);
 }

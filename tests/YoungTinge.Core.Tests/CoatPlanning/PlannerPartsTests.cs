@@ -117,30 +117,64 @@ public class PlannerPartsTests
         Assert.True(Miss(solved).Sum(part => part * part) <= Miss([a, b]).Sum(part => part * part) + 1e-12);
     });
 
+    /// <summary>Pots in small whole parts, laid as a hand calls it; as near to what was solved as the steps allow.</summary>
     [Fact]
-    public void Parts_become_small_whole_numbers_near_their_ratio() => Gen.Double[0.05, 1].Array[2, 3].Holds(shares =>
+    public void A_dust_by_hand_is_a_named_load_of_whole_parts() => Gen.Select(Gen.Double[0.02, 0.25], Gen.Double[0, 0.1], Gen.Double[0, 0.3]).Holds((one, other, starch) =>
     {
-        var parts = BenchRounding.WholeParts(shares);
-        Assert.All(parts, part => Assert.True(part >= 1));
-        double sum = parts.Sum(), whole = shares.Sum();
-        Assert.All(shares.Zip(parts), pair => Assert.Equal(pair.First / whole, pair.Second / sum, 0.17));
+        var solved = new CandidateCoat(Dust("wine-lees"), ["wine-lees", "nettle", "plain-cornstarch"], [one, other, starch]);
+        HandCoat[] hands = [.. HandCoat.Of(solved, starchAt: 2, touchGPerMl: 0)];
+        // In every load that it fits in, the heaviest at least.
+        Assert.Equal(Math.Max(1, DustLoad.Named.Count(load => load.MgPerCm2 >= one + other)), hands.Length);
+        Assert.All(hands, hand =>
+        {
+            var coat = (DustCoat)hand.Coat;
+            Assert.Contains(coat.LoadMgPerCm2, DustLoad.Named.Select(load => load.MgPerCm2));
+            Assert.All(coat.Mix, portion => Assert.True(portion.Parts is >= 1 and <= 12 && portion.Parts == Math.Floor(portion.Parts)));
+            // As much colour lies there as was solved; the starch is what makes up the load.
+            Assert.Equal(one + other, hand.Candidate.Amounts[0] + hand.Candidate.Amounts[1], 0.13 * coat.LoadMgPerCm2);
+            Assert.All(hand.Neighbours(), near => Assert.InRange(near.Step, 0, DustLoad.Named.Count - 1));
+        });
     });
 
-    [Theory]
-    [InlineData(new[] { 1.0, 1.0 }, new[] { 1, 1 })]
-    [InlineData(new[] { 0.2, 0.4 }, new[] { 1, 2 })]
-    [InlineData(new[] { 0.3, 0.0, 0.45 }, new[] { 2, 0, 3 })]
-    public void Plain_ratios_stay_plain(double[] shares, int[] parts) => Assert.Equal(parts, BenchRounding.WholeParts(shares));
+    [Fact]
+    public void A_wash_by_hand_is_touches_to_a_spoon()
+    {
+        const double touchGPerMl = 0.012 / 5;
+        var wash = new WashCoat(Guid.NewGuid(), [], "clear-spirit", 0, 0.003, Place.Whole, Sides.Face);
+        WashCoat ByHand(params double[] amounts) => (WashCoat)HandCoat.Of(new CandidateCoat(wash, ["rowan", "quince"], amounts), null, touchGPerMl).Single().Coat;
+        Assert.Equal(3, ByHand(0.0052, 0.0021).GPerMl / touchGPerMl, 1e-9);
+        Assert.Equal(0.5, ByHand(0.0011, 0).GPerMl / touchGPerMl, 1e-9);
+        Assert.Equal([new Portion("rowan", 2), new Portion("quince", 1)], ByHand(0.02, 0.01).Mix);
+        Assert.Equal([new Portion("rowan", 1)], ByHand(0.02, 0.0001).Mix);
+    }
 
     [Fact]
-    public void A_rounded_coat_keeps_its_colours_and_drops_traces()
+    public void Washes_come_before_details_that_are_painted()
     {
-        var candidate = new CandidateCoat(Dust("wine-lees"), ["wine-lees", "nettle", "plain-cornstarch"], [0.061, 0.001, 0.118]);
-        var coat = (DustCoat)BenchRounding.Rounded(candidate, 0.005).Coat;
-        Assert.Equal(["wine-lees", "plain-cornstarch"], coat.Mix.Select(portion => portion.MaterialId));
-        Assert.Equal(0.18, coat.LoadMgPerCm2, 1e-9);
-        Assert.Equal(0.5, coat.Mix[0].Parts / coat.Mix[1].Parts, 1e-9);
-        Assert.Equal(0.09, BenchRounding.Scaled(candidate, 0.09).Total, 1e-12);
+        WashCoat Wash(Marking? marking) => new(Guid.NewGuid(), [new("rowan", 1)], "clear-spirit", 0.02, 0.003, Place.Whole, Sides.Face) { Marking = marking };
+        var (freckles, wash) = (Wash(new Marking(MarkingKind.Dots, 1, 3, 0.8, 3)), new CandidateCoat(Wash(null), ["rowan"], [0.02]));
+        Assert.Equal([wash.Coat, freckles], new CoatOrder(TestData.Cabinet).Sorted([CandidateCoat.Kept(freckles), wash]).Select(candidate => candidate.Coat));
+    }
+
+    [Fact]
+    public void Parts_of_a_piece_add_up_and_its_foot_is_small() => Gen.Select(Gen.Double[10, 80], Gen.Double[10, 80]).Holds((length, width) =>
+    {
+        var parts = PieceParts.Of((Petal with { LengthMm = length, WidthMm = width }).Shape());
+        Assert.Equal(1, parts.Values.Sum(), 1e-9);
+        Assert.Equal(0.5, parts[Zone.Back]);
+        Assert.True(parts[Zone.Heart] > parts[Zone.Base]);
+    });
+
+    [Fact]
+    public void A_coat_earns_its_keep_at_the_worst_zone_or_in_the_mean()
+    {
+        double[] with = [1, 1, 1, 1, 3];
+        Assert.True(MakersWeights.Earns(with, [1, 1, 1, 1, 3.8]));
+        Assert.False(MakersWeights.Earns(with, [1, 1, 1, 2.5, 3]));
+        Assert.True(MakersWeights.Earns(with, [1.5, 1.5, 1.5, 1.5, 3]));
+        // What brings one more zone to where an eye accepts it is missed, however little that is.
+        Assert.True(MakersWeights.Earns(with, [1, 1, 1, 1, 3.1]));
+        Assert.False(MakersWeights.Earns(with, with));
     }
 
     [Fact]

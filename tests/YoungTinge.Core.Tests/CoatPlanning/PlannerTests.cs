@@ -60,7 +60,7 @@ public class PlannerTests
         var (steps, stepsWhenLate) = (0, 0);
         var best = Planner(wanted).Propose(Approach.DustLed, keepsPaste: false, progress: _ => steps++)!;
         var late = Planner(wanted).Propose(Approach.DustLed, keepsPaste: false, progress: _ => stepsWhenLate++, spent: () => 1)!;
-        var over = Planner(wanted).Propose(Approach.DustLed, keepsPaste: false, spent: () => 2)!;
+        var over = Planner(wanted).Propose(Approach.PasteLed, keepsPaste: false, spent: () => 2)!;
         Assert.True(stepsWhenLate < steps, $"{stepsWhenLate} of {steps}");
         Assert.InRange(late.WorstDeltaE, 0, best.WorstDeltaE + 4);
         Assert.NotEmpty(late.Plan.Coats.OfType<DustCoat>());
@@ -206,9 +206,83 @@ public class PlannerTests
         var bare = new Materials([TestData.Cabinet.Get<PasteBase>("bright-white-paste"), TestData.Cabinet.Get<Dust>("nettle")]);
         var plan = Made() with { Paste = new PasteRecipe("bright-white-paste", []) };
         Assert.Null(Planner(plan, materials: bare).Propose(Approach.WashLed, keepsPaste: false));
-        Assert.NotNull(Planner(plan, materials: bare).Propose(Approach.PasteLed, keepsPaste: false));
-        Assert.Null(Planner(plan).Propose(Approach.DustLed, keepsPaste: true));
         Assert.Null(Planner(plan).Propose(Approach.Marbled, keepsPaste: true));
+        // White paste and dust is one way, whatever it is asked for as; and a coloured paste that stays is not led by dust.
+        Assert.Null(Planner(plan, materials: bare).Propose(Approach.PasteLed, keepsPaste: false));
+        Assert.NotNull(Planner(plan, materials: bare).Propose(Approach.DustLed, keepsPaste: false));
+        Assert.Null(Planner(Made(Dust("guelder", 0.2))).Propose(Approach.DustLed, keepsPaste: true));
+    }
+
+    /// <summary>White paste for a white flower: nothing is dusted on, and nothing steamed.</summary>
+    [Fact]
+    public void What_is_there_already_is_left_alone()
+    {
+        var white = new PasteRecipe("bright-white-paste", []);
+        var colour = PasteOptics.ColourOf(white, TestData.Cabinet);
+        var plan = Plan() with { Paste = white, Coats = [], Targets = Enum.GetValues<Zone>().ToDictionary(zone => zone, _ => Target.Of(colour)) };
+        Assert.Empty(Planner(plan).Propose(Approach.PasteLed, keepsPaste: false)!.Plan.Coats);
+        Assert.All([Approach.DustLed, Approach.WashLed, Approach.Marbled], approach => Assert.Null(Planner(plan).Propose(approach, keepsPaste: false)));
+    }
+
+    /// <summary>Each coat taken out of what was proposed, and all the rest planned anew without opening another jar: it is missed.</summary>
+    [Fact]
+    public void Every_coat_and_every_colour_earns_its_keep()
+    {
+        foreach (var coats in Dusted.Array[2, 4].Fixed(3))
+        {
+            var wanted = Made(coats);
+            var proposal = Planner(wanted).Propose(Approach.PasteLed, keepsPaste: true)!;
+            var dusts = proposal.Plan.Coats.OfType<DustCoat>().ToList();
+            var with = proposal.Zones.Select(zone => zone.Difference.DeltaE).ToList();
+            foreach (var dust in dusts)
+            {
+                // All others as they were: the least that solving them anew could do.
+                var without = BuildUp.Of(new ResolvedPlan(proposal.Plan with { Coats = [.. proposal.Plan.Coats.Where(coat => coat.Id != dust.Id)] }, TestData.Cabinet), Petal.Shape());
+                Assert.True(MakersWeights.Earns(with, [.. without.Select(zone => zone.Difference.DeltaE)]));
+                Assert.All(dust.Mix, portion => Assert.Equal(portion.Parts, Math.Round(portion.Parts)));
+                Assert.Contains(dust.LoadMgPerCm2, DustLoad.Named.Select(load => load.MgPerCm2));
+            }
+        }
+    }
+
+    [Fact]
+    public void Nothing_that_is_proposed_is_scolded_by_the_bench()
+    {
+        AdviceCode[] bench =
+        [
+            AdviceCode.DustOverGlaze, AdviceCode.PaintOverGlaze, AdviceCode.SteamOverGlaze, AdviceCode.SteamOverLustre, AdviceCode.DustOverPaint, AdviceCode.GlazeOverLooseDust,
+            AdviceCode.CoatOverPollen, AdviceCode.DustNotCut, AdviceCode.WaterOnThinPiece, AdviceCode.HardLine,
+        ];
+        foreach (var coats in Dusted.Array[1, 3].Fixed(3))
+        {
+            var wanted = Made(coats);
+            foreach (var proposal in Enum.GetValues<Approach>().Select(approach => Planner(wanted).Propose(approach, keepsPaste: false)).OfType<Proposal>())
+                Assert.DoesNotContain(PlanAdvisor.For(new ResolvedPlan(proposal.Plan, TestData.Cabinet), DosedRecipe.For(proposal.Plan.Paste, 100, TestData.Cabinet)), advice => bench.Contains(advice.Code));
+        }
+    }
+
+    /// <summary>Of two dusts that do nearly the same, the one whose jar stands open is taken.</summary>
+    [Fact]
+    public void A_jar_that_stands_open_is_taken_before_another()
+    {
+        var wanted = Made(Dust("guelder", 0.2));
+        var twin = TestData.Cabinet.Get<Dust>("guelder");
+        var shelf = new Materials(TestData.Cabinet.All.Append(twin with { Label = twin.Label with { Id = "guelder-twin", Name = "Guelder twin" } }));
+        foreach (var open in new[] { "guelder", "guelder-twin" })
+        {
+            var proposal = Planner(wanted, new PlannerRules(Guests.Any) { InUse = new HashSet<string> { open } }, shelf).Propose(Approach.PasteLed, keepsPaste: true)!;
+            Assert.Contains(proposal.Plan.Coats.OfType<DustCoat>(), coat => coat.Mix.Any(portion => portion.MaterialId == open));
+        }
+    }
+
+    [Fact]
+    public void What_is_bought_keeps_the_colour_that_it_has()
+    {
+        var wanted = Made(Dust("guelder", 0.2));
+        var stamens = new Piece("Stamens", "stamen", 20, 2, 1, true, PartOf.Flower, 20, 0.1);
+        Assert.Equal(BodyKind.Bought, stamens.Body.Kind);
+        var proposal = new CoatPlanner(wanted, stamens, 5, TestData.Cabinet, new PlannerRules(Guests.Any), Guid.NewGuid).Propose(Approach.PasteLed, keepsPaste: false);
+        Assert.True(proposal is null || proposal.Plan.Paste == wanted.Paste);
     }
 
     /// <summary>One dust all over, every load and every cut tried: the planner comes as near as the best of them.</summary>

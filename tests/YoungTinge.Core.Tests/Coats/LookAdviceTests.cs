@@ -4,6 +4,7 @@ using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Mixing;
 using static YoungTinge.Core.Tests.TestPlans;
 
 namespace YoungTinge.Core.Tests.Coats;
@@ -66,6 +67,38 @@ public class LookAdviceTests
         Assert.True(seen.Chroma > 42);
         Assert.NotNull(Of(AdviceCode.NeonGreen, Wanting(new Lab(seen.L, seen.A * 0.5, seen.B * 0.5), neon)));
         Assert.Null(Of(AdviceCode.NeonGreen, Wanting(seen, neon)));
+    }
+
+    [Fact]
+    public void A_deep_leaf_green_and_straw_are_never_neon()
+    {
+        foreach (var green in new[] { new Lab(40, -38, 34), new Lab(45, -30, 40), new Lab(82, -4, 55) })
+        {
+            var painted = Plan() with { Paste = RecipeFinder.Find(TestData.Cabinet, new RecipeSearch(TestData.White, green, 100))[0].Recipe, Coats = [] };
+            Assert.Null(Of(AdviceCode.NeonGreen, Wanting(new Lab(green.L, green.A * 0.6, green.B * 0.6), painted)));
+        }
+    }
+
+    [Fact]
+    public void Shine_and_shimmer_are_compared_with_what_was_wanted()
+    {
+        PiecePlan With(Finish finish, params Coat[] coats) =>
+            Plan(coats) with { Targets = Plan().Targets.ToDictionary(target => target.Key, target => target.Value with { Finish = target.Key == Zone.Back ? Finish.Matt : finish }) };
+        AdviceCode[] Said(PiecePlan plan) => [.. Look(plan).Select(advice => advice.Code).Where(code => code is AdviceCode.TooMatt or AdviceCode.TooGlossy or AdviceCode.NoShimmer or AdviceCode.Shimmers)];
+        var (dip, satin) = (Glaze("pond-dip", 2) with { Sides = Sides.Face }, Glaze("satin-veil") with { Sides = Sides.Face });
+        var lustre = new DustCoat(Guid.NewGuid(), [new("moonmilk", 1)], 0.15, Place.Whole, Sides.Face);
+        Assert.Empty(Said(With(Finish.Matt)));
+        Assert.Empty(Said(With(Finish.Satin, satin)));
+        Assert.Empty(Said(With(Finish.Gloss, dip)));
+        Assert.Empty(Said(With(Finish.Pearl, lustre)));
+        Assert.Equal([AdviceCode.TooMatt], Said(With(Finish.Gloss, satin)));
+        Assert.Equal([AdviceCode.TooMatt], Said(With(Finish.Satin)));
+        Assert.Equal([AdviceCode.TooGlossy], Said(With(Finish.Matt, dip)));
+        Assert.Equal([AdviceCode.TooGlossy], Said(With(Finish.Satin, dip)));
+        Assert.Equal([AdviceCode.NoShimmer], Said(With(Finish.Frosted, dip)));
+        Assert.Equal([AdviceCode.Shimmers], Said(With(Finish.Matt, lustre)));
+        // Dust over the shine lies matt on it.
+        Assert.Equal([AdviceCode.TooMatt], Said(With(Finish.Gloss, dip, Dust("guelder", 0.2))));
     }
 
     [Fact]

@@ -129,7 +129,7 @@ export function Proposals({
                       <li>{pasteWords(one, nameOf)}</li>
                       {one.plan.coats.map((coat) => (
                         <li key={coat.id}>
-                          {coatName(t, coat, undefined, nameOf)}: {coatDetail(t, coat, undefined)}
+                          {coatName(t, coat, viewOf(one, coat.id), nameOf)}: {coatDetail(t, coat, viewOf(one, coat.id))}
                         </li>
                       ))}
                     </ol>
@@ -201,3 +201,5 @@ function pasteWords(one: Proposal, nameOf: NameOf): string {
   const { baseId, doses } = one.plan.paste
   return [nameOf(baseId), ...doses.map((dose) => nameOf(dose.colourantId))].join(' + ')
 }
+
+const viewOf = (proposal: Proposal, coatId: string) => proposal.coatViews.find((view) => view.id === coatId)

@@ -48,6 +48,7 @@ function detailWords(t: TFunction, coat: Coat, view: CoatView | undefined): stri
     case 'wash':
       return [
         ...(coat.marking ? [t(`marking.${coat.marking.kind}`)] : []),
+        ...(view?.strength ? [strengthWords(t, view.strength)] : []),
         placeWords(t, coat.place),
         t(`sides.words.${coat.sides}`),
       ].join(' · ')
@@ -58,6 +59,14 @@ function detailWords(t: TFunction, coat: Coat, view: CoatView | undefined): stri
       return (view?.load ? [t(`load.${view.load.word}`), ...words] : words).join(' · ')
     }
   }
+}
+
+/** "3 touches to a spoon", "1 touch to 2 spoons" */
+export function strengthWords(t: TFunction, { unit, count, spoons }: NonNullable<CoatView['strength']>): string {
+  return t('coat.strengthHand', {
+    dose: t(`dose.${unit}`, { count }),
+    spoons: t('coat.spoons', { count: spoons }),
+  })
 }
 
 /** What to mix of each material, for all pieces. */

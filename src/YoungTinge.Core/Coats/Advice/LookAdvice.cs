@@ -32,9 +32,12 @@ public static class LookAdvice
     private const double DullerThanWanted = 4;
 
     // Greens between leaf and sea, more colourful than leaves are and than was wanted.
-    private const double GreenFromDegrees = 105;
+    private const double GreenFromDegrees = 110;
     private const double GreenToDegrees = 165;
     private const double LeafChroma = 42;
+
+    /// <summary>A deep leaf green is none, however strong, nor is straw.</summary>
+    private const double LightFromL = 52;
     private const double MoreThanWanted = 5;
 
     private const double PlainlySeen = 2;
@@ -57,6 +60,7 @@ public static class LookAdvice
         }
 
         found.AddRange(zones.Where(zone => IsNeon(zone.Ground, zone.Target)).Select(zone => new PlanAdvice(AdviceCode.NeonGreen) { Zone = zone.Zone }));
+        found.AddRange(FinishAdvice.For(eye));
         if (piece.IsWired && WireAdvice.For(piece, plan.Paste, plan.Cabinet).Choices is [{ Word: WireShows.Shows } wire, ..])
             found.Add(new PlanAdvice(AdviceCode.WireShows, MaterialId: wire.WireId) { Zone = Zone.Heart });
         return [.. found.Select(plan.Plan.Acknowledged)];
@@ -107,5 +111,5 @@ public static class LookAdvice
         place.Kind == PlaceKind.Heart ? Math.Min(shape.WidthMm / 2, shape.LengthMm / 2) : shape.LengthMm;
 
     private static bool IsNeon(Lab finished, Lab target) =>
-        finished.HueDegrees is >= GreenFromDegrees and <= GreenToDegrees && finished.Chroma >= LeafChroma && finished.Chroma - target.Chroma >= MoreThanWanted;
+        finished.HueDegrees is >= GreenFromDegrees and <= GreenToDegrees && finished.Chroma >= LeafChroma && finished.L >= LightFromL && finished.Chroma - target.Chroma >= MoreThanWanted;
 }

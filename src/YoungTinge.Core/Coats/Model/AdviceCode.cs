@@ -42,6 +42,18 @@ public enum AdviceCode
     /// <summary>A coat that is seen when it is laid, and no more once all is done.</summary>
     Vanishes,
 
+    /// <summary>It was to shine, and no glaze makes it so.</summary>
+    TooMatt,
+
+    /// <summary>It shines more than it was to.</summary>
+    TooGlossy,
+
+    /// <summary>It was to shimmer, and no lustre lies there.</summary>
+    NoShimmer,
+
+    /// <summary>It shimmers, and was not to.</summary>
+    Shimmers,
+
     /// <summary>The wire is seen through the piece, even that which shows least.</summary>
     WireShows,
 

@@ -52,6 +52,11 @@ public sealed class ZoneColourEvaluator
     public IReadOnlySet<int> DetailsIn(Zone zone) =>
         Enumerable.Range(0, plan.Coats.Count).Where(coat => plan.Coats[coat].Coat.IsDetail && zones[(int)zone].Points.Average(point => point.Lies.CoverOf(coat)) < HidesMost).ToHashSet();
 
+    /// <summary>Mean of how much of a coat lies in a zone, as a share of a full one; 0 on the other side.</summary>
+    /// <param name="coat">Its place in the plan.</param>
+    public double ShareIn(Zone zone, int coat) =>
+        plan.Coats[coat].Coat.IsOn(zones[(int)zone].Side) ? zones[(int)zone].Points.Average(point => point.Lies.ShareOf(coat) * point.Lies.CoverOf(coat)) : 0;
+
     /// <summary>The finished zone between its painted details.</summary>
     public Lab SeeGround(Zone zone)
     {

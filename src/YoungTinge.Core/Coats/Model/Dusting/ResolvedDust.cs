@@ -35,6 +35,11 @@ public sealed class ResolvedDust : ResolvedCoat
 
     public bool IsLustrous { get; }
 
+    /// <summary>How much a load of it shimmers, 0 to 1: half of what it can at each glint's half load, more the more of it lies there.</summary>
+    public double ShimmerAt(double loadMgPerCm2) =>
+        1 - mix.Where(part => part.Dust.Glint is not null)
+            .Aggregate(1.0, (dull, part) => dull * Math.Pow(2, -loadMgPerCm2 * part.Parts / mix.Sum(one => one.Parts) / part.Dust.Glint!.HalfLoadMgPerCm2));
+
     /// <summary>The dust that the mix is known by.</summary>
     public string MainDustId { get; }
 

@@ -30,6 +30,9 @@ public sealed class ResolvedGlaze : ResolvedCoat
 
     public override Lab? Pot => pot.Value;
 
+    /// <summary>Share of a face that shines under it, 0 to 1.</summary>
+    public double GlossyShare => GlazeFilm.GlossyShare(glaze.Optics, coat.Coats, coat.Tint?.GPer10ml ?? 0);
+
     public override double WaitMinutes => coat.Coats * FlashOffMinutes;
 
     public override CoatSlip OneSlip => new(coat with { Coats = coat.Coats + 1 }, coat.GlazeId);
