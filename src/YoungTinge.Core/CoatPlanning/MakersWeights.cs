@@ -27,7 +27,7 @@ internal static class MakersWeights
     public const double NotEdible = 0.8;
 
     /// <summary>Opaque white over a colour turns chalky and hides the work below; a paler paste does it.</summary>
-    public const double WhiteOverColour = 4.0;
+    public const double WhiteOverColour = 12.0;
 
     /// <summary>Of two coats that do the same a hand takes the lighter: for a full mg on each cm2.</summary>
     public const double MgPerCm2 = 2.5;

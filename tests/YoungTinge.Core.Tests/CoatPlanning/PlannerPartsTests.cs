@@ -148,6 +148,23 @@ public class PlannerPartsTests
         Assert.Equal([new Portion("rowan", 1)], ByHand(0.02, 0.0001).Mix);
     }
 
+    /// <summary>In the measure that takes the fewest; a weak wash in more spoons.</summary>
+    [Theory]
+    [InlineData(1, 1, DoseUnitKind.Touch, 1)]
+    [InlineData(3, 3, DoseUnitKind.Touch, 1)]
+    [InlineData(0.5, 1, DoseUnitKind.Touch, 2)]
+    [InlineData(0.25, 1, DoseUnitKind.Touch, 4)]
+    [InlineData(40, 2, DoseUnitKind.Pea, 1)]
+    [InlineData(43, 2, DoseUnitKind.Pea, 1)]
+    [InlineData(50, 2.5, DoseUnitKind.Pea, 1)]
+    public void The_strength_of_a_wash_is_counted(double touches, double count, DoseUnitKind unit, int spoons)
+    {
+        var rowan = TestData.Cabinet.Get<Colourant>("rowan") with { Units = [new DoseUnit(DoseUnitKind.Touch, 0.01), new DoseUnit(DoseUnitKind.Pea, 0.2)] };
+        var cabinet = new Materials([rowan]);
+        var wash = new WashCoat(Guid.NewGuid(), [new("rowan", 1)], "clear-spirit", touches * 0.01 / WashStrength.SpoonMl, 0.003, Place.Whole, Sides.Face);
+        Assert.Equal(new WashStrength(unit, count, spoons), WashStrength.Of(wash, cabinet));
+    }
+
     [Fact]
     public void Washes_come_before_details_that_are_painted()
     {

@@ -36,7 +36,7 @@ export function Notes({
         />
       </section>
       <section>
-        <h2 className="font-semibold">{t('notes.amounts', { count: piece.toMake, name: piece.name.toLowerCase() })}</h2>
+        <h2 className="font-semibold">{t('notes.amounts', { count: piece.toMake })}</h2>
         <ul className="mt-1 space-y-1">
           <li>
             {t('notes.paste', {

@@ -15,15 +15,28 @@ public sealed record WashStrength(DoseUnitKind Unit, double Count, int Spoons)
 
     private const int MostSpoons = 4;
 
-    /// <summary>Of the colour there is most of.</summary>
+    private const double MostCounted = 12;
+
+    /// <summary>So far off, as a share, a count still passes for whole.</summary>
+    private const double NearlyWhole = 0.08;
+
+    /// <summary>Of the colour there is most of, in the measure that takes the fewest: nobody counts forty touches.</summary>
     /// <param name="wash">With at least one part of something.</param>
     public static WashStrength Of(WashCoat wash, Materials cabinet)
     {
-        var touch = TouchOf(cabinet.Get<Material>(wash.Mix.MaxBy(portion => portion.Parts)!.MaterialId));
-        var toASpoon = wash.GPerMl * SpoonMl / touch.MassG;
+        var colour = cabinet.Get<Material>(wash.Mix.MaxBy(portion => portion.Parts)!.MaterialId);
+        var gramsToASpoon = wash.GPerMl * SpoonMl;
+        var (unit, count) = ((colour as Colourant)?.Units ?? []).Select(unit => (unit, Count: gramsToASpoon / unit.MassG))
+            .Where(one => one.Count >= 1 - NearlyWhole).OrderBy(one => one.Count > MostCounted).ThenBy(one => !IsNearlyWhole(one.Count)).ThenBy(one => one.Count).FirstOrDefault();
+        if (unit is not null)
+            return new WashStrength(unit.Kind, Math.Round(count, IsNearlyWhole(count) ? 0 : 1), 1);
+        var touch = TouchOf(colour);
+        var toASpoon = gramsToASpoon / touch.MassG;
         var spoons = toASpoon < 1 ? Math.Min(MostSpoons, (int)Math.Round(1 / toASpoon)) : 1;
         return new WashStrength(touch.Kind, Math.Round(toASpoon * spoons, 1), spoons);
     }
+
+    private static bool IsNearlyWhole(double count) => Math.Abs(count / Math.Round(count) - 1) <= NearlyWhole;
 
     internal static DoseUnit TouchOf(Material colour) =>
         (colour as Colourant)?.Units.OrderBy(unit => unit.Kind != DoseUnitKind.Touch).ThenBy(unit => unit.MassG).FirstOrDefault() ?? new DoseUnit(DoseUnitKind.Touch, UsualTouchG);
