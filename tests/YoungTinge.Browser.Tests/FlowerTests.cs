@@ -241,7 +241,7 @@ public class FlowerTests(Application application)
         browser.Click("checkbox", "Keep the paste");
         browser.Click("button", "Compare ways");
         browser.Find("button", "Take Wash-led");
-        browser.WaitForText("Scabious: from the base");
+        browser.WaitForText("Scabious: light · from the base");
         Assert.False(browser.Has("button", "Take Dust-led"));
         browser.Click("button", "Close", exact: true);
         browser.OpenColumn("DustScabious");
