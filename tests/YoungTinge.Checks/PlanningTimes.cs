@@ -27,9 +27,7 @@ public static class PlanningTimes
         var outlines = LeafAndPetalOutlines();
         for (var i = 0; i < pieces; i++)
         {
-            var chance = new Random(i);
-            var piece = new Piece($"piece {i}", outlines[chance.Next(outlines.Count)], 20 + chance.Next(50), 15 + chance.Next(40), 0.6, false, PartOf.Flower, 5, 0.2);
-            var plan = i % 2 == 0 ? Made(piece, materials, chance) : Wished(chance);
+            var (piece, plan, _) = MadeUp(i, outlines, materials);
             foreach (var approach in Enum.GetValues<Approach>())
             {
                 var watch = Stopwatch.StartNew();
@@ -54,9 +52,7 @@ public static class PlanningTimes
         var outlines = LeafAndPetalOutlines();
         for (var i = 0; i < pieces; i++)
         {
-            var chance = new Random(i);
-            var piece = new Piece($"piece {i}", outlines[chance.Next(outlines.Count)], 20 + chance.Next(50), 15 + chance.Next(40), 0.6, false, PartOf.Flower, 5, 0.2);
-            var plan = i % 2 == 0 ? Made(piece, materials, chance) : Wished(chance);
+            var (piece, plan, chance) = MadeUp(i, outlines, materials);
             var moved = plan with { Targets = plan.Targets.ToDictionary(target => target.Key, target => target.Value with { Colour = Near(target.Value.Colour, byDeltaE, chance) }) };
             foreach (var approach in new[] { Approach.PasteLed, Approach.DustLed })
             {
@@ -65,6 +61,14 @@ public static class PlanningTimes
                     yield return new Moved(i, approach, Math.Abs(before.WorstDeltaE - after.WorstDeltaE), MaterialsOf(before).SetEquals(MaterialsOf(after)));
             }
         }
+    }
+
+    /// <summary>The same piece at each call, with what chance has left for whoever goes on from it.</summary>
+    private static (Piece Piece, PiecePlan Plan, Random Chance) MadeUp(int number, List<string> outlines, Materials materials)
+    {
+        var chance = new Random(number);
+        var piece = new Piece($"piece {number}", outlines[chance.Next(outlines.Count)], 20 + chance.Next(50), 15 + chance.Next(40), 0.6, false, PartOf.Flower, 5, 0.2);
+        return (piece, number % 2 == 0 ? Made(piece, materials, chance) : Wished(chance), chance);
     }
 
     private static HashSet<string> MaterialsOf(Proposal proposal) => [.. PlanAdvisor.MaterialsOf(proposal.Plan)];

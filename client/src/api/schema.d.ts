@@ -5568,13 +5568,8 @@ export interface components {
              * @description Worst. In CIEDE2000.
              */
             worstDeltaE: number;
-            /**
-             * Format: int32
-             * @description Coats in order, first on the paste.
-             */
-            coats: number;
             /** @description Of the coats of its plan, in order. */
-            coatViews: components["schemas"]["PreviewPlanCoatView"][];
+            coats: components["schemas"]["PreviewPlanCoatView"][];
             /**
              * Format: int32
              * @description How many different materials it takes.

@@ -51,7 +51,7 @@ public sealed class CoatPlanner
     private readonly Func<Guid> newId;
     private readonly PasteSource? source;
     private readonly StandingPiece? standing;
-    private readonly Lazy<IReadOnlyDictionary<Zone, double>> parts;
+    private readonly Lazy<IReadOnlyDictionary<Zone, double>> shareOf;
 
     /// <param name="plan">Its targets, the coats that stay (locked, painted details, pollen), and its paste if that stays.</param>
     /// <param name="parts">Flowers or buds that the pieces are for, at least 1.</param>
@@ -69,7 +69,7 @@ public sealed class CoatPlanner
         // Steam, lustre or glaze that is locked is that part of the finish; the rest follows from what the zones should look like.
         var settled = kept.Select(coat => coat.StageIn(materials)).ToHashSet();
         kept.AddRange(FinishCoats.For(plan.Targets, allowed, materials, newId).Where(coat => !settled.Contains(coat.StageIn(materials))));
-        this.parts = new(() => PieceParts.Of(shape));
+        shareOf = new(() => PieceParts.Of(shape));
     }
 
     /// <param name="keepsPaste">The paste stays too: it is mixed already, or belongs to a run of shades.</param>
@@ -173,7 +173,7 @@ public sealed class CoatPlanner
     /// </summary>
     private IEnumerable<PasteRecipe> NearPastes(CoatSimulator simulator, SearchBeat beat)
     {
-        List<Zone> bySize = [.. Zones.Where(zone => zone != Zone.Base).OrderByDescending(zone => parts.Value[zone])];
+        List<Zone> bySize = [.. Zones.Where(zone => zone != Zone.Base).OrderByDescending(zone => shareOf.Value[zone])];
         PasteRecipe? For(Lab colour) => RecipeFor(colour, simulator, null, beat);
         var large = bySize.Take(LargestParts).Select(zone => plan.Targets[zone].Colour).Append(Brightest()).Select(For).OfType<PasteRecipe>().OrderBy(Cost);
         return large.Concat(bySize.Skip(LargestParts).Select(zone => For(plan.Targets[zone].Colour)).OfType<PasteRecipe>());
@@ -206,7 +206,7 @@ public sealed class CoatPlanner
             var wanted = ReflectanceFromColour.Convert(target);
             var missing = DeltaE2000.Between(target, Illuminant.D65.LabOf(Spectrum.From(band => Math.Min(wanted[band], paste[band]))));
             var different = DeltaE2000.Between(target, Illuminant.D65.LabOf(paste));
-            return missing * missing + PriceOfDusting * Zones.Length * parts.Value[zone] * different * different;
+            return missing * missing + PriceOfDusting * Zones.Length * shareOf.Value[zone] * different * different;
         });
     }
 

@@ -36,7 +36,7 @@ internal sealed class CoatSearch
     private const int StepsForACoat = 6;
     private const int StepsForAll = 12;
     private const int StepsForRounding = 3;
-    private const int MostRounds = 3;
+    private const int MostRounds = 8;
 
     private const double WhiteFromL = 90;
     private const double WhiteBelowChroma = 8;

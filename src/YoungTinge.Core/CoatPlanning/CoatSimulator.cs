@@ -44,16 +44,14 @@ internal sealed class CoatSimulator
     {
         var laid = Ready(coats);
         if (only is { } zone)
-            return [See(zone, new Stages().Begin(mix, laid, PointsOf, isKept: false), StackOf(mix, laid, SideOf(zone)), laid)];
+            return [See(zone, new Stages().Begin(mix, laid, PointsOf, isKept: false), StackOf(mix, laid, zone.Side()), laid)];
         // A trial of one coat, as every slope is, goes on from where it lies; anything else is laid anew, and what follows goes on from that.
         var from = stages.SameBelow(mix, laid) ?? stages.Begin(mix, laid, PointsOf, isKept: true);
         var (face, back) = (StackOf(mix, laid, Side.Face), StackOf(mix, laid, Side.Back));
-        return [.. Zones.Select(one => See(one, from, SideOf(one) == Side.Back ? back : face, laid))];
+        return [.. Zones.Select(one => See(one, from, one.Side() == Side.Back ? back : face, laid))];
     }
 
     private int PointsOf(Zone zone) => samples[(int)zone].Length;
-
-    private static Side SideOf(Zone zone) => zone == Zone.Back ? Side.Back : Side.Face;
 
     private static Lab See(Zone zone, Stages.Run run, LayerStack stack, ReadyCoat[] laid)
     {
@@ -118,7 +116,7 @@ internal sealed class CoatSimulator
     /// <param name="trial">Any coat of the kind to try, with its place and sides.</param>
     public ZoneProbe Probe(KubelkaMunkSpectra mix, IReadOnlyList<Coat> below, IReadOnlyList<Coat> above, Coat trial, Zone zone)
     {
-        var side = SideOf(zone);
+        var side = zone.Side();
         // A wash shares the skin with washes just below it, so it is tried together with them.
         var from = below.Count;
         while (trial is WashCoat && from > 0 && below[from - 1] is WashCoat or SteamCoat)

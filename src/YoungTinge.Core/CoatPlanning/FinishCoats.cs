@@ -34,14 +34,12 @@ internal static class FinishCoats
         return coats;
     }
 
-    private static bool Shimmers(Target target) => target.Finish is Finish.Pearl or Finish.Metallic or Finish.Frosted;
-
     private static IEnumerable<Coat> Lustre(IReadOnlyDictionary<Zone, Target> targets, IReadOnlyList<Dust> lustres, Materials materials, Func<Guid> newId)
     {
-        var zones = targets.Where(pair => pair.Key != Zone.Back && Shimmers(pair.Value)).Select(pair => pair.Key).ToList();
+        var zones = targets.Where(pair => pair.Key != Zone.Back && pair.Value.Finish.Shimmers()).Select(pair => pair.Key).ToList();
         if (lustres.Count == 0 || zones.Count == 0)
             yield break;
-        var back = Shimmers(targets[Zone.Back]);
+        var back = targets[Zone.Back].Finish.Shimmers();
         // Wherever it shimmers, the lustre that is most like what it should look like.
         var all = zones.Count >= Places.Count;
         foreach (var zone in all ? [Zone.Heart] : zones)

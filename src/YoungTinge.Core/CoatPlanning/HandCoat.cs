@@ -1,3 +1,4 @@
+using MathNet.Numerics;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
 
@@ -33,16 +34,16 @@ internal sealed record HandCoat(CandidateCoat Template, IReadOnlyList<int> Parts
     public static IEnumerable<HandCoat> Of(CandidateCoat solved, int? starchAt, double touchGPerMl)
     {
         if (touchGPerMl > 0)
-            return [new HandCoat(solved, WholeParts(solved.Amounts), Touches.Index().MinBy(one => Math.Abs(Math.Log(solved.Total / touchGPerMl / one.Item))).Index, null, touchGPerMl)];
+            return [new HandCoat(solved, PartsOf(solved.Amounts), Touches.Index().MinBy(one => Math.Abs(Math.Log(solved.Total / touchGPerMl / one.Item))).Index, null, touchGPerMl)];
         if (starchAt is not { } at || solved.Amounts.Where((_, i) => i != at).Sum() is not (> 0 and var colour))
-            return [new HandCoat(solved, WholeParts(solved.Amounts), DustLoad.Named.Index().MinBy(one => Math.Abs(Math.Log(solved.Total / one.Item.MgPerCm2))).Index, starchAt, 0)];
+            return [new HandCoat(solved, PartsOf(solved.Amounts), DustLoad.Named.Index().MinBy(one => Math.Abs(Math.Log(solved.Total / one.Item.MgPerCm2))).Index, starchAt, 0)];
         var steps = Enumerable.Range(0, DustLoad.Named.Count);
         return steps.Where(step => step == DustLoad.Named.Count - 1 || colour <= DustLoad.Named[step].MgPerCm2).Select(step =>
         {
             double[] amounts = [.. solved.Amounts];
             // Starch is what the load has room for besides.
             amounts[at] = Math.Max(0, DustLoad.Named[step].MgPerCm2 - colour);
-            return new HandCoat(solved, WholeParts(amounts), step, starchAt, 0);
+            return new HandCoat(solved, PartsOf(amounts), step, starchAt, 0);
         });
     }
 
@@ -70,16 +71,16 @@ internal sealed record HandCoat(CandidateCoat Template, IReadOnlyList<int> Parts
         }
     }
 
-    /// <summary>One step in each direction that a hand can take.</summary>
+    /// <summary>A step or two in each direction that a hand can take.</summary>
     public IEnumerable<HandCoat> Neighbours()
     {
         for (var i = 0; i < Parts.Count; i++)
         {
-            foreach (var by in new[] { 1, -1 })
+            foreach (var by in new[] { 1, -1, 2, -2 })
             {
                 // What was left out stays so: another jar is not opened for rounding.
                 int[] parts = [.. Parts.Select((part, at) => at == i ? part + by : part)];
-                if (Parts[i] > 0 && parts[i] is >= 0 and <= MostParts && IsColour(parts) && Divisor(parts) == 1)
+                if (Parts[i] > 0 && parts[i] is >= 0 and <= MostParts && IsColour(parts) && Euclid.GreatestCommonDivisor([.. parts.Select(part => (long)part)]) == 1)
                     yield return this with { Parts = parts };
             }
         }
@@ -96,44 +97,13 @@ internal sealed record HandCoat(CandidateCoat Template, IReadOnlyList<int> Parts
             double[] amounts = [.. Candidate.Amounts];
             amounts[at] = other.Total - amounts.Where((_, i) => i != at).Sum();
             if (amounts[at] >= 0)
-                yield return other with { Parts = WholeParts(amounts) };
+                yield return other with { Parts = PartsOf(amounts) };
         }
     }
 
     /// <summary>Whether there is more in it than starch; where it was starch alone, any of it.</summary>
     private bool IsColour(IReadOnlyList<int> parts) => StarchAt is not { } at || Template.Materials.Count == 1 || parts.Where((_, i) => i != at).Any(part => part > 0);
 
-    private static int Divisor(IReadOnlyList<int> parts)
-    {
-        var of = 0;
-        foreach (var part in parts)
-        {
-            var (a, b) = (of, part);
-            while (b != 0)
-                (a, b) = (b, a % b);
-            of = a;
-        }
-
-        return of;
-    }
-
-    /// <summary>The small whole numbers that come nearest to the ratio of the amounts, traces left out; at least one above 0.</summary>
-    private static int[] WholeParts(IReadOnlyList<double> of)
-    {
-        double[] amounts = [.. of.Select(amount => amount < LeastShare * of.Sum() ? 0 : amount)];
-        var largest = amounts.Max();
-        int[]? best = null;
-        var bestError = double.PositiveInfinity;
-        for (var most = 1; most <= MostParts; most++)
-        {
-            int[] parts = [.. amounts.Select(amount => amount <= 0 ? 0 : Math.Max(1, (int)Math.Round(amount / largest * most)))];
-            double sum = parts.Sum(), whole = amounts.Sum();
-            var error = amounts.Zip(parts).Max(one => Math.Abs(one.Second / sum - one.First / whole));
-            // Smaller numbers unless larger ones come clearly nearer.
-            if (error < bestError * 0.7 - 0.004)
-                (best, bestError) = (parts, error);
-        }
-
-        return best!;
-    }
+    /// <summary>In the ratio of the amounts, traces left out.</summary>
+    private static IReadOnlyList<int> PartsOf(IReadOnlyList<double> amounts) => WholeParts.Of([.. amounts.Select(amount => amount < LeastShare * amounts.Sum() ? 0 : amount)], MostParts);
 }

@@ -14,7 +14,7 @@ internal sealed class ReadyCoat(Coat coat, Lie lie, Materials materials)
     public Lie Lie => lie;
 
     /// <summary>Whether any of it lies in a zone.</summary>
-    public bool Touches(Zone zone) => IsOn(zone == Zone.Back ? Side.Back : Side.Face) && lie.Touches[(int)zone];
+    public bool Touches(Zone zone) => IsOn(zone.Side()) && lie.Touches[(int)zone];
 
     /// <summary>A coat of nothing cannot be laid.</summary>
     public static bool IsThere(Coat coat) => coat is not (DustCoat { LoadMgPerCm2: <= 0 } or WashCoat { GPerMl: <= 0 });

@@ -57,13 +57,12 @@ internal sealed class ZoneProbe(SoakedSkin skin, ProbeGround ground, Film?[] fil
         absorbed.Clear();
         scattered.Clear();
         var kept = share * DustOptics.KeptBy(later);
-        var absorbs = kept * (later.IsSteamed ? DustOptics.SteamAbsorption : 1);
-        var scatters = kept * (later.IsSteamed ? DustOptics.SteamScattering : 1);
+        var absorbs = DustOptics.AbsorptionOf(kept, later);
         for (var i = 0; i < trial.Materials.Count; i++)
         {
             var dust = materials.Get<Dust>(trial.Materials[i]);
             SimdKubelkaMunk.Add(absorbed, dust.Optics.Absorption.Values, absorbs * trial.Amounts[i]);
-            SimdKubelkaMunk.Add(scattered, dust.Optics.Scattering.Values, scatters * (later.Dry + later.Soaked * dust.WetScatter) * trial.Amounts[i]);
+            SimdKubelkaMunk.Add(scattered, dust.Optics.Scattering.Values, DustOptics.ScatteringOf(kept, kept * dust.WetScatter, later) * trial.Amounts[i]);
         }
 
         SimdKubelkaMunk.LayOver(spot.Reflectance, absorbed, scattered);

@@ -13,6 +13,12 @@ public enum Finish
     Frosted,
 }
 
+public static class Finishes
+{
+    /// <summary>Pearl, metal and frost are all made with lustre.</summary>
+    public static bool Shimmers(this Finish finish) => finish is Finish.Pearl or Finish.Metallic or Finish.Frosted;
+}
+
 /// <summary>What a zone of the finished piece should look like.</summary>
 /// <param name="Colour">Under daylight; the middle of what may come out.</param>
 /// <param name="Spread">How far pieces of one whorl should differ from it, as a CIEDE2000: alike, but not clones. 0 to 12.</param>

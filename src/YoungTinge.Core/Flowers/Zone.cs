@@ -16,3 +16,9 @@ public enum Zone
     /// <summary>The reverse.</summary>
     Back,
 }
+
+public static class ZoneSides
+{
+    /// <summary>That it is looked at from.</summary>
+    public static Side Side(this Zone zone) => zone == Zone.Back ? Flowers.Side.Back : Flowers.Side.Face;
+}

@@ -23,62 +23,71 @@ public static class SurfaceFinishSearch
         IReadOnlyList<PasteRecipe> pastes, Lab target, Materials materials, Func<Material, bool> allows,
         double worthAStep = WorthAStep, CancellationToken cancel = default)
     {
-        var dusts = materials.All.OfType<Dust>().Where(dust => dust.Kind == DustKind.Matte && allows(dust))
-            .Select(dust => new Film(dust, new DustFilm(DustOptics.Steamed(dust.Optics)))).ToList();
+        var dusts = materials.All.OfType<Dust>().Where(dust => dust.Kind == DustKind.Matte && allows(dust)).ToList();
         Glaze?[] glazes = [null, .. materials.All.OfType<Glaze>().Where(glaze => allows(glaze))];
         var faces = pastes.Select(paste => new Face(paste, [], PasteOptics.Reflectance(paste, materials).Values.ToArray())).ToList();
         var without = DeltaE2000.Between(target, Illuminant.D65.LabOf(new Spectrum(faces[0].Reflectance)));
 
-        var ways = new List<(SurfaceFinish Way, Face Face, Glaze? Glaze)>();
-        foreach (var glaze in glazes)
+        var ways = new List<(SurfaceFinish Way, Face Face, Under Under)>();
+        foreach (var under in glazes.Select(glaze => Under.Of(glaze, dusts)))
         {
             cancel.ThrowIfCancellationRequested();
-            ways.Add((Done(faces[0], glaze, target), faces[0], glaze));
-            ways.AddRange(faces.SelectMany(face => dusts.Select(dust => With(face, dust, glaze, target))));
+            ways.Add((Done(faces[0], under, target), faces[0], under));
+            ways.AddRange(faces.SelectMany(face => under.Dusts.Select(dust => With(face, dust, under, target))));
         }
 
         var singles = ways.Where(way => way.Way.Passes.Count == 1).OrderBy(way => way.Way.DeltaE).Take(Followed).ToList();
-        ways.AddRange(singles.SelectMany(single => dusts.Select(dust => With(single.Face, dust, single.Glaze, target))));
+        ways.AddRange(singles.SelectMany(single => single.Under.Dusts.Select(dust => With(single.Face, dust, single.Under, target))));
         var best = ways.Select(way => way.Way).MinBy(Price)!;
         return Price(best) < without ? best : null;
 
         double Price(SurfaceFinish way) => way.DeltaE + worthAStep * (way.Passes.Count + (way.GlazeId is null ? 0 : 1));
     }
 
-    private sealed record Film(Dust Dust, DustFilm Steamed);
+    private sealed record Lying(Dust Dust, DustFilm Film);
+
+    /// <summary>Dusts as they lie once they are steamed and glazed.</summary>
+    private sealed record Under(Glaze? Glaze, Later Later, IReadOnlyList<Lying> Dusts)
+    {
+        public static Under Of(Glaze? glaze, IReadOnlyList<Dust> dusts)
+        {
+            var later = Later.Nothing.Below(glaze is null ? null : new GlazeLayer(glaze.Optics, Coats: 1)).Below(new SteamLayer());
+            return new Under(glaze, later, [.. dusts.Select(dust => new Lying(dust, new DustFilm(DustOptics.Lying(dust.Optics, dust.WetScattering, later))))]);
+        }
+    }
 
     private sealed record Face(PasteRecipe Paste, IReadOnlyList<DustPass> Passes, double[] Reflectance)
     {
-        public Face With(Film dust, double load)
+        public Face With(Lying dust, Later later, double load)
         {
             var dusted = (double[])Reflectance.Clone();
-            dust.Steamed.LayOn(dusted, load * DustOptics.SteamKeep);
+            dust.Film.LayOn(dusted, load * DustOptics.KeptBy(later));
             return new Face(Paste, [.. Passes, new DustPass(dust.Dust.Id, load)], dusted);
         }
     }
 
-    private static (SurfaceFinish Way, Face Face, Glaze? Glaze) With(Face below, Film dust, Glaze? glaze, Lab target)
+    private static (SurfaceFinish Way, Face Face, Under Under) With(Face below, Lying dust, Under under, Lab target)
     {
         // A coarse walk up to the limit, then once finer round its best.
         double low = 0, high = dust.Dust.LoadLimitMgPerCm2, best = high;
         for (var pass = 0; pass < 2; pass++)
         {
             var step = (high - low) / CoarseLoads;
-            best = Enumerable.Range(1, CoarseLoads).Select(i => low + i * step).MinBy(load => Done(below.With(dust, load), glaze, target).DeltaE);
+            best = Enumerable.Range(1, CoarseLoads).Select(i => low + i * step).MinBy(load => Done(below.With(dust, under.Later, load), under, target).DeltaE);
             (low, high) = (Math.Max(0, best - step), Math.Min(dust.Dust.LoadLimitMgPerCm2, best + step));
         }
 
-        var face = below.With(dust, best);
-        return (Done(face, glaze, target), face, glaze);
+        var face = below.With(dust, under.Later, best);
+        return (Done(face, under, target), face, under);
     }
 
-    private static SurfaceFinish Done(Face face, Glaze? glaze, Lab target)
+    private static SurfaceFinish Done(Face face, Under under, Lab target)
     {
         Span<double> finished = stackalloc double[SpectralGrid.Bands];
         face.Reflectance.CopyTo(finished);
-        if (glaze is not null)
+        if (under.Glaze is { } glaze)
             new GlazeFilm(glaze.Optics, coats: 1).LayOn(finished);
         var colour = LabFromXyz.Convert(Illuminant.D65.XyzOf(finished), Illuminant.D65.White);
-        return new SurfaceFinish(face.Paste, face.Passes, glaze?.Id, colour, DeltaE2000.Between(target, colour));
+        return new SurfaceFinish(face.Paste, face.Passes, under.Glaze?.Id, colour, DeltaE2000.Between(target, colour));
     }
 }

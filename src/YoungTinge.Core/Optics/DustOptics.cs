@@ -24,17 +24,18 @@ public static class DustOptics
     public const double LustreWetScatter = 0.7;
 
     /// <param name="dust">K and S, in cm2/mg.</param>
-    public static KubelkaMunkSpectra Steamed(KubelkaMunkSpectra dust) => new(
-        dust.Absorption.Map(k => k * SteamAbsorption),
-        dust.Scattering.Map(s => s * SteamScattering));
+    public static KubelkaMunkSpectra Steamed(KubelkaMunkSpectra dust) => Lying(dust, dust.Scattering, Later.Nothing with { IsSteamed = true });
 
     /// <param name="dust">K and S, in cm2/mg, as brushed on.</param>
     /// <param name="wetScattering">Where it is soaked, in cm2/mg.</param>
-    internal static KubelkaMunkSpectra Lying(KubelkaMunkSpectra dust, Spectrum wetScattering, Later later)
-    {
-        var soaked = later.Soaked == 0 ? dust : dust with { Scattering = Spectrum.From(band => later.Dry * dust.Scattering[band] + later.Soaked * wetScattering[band]) };
-        return later.IsSteamed ? Steamed(soaked) : soaked;
-    }
+    internal static KubelkaMunkSpectra Lying(KubelkaMunkSpectra dust, Spectrum wetScattering, Later later) => new(
+        dust.Absorption.Map(k => AbsorptionOf(k, later)), Spectrum.From(band => ScatteringOf(dust.Scattering[band], wetScattering[band], later)));
+
+    /// <summary>K in one band, as it lies in the end.</summary>
+    internal static double AbsorptionOf(double k, Later later) => later.IsSteamed ? k * SteamAbsorption : k;
+
+    /// <summary>S in one band, as it lies in the end.</summary>
+    internal static double ScatteringOf(double dry, double wet, Later later) => (later.Dry * dry + (1 - later.Dry) * wet) * (later.IsSteamed ? SteamScattering : 1);
 
     /// <summary>Share of its load that stays on the face.</summary>
     internal static double KeptBy(Later later) => later.IsSteamed ? SteamKeep : 1;

@@ -7,8 +7,6 @@ internal readonly record struct Later(bool IsSteamed, double Dry)
 {
     public static Later Nothing => new(false, 1);
 
-    public double Soaked => 1 - Dry;
-
     /// <summary>For a layer below this one, of which the same comes afterwards.</summary>
     public Later Below(Layer? layer) => layer switch
     {

@@ -21,10 +21,10 @@ public static class ProposePlans
 
     public sealed record ZoneView(Zone Zone, ColourView Finished, ColourView Target, Difference Difference);
 
-    /// <param name="CoatViews">Of the coats of its plan, in order.</param>
+    /// <param name="Coats">Of the coats of its plan, in order.</param>
     /// <param name="MinutesForAll">At the bench, for all pieces with spares, drying left out.</param>
     public sealed record ProposalView(
-        Approach Approach, PiecePlan Plan, IReadOnlyList<ZoneView> Zones, double WorstDeltaE, int Coats, IReadOnlyList<PreviewPlan.CoatView> CoatViews, int Materials, double MinutesForAll,
+        Approach Approach, PiecePlan Plan, IReadOnlyList<ZoneView> Zones, double WorstDeltaE, IReadOnlyList<PreviewPlan.CoatView> Coats, int Materials, double MinutesForAll,
         double RiskDeltaE, string? RiskMaterialId, FoodStatus FoodStatus, IReadOnlyList<ZoneHelp> Help, IReadOnlyList<MarblePart> Marble);
 
     /// <param name="ReachedDeltaE">Within this a zone counts as reached.</param>
@@ -82,7 +82,7 @@ public static class ProposePlans
     private static ProposalView View(Proposal proposal, PlannedPiece piece, Materials materials) => new(
         proposal.Approach, proposal.Plan,
         [.. proposal.Zones.Select(zone => new ZoneView(zone.Zone, ColourView.From(zone.Finished), ColourView.From(proposal.Plan.Targets[zone.Zone].Colour), zone.Difference))],
-        proposal.WorstDeltaE, proposal.Plan.Coats.Count,
+        proposal.WorstDeltaE,
         [.. proposal.Plan.Coats.Select(coat => PreviewPlan.View(coat.Resolve(materials), piece.Piece.Shape(), piece.Quantity.Pieces, materials))], proposal.Materials, proposal.MinutesForAll, proposal.RiskDeltaE, proposal.RiskMaterialId,
         proposal.FoodStatus, proposal.Help, proposal.Marble);
 }

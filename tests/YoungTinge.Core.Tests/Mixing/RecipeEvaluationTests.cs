@@ -1,6 +1,8 @@
+using CsCheck;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Mixing;
+using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.Tests.Mixing;
 
@@ -106,4 +108,26 @@ public class RecipeEvaluationTests
         Assert.All(NamedSwatches.All, swatch => Assert.True(ObjectColourSolid.Contain(swatch.Colour), swatch.Id));
 
     private static RecipeEvaluation Look(PasteRecipe recipe) => RecipeEvaluation.Of(recipe, new Lab(60, 0, 0), 100, LightKind.Daylight, TestData.Cabinet);
+
+    /// <summary>What is promised is what the layers come to that it names: dust as steam and glaze leave it.</summary>
+    [Fact]
+    public void What_dust_and_glaze_promise_is_what_they_come_to() => Gen.Select(Gen.Double[15, 80], Gen.Double[-50, 60], Gen.Double[-50, 60]).Holds(
+        (l, a, b) =>
+        {
+            var target = ObjectColourSolid.Nearest(new Lab(l, a, b));
+            var pastes = new[] { TestData.Recipe(), TestData.Recipe(("rowan", 1)), TestData.Recipe(("frond", 0.5)) };
+            if (SurfaceFinishSearch.Find(pastes, target, TestData.Cabinet, _ => true, worthAStep: 0.05) is not { } found)
+                return;
+            Layer[] layers =
+            [
+                .. found.Passes.Select(pass => new DustLayer(TestData.Cabinet.Get<Dust>(pass.DustId).Optics, TestData.Cabinet.Get<Dust>(pass.DustId).WetScattering, pass.LoadMgPerCm2)),
+                new SteamLayer(),
+                .. found.GlazeId is { } glaze ? new Layer[] { new GlazeLayer(TestData.Cabinet.Get<Glaze>(glaze).Optics, 1) } : [],
+            ];
+            var paste = PasteOptics.Mix(found.Paste, TestData.Cabinet);
+            var face = KubelkaMunk.Opaque(paste).Values.ToArray();
+            new LayerStack(paste, layers).LayOn(face, _ => 1);
+            Assert.Equal(0, DeltaE2000.Between(found.Colour, Illuminant.D65.LabOf(new Spectrum(face))), 1e-6);
+        },
+        turns: 30);
 }

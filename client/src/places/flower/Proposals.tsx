@@ -101,7 +101,7 @@ export function Proposals({
                   })}
                 </tr>
               ))}
-              <Row label={t('proposals.coats')} of={found.proposals} show={(one) => one.coats} />
+              <Row label={t('proposals.coats')} of={found.proposals} show={(one) => one.coats.length} />
               <Row label={t('proposals.materials')} of={found.proposals} show={(one) => one.materials} />
               <Row
                 label={t('proposals.time', { count: piece.toMake })}
@@ -202,4 +202,4 @@ function pasteWords(one: Proposal, nameOf: NameOf): string {
   return [nameOf(baseId), ...doses.map((dose) => nameOf(dose.colourantId))].join(' + ')
 }
 
-const viewOf = (proposal: Proposal, coatId: string) => proposal.coatViews.find((view) => view.id === coatId)
+const viewOf = (proposal: Proposal, coatId: string) => proposal.coats.find((view) => view.id === coatId)

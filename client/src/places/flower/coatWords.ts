@@ -62,7 +62,7 @@ function detailWords(t: TFunction, coat: Coat, view: CoatView | undefined): stri
 }
 
 /** "3 touches to a spoon", "1 touch to 2 spoons" */
-export function strengthWords(t: TFunction, { unit, count, spoons }: NonNullable<CoatView['strength']>): string {
+function strengthWords(t: TFunction, { unit, count, spoons }: NonNullable<CoatView['strength']>): string {
   return t('coat.strengthHand', {
     dose: t(`dose.${unit}`, { count }),
     spoons: t('coat.spoons', { count: spoons }),

@@ -26,43 +26,27 @@ internal static class FinishAdvice
     private static IEnumerable<AdviceCode> FaultsOf(ZoneColourEvaluator eye, Zone zone)
     {
         var (shine, shimmer) = (ShineOf(eye, zone), ShimmerOf(eye, zone));
-        switch (eye.Plan.Plan.Targets[zone].Finish)
-        {
-            case Finish.Matt:
-                if (shine > MattTo)
-                    yield return AdviceCode.TooGlossy;
-                if (shimmer > ShimmersFrom)
-                    yield return AdviceCode.Shimmers;
-                break;
-            case Finish.Satin:
-                if (shine < SatinFrom)
-                    yield return AdviceCode.TooMatt;
-                if (shine > SatinTo)
-                    yield return AdviceCode.TooGlossy;
-                break;
-            case Finish.Gloss:
-                if (shine < GlossFrom)
-                    yield return AdviceCode.TooMatt;
-                break;
-            default:
-                // Pearl, metal and frost are all made with lustre.
-                if (shimmer < ShimmersFrom)
-                    yield return AdviceCode.NoShimmer;
-                break;
-        }
+        var finish = eye.Plan.Plan.Targets[zone].Finish;
+        if (finish.Shimmers())
+            return shimmer < ShimmersFrom ? [AdviceCode.NoShimmer] : [];
+        var (least, most) = finish switch { Finish.Satin => (SatinFrom, SatinTo), Finish.Gloss => (GlossFrom, 1), _ => (0, MattTo) };
+        return
+        [
+            .. shine < least ? [AdviceCode.TooMatt] : shine > most ? [AdviceCode.TooGlossy] : Array.Empty<AdviceCode>(),
+            .. finish == Finish.Matt && shimmer > ShimmersFrom ? [AdviceCode.Shimmers] : Array.Empty<AdviceCode>(),
+        ];
     }
 
-    /// <summary>Share of a zone that glazes make shine, 0 to 1. What is dusted over them lies on the shine and takes it away.</summary>
+    /// <summary>Share of a zone that glazes make shine, 0 to 1. What lies over most of them takes it away.</summary>
     private static double ShineOf(ZoneColourEvaluator eye, Zone zone)
     {
         var dull = 1.0;
-        foreach (var (coat, i) in eye.Plan.Coats.Select((coat, i) => (coat, i)))
+        foreach (var (i, coat) in eye.Plan.Coats.Index())
         {
             dull = coat switch
             {
-                ResolvedGlaze glaze when coat.Coat.IsOn(SideOf(zone)) => dull * (1 - glaze.GlossyShare),
-                ResolvedDust when !coat.Coat.IsDetail && eye.ShareIn(zone, i) > CoversFrom => 1,
-                ResolvedPollen when eye.ShareIn(zone, i) > CoversFrom => 1,
+                ResolvedGlaze glaze when coat.Coat.IsOn(zone.Side()) => dull * (1 - glaze.GlossyShare),
+                ResolvedDust or ResolvedPollen when eye.ShareIn(zone, i) > ZoneColourEvaluator.HidesMost => 1,
                 _ => dull,
             };
         }
@@ -70,12 +54,7 @@ internal static class FinishAdvice
         return 1 - dull;
     }
 
-    /// <summary>Less than this share of a coat on a glaze leaves it shining.</summary>
-    private const double CoversFrom = 0.5;
-
     private static double ShimmerOf(ZoneColourEvaluator eye, Zone zone) => 1 - eye.Plan.Coats.Index()
         .Where(one => one.Item is ResolvedDust { IsLustrous: true })
         .Aggregate(1.0, (dull, one) => dull * (1 - ((ResolvedDust)one.Item).ShimmerAt(((DustCoat)one.Item.Coat).LoadMgPerCm2 * eye.ShareIn(zone, one.Index))));
-
-    private static Side SideOf(Zone zone) => zone == Zone.Back ? Side.Back : Side.Face;
 }
