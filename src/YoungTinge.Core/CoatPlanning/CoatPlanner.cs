@@ -98,6 +98,16 @@ public sealed class CoatPlanner
         return proposal is not null && IsTrue(proposal) ? proposal : null;
     }
 
+    /// <summary>The same on one paste, whatever is nearer: one that is mixed for other pieces too.</summary>
+    /// <returns>Null where nothing of the approach's name is left of it.</returns>
+    internal Proposal? ProposeOn(PasteRecipe paste, Approach approach, CancellationToken cancel, Func<double>? spent)
+    {
+        var beat = new SearchBeat(cancel, null, spent);
+        var simulator = new CoatSimulator(shape, materials, standing);
+        var proposal = Nearest(approach, [paste], one => approach == Approach.WashLed ? Washed(one, simulator) : Dusted(one, simulator), beat);
+        return proposal is not null && IsTrue(proposal) ? proposal : null;
+    }
+
     /// <summary>
     /// Whether a way is what its name says: dust over paste as it comes is not led by its paste, coloured paste not by its dust, and without a wash
     /// nothing is washed. Paste by itself is led by it.
@@ -249,6 +259,7 @@ public sealed class CoatPlanner
                 EdibleOnly = rules.Guests.EatIt,
                 Diets = rules.Guests.Diets,
                 WithinStock = rules.WithinStock,
+                LeaveOut = [.. materials.All.OfType<Colourant>().Where(colour => rules.Only?.Contains(colour.Id) == false).Select(colour => colour.Id)],
             };
             if (!allowed.OfType<Colourant>().Any(colourant => search.LimitOf(colourant) > 0))
                 return null;
@@ -277,7 +288,13 @@ public sealed class CoatPlanner
             Coats = coats,
             OnPurpose = [.. plan.OnPurpose.Where(note => note.CoatId is null || coats.Any(coat => coat.Id == note.CoatId))],
         };
-        var resolved = new ResolvedPlan(proposed, materials, SourceOf(paste)) { Standing = standing };
+        return Judged(approach, proposed, marble, beat);
+    }
+
+    /// <summary>What becomes of a plan, as it stands.</summary>
+    internal Proposal Judged(Approach approach, PiecePlan proposed, IReadOnlyList<MarblePart> marble, SearchBeat beat)
+    {
+        var resolved = Resolved(proposed);
         var eye = new ZoneColourEvaluator(resolved, shape);
         ZoneReached[] zones = [.. Zones.Select(zone =>
         {
@@ -288,8 +305,14 @@ public sealed class CoatPlanner
         var (risk, riskId) = PlanRisk.Of(resolved, shape, quantity.BatchG > 0 ? quantity.BatchG : double.PositiveInfinity);
         return new Proposal(
             approach, proposed, zones, used.Count, BenchMinutes.For(resolved, shape, quantity.Pieces), risk, riskId,
-            used.Max(material => material.Label.FoodStatus), [.. zones.Where(zone => zone.Difference.DeltaE > ReachedDeltaE).Select(zone => HelpFor(approach, zone, paste, coats, beat))], marble);
+            used.Max(material => material.Label.FoodStatus), [.. zones.Where(zone => zone.Difference.DeltaE > ReachedDeltaE).Select(zone => HelpFor(approach, zone, proposed.Paste, proposed.Coats, beat))], marble);
     }
+
+    /// <summary>A plan of this piece with all that it names looked up.</summary>
+    internal ResolvedPlan Resolved(PiecePlan of) => new(of, materials, SourceOf(of.Paste)) { Standing = standing };
+
+    /// <summary>To look at trials of this piece.</summary>
+    internal CoatSimulator Simulator() => new(shape, materials, standing);
 
     /// <summary>What would bring a missed zone nearer, the least upheaval first.</summary>
     private ZoneHelp HelpFor(Approach approach, ZoneReached missed, PasteRecipe paste, IReadOnlyList<Coat> coats, SearchBeat beat)

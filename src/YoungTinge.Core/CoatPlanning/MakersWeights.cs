@@ -44,6 +44,15 @@ internal static class MakersWeights
     public static bool Earns(IReadOnlyList<double> with, IReadOnlyList<double> without) =>
         without.Max() - with.Max() >= WorthAtTheWorst || with.Count(IsMissed) < without.Count(IsMissed) || without.Average() - with.Average() >= WorthInTheMean;
 
+    /// <summary>
+    /// Whether a piece misses a paste or a pot of its own on one that is shared. To mix, keep and wash up for one piece alone is worth twice what a
+    /// coat is, but no zone is given up for it that an eye accepts now.
+    /// </summary>
+    /// <param name="own">What each zone is off by itself.</param>
+    /// <param name="shared">What each is off with what is shared.</param>
+    public static bool Misses(IReadOnlyList<double> own, IReadOnlyList<double> shared) =>
+        shared.Max() - own.Max() >= 2 * WorthAtTheWorst || own.Zip(shared).Any(zone => IsMissed(zone.Second) && !IsMissed(zone.First)) || shared.Average() - own.Average() >= 2 * WorthInTheMean;
+
     private static bool IsMissed(double deltaE) => deltaE > CoatPlanner.ReachedDeltaE;
 
     /// <param name="isOpen">It is used already, in this piece or beside it.</param>

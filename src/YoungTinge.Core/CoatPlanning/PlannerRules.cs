@@ -11,7 +11,10 @@ public sealed record PlannerRules(Guests Guests)
     /// <summary>Jars that stand open for the rest of the commission: they are taken before another is opened. Default none.</summary>
     public IReadOnlySet<string> InUse { get; init; } = new HashSet<string>();
 
+    /// <summary>The only jars that may be used; null for any. Default any.</summary>
+    public IReadOnlySet<string>? Only { get; init; }
+
     public bool Allows(Material material) =>
-        !material.Label.IsRetired && !(Guests.EatIt && material.Label.FoodStatus != FoodStatus.Edible) && Guests.Diets.All(material.Label.Suits)
+        Only?.Contains(material.Id) != false && !material.Label.IsRetired && !(Guests.EatIt && material.Label.FoodStatus != FoodStatus.Edible) && Guests.Diets.All(material.Label.Suits)
         && !(WithinStock && material.Supply.StockIn(material.Measure) is <= 0);
 }

@@ -51,4 +51,6 @@ public sealed record Proposal(
 {
     /// <summary>Of the zone that is farthest off.</summary>
     public double WorstDeltaE => Zones.Max(zone => zone.Difference.DeltaE);
+
+    internal double[] DeltaEs() => [.. Zones.Select(zone => zone.Difference.DeltaE)];
 }

@@ -117,7 +117,7 @@ public static class PasteDaySheet
         var elsewhere = together.SelectMany(block => block.Uses.Select(use => use.PieceId)).ToHashSet();
         var own = works.Where(one => !elsewhere.Contains(one.Work.PieceId) && one.Work.Source is not BatchPaste && one.Work.Parts > 0 && one.Work.Piece.Body.Kind != BodyKind.Bought && materials.HasAllOf(one.Work.Plan.Paste));
         var tinsG = new Dictionary<Guid, double>();
-        PasteBlock[] blocks = [.. own.GroupBy(one => (one.Flower.CommissionId, Same(one.Work.Plan.Paste))).Select(group => OfPaste([.. group], materials, leftovers, leftoverDeltaE, tinsG)), .. together];
+        PasteBlock[] blocks = [.. own.GroupBy(one => (one.Flower.CommissionId, one.Work.Plan.Paste.Key)).Select(group => OfPaste([.. group], materials, leftovers, leftoverDeltaE, tinsG)), .. together];
         return InOrder(blocks);
     }
 
@@ -132,9 +132,6 @@ public static class PasteDaySheet
         var round = (FirstHueDegrees - colour.HueDegrees + 720) % 360;
         return 1 + (int)(round / FamilyDegrees);
     }
-
-    private static string Same(PasteRecipe recipe) =>
-        recipe.BaseId + string.Concat(recipe.Doses.OrderBy(dose => dose.ColourantId, StringComparer.Ordinal).Select(dose => $"|{dose.ColourantId} {dose.GPer100g:R}"));
 
     private static PasteBlock OfPaste(
         IReadOnlyList<(FlowerPaste Flower, PlannedWork Work)> group, Materials materials, IReadOnlyDictionary<string, Leftover>? leftovers, double leftoverDeltaE,
