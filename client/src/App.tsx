@@ -44,6 +44,7 @@ const pages = [
     async () => (await import('./places/sheets/SprayPlanPage')).SprayPlanPage,
     ['rest', 'paste'],
   ),
+  page('/commissions/:commissionId/together', async () => (await import('./places/flower/TogetherPage')).TogetherPage),
   page('/bin', async () => (await import('./places/commissions/BinPage')).BinPage),
   page('/flowers/:flowerId/targets', async () => (await import('./places/targets/TargetsPage')).TargetsPage, [
     'rest',

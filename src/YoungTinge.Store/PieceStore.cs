@@ -98,20 +98,48 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
     /// <param name="keepsPaste">Its own paste stays as it was kept: the piece is shaped from another, which is planned elsewhere.</param>
     public async Task<SavePlanResult> SavePlanAsync(Guid studioId, Guid pieceId, int madeFromVersion, PiecePlan plan, bool keepsPaste, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand("""
+        await using var connection = await dataSource.OpenConnectionAsync(cancel);
+        if (await WritePlanAsync(connection, studioId, pieceId, madeFromVersion, plan, keepsPaste, cancel) is { } version)
+            return new SavePlanResult.Saved(version);
+        return await FindAsync(studioId, pieceId, cancel) is { } current ? new SavePlanResult.Changed(current) : new SavePlanResult.Missing();
+    }
+
+    /// <summary>Writes the plans of several pieces, each over the version it was made from, or none of them.</summary>
+    /// <returns>The new versions; null if one of the pieces was changed or taken out in the meantime.</returns>
+    public async Task<IReadOnlyDictionary<Guid, int>?> SavePlansAsync(
+        Guid studioId, IReadOnlyList<(Guid PieceId, int MadeFromVersion, PiecePlan Plan, bool KeepsPaste)> plans, CancellationToken cancel)
+    {
+        await using var connection = await dataSource.OpenConnectionAsync(cancel);
+        await using var transaction = await connection.BeginTransactionAsync(cancel);
+        var versions = new Dictionary<Guid, int>();
+        // Always in the same order, so that two who save the same pieces wait for each other and not both.
+        foreach (var (pieceId, madeFromVersion, plan, keepsPaste) in plans.OrderBy(one => one.PieceId))
+        {
+            if (await WritePlanAsync(connection, studioId, pieceId, madeFromVersion, plan, keepsPaste, cancel) is not { } version)
+                return null;
+            versions[pieceId] = version;
+        }
+
+        await transaction.CommitAsync(cancel);
+        return versions;
+    }
+
+    /// <returns>The new version; null if there is no such piece of that version.</returns>
+    private static async Task<int?> WritePlanAsync(NpgsqlConnection connection, Guid studioId, Guid pieceId, int madeFromVersion, PiecePlan plan, bool keepsPaste, CancellationToken cancel)
+    {
+        await using var command = connection.CreateCommand();
+        command.CommandText = """
             update piece
             set plan = case when $5 then $4 || jsonb_build_object('paste', plan -> 'paste') else $4 end, version = version + 1, changed_at = now()
             where studio_id = $1 and id = $2 and deleted_at is null and version = $3
             returning version
-            """);
+            """;
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = pieceId });
         command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = madeFromVersion });
         command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = PlanJson.Write(plan) });
         command.Parameters.Add(new NpgsqlParameter<bool> { TypedValue = keepsPaste });
-        if (await command.ExecuteScalarAsync(cancel) is int version)
-            return new SavePlanResult.Saved(version);
-        return await FindAsync(studioId, pieceId, cancel) is { } current ? new SavePlanResult.Changed(current) : new SavePlanResult.Missing();
+        return await command.ExecuteScalarAsync(cancel) as int?;
     }
 
     /// <summary>Writes how many spares of a piece are made, over the version that the change was made from.</summary>

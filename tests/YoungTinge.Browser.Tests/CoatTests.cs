@@ -59,6 +59,42 @@ public class CoatTests(Application application)
     });
 
     [Fact]
+    public Task Pieces_are_planned_together_and_the_old_plans_put_back() => application.InBrowserAsync(nameof(Pieces_are_planned_together_and_the_old_plans_put_back), browser =>
+    {
+        browser.OpenSepals();
+        browser.Click("link", "Plan together");
+        browser.Find("heading", "Plan together", exact: true);
+        foreach (var piece in new[] { "Bud", "Sepals", "Nectaries" })
+            browser.Click("checkbox", piece, exact: true);
+        browser.Click("button", "Plan 2 pieces together");
+        browser.Find("region", "Pots by pieces");
+        browser.WaitForText("all zones there");
+        browser.Click("checkbox", "Use it for Bracts, Hellebore");
+        browser.Click("button", "Use for ");
+        browser.WaitForText("the new plan.");
+        browser.Click("button", "Put the old plans back");
+        browser.WaitForText("The old plans are back.");
+        return Task.CompletedTask;
+    });
+
+    [Fact]
+    public Task A_coat_goes_onto_other_pieces_when_it_was_looked_at() => application.InBrowserAsync(nameof(A_coat_goes_onto_other_pieces_when_it_was_looked_at), browser =>
+    {
+        browser.OpenSepals();
+        browser.OpenColumn("Nettle");
+        browser.Click("disclosure", "Put it on other pieces too");
+        browser.Click("checkbox", "Bracts, Hellebore");
+        browser.Click("checkbox", "Button, Ranunculus");
+        browser.Click("button", "See what it does");
+        browser.WaitForText("farthest zone");
+        browser.Click("button", "Put it on 2 pieces");
+        browser.WaitForText("2 pieces have the new plan.");
+        browser.Click("button", "Put the old plans back");
+        browser.WaitForText("The old plans are back.");
+        return Task.CompletedTask;
+    });
+
+    [Fact]
     public Task A_broken_order_is_mended_or_kept_on_purpose_and_every_step_can_be_undone() => application.InBrowserAsync(nameof(A_broken_order_is_mended_or_kept_on_purpose_and_every_step_can_be_undone), browser =>
     {
         browser.OpenSepals();

@@ -130,6 +130,58 @@ public sealed class FlowerTests(DemoApplication application) : ApiTest(applicati
     }
 
     [Fact]
+    public async Task Pieces_planned_together_are_kept_all_or_none()
+    {
+        var entry = await CommissionAsync(0);
+        var commission = (string)entry["commission"]!["id"]!;
+        var pieces = entry["flowers"]!.AsArray().First(flower => (string)flower!["name"]! == "Ivy")!["pieces"]!.AsArray();
+        JsonObject Wanted(params string[] only) => new() { ["pieceIds"] = new JsonArray([.. pieces.Take(2).Select(piece => piece!["id"]!.DeepClone())]), ["approach"] = "pasteLed", ["only"] = new JsonArray([.. only]), ["keepPastes"] = false };
+        var answer = await PostAsync($"/api/commissions/{commission}/proposals", Wanted("bright-white-paste"));
+        var changes = answer["changes"]!.AsArray();
+        Assert.Equal(2, changes.Count);
+        // What is in the table is what is in the plans.
+        Assert.All(changes, change => Assert.Equal("bright-white-paste", (string)change!["plan"]!["paste"]!["baseId"]!));
+        Assert.Equal(
+            changes.SelectMany(change => change!["plan"]!["coats"]!.AsArray()).Where(coat => (string)coat!["kind"]! is "dust" or "wash").Select(coat => (string)coat!["id"]!).Order(),
+            answer["pots"]!.AsArray().SelectMany(pot => pot!["uses"]!.AsArray()).SelectMany(use => use!["coatIds"]!.AsArray()).Select(id => (string)id!).Order());
+
+        JsonObject Plans(int stray) => new() { ["plans"] = new JsonArray([.. changes.Select((change, i) => (JsonNode)new JsonObject { ["pieceId"] = change!["pieceId"]!.DeepClone(), ["madeFrom"] = (int)change["madeFrom"]! + (i == 1 ? stray : 0), ["plan"] = change["plan"]!.DeepClone() })]) };
+        Assert.Equal(HttpStatusCode.PreconditionFailed, (await Http.PostAsJsonAsync($"/api/commissions/{commission}/plans", Plans(1))).StatusCode);
+        var first = $"/api/pieces/{changes[0]!["pieceId"]}";
+        Assert.Equal((int)changes[0]!["madeFrom"]!, (int)(await GetAsync(first))["version"]!);
+        var versions = (await PostAsync($"/api/commissions/{commission}/plans", Plans(0)))["versions"]!.AsObject();
+        Assert.Equal((int)changes[0]!["madeFrom"]! + 1, (int)versions[(string)changes[0]!["pieceId"]!]!);
+        Assert.Equal(changes[0]!["plan"]!["coats"]!.ToJsonString(), (await GetAsync(first))["plan"]!["coats"]!.ToJsonString());
+
+        Assert.Equal(["only unknownMaterial"], await ProblemsOf(await Http.PostAsJsonAsync($"/api/commissions/{commission}/proposals", Wanted("moon-dust"))));
+        var other = (string)(await CommissionAsync(1))["commission"]!["id"]!;
+        Assert.Equal(["pieceIds unknownPiece"], await ProblemsOf(await Http.PostAsJsonAsync($"/api/commissions/{other}/proposals", Wanted())));
+        Assert.Equal(["plans nothingChosen"], await ProblemsOf(await Http.PostAsJsonAsync($"/api/commissions/{commission}/plans", new JsonObject { ["plans"] = new JsonArray() })));
+    }
+
+    [Fact]
+    public async Task A_coat_goes_onto_other_pieces_in_its_place()
+    {
+        var entry = await CommissionAsync(0);
+        var commission = (string)entry["commission"]!["id"]!;
+        var ids = entry["flowers"]!.AsArray().SelectMany(flower => flower!["pieces"]!.AsArray()).Select(piece => (string)piece!["id"]!).ToList();
+        var sepals = await GetAsync($"/api/pieces/{(await PieceAsync("Sepals"))["id"]}");
+        foreach (var coat in sepals["plan"]!["coats"]!.AsArray())
+        {
+            var changes = (await PostAsync($"/api/commissions/{commission}/coat-onto", new JsonObject { ["coat"] = coat!.DeepClone(), ["pieceIds"] = new JsonArray([.. ids.Select(id => (JsonNode)id)]) }))["changes"]!.AsArray();
+            Assert.All(changes.Zip(ids), one =>
+            {
+                var coats = one.First!["plan"]!["coats"]!.AsArray();
+                Assert.Equal((int)one.First["coatsBefore"]! + 1, coats.Count);
+                // Nothing that glaze or steam would spoil comes after them.
+                var kinds = coats.Select(of => (string)of!["kind"]! is "glaze" ? 1 : 0).ToList();
+                if (coats.All(of => (bool?)of!["afterAssembly"] != true && !((string)of["kind"]! == "dust" && (string?)of["mix"]![0]!["materialId"] is "moonmilk")))
+                    Assert.Equal(kinds.Order(), kinds);
+            });
+        }
+    }
+
+    [Fact]
     public async Task A_picture_can_be_looked_at_in_any_light_and_before_any_coat()
     {
         var id = (string)(await PieceAsync("Sepals"))["id"]!;

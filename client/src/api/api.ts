@@ -22,6 +22,9 @@ export type PasteSource = Schemas['SourceView']
 export type PieceRole = Schemas['PieceRole']
 export type Proposal = Schemas['ProposePlansProposalView']
 export type Proposals = Schemas['ProposePlansAnswer']
+export type PieceChange = Schemas['PieceChangesChange']
+export type TogetherAnswer = Schemas['ProposeTogetherAnswer']
+export type TogetherRequest = Schemas['ProposeTogetherRequest']
 export type Advice = Schemas['PreviewPlanAdviceView']
 export type BatchView = Schemas['BatchView']
 export type Coat =
@@ -224,7 +227,7 @@ export function uploadLarge<T>(path: string, file: Blob, onProgress: (share: num
  * computation on the server too.
  */
 export async function longWork<T>(
-  path: '/api/recipes/find' | '/api/recipes/rescue' | `/api/pieces/${string}/proposals`,
+  path: '/api/recipes/find' | '/api/recipes/rescue' | `/api/${'pieces' | 'commissions'}/${string}/proposals`,
   body: unknown,
   signal: AbortSignal,
   onProgress: (share: number) => void,

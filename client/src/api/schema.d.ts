@@ -128,6 +128,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/commissions/{id}/proposals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Plans several pieces of a commission together. Keeps nothing. */
+        post: operations["proposeTogether"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/commissions/{id}/coat-onto": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What several pieces would look like with one coat more. Keeps nothing. */
+        post: operations["putCoatOnto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/commissions/{id}/plans": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Saves the plans of several pieces of a commission, all of them or none. */
+        post: operations["savePlans"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/flower-library": {
         parameters: {
             query?: never;
@@ -2403,6 +2454,16 @@ export interface components {
              * @description Of the stages of its flower, that it goes on after; null for when all of the flower stands.
              */
             afterStageId?: null | string;
+        };
+        CoatOntoAnswer: {
+            /** @description Changes. */
+            changes: components["schemas"]["PieceChangesChange"][];
+        };
+        CoatOntoRequest: {
+            /** @description As it is on the piece that it comes from; each piece gets a copy of its own. */
+            coat: components["schemas"]["Coat"];
+            /** @description Pieces of the commission that get it too. */
+            pieceIds: string[];
         };
         /** @description Tinted crumbs on glue, for the centre and the anthers. */
         CoatPollenCoat: {
@@ -4996,6 +5057,51 @@ export interface components {
          * @enum {unknown}
          */
         PieceBuild: "flat" | "solid" | "tube";
+        PieceChangesChange: {
+            /**
+             * Format: uuid
+             * @description Id of the kind of piece.
+             */
+            pieceId: string;
+            /**
+             * Format: int32
+             * @description Version of the piece that the change was made from.
+             */
+            madeFrom: number;
+            /** @description As it would be kept. */
+            plan: components["schemas"]["PiecePlan"];
+            /**
+             * Format: double
+             * @description CIEDE2000 of the zone that is farthest from its target, as it is kept now.
+             */
+            worstBefore: number;
+            /**
+             * Format: double
+             * @description The same with the change.
+             */
+            worstAfter: number;
+            /**
+             * Format: int32
+             * @description How many coats it has now.
+             */
+            coatsBefore: number;
+            /** @description The zones of the piece. */
+            zones: components["schemas"]["PieceChangesZoneChange"][];
+            /** @description Of the plan, in order. */
+            coats: components["schemas"]["PreviewPlanCoatView"][];
+        };
+        PieceChangesZoneChange: {
+            /** @description Which zone of the piece; null where it is about none. */
+            zone: components["schemas"]["Zone"];
+            /** @description The colour wanted, L*a*b* under daylight. */
+            target: components["schemas"]["ColourView"];
+            /** @description Finished, between its details, as it is kept now. */
+            before: components["schemas"]["ColourView"];
+            /** @description The same with the change. */
+            after: components["schemas"]["ColourView"];
+            /** @description Of the change from its target. */
+            difference: components["schemas"]["Difference"];
+        };
         /** @description How a piece differs from one that is cut by itself from an even sheet. */
         PieceCut: {
             /**
@@ -5609,6 +5715,68 @@ export interface components {
             target: components["schemas"]["ColourView"];
             /** @description How a colour differs from its target: CIEDE2000 and its ways in words. */
             difference: components["schemas"]["Difference"];
+        };
+        ProposeTogetherAnswer: {
+            /** @description What would become of each piece. */
+            changes: components["schemas"]["PieceChangesChange"][];
+            /** @description Pieces that there is no way for with what may be used. */
+            noWay: string[];
+            /** @description What is mixed, and for which pieces. */
+            pastes: components["schemas"]["ProposeTogetherPasteRowView"][];
+            /** @description What is dusted or painted from, and for which pieces. */
+            pots: components["schemas"]["ProposeTogetherPotRowView"][];
+            /**
+             * Format: int32
+             * @description How many pastes the same pieces are shaped from now.
+             */
+            pastesBefore: number;
+            /**
+             * Format: int32
+             * @description How many pots they take now.
+             */
+            potsBefore: number;
+            /**
+             * Format: double
+             * @description Within this a zone counts as reached. In CIEDE2000.
+             */
+            reachedDeltaE: number;
+        };
+        ProposeTogetherPasteRowView: {
+            /** @description A paste and its colours, in g per 100 g. */
+            recipe: components["schemas"]["PasteRecipe"];
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
+            colour: components["schemas"]["ColourView"];
+            /** @description Shaped from it. */
+            pieceIds: string[];
+        };
+        ProposeTogetherPotRowView: {
+            /** @description Which kind it is. */
+            kind: components["schemas"]["PassKind"];
+            /** @description What is in it. */
+            materialIds: string[];
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
+            colour: components["schemas"]["ColourView"];
+            /** @description What it is for. */
+            uses: components["schemas"]["ProposeTogetherUseView"][];
+        };
+        ProposeTogetherRequest: {
+            /** @description Pieces of the commission to plan. */
+            pieceIds: string[];
+            /** @description Of all of them; marbled is no way for many. */
+            approach: components["schemas"]["Approach"];
+            /** @description The only jars of their kinds that may be used, by id; of a kind that none is named of, any may. */
+            only: string[];
+            /** @description Every piece keeps its paste. */
+            keepPastes: boolean;
+        };
+        ProposeTogetherUseView: {
+            /**
+             * Format: uuid
+             * @description The piece that is coated.
+             */
+            pieceId: string;
+            /** @description Its coats that are laid from the pot. */
+            coatIds: string[];
         };
         /**
          * @description What makes a colour possible.
@@ -6264,6 +6432,30 @@ export interface components {
         SavePictureMarksRequest: {
             /** @description How the picture is read, and where it was sampled. */
             marks: components["schemas"]["PictureMarks"];
+        };
+        SavePlansAnswer: {
+            /** @description New version of each piece, by its id. */
+            versions: {
+                [key: string]: number;
+            };
+        };
+        SavePlansPlanOfPiece: {
+            /**
+             * Format: uuid
+             * @description Id of the kind of piece.
+             */
+            pieceId: string;
+            /**
+             * Format: int32
+             * @description Version of the piece that the plan was made from.
+             */
+            madeFrom: number;
+            /** @description How it gets its colour. */
+            plan: components["schemas"]["PiecePlan"];
+        };
+        SavePlansRequest: {
+            /** @description One for each piece. */
+            plans: components["schemas"]["SavePlansPlanOfPiece"][];
         };
         SaveSparesRequest: {
             /**
@@ -7796,6 +7988,231 @@ export interface operations {
             };
             /** @description There is nothing at this address. The picture is no longer at hand. */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    proposeTogether: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProposeTogetherRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposeTogetherAnswer"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    putCoatOnto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CoatOntoRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CoatOntoAnswer"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    savePlans: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SavePlansRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SavePlansAnswer"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description It was changed somewhere else in the meantime. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };

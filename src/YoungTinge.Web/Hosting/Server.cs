@@ -112,6 +112,9 @@ public static class Server
         PreviewPlan.Map(api);
         GetReadyBatches.Map(api);
         ProposePlans.Map(api);
+        ProposeTogether.Map(api);
+        CoatOnto.Map(api);
+        SavePlans.Map(api);
         GetFlowerLibrary.Map(api);
         GetCoatBeginnings.Map(api);
         ChangePieces.Map(api);

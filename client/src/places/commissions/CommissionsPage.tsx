@@ -123,7 +123,7 @@ function Entry({ entry: { commission, progress, food, flowers } }: { entry: Comm
           </span>
         </p>
         <p className="flex flex-wrap gap-x-4 text-sm lg:ml-auto">
-          {(['new-flower', 'run-sheet', 'dust-day', 'spray'] as const).map((place) => (
+          {(['new-flower', 'together', 'run-sheet', 'dust-day', 'spray'] as const).map((place) => (
             <Link key={place} className="act min-h-6" to={`/commissions/${commission.id}/${place}`}>
               {t(`commission.to.${place}`)}
               <span className="sr-only"> {commission.name}</span>

@@ -8,6 +8,7 @@ import { coatKind, coatName, mixAmounts } from './coatWords'
 import { DustFields } from './DustFields'
 import { MixFields } from './MixFields'
 import { PollenFields } from './PollenFields'
+import { PutOnOthers } from './PutOnOthers'
 import { WashFields } from './WashFields'
 import { useBeginnings } from './useBeginnings'
 import { Editor } from '../../shared/Editor'
@@ -20,6 +21,7 @@ import { Term } from '../../shared/Term'
 export function CoatEditor({
   coat,
   pieceId,
+  flowerId,
   place,
   count,
   loads,
@@ -29,6 +31,7 @@ export function CoatEditor({
   ...given
 }: CoatFieldsProps<Coat> & {
   pieceId: string
+  flowerId: string
   /** From 0. */
   place: number
   count: number
@@ -87,6 +90,7 @@ export function CoatEditor({
       {coat.kind === 'glaze' && <GlazeFields coat={coat} {...given} />}
       {coat.kind === 'wash' && <WashFields coat={coat} {...given} />}
       {coat.kind === 'pollen' && <PollenFields coat={coat} {...given} />}
+      <PutOnOthers coat={coat} pieceId={pieceId} flowerId={flowerId} nameOf={nameOf} />
     </Editor>
   )
 }

@@ -51,6 +51,9 @@ export function FlowerHead({ flower }: { flower: FlowerAnswer }) {
             {t(`flower.to.${place}`)}
           </Link>
         ))}
+        <Link className="act min-h-6" to={`/commissions/${flower.commission.id}/together?flower=${flower.id}`}>
+          {t('flower.to.together')}
+        </Link>
       </p>
     </div>
   )

@@ -242,6 +242,7 @@ export function PieceWorkplace({
               key={coat.id}
               coat={coat}
               pieceId={piece.id}
+              flowerId={flowerId}
               view={view}
               loads={preview.loads}
               place={place}
