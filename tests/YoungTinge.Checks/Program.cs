@@ -15,6 +15,7 @@ return args switch
 {
     ["vectors", var file] => Vectors(file),
     ["finder", var file] => Finder(file),
+    ["plan", var file] => Plan(file),
     ["agreement", var targets, var colourants, var most] => Agreement(int.Parse(targets), int.Parse(colourants), int.Parse(most)),
     ["timing", var targets, var colourants, var most] => Timing(int.Parse(targets), int.Parse(colourants), int.Parse(most)),
     ["recovery", var targets, var colourants, var most] => Recovery(int.Parse(targets), int.Parse(colourants), int.Parse(most)),
@@ -79,6 +80,19 @@ static int Finder(string file)
     {
         Console.WriteLine($"worst excess over bestDeltaE2000: {results.Max(result => result.Excess):0.0000}");
         Console.WriteLine($"median time: {results.Select(result => result.Took.TotalMilliseconds).Order().ElementAt(results.Count / 2):0.0} ms");
+    }
+
+    return Close(results.Count(result => result.Passes), results.Count);
+}
+
+static int Plan(string file)
+{
+    var results = new List<ScheduleResult>();
+    foreach (var result in ScheduleCheck.Run(Read(file)))
+    {
+        results.Add(result);
+        var (plan, verdict) = (result.Schedule, result.Faults.Count == 0 ? "holds" : string.Join("; ", result.Faults));
+        Console.WriteLine($"{result.Id}: {plan.Status.ToString().ToLowerInvariant()}, late {plan.LateMin} min, finish {plan.FinishMin}, bound {plan.LateBoundMin} late and {plan.FinishBoundMin}, {result.Seconds:0.00} s, {verdict}{(result.Passes ? "" : $" FAILED: best is {result.BestLateMin} late, finish {result.BestFinishMin}")}");
     }
 
     return Close(results.Count(result => result.Passes), results.Count);
@@ -187,6 +201,6 @@ static int Close(int passed, int all)
 
 static int Usage()
 {
-    Console.Error.WriteLine("vectors FILE | finder FILE | agreement|timing|recovery TARGETS COLOURANTS MOST | dabs TRIALS DABS | flowers TRIALS|library | photographs FOLDER");
+    Console.Error.WriteLine("vectors FILE | finder FILE | plan FILE | agreement|timing|recovery TARGETS COLOURANTS MOST | dabs TRIALS DABS | flowers TRIALS|library | photographs FOLDER");
     return 2;
 }
