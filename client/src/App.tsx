@@ -75,6 +75,7 @@ const pages = [
     async () => (await import('./places/sheets/RunSheetPage')).RunSheetPage,
     ['rest', 'paste'],
   ),
+  page('/plan', async () => (await import('./places/plan/PlanPage')).PlanPage),
   page('/paste-day', async () => (await import('./places/pasteDay/PasteDayPage')).PasteDayPage, ['rest', 'paste']),
   page('/studio', async () => (await import('./places/studio/StudioPage')).StudioPage),
   page('/mixing', async () => (await import('./places/mixing/MixingPage')).MixingPage),

@@ -7,6 +7,7 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Numerics;
+using YoungTinge.Core.Scheduling;
 using YoungTinge.Core.Work;
 
 namespace YoungTinge.Store;
@@ -74,6 +75,16 @@ public static class PlanJson
 
     internal static IReadOnlyList<MaterialTake> ReadTakes(string json) =>
         JsonSerializer.Deserialize<IReadOnlyList<MaterialTake>>(json, Options) ?? throw new InvalidDataException("A tick says that nothing went in.");
+
+    public static string Write(IReadOnlyList<Maker> makers) => JsonSerializer.Serialize(makers, Options);
+
+    internal static IReadOnlyList<Maker> ReadMakers(string json) =>
+        JsonSerializer.Deserialize<IReadOnlyList<Maker>>(json, Options) ?? throw new InvalidDataException("Nobody works.");
+
+    public static string Write(WorkPlan plan) => JsonSerializer.Serialize(plan, Options);
+
+    internal static WorkPlan ReadWorkPlan(string json) =>
+        JsonSerializer.Deserialize<WorkPlan>(json, Options) ?? throw new InvalidDataException("There is no plan.");
 
     public static string Write(SprayPlan spray) => JsonSerializer.Serialize(spray, Options);
 

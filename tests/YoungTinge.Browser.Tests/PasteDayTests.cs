@@ -9,6 +9,24 @@ namespace YoungTinge.Browser.Tests;
 public partial class PasteDayTests(Application application)
 {
     [Fact]
+    public Task The_work_is_put_into_time_and_stays_in_force() => application.InBrowserAsync(nameof(The_work_is_put_into_time_and_stays_in_force), browser =>
+    {
+        browser.Open("/");
+        browser.Click("link", "Plan", exact: true);
+        browser.WaitForText("No plan is in force yet.");
+        browser.Click("disclosure", "Hours of");
+        browser.Click("button", "Add a pair of hands");
+        browser.Click("button", "Plan the work");
+        browser.WaitForText("at the latest.");
+        browser.Click("button", "Put this plan in force");
+        browser.WaitForText("This plan is in force.");
+        browser.Reload();
+        browser.WaitForText("This plan is in force.");
+        browser.Find("link", "Run sheet");
+        return Task.CompletedTask;
+    });
+
+    [Fact]
     public Task A_run_of_five_shades_is_compared_by_three_schools_changed_and_kept() => application.InBrowserAsync(nameof(A_run_of_five_shades_is_compared_by_three_schools_changed_and_kept), browser =>
     {
         browser.OpenPaste("Ranunculus", "Ombre");

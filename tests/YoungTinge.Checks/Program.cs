@@ -16,6 +16,7 @@ return args switch
     ["vectors", var file] => Vectors(file),
     ["finder", var file] => Finder(file),
     ["plan", var file] => Plan(file),
+    ["schedules", var designs, var pieces, var makers, var days, var effort] => Schedules(int.Parse(designs), int.Parse(pieces), int.Parse(makers), int.Parse(days), double.Parse(effort)),
     ["agreement", var targets, var colourants, var most] => Agreement(int.Parse(targets), int.Parse(colourants), int.Parse(most)),
     ["timing", var targets, var colourants, var most] => Timing(int.Parse(targets), int.Parse(colourants), int.Parse(most)),
     ["recovery", var targets, var colourants, var most] => Recovery(int.Parse(targets), int.Parse(colourants), int.Parse(most)),
@@ -96,6 +97,15 @@ static int Plan(string file)
     }
 
     return Close(results.Count(result => result.Passes), results.Count);
+}
+
+static int Schedules(int designs, int pieces, int makers, int days, double effort)
+{
+    var (tasks, plan, seconds, faults) = SchedulingTimes.Of(designs, pieces, makers, days, effort);
+    Console.WriteLine($"{tasks} tasks: {plan.Status}, late {plan.LateMin} (bound {plan.LateBoundMin}), finish {plan.FinishMin} (bound {plan.FinishBoundMin}), {seconds:0.0} s");
+    foreach (var fault in faults)
+        Console.WriteLine(fault);
+    return Close(faults.Count == 0 ? 1 : 0, 1);
 }
 
 static int Agreement(int targets, int colourants, int most)

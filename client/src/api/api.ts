@@ -22,6 +22,11 @@ export type PasteSource = Schemas['SourceView']
 export type PieceRole = Schemas['PieceRole']
 export type Proposal = Schemas['ProposePlansProposalView']
 export type Proposals = Schemas['ProposePlansAnswer']
+export type DayOfWeek = Schemas['DayOfWeek']
+export type Maker = Schemas['Maker']
+export type PlannedPart = Schemas['PlannedPart']
+export type WorkPlanInForce = Schemas['GetPlanAnswer']
+export type WorkProposal = Schemas['PlanWorkAnswer']
 export type PieceChange = Schemas['PieceChangesChange']
 export type TogetherAnswer = Schemas['ProposeTogetherAnswer']
 export type TogetherRequest = Schemas['ProposeTogetherRequest']
@@ -227,7 +232,11 @@ export function uploadLarge<T>(path: string, file: Blob, onProgress: (share: num
  * computation on the server too.
  */
 export async function longWork<T>(
-  path: '/api/recipes/find' | '/api/recipes/rescue' | `/api/${'pieces' | 'commissions'}/${string}/proposals`,
+  path:
+    | '/api/recipes/find'
+    | '/api/recipes/rescue'
+    | `/api/${'pieces' | 'commissions'}/${string}/proposals`
+    | '/api/plan/proposals',
   body: unknown,
   signal: AbortSignal,
   onProgress: (share: number) => void,

@@ -159,6 +159,11 @@ export const queries = {
       queryKey: ['paste-day', ...commissionId],
       queryFn: ({ signal }) => answer(api.GET('/api/paste-day', { params: { query: { commissionId } }, signal })),
     }),
+  plan: () =>
+    queryOptions({
+      queryKey: ['plan'],
+      queryFn: ({ signal }) => answer(api.GET('/api/plan', { signal })),
+    }),
   studio: () =>
     queryOptions({
       queryKey: ['studio'],

@@ -728,6 +728,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who works when, and the plan in force. */
+        get: operations["getPlan"];
+        /** Keeps who works when, and puts a plan in force. */
+        put: operations["savePlanInForce"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/proposals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts the work of commissions into time. Keeps nothing. */
+        post: operations["planWork"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/materials/duplicates": {
         parameters: {
             query?: never;
@@ -2753,6 +2788,8 @@ export interface components {
             reflectance: null | number[];
         };
         /** @enum {unknown} */
+        DayOfWeek: "sunday" | "monday" | "tuesday" | "wednesday" | "thursday" | "friday" | "saturday";
+        /** @enum {unknown} */
         DepthWay: "powder" | "madeIntoPaste" | "dust";
         /**
          * @description A way of eating or a need that a material can be in the way of.
@@ -3614,6 +3651,31 @@ export interface components {
             /** @description In the maker's words; empty for those of the house. */
             name: string;
         };
+        GetPlanAnswer: {
+            /** @description IANA name. */
+            timeZone: string;
+            /** @description Makers. */
+            makers: components["schemas"]["Maker"][];
+            /** @description Null while none is in force. */
+            plan: null | components["schemas"]["WorkPlan"];
+            /** @description The commissions, first due first. */
+            commissions: components["schemas"]["CommissionView"][];
+            /** @description Of the plan, as sheets show them; what is gone since is not among them. */
+            operations: components["schemas"]["OperationView"][];
+            /** @description What is to do has changed since: something is in no plan, or gone. */
+            isOld: boolean;
+            /**
+             * Format: int32
+             * @description To send with a change (If-Match).
+             */
+            version: number;
+        };
+        GetPlanChange: {
+            /** @description Makers. */
+            makers: components["schemas"]["Maker"][];
+            /** @description Null to have none in force. */
+            plan: null | components["schemas"]["WorkPlan"];
+        };
         GetReadyBatchesBatchView: {
             /**
              * Format: uuid
@@ -4234,6 +4296,20 @@ export interface components {
              * @description By which a gram too much at the first letting-down moves it.
              */
             gram: number;
+        };
+        /** @description A pair of hands. */
+        Maker: {
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
+            id: string;
+            /** @description What it is called, in the maker's words. */
+            name: string;
+            /** @description Of a usual week. */
+            hours: components["schemas"]["WorkingHours"][];
+            /** @description Not there at all. */
+            daysOff: string[];
         };
         /** @description A batch that has been mixed. */
         Making: {
@@ -5482,6 +5558,117 @@ export interface components {
             /** @description How it gets its colour. */
             plan: components["schemas"]["OmbrePlan"];
         };
+        PlanWorkAnswer: {
+            /** @description How sure it is the best. */
+            status: components["schemas"]["ScheduleStatus"];
+            /** @description Null if there is none. */
+            plan: null | components["schemas"]["WorkPlan"];
+            /**
+             * Format: int32
+             * @description Of all commissions together. In minutes.
+             */
+            lateMinutes: number;
+            /**
+             * Format: int32
+             * @description No plan is less late. In minutes.
+             */
+            lateBoundMinutes: number;
+            /**
+             * Format: date-time
+             * @description Finish at.
+             */
+            finishAt: null | string;
+            /**
+             * Format: date-time
+             * @description No plan that is as little late ends sooner.
+             */
+            finishBoundAt: null | string;
+            /** @description It had to be planned as if what bends for a while bent for ever: those pieces are to be supported when they are put on. */
+            windowsClosed: boolean;
+            /** @description The commissions, first due first. */
+            commissions: components["schemas"]["PlanWorkCommissionInPlan"][];
+            /** @description All that is planned, as sheets show it. */
+            operations: components["schemas"]["OperationView"][];
+            /** @description Obstacles. */
+            obstacles: components["schemas"]["PlanWorkObstacleView"][];
+            /** @description What might bring late work into time; empty if nothing is late. */
+            remedies: components["schemas"]["PlanWorkRemedyView"][];
+        };
+        PlanWorkCommissionInPlan: {
+            /** @description The commission that it belongs to. */
+            commission: components["schemas"]["CommissionView"];
+            /**
+             * Format: date-time
+             * @description When all of it is done; null if it is done already.
+             */
+            endsAt: null | string;
+            /**
+             * Format: int32
+             * @description That it ends after the last day on which it may become ready; 0 for in time. In minutes.
+             */
+            lateMinutes: number;
+            /**
+             * Format: date-time
+             * @description The latest that a hand may begin and still be in time; null if it is too late, or was not found.
+             */
+            lastBeginAt: null | string;
+        };
+        PlanWorkObstacleView: {
+            /** @description Obstacle. */
+            obstacle: components["schemas"]["ScheduleObstacle"];
+            /** @description Null where it is about all of it. */
+            operationId: null | string;
+            /**
+             * Format: int32
+             * @description That it takes in one go; 0 where it is no matter of that.
+             */
+            minutes: number;
+        };
+        PlanWorkRemedyView: {
+            /** @description Remedy. */
+            remedy: components["schemas"]["Remedy"];
+            /**
+             * Format: int32
+             * @description What would still be late with it, planned anew. In minutes.
+             */
+            lateMinutes: number;
+        };
+        PlanWorkRequest: {
+            /** @description Who works when, as edited. */
+            makers: components["schemas"]["Maker"][];
+            /** @description Those to plan; all that are open if none is named. */
+            commissionIds: string[];
+        };
+        /** @description A part of an operation with its time. */
+        PlannedPart: {
+            /** @description Id of the operation. */
+            operationId: string;
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            part: number;
+            /**
+             * Format: int32
+             * @description How many there are altogether.
+             */
+            of: number;
+            /**
+             * Format: date-time
+             * @description From.
+             */
+            from: string;
+            /**
+             * Format: date-time
+             * @description To.
+             */
+            to: string;
+            /**
+             * Format: uuid
+             * @description Null for what only waits.
+             */
+            makerId: null | string;
+        };
         /** @description One material in a mix: dust or starch to brush on or to stir into a glaze, a colour or a dust to let down for painting. */
         Portion: {
             /** @description Id of the material in the cabinet; null where it is about none. */
@@ -5870,6 +6057,11 @@ export interface components {
          * @enum {unknown}
          */
         Relief: "everywhere" | "ridges" | "grooves";
+        /**
+         * @description What might bring late work into time.
+         * @enum {unknown}
+         */
+        Remedy: "anotherPairOfHands" | "evenings" | "oneMoreDay";
         /** @description A studio as it was before another took its place. */
         ReplacedStudio: {
             /**
@@ -6112,9 +6304,11 @@ export interface components {
             until: components["schemas"]["Dryness"];
             /**
              * Format: double
-             * @description About so long; a house figure for a dry room.
+             * @description About so long in its room.
              */
             hours: number;
+            /** @description The air of its room is so damp that it will not dry there: the hours are those of a room that is just not. */
+            isTooDamp: boolean;
             /** @description Names the step as long as its coat exists, so that a tick outlives changes around it. */
             key: string;
             /** @description To show with it. */
@@ -6488,6 +6682,16 @@ export interface components {
             /** @description Holes. In mm. */
             holesMm: number[];
         };
+        /**
+         * @description Why there is no plan, or what stands in the way of one.
+         * @enum {unknown}
+         */
+        ScheduleObstacle: "noHours" | "longerThanAnyHours" | "tooDamp";
+        /**
+         * @description How sure a schedule is the best.
+         * @enum {unknown}
+         */
+        ScheduleStatus: "best" | "good" | "none" | "notFound";
         /**
          * @description What a picture shows.
          * @enum {unknown}
@@ -7168,6 +7372,26 @@ export interface components {
          * @enum {unknown}
          */
         WorkPhase: "paste" | "shape" | "colour" | "build";
+        /** @description A plan of the work as it is in force. */
+        WorkPlan: {
+            /** @description In order of time. */
+            parts: components["schemas"]["PlannedPart"][];
+        };
+        /** @description When a maker works on one day of the week, by the clock on her wall. */
+        WorkingHours: {
+            /** @description Day. */
+            day: components["schemas"]["DayOfWeek"];
+            /**
+             * Format: time
+             * @description From.
+             */
+            from: string;
+            /**
+             * Format: time
+             * @description After From, on the same day.
+             */
+            to: string;
+        };
         /**
          * @description A place that a maker really treats apart.
          * @enum {unknown}
@@ -10655,6 +10879,203 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    getPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GetPlanAnswer"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    savePlanInForce: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Version that the change was made from, in quotes: as it came with what is changed, or as ETag. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GetPlanChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NewVersion"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description It was changed somewhere else in the meantime. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Say which version this change was made from (If-Match). */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    planWork: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanWorkRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanWorkAnswer"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -16,7 +16,7 @@ public static class HouseAssembly
     {
         var own = pieces.Where(piece => piece.Parts > 0 && InFlower(piece.Piece)).ToList();
         var stages = new List<AssemblyStage>();
-        Add(StageKind.Centre, own.Where(piece => piece.Piece.Form.Role is PieceRole.Centre), Joining.Hooked, Dryness.BoneDry);
+        Add(StageKind.Centre, own.Where(piece => piece.Piece.Form.Role is PieceRole.Centre), Joining.Hooked, Dryness.Firm);
         Add(StageKind.Stamens, own.Where(piece => piece.Piece.Form.Role is PieceRole.Stamen), Joining.Taped, Dryness.Firm);
         // Inner whorls first: the farther a petal reaches, the later it goes on.
         foreach (var whorl in own.Where(piece => piece.Piece.Form.Role is PieceRole.Petal).OrderBy(piece => Bloom.ReachMm([piece.Piece])))

@@ -2,7 +2,7 @@ namespace YoungTinge.Core.Scheduling;
 
 /// <summary>
 /// A quick plan by a rule of thumb: what has the least time to spare is put where it fits first, one after the other (serial schedule generation; Kolisch
-/// and Hartmann 1999). What a window asks for is put off until what follows it fits. Good enough to begin with, not the best.
+/// and Hartmann 1999), and bettered by small changes. What a window asks for is put off until what follows it fits. Good enough to begin with, not the best.
 /// </summary>
 internal sealed class ListScheduler
 {
@@ -11,30 +11,77 @@ internal sealed class ListScheduler
 
     private readonly SchedulingProblem problem;
     private readonly Dictionary<string, int> at;
+    private readonly ILookup<int, PlaceUse> usesFrom;
     private readonly ILookup<int, (int Other, int Least, int? Most)> before;
     private readonly ILookup<int, (int Other, int Least, int? Most)> after;
-    private readonly int[] latest;
 
     public ListScheduler(SchedulingProblem problem)
     {
         this.problem = problem;
         at = problem.Tasks.Index().ToDictionary(task => task.Item.Id, task => task.Index);
+        usesFrom = problem.Uses.ToLookup(use => at[use.FromTaskId]);
         before = problem.After.ToLookup(link => at[link.Then], link => (at[link.First], link.LeastMin, link.MostMin));
         after = problem.After.ToLookup(link => at[link.First], link => (at[link.Then], link.LeastMin, link.MostMin));
-        latest = LatestStarts();
     }
 
+    /// <summary>
+    /// By what is due first, and by what has the longest way to go; then from the better of them on by small changes of what goes before what, as long as that
+    /// helps now and then.
+    /// </summary>
+    /// <param name="changes">How many are tried.</param>
+    /// <param name="isGoodEnough">Nothing better is wanted.</param>
     /// <returns>Null if this rule finds none; there may be one all the same.</returns>
-    public IReadOnlyList<TimedTask>? Find()
+    public IReadOnlyList<TimedTask>? Find(int changes, Func<(int Late, int Finish), bool>? isGoodEnough = null, CancellationToken cancel = default)
+    {
+        var (latest, tails) = (LatestStarts(), LongestTails());
+        var best = new[] { latest, [.. tails.Select(tail => -tail)] }.Select(priority => (Priority: priority, Tasks: Place(priority))).Where(one => one.Tasks is not null).OrderBy(one => CostOf(one.Tasks!)).FirstOrDefault();
+        if (best.Tasks is null)
+            return null;
+        // Always the same changes, so that the same question has the same answer.
+        var chance = new Random(1);
+        var spread = best.Priority.Max() - best.Priority.Min() + 1;
+        for (var change = 0; change < changes && isGoodEnough?.Invoke(ValueOf(best.Tasks)) != true; change++)
+        {
+            cancel.ThrowIfCancellationRequested();
+            var priority = (double[])best.Priority.Clone();
+            for (var some = 1 + chance.Next(Math.Max(2, priority.Length / 12)); some > 0; some--)
+                priority[chance.Next(priority.Length)] += spread * (chance.NextDouble() - 0.5) / 3;
+            if (Place(priority) is { } tasks && CostOf(tasks).CompareTo(CostOf(best.Tasks)) <= 0)
+                best = (priority, tasks);
+        }
+
+        return best.Tasks;
+    }
+
+    private (int Late, int Finish) ValueOf(TimedTask[] tasks) => (problem.Due.Sum(due => Math.Max(0, tasks[at[due.TaskId]].EndMin - due.ByMin)), tasks.Select(task => task.EndMin).DefaultIfEmpty(0).Max());
+
+    private (int Late, int Finish, long Starts) CostOf(TimedTask[] tasks) => ValueOf(tasks) is var (late, finish) ? (late, finish, tasks.Sum(task => (long)task.StartMin)) : default;
+
+    private double[] LatestStarts()
+    {
+        var due = problem.Due.GroupBy(due => at[due.TaskId]).ToDictionary(group => group.Key, group => group.Min(one => one.ByMin));
+        var starts = new double?[problem.Tasks.Count];
+        double Of(int task) => starts[task] ??= Math.Min(
+            due.GetValueOrDefault(task, problem.HorizonMin), after[task].Select(link => Of(link.Other) - link.Least).DefaultIfEmpty(problem.HorizonMin).Min()) - problem.Tasks[task].Minutes;
+        return [.. Enumerable.Range(0, starts.Length).Select(Of)];
+    }
+
+    private double[] LongestTails()
+    {
+        var tails = new double?[problem.Tasks.Count];
+        double Of(int task) => tails[task] ??= after[task].Select(link => Of(link.Other) + link.Least + problem.Tasks[link.Other].Minutes).DefaultIfEmpty(0).Max();
+        return [.. Enumerable.Range(0, tails.Length).Select(Of)];
+    }
+
+    /// <summary>With the least first, each window met by beginning later what opens it. Null if that does not help.</summary>
+    private TimedTask[]? Place(double[] priority)
     {
         var notBefore = problem.Tasks.Select(task => task.EarliestMin).ToArray();
         for (var tries = 0; tries < MostTries; tries++)
         {
-            if (Place(notBefore, out var missed) is { } placed)
+            if (Place(priority, notBefore, out var missed) is { } placed)
                 return placed;
-            if (missed is not var (first, start))
-                return null;
-            if (start <= notBefore[first])
+            if (missed is not var (first, start) || start <= notBefore[first])
                 return null;
             notBefore[first] = start;
         }
@@ -42,32 +89,25 @@ internal sealed class ListScheduler
         return null;
     }
 
-    private int[] LatestStarts()
-    {
-        var due = problem.Due.GroupBy(due => at[due.TaskId]).ToDictionary(group => group.Key, group => group.Min(one => one.ByMin));
-        var starts = new int?[problem.Tasks.Count];
-        int Of(int task) => starts[task] ??= Math.Min(
-            due.GetValueOrDefault(task, problem.HorizonMin), after[task].Select(link => Of(link.Other) - link.Least).DefaultIfEmpty(problem.HorizonMin).Min()) - problem.Tasks[task].Minutes;
-        return [.. Enumerable.Range(0, starts.Length).Select(Of)];
-    }
-
     /// <param name="missed">The task that has to begin later, and when, for a window to be met; null if nothing helps.</param>
-    private TimedTask[]? Place(int[] notBefore, out (int Task, int StartMin)? missed)
+    private TimedTask[]? Place(double[] priority, int[] notBefore, out (int Task, int StartMin)? missed)
     {
         missed = null;
         var placed = new TimedTask?[problem.Tasks.Count];
         var busy = problem.Hands.ToDictionary(hand => hand.Id, _ => new List<TimeSpanMin>());
-        var left = Enumerable.Range(0, placed.Length).ToHashSet();
-        while (left.Count > 0)
+        var held = problem.Places.ToDictionary(place => place.Id, _ => new List<PlaceUse>());
+        var waitsFor = Enumerable.Range(0, placed.Length).Select(task => before[task].Count()).ToArray();
+        // What stands in an open window goes first.
+        var ready = new PriorityQueue<int, (int, double, int)>();
+        void Ready(int task) => ready.Enqueue(task, (before[task].Any(link => link.Most is not null) ? 0 : 1, priority[task], task));
+        foreach (var task in Enumerable.Range(0, placed.Length).Where(task => waitsFor[task] == 0))
+            Ready(task);
+        var count = 0;
+        while (ready.TryDequeue(out var task, out _))
         {
-            var ready = left.Where(task => before[task].All(link => placed[link.Other] is not null)).ToList();
-            if (ready.Count == 0)
-                return null;
-            // What stands in an open window goes first, then what has the least time to spare.
-            var task = ready.MinBy(one => (before[one].Any(link => link.Most is not null) ? 0 : 1, latest[one], one));
             var earliest = before[task].Select(link => placed[link.Other]!.EndMin + link.Least).Append(notBefore[task]).Max();
             var last = before[task].Where(link => link.Most is not null).Select(link => placed[link.Other]!.EndMin + link.Most!.Value).DefaultIfEmpty(int.MaxValue).Min();
-            if (StartOf(task, earliest, busy, placed) is not var (start, hand))
+            if (StartOf(task, earliest, busy, placed, held) is not var (start, hand))
                 return null;
             if (start > last)
             {
@@ -77,15 +117,24 @@ internal sealed class ListScheduler
             }
 
             placed[task] = new TimedTask(problem.Tasks[task].Id, start, start + problem.Tasks[task].Minutes, hand);
-            if (hand is not null)
-                busy[hand].Add(new TimeSpanMin(start, start + problem.Tasks[task].Minutes));
-            left.Remove(task);
+            if (hand is not null && problem.Tasks[task].Minutes > 0)
+            {
+                var own = busy[hand];
+                own.Insert(FirstEndingAfter(own, start), new TimeSpanMin(start, start + problem.Tasks[task].Minutes));
+            }
+
+            foreach (var use in usesFrom[task])
+                held[use.PlaceId].Add(use);
+            count++;
+            foreach (var (other, _, _) in after[task].Where(link => --waitsFor[link.Other] == 0))
+                Ready(other);
         }
 
-        return placed!;
+        // What waits for itself in a circle is never ready.
+        return count == placed.Length ? [.. placed.OfType<TimedTask>()] : null;
     }
 
-    private (int Start, string? Hand)? StartOf(int task, int earliest, Dictionary<string, List<TimeSpanMin>> busy, TimedTask?[] placed)
+    private (int Start, string? Hand)? StartOf(int task, int earliest, Dictionary<string, List<TimeSpanMin>> busy, TimedTask?[] placed, Dictionary<string, List<PlaceUse>> held)
     {
         var (one, start) = (problem.Tasks[task], UpToStep(earliest));
         if (one.FixedStartMin is { } given)
@@ -95,9 +144,9 @@ internal sealed class ListScheduler
             var (hand, next) = one.NeedsHand ? HandAt(one, start, busy) : (null, start);
             if (next is not { } at)
                 return null;
-            if (at == start && FreePlaceFrom(task, start, placed) is var free && free == start)
+            if (at == start && FreePlaceFrom(task, start, placed, held) is var free && free == start)
                 return (start, hand);
-            start = at > start ? at : UpToStep(FreePlaceFrom(task, start, placed));
+            start = at > start ? at : UpToStep(FreePlaceFrom(task, start, placed, held));
             if (one.FixedStartMin is not null)
                 return null;
         }
@@ -111,15 +160,19 @@ internal sealed class ListScheduler
         (string? Hand, int? Start) best = (null, null);
         foreach (var hand in problem.Hands.Where(hand => task.HandId is null || task.HandId == hand.Id))
         {
-            foreach (var span in hand.Free.Where(span => span.To - start >= task.Minutes))
+            var (free, own) = (hand.Free, busy[hand.Id]);
+            var at = FirstEndingAfter(own, start);
+            for (var i = FirstEndingAfter(free, start); i < free.Count; i++)
             {
+                var span = free[i];
                 var from = UpToStep(Math.Max(start, span.From));
+                if (best.Start <= from)
+                    break;
                 // Past each thing that is in the way.
-                foreach (var other in busy[hand.Id].Where(other => other.To > from).OrderBy(other => other.From))
+                while (at < own.Count && own[at].From < from + task.Minutes && from + task.Minutes <= span.To)
                 {
-                    if (other.From >= from + task.Minutes)
-                        break;
-                    from = UpToStep(other.To);
+                    from = Math.Max(from, UpToStep(own[at].To));
+                    at++;
                 }
 
                 if (from + task.Minutes > span.To)
@@ -133,17 +186,38 @@ internal sealed class ListScheduler
         return best;
     }
 
-    /// <summary>From when on the places of a task are free for it, as far as what is placed tells.</summary>
-    private int FreePlaceFrom(int task, int start, TimedTask?[] placed)
+    /// <param name="spans">In order and apart from each other.</param>
+    private static int FirstEndingAfter(IReadOnlyList<TimeSpanMin> spans, int minute)
     {
-        foreach (var use in problem.Uses.Where(use => use.FromTaskId == problem.Tasks[task].Id))
+        var (low, high) = (0, spans.Count);
+        while (low < high)
+        {
+            var middle = (low + high) / 2;
+            (low, high) = spans[middle].To > minute ? (low, middle) : (middle + 1, high);
+        }
+
+        return low;
+    }
+
+    /// <summary>From when on the places of a task are free for it, as far as what is placed tells.</summary>
+    /// <param name="held">What holds each place so far.</param>
+    private int FreePlaceFrom(int task, int start, TimedTask?[] placed, Dictionary<string, List<PlaceUse>> held)
+    {
+        foreach (var use in usesFrom[task])
         {
             var room = problem.Places.First(place => place.Id == use.PlaceId).Room;
-            var until = start + Math.Max(1, problem.Tasks[task].Minutes);
-            var there = problem.Uses.Where(other => other != use && other.PlaceId == use.PlaceId && placed[at[other.FromTaskId]] is not null)
-                .Select(other => (From: placed[at[other.FromTaskId]]!.StartMin, To: placed[at[other.UntilTaskId]]?.EndMin ?? problem.HorizonMin, other.Amount)).Where(other => other.From < until && other.To > start).ToList();
-            if (there.Sum(other => other.Amount) + use.Amount > room)
-                return there.Min(other => other.To);
+            // How long it is held is only known when what ends it is placed: until then it is held for good.
+            var until = use.UntilTaskId == use.FromTaskId ? start + problem.Tasks[task].Minutes : problem.HorizonMin;
+            var (there, free) = (0, int.MaxValue);
+            foreach (var other in held[use.PlaceId])
+            {
+                var (from, to) = (placed[at[other.FromTaskId]]!.StartMin, placed[at[other.UntilTaskId]]?.EndMin ?? problem.HorizonMin);
+                if (from < until && to > start)
+                    (there, free) = (there + other.Amount, Math.Min(free, to));
+            }
+
+            if (there + use.Amount > room)
+                return free;
         }
 
         return start;

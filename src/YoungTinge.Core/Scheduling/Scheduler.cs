@@ -4,28 +4,96 @@ using Google.OrTools.Util;
 namespace YoungTinge.Core.Scheduling;
 
 /// <summary>
-/// Puts tasks into time by constraint programming (CP-SAT; Perron and Furnon, OR-Tools): first as little late as can be, then done as soon as can be. A list
-/// plan is handed over to begin with. With the same effort the same question has the same answer.
+/// Puts tasks into time by constraint programming (CP-SAT; Perron and Furnon, OR-Tools): first as little late as can be, then done as soon as can be, then each
+/// thing as soon as may be, so that the last days are calm. A list plan is handed over to begin with. With the same effort the same question has the same answer.
 /// </summary>
 public static class Scheduler
 {
-    /// <param name="effort">Of the search, in the solver's own deterministic seconds, which are about seconds of one core; above 0.</param>
+    /// <summary>Work for the hands of the list plan: about so many placings of a task, whatever else there is.</summary>
+    private const int Placings = 200_000;
+
+    /// <summary>Nearer to the bound nobody sees a difference: half a per cent of all the time there is, and not under a step.</summary>
+    private const double NearEnough = 0.005;
+
+    /// <param name="effort">Of the search, in the solver's own deterministic seconds; above 0. One takes ten or more by the clock.</param>
     /// <param name="told">Each schedule that is better than the ones before.</param>
     public static Schedule Solve(SchedulingProblem problem, double effort, CancellationToken cancel = default, Action<Schedule>? told = null)
     {
-        var model = new Model(problem);
-        if (new ListScheduler(problem).Find() is { } begun)
+        cancel.ThrowIfCancellationRequested();
+        if (problem.Tasks.Count == 0)
+            return new Schedule(ScheduleStatus.Best, [], 0, 0, 0, 0);
+        // What fits into nobody's hours fits nowhere, and what waits for itself never comes.
+        if (problem.Tasks.Any(task => !problem.CanPlace(task)) || problem.HasCircle())
+            return new Schedule(ScheduleStatus.None, [], 0, 0, 0, 0);
+        var bounds = new FinishBound(problem);
+        var (lateBound, finishBound) = (problem.Due.Sum(due => Math.Max(0, bounds.Of(due.TaskId) - due.ByMin)), bounds.OfAll());
+        var begun = new ListScheduler(problem).Find(Placings / problem.Tasks.Count, value => value == (lateBound, finishBound), cancel);
+        var model = new Model(problem, bounds);
+        if (begun is not null)
+        {
+            var first = model.Read(ScheduleStatus.Good, begun, lateBound, finishBound);
+            told?.Invoke(first);
+            if (first.LateMin == lateBound && first.FinishMin == finishBound)
+                return first with { Status = ScheduleStatus.Best };
+            // A large plan that is as good as the best is not worth minutes of search for a last quarter of an hour; a huge one is not searched in any time.
+            if (problem.Tasks.Count > HugeFrom || problem.Tasks.Count > LargeFrom && first.LateMin == lateBound && first.FinishMin - finishBound <= Math.Max(problem.StepMin, NearEnough * finishBound))
+                return first;
             model.Hint(begun);
-        var late = model.Minimise(model.Late, effort / 2, cancel, found => told?.Invoke(model.Read(ScheduleStatus.Good, found, 0, 0)));
-        if (late.Status is ScheduleStatus.None or ScheduleStatus.NotFound)
+        }
+
+        var late = model.Minimise(model.Late, 0.4 * effort, cancel, found => told?.Invoke(model.Read(ScheduleStatus.Good, found, lateBound, finishBound)));
+        if (late.Status is ScheduleStatus.None)
             return new Schedule(late.Status, [], 0, 0, 0, 0);
-        model.Hint(late.Tasks);
-        model.Keep(model.Late, late.Value);
-        var finish = model.Minimise(model.Finish, effort / 2, cancel, found => told?.Invoke(model.Read(ScheduleStatus.Good, found, late.Bound, 0)));
-        // It has the first one to begin with; if it was stopped before it looked at that, the first one stands.
-        var best = finish.Tasks.Count > 0 ? finish.Tasks : late.Tasks;
+        // What was begun with stands if nothing else was found.
+        var (tasks, lateMin) = late.Tasks.Count > 0 ? (late.Tasks, late.Value) : (begun, begun is null ? 0 : model.Read(ScheduleStatus.Good, begun, 0, 0).LateMin);
+        if (tasks is null)
+            return new Schedule(ScheduleStatus.NotFound, [], 0, 0, 0, 0);
+        model.Hint(tasks);
+        model.Keep(model.Late, lateMin);
+        var finish = model.Minimise(model.Finish, 0.4 * effort, cancel, found => told?.Invoke(model.Read(ScheduleStatus.Good, found, lateBound, finishBound)));
+        if (finish.Tasks.Count > 0)
+        {
+            tasks = finish.Tasks;
+            model.Hint(tasks);
+            model.Keep(model.Finish, finish.Value);
+            var early = model.Minimise(model.Starts, 0.2 * effort, cancel, _ => { });
+            tasks = early.Tasks.Count > 0 ? early.Tasks : tasks;
+        }
+
         var status = late.Status == ScheduleStatus.Best && finish.Status == ScheduleStatus.Best ? ScheduleStatus.Best : ScheduleStatus.Good;
-        return model.Read(status, best, late.Bound, Math.Min(finish.Bound, best.Max(task => task.EndMin)));
+        return model.Read(status, tasks, Math.Max(lateBound, late.Bound), Math.Max(finishBound, finish.Bound));
+    }
+
+    /// <summary>From so many tasks on, the search proves little in any time that somebody waits.</summary>
+    private const int LargeFrom = 80;
+
+    /// <summary>From so many on there is no more than the list plan, with its bound said.</summary>
+    private const int HugeFrom = 600;
+
+    /// <summary>
+    /// The last stretch of hours in which the work may be begun and still be in time, by the list plan: it is safe, and a search may find a later one.
+    /// </summary>
+    /// <returns>The beginning of the stretch, in minutes; null if it is too late already.</returns>
+    public static int? LatestBegin(SchedulingProblem problem, CancellationToken cancel = default)
+    {
+        int[] begins = [.. problem.Hands.SelectMany(hand => hand.Free).Select(span => span.From).Where(from => from <= problem.Due.Select(due => due.ByMin).DefaultIfEmpty(0).Max()).Distinct().Order()];
+        var changes = Placings / 4 / Math.Max(1, problem.Tasks.Count);
+        bool InTime(int begin)
+        {
+            var later = problem with { Tasks = [.. problem.Tasks.Select(task => task with { EarliestMin = Math.Max(task.EarliestMin, begin) })] };
+            return new ListScheduler(later).Find(changes, value => value.Late == 0, cancel) is { } tasks
+                && later.Due.All(due => tasks.First(task => task.TaskId == due.TaskId).EndMin <= due.ByMin);
+        }
+
+        // What is begun sooner is done no later.
+        var (inTime, late) = (-1, begins.Length);
+        while (late - inTime > 1)
+        {
+            var middle = (inTime + late) / 2;
+            (inTime, late) = InTime(begins[middle]) ? (middle, late) : (inTime, middle);
+        }
+
+        return inTime < 0 ? null : begins[inTime];
     }
 
     private sealed record Goal(ScheduleStatus Status, int Value, int Bound, IReadOnlyList<TimedTask> Tasks);
@@ -39,7 +107,8 @@ public static class Scheduler
         private readonly LinearExpr[] starts;
         private readonly Dictionary<string, BoolVar>[] byHand;
 
-        public Model(SchedulingProblem problem)
+        /// <param name="bounds">How soon anything can be; null to leave that to the search.</param>
+        public Model(SchedulingProblem problem, FinishBound? bounds = null)
         {
             this.problem = problem;
             at = problem.Tasks.Index().ToDictionary(task => task.Item.Id, task => task.Index);
@@ -48,8 +117,10 @@ public static class Scheduler
             starts = [.. steps.Select(step => LinearExpr.Term(step, problem.StepMin))];
             byHand = [.. problem.Tasks.Select((task, i) => ByHand(task, i))];
             foreach (var hand in problem.Hands)
+                // When she is not there stands as work among her work: so the solver sees how much of it fits between.
                 model.AddNoOverlap(problem.Tasks.Index().Where(task => byHand[task.Index].ContainsKey(hand.Id)).Select(task =>
-                    model.NewOptionalFixedSizeIntervalVar(starts[task.Index], task.Item.Minutes, byHand[task.Index][hand.Id], $"{task.Item.Id} by {hand.Id}")));
+                    model.NewOptionalFixedSizeIntervalVar(starts[task.Index], task.Item.Minutes, byHand[task.Index][hand.Id], $"{task.Item.Id} by {hand.Id}"))
+                    .Concat(Away(hand).Select(gap => model.NewFixedSizeIntervalVar(model.NewConstant(gap.From), gap.Minutes, "away"))));
             foreach (var link in problem.After)
             {
                 var wait = starts[at[link.Then]] - starts[at[link.First]] - problem.Tasks[at[link.First]].Minutes;
@@ -60,19 +131,29 @@ public static class Scheduler
                 AddPlace(place);
             Late = LinearExpr.Sum(problem.Due.Select((due, i) =>
             {
-                var late = model.NewIntVar(0, problem.HorizonMin, $"late {i}");
+                var late = model.NewIntVar(Math.Max(0, (bounds?.Of(due.TaskId) ?? 0) - due.ByMin), problem.HorizonMin, $"late {i}");
                 model.Add(late >= starts[at[due.TaskId]] + problem.Tasks[at[due.TaskId]].Minutes - due.ByMin);
                 return late;
             }));
-            var finish = model.NewIntVar(0, problem.HorizonMin, "finish");
+            var finish = model.NewIntVar(bounds?.OfAll() ?? 0, problem.HorizonMin, "finish");
             foreach (var (i, task) in problem.Tasks.Index())
                 model.Add(finish >= starts[i] + task.Minutes);
             Finish = finish;
+            Starts = LinearExpr.Sum(steps);
         }
+
+        /// <summary>When each thing begins, in steps, summed.</summary>
+        public LinearExpr Starts { get; }
 
         public LinearExpr Late { get; }
 
         public LinearExpr Finish { get; }
+
+        private IEnumerable<TimeSpanMin> Away(Hand hand)
+        {
+            int[] from = [0, .. hand.Free.Select(span => span.To)], to = [.. hand.Free.Select(span => span.From), problem.HorizonMin];
+            return from.Zip(to, (one, other) => new TimeSpanMin(one, other)).Where(gap => gap.Minutes > 0);
+        }
 
         private static bool MayDo(Hand hand, PlannedTask task) => task.NeedsHand && (task.HandId is null || task.HandId == hand.Id);
 
@@ -140,7 +221,7 @@ public static class Scheduler
         public Goal Minimise(LinearExpr goal, double effort, CancellationToken cancel, Action<IReadOnlyList<TimedTask>> told)
         {
             model.Minimize(goal);
-            using var solver = new CpSolver { StringParameters = FormattableString.Invariant($"num_search_workers:1 random_seed:1 max_deterministic_time:{effort}") };
+            using var solver = new CpSolver { StringParameters = FormattableString.Invariant($"num_search_workers:1 linearization_level:0 random_seed:1 max_deterministic_time:{effort}") };
             using var teller = new Teller(this, cancel, told);
             using var stops = cancel.Register(solver.StopSearch);
             var status = solver.Solve(model, teller) switch

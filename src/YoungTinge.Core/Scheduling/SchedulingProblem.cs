@@ -47,6 +47,37 @@ public sealed record SchedulingProblem(
     public IReadOnlyList<WorkPlace> Places { get; init; } = [];
 
     public IReadOnlyList<PlaceUse> Uses { get; init; } = [];
+
+    /// <summary>Whether something comes after itself.</summary>
+    public bool HasCircle()
+    {
+        var waitsFor = Tasks.ToDictionary(task => task.Id, _ => 0);
+        foreach (var link in After)
+            waitsFor[link.Then]++;
+        var following = After.ToLookup(link => link.First, link => link.Then);
+        var ready = new Queue<string>(waitsFor.Where(task => task.Value == 0).Select(task => task.Key));
+        var placed = 0;
+        for (; ready.TryDequeue(out var id); placed++)
+        {
+            foreach (var then in following[id])
+            {
+                if (--waitsFor[then] == 0)
+                    ready.Enqueue(then);
+            }
+        }
+
+        return placed < Tasks.Count;
+    }
+
+    /// <summary>Whether there is a time for a task, were it the only one.</summary>
+    public bool CanPlace(PlannedTask task)
+    {
+        int UpToStep(int minutes) => (minutes + StepMin - 1) / StepMin * StepMin;
+        bool Fits(TimeSpanMin span) => task.FixedStartMin is { } given
+            ? given >= span.From && given >= task.EarliestMin && given % StepMin == 0 && given + task.Minutes <= span.To
+            : UpToStep(Math.Max(span.From, task.EarliestMin)) + task.Minutes <= Math.Min(span.To, HorizonMin);
+        return task.NeedsHand ? Hands.Where(hand => task.HandId is null || task.HandId == hand.Id).SelectMany(hand => hand.Free).Any(Fits) : Fits(new TimeSpanMin(0, HorizonMin));
+    }
 }
 
 /// <summary>When a task is done, and by whom.</summary>

@@ -32,7 +32,7 @@ internal sealed partial class CommissionWork
             loose[work.PieceId] = compare;
         }
 
-        var ends = AddStages(flowerId, assembly, works, loose, standing, lays);
+        var ends = AddStages(flower, assembly, works, loose, standing, lays);
         var inFlower = assembly.Stages.SelectMany(stage => stage.Parts).Select(part => part.PieceId).ToHashSet();
         var flowersCount = works.Where(work => inFlower.Contains(work.PieceId)).Select(work => work.Parts).DefaultIfEmpty(0).Max();
         if (assembly.GroupOf is > 1 and var each && flowersCount > 0)
@@ -63,8 +63,9 @@ internal sealed partial class CommissionWork
     /// <summary>Stage by stage, each followed by the coats that wait for it.</summary>
     /// <returns>Ids of what ends the flower.</returns>
     private List<string> AddStages(
-        Guid flowerId, AssemblyPlan assembly, List<PlannedWork> works, Dictionary<Guid, string> loose, List<(Guid StageId, CoatOn On)> standing, List<Operation> lays)
+        FlowerWork flower, AssemblyPlan assembly, List<PlannedWork> works, Dictionary<Guid, string> loose, List<(Guid StageId, CoatOn On)> standing, List<Operation> lays)
     {
+        var flowerId = flower.Paste.FlowerId;
         var endsOf = new Dictionary<Guid, List<string>>();
         var built = new List<string>();
         var rank = 0;
@@ -84,7 +85,7 @@ internal sealed partial class CommissionWork
                 stage.Joining == Joining.Taped ? 0 : SetsMinutes, [.. parts.Select(part => loose[part.PieceId]), .. onto ?? []])
             {
                 AlsoUses = stage.Joining is Joining.Glued or Joining.HalfGlued && Glue is { } glue ? [glue] : [],
-                Windows = stage.Dryness == Dryness.Leathery ? [.. parts.SelectMany(part => WindowOf(works.First(work => work.PieceId == part.PieceId)))] : [],
+                Windows = stage.Dryness == Dryness.Leathery ? [.. parts.SelectMany(part => WindowOf(works.First(work => work.PieceId == part.PieceId), flower.Room))] : [],
             });
             built.Add(id);
             HashSet<Guid> now = [stage.Id, .. stages.Skip(at + 1).TakeWhile(later => later.Parts.Count == 0).Select(later => later.Stage.Id)];
@@ -97,8 +98,8 @@ internal sealed partial class CommissionWork
     }
 
     /// <summary>What is leathery goes on while it bends; what had to be firm for its dust bends no more, and has no window.</summary>
-    private IEnumerable<Window> WindowOf(PlannedWork work) => operations.Where(operation => operation.Step is DryPieces { Until: Dryness.Leathery } && operation.Touches(work.PieceId))
-        .Select(dry => new Window(dry.Id, dry.WaitMinutes + Drying.BendsForMinutes(work.Piece)));
+    private IEnumerable<Window> WindowOf(PlannedWork work, Room room) => operations.Where(operation => operation.Step is DryPieces { Until: Dryness.Leathery } && operation.Touches(work.PieceId))
+        .Select(dry => new Window(dry.Id, dry.WaitMinutes + Drying.BendsForMinutes(work.Piece, room)));
 
     /// <summary>Each kind of piece in the order of its own plan; steam and glaze go over all of them at once where they can.</summary>
     /// <returns>Ids of the last of each kind of piece.</returns>
@@ -127,8 +128,8 @@ internal sealed partial class CommissionWork
     /// <summary>The first on the shelf that is still bought; null if there is none.</summary>
     private string? Glue => materials.All.OfType<Adhesive>().FirstOrDefault(adhesive => !adhesive.Label.IsRetired)?.Id;
 
-    /// <summary>Glue that holds is dry after a night; taped stands at once. House figure.</summary>
-    private const double SetsMinutes = 720;
+    /// <summary>Glue holds after half an hour and bears weight after four hours; taped stands at once. House figure.</summary>
+    private const double SetsMinutes = 240;
 
     /// <param name="kinds">Of piece, that get it in one go.</param>
     /// <param name="rank">Of the standing flower; null for loose pieces.</param>
@@ -154,7 +155,7 @@ internal sealed partial class CommissionWork
             // A dust by itself is taken as it comes; what is mixed is counted with its pot.
             MaterialTake[] takes = potId is null && coat is ResolvedDust ? [.. each[0].Amount.Powders.Select(powder => new MaterialTake(powder.MaterialId, powder.Grams / steps.Count))]
                 : potId is null ? [.. step.Takes()] : [];
-            var lay = new Operation(id, isStanding ? WorkPhase.Build : WorkPhase.Colour, commissionId, step, lots, takes, 0, hand / steps.Count, coat.WaitMinutes / steps.Count, after)
+            var lay = new Operation(id, isStanding ? WorkPhase.Build : WorkPhase.Colour, commissionId, step, lots, takes, 0, hand / steps.Count, i == steps.Count - 1 ? coat.WaitMinutes : coat.WaitBetweenMinutes, after)
             {
                 Coat = coat,
                 PotId = potId,

@@ -25,7 +25,7 @@ internal sealed partial class CommissionWork(Guid commissionId, IReadOnlyList<Fl
                 AddBatch(flower, work, (BatchPaste)work.Source!);
         }
 
-        var shaped = works.SelectMany(one => one.Works.Select(work => (work.PieceId, Last: AddShaping(one.Flower.Paste.FlowerId, work, DrynessFor(work, AssemblyOf(one.Flower, one.Works)))))).ToDictionary(one => one.PieceId, one => one.Last);
+        var shaped = works.SelectMany(one => one.Works.Select(work => (work.PieceId, Last: AddShaping(one.Flower, work, DrynessFor(work, AssemblyOf(one.Flower, one.Works)))))).ToDictionary(one => one.PieceId, one => one.Last);
         var lays = new List<Operation>();
         var built = works.ToDictionary(one => one.Flower.Paste.FlowerId, one => AddColourAndBuild(one.Flower, one.Works, shaped, lays));
         AddPots(lays);
@@ -73,10 +73,10 @@ internal sealed partial class CommissionWork(Guid commissionId, IReadOnlyList<Fl
     }
 
     /// <returns>The id of what a coat of the piece comes after.</returns>
-    private string AddShaping(Guid flowerId, PlannedWork work, Dryness until)
+    private string AddShaping(FlowerWork flower, PlannedWork work, Dryness until)
     {
         var quantity = PasteQuantity.For(work.Piece, work.Parts);
-        Lot[] lots = [new(flowerId, work.PieceId, quantity.Pieces)];
+        Lot[] lots = [new(flower.Paste.FlowerId, work.PieceId, quantity.Pieces)];
         var (shape, dry) = (OperationId.OfPiece(work.PieceId, StepKeys.Shape), OperationId.OfPiece(work.PieceId, StepKeys.Dry));
         var each = work.Piece.Body.Kind == BodyKind.Bought ? 0 : work.Piece.Solid ? BenchMinutes.ShapeASolid : BenchMinutes.RollAPiece;
         Add(new Operation(
@@ -88,9 +88,9 @@ internal sealed partial class CommissionWork(Guid commissionId, IReadOnlyList<Fl
         {
             Supports = Supports.Of(work, materials),
         });
-        if (Drying.HoursFor(work.Piece, until) is not (> 0 and var hours))
+        if (Drying.MinutesFor(work.Piece, until, flower.Room) is not (> 0 and var minutes))
             return shape;
-        Add(new Operation(dry, WorkPhase.Shape, commissionId, new DryPieces(StepKeys.Dry, until, hours), lots, [], 0, 0, 60 * hours, [shape]));
+        Add(new Operation(dry, WorkPhase.Shape, commissionId, new DryPieces(StepKeys.Dry, until, minutes / 60, flower.Room.IsTooDamp), lots, [], 0, 0, minutes, [shape]));
         return dry;
     }
 
@@ -137,7 +137,10 @@ internal sealed partial class CommissionWork(Guid commissionId, IReadOnlyList<Fl
         var names = works.SelectMany(one => one.Works).ToDictionary(work => work.PieceId, work => work.Piece.Name);
         SprayLine[] lines = [.. plan.Items.Select(item => new SprayLine(item.Part, item.FlowerId, item.PieceId is { } piece ? names[piece] : null, item.Count, item.DistanceMm))];
         Add(new Operation(spray, WorkPhase.Build, commissionId, new MakeSpray(spray, plan.Sprays, lines), lots, [], BenchMinutes.SetUpJoining, BenchMinutes.GatherAFlower * (total + buds), 0, ends));
-        Add(new Operation(box, WorkPhase.Build, commissionId, new BoxUp(box, total), lots, [], 0, BenchMinutes.BoxAFlower * (total + buds), 0, [spray]));
+        Add(new Operation(box, WorkPhase.Build, commissionId, new BoxUp(box, total), lots, [], 0, BenchMinutes.BoxAFlower * (total + buds), 0, [spray])
+        {
+            Rests = [.. operations.Where(operation => operation.Coat is ResolvedGlaze).Select(glaze => new Rest(glaze.Id, ResolvedGlaze.OvernightMinutes))],
+        });
     }
 
     /// <summary>As dry as its stage asks; but nothing is dusted before it is firm.</summary>

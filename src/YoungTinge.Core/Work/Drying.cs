@@ -2,38 +2,68 @@ using YoungTinge.Core.Flowers;
 
 namespace YoungTinge.Core.Work;
 
-/// <summary>About how long a piece dries, in an ordinary dry room. House figures.</summary>
+/// <summary>The air that pieces dry in.</summary>
+/// <param name="HumidityPercent">0 to 100.</param>
+/// <param name="Celsius">-10 to 50.</param>
+public sealed record Room(double HumidityPercent, double Celsius)
+{
+    /// <summary>From here on paste takes up as much as it gives off. House figure.</summary>
+    public const double TooDampPercent = 78;
+
+    private const double StillPercent = 80;
+
+    /// <summary>Where nothing is known of a room.</summary>
+    public static Room Usual { get; } = new(50, 20);
+
+    public bool IsTooDamp => HumidityPercent >= TooDampPercent;
+
+    /// <summary>
+    /// How many times as long as in the usual room: by how far the air is from still, and half as long for every 12 degrees. In a room that is too damp, as
+    /// if it were just not: whoever plans with it has to help it first.
+    /// </summary>
+    public double SlowerThanUsual =>
+        (StillPercent - Usual.HumidityPercent) / (StillPercent - Math.Min(HumidityPercent, TooDampPercent - 1)) * Math.Pow(2, (Usual.Celsius - Celsius) / 12);
+}
+
+/// <summary>How long pieces of flower paste dry, by what is thickest of them, in their room. House figures.</summary>
 public static class Drying
 {
-    private const double ThinHours = 5;
-    private const double HoursPerSquareMm = 22;
-    private const double SolidHours = 20;
-    private const double HoursPerMm = 1.5;
-    private const double MostHours = 72;
+    /// <summary>At this thickness, in the usual room.</summary>
+    private const double ReferenceMm = 0.6;
 
-    /// <summary>Of the time until firm, what it takes until a piece still just bends, and until nothing in it is damp.</summary>
-    private const double LeatheryShare = 0.25;
-    private const double BoneDryShare = 1.6;
+    private const double LeatheryMinutes = 12;
+    private const double TouchDryMinutes = 40;
+    private const double FirmMinutes = 180;
+    private const double BoneDryMinutes = 840;
 
-    /// <summary>Until this share of the time until firm, a leathery piece still bends.</summary>
-    private const double BendsShare = 0.6;
+    /// <summary>What is twice as thick dries 2.6 times as long.</summary>
+    private const double ByThickness = 1.4;
 
-    /// <summary>How long a leathery piece still bends, in minutes, once it is leathery.</summary>
-    public static double BendsForMinutes(Piece piece) => 60 * (Math.Min(MostHours, BendsShare * FirmHours(piece)) - Math.Min(MostHours, LeatheryShare * FirmHours(piece)));
+    /// <summary>How long a leathery piece still bends, in minutes, once it is leathery: until it is dry to the touch.</summary>
+    public static double BendsForMinutes(Piece piece, Room room) => (TouchDryMinutes - LeatheryMinutes) * Slowness(piece, room);
 
-    /// <returns>Whole hours; 0 for what is bought.</returns>
-    public static double HoursFor(Piece piece, Dryness until) => Whole(FirmHours(piece) * (until switch { Dryness.Leathery => LeatheryShare, Dryness.BoneDry => BoneDryShare, _ => 1 }));
+    /// <returns>Minutes as a maker reads them off a clock; 0 for what is bought.</returns>
+    public static double MinutesFor(Piece piece, Dryness until, Room room) => Readable(Slowness(piece, room) * (until switch
+    {
+        Dryness.Leathery => LeatheryMinutes,
+        Dryness.BoneDry => BoneDryMinutes,
+        _ => FirmMinutes,
+    }));
 
-    private static double FirmHours(Piece piece) => piece.Body switch
+    private static double Slowness(Piece piece, Room room) => Math.Pow(ThickestMm(piece) / ReferenceMm, ByThickness) * room.SlowerThanUsual;
+
+    /// <summary>What air comes to from both sides; of what is solid, from all round, its radius.</summary>
+    private static double ThickestMm(Piece piece) => piece.Body switch
     {
         { Kind: BodyKind.Bought } => 0,
-        { Kind: BodyKind.CoveredCore } body => SolidHours + HoursPerMm * body.SkinMm,
-        // What is thickest dries last.
-        _ when piece.Cut.NubMm is { } nub && !piece.Solid => Math.Max(FlatHours(piece), SolidHours + HoursPerMm * nub),
-        _ => piece.Solid ? SolidHours + HoursPerMm * Math.Min(piece.LengthMm, piece.WidthMm) : FlatHours(piece),
+        { Kind: BodyKind.CoveredCore } body => body.SkinMm,
+        _ when piece.Solid => Math.Min(piece.LengthMm, piece.WidthMm) / 2,
+        _ => Math.Max(piece.ThicknessMm, (piece.Cut.NubMm ?? 0) / 2),
     };
 
-    private static double FlatHours(Piece piece) => ThinHours + HoursPerSquareMm * piece.ThicknessMm * piece.ThicknessMm;
-
-    private static double Whole(double hours) => Math.Min(MostHours, Math.Ceiling(hours));
+    private static double Readable(double minutes)
+    {
+        var step = minutes switch { < 60 => 5, < 360 => 15, _ => 60 };
+        return Math.Ceiling(minutes / step) * step;
+    }
 }

@@ -22,6 +22,11 @@ public sealed record Lot(Guid FlowerId, Guid? PieceId, int Count);
 /// <param name="MostMinutes">After that has ended, its own wait counted in.</param>
 public sealed record Window(string AfterId, double MostMinutes);
 
+/// <summary>What has to rest longer before this than before all else that follows it.</summary>
+/// <param name="AfterId">Of the operation that has to rest.</param>
+/// <param name="LeastMinutes">After that has ended.</param>
+public sealed record Rest(string AfterId, double LeastMinutes);
+
 /// <summary>
 /// One thing that is done for the work, once, on whichever sheet it is read. Its id is made of what it is about, so a tick outlives changes
 /// elsewhere.
@@ -38,6 +43,9 @@ public sealed record Operation(
 {
     /// <summary>When it has to be begun; empty where there is time.</summary>
     public IReadOnlyList<Window> Windows { get; init; } = [];
+
+    /// <summary>What has to have rested; empty for nothing beyond the usual waits.</summary>
+    public IReadOnlyList<Rest> Rests { get; init; } = [];
 
     /// <summary>Wires, tape and the like that it takes, also those that the cabinet does not hold.</summary>
     public IReadOnlyList<Support> Supports { get; init; } = [];

@@ -5,7 +5,11 @@ namespace YoungTinge.Core.Work;
 
 /// <summary>A flower that is worked on.</summary>
 /// <param name="Assembly">How it is put together; null for as the house would.</param>
-public sealed record FlowerWork(FlowerPaste Paste, AssemblyPlan? Assembly);
+public sealed record FlowerWork(FlowerPaste Paste, AssemblyPlan? Assembly)
+{
+    /// <summary>That it dries in.</summary>
+    public Room Room { get; init; } = Room.Usual;
+}
 
 /// <summary>
 /// Everything that is done for some commissions, once. All sheets are views of it: none has rules, amounts or steps of its own.

@@ -22,6 +22,7 @@ internal static class ArchiveTables
         new("operation_done", "studio_id = $1", "operation_id"),
         new("paste_day_leftover", "studio_id = $1", "block_key"),
         new("stock_use", "studio_id = $1", "tick_key, material_id"),
+        new("work_plan", "studio_id = $1", "studio_id"),
     ];
 
     /// <summary>Of earlier builds: a migration makes others of them.</summary>

@@ -6,6 +6,7 @@ using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Marble;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Ombre;
+using YoungTinge.Core.Scheduling;
 
 namespace YoungTinge.Store.Archives;
 
@@ -43,6 +44,9 @@ internal static class StudioCheck
             reader => PlanJson.ReadTakes(reader.GetString(0)).All(take => take.Amount >= 0));
         await EachAsync(connection, "paste_plan", "select kind, plan::text from paste_plan where studio_id = $1",
             reader => CheckPastePlan(PastePlanStore.Read(reader.GetString(0), reader.GetString(1)), materials));
+
+        await EachAsync(connection, "work_plan", $"select {WorkPlanStore.Columns} from work_plan where studio_id = $1",
+            reader => !MakerCheck.Problems(WorkPlanStore.Read(reader).Makers).Any());
 
         async Task EachAsync(NpgsqlConnection connection, string table, string sql, Func<NpgsqlDataReader, bool> isRight)
         {

@@ -26,6 +26,7 @@ internal static class OpenApiDocument
         ("Mixing", "Mixing table", "Recipes for a colour, what a dose does, batches and how to save one."),
         ("PasteDay", "Paste day", "All pastes of a day, runs of shades and marbled batches."),
         ("DustDay", "Dust day", "All dusts, paints, steam and glaze of a commission in the order of the brushes."),
+        new("Plan", "Plan", "The work in time: who works when, and the plan in force."),
         new("Work", "Work", "What there is to do, on run sheets, and ticking what is done."),
         ("Cabinet", "Cabinet", "Jars, wires and all else that there is, and what is needed of it."),
         ("Logbook", "Logbook", "What came out, beside what was foretold."),

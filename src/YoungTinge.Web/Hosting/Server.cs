@@ -16,6 +16,7 @@ using YoungTinge.Web.Logbook;
 using YoungTinge.Web.Mixing;
 using YoungTinge.Web.PasteDay;
 using YoungTinge.Web.Pictures;
+using YoungTinge.Web.Plan;
 using YoungTinge.Web.Shared;
 using YoungTinge.Web.Shared.Computing;
 using YoungTinge.Web.Studios;
@@ -79,7 +80,7 @@ public static class Server
         });
         services.AddSingleton<StudioStore>().AddSingleton<CabinetStore>().AddSingleton<CommissionStore>().AddSingleton<PieceStore>()
             .AddSingleton<DoneStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>().AddSingleton<PictureStore>().AddSingleton<PastePlanStore>().AddSingleton<FlowerWorksLoader>().AddScoped<PasteDayLoader>().AddSingleton<LeftoverStore>().AddSingleton(provider => new ArchiveStore(provider.GetRequiredService<NpgsqlDataSource>(), PictureFile.IsPicture))
-            .AddSingleton<BinStore>().AddSingleton<CopyStore>().AddSingleton<StateStore>().AddSingleton<LaidPictureStore>();
+            .AddSingleton<BinStore>().AddSingleton<CopyStore>().AddSingleton<StateStore>().AddSingleton<LaidPictureStore>().AddSingleton<WorkPlanStore>();
         services.AddSingleton<Workers>().AddSingleton<KeptAnswers>().AddHostedService<WarmUp>();
         services.AddSingleton<PictureDesk>().AddSingleton<Reach>();
         services.AddSingleton<StudioWorks>();
@@ -139,6 +140,8 @@ public static class Server
         ReadColour.Map(api);
         GetCabinet.Map(api);
         GetNeeds.Map(api);
+        GetPlan.Map(api);
+        PlanWork.Map(api);
         FindDuplicates.Map(api);
         GetMaterial.Map(api);
         SaveMaterial.Map(api);

@@ -157,7 +157,7 @@ internal sealed class StudioWork
         return rows.Flowers.SelectMany(flower => new object?[] { flower with { Assembly = null }, flower.Assembly is null ? null : PlanJson.Write(flower.Assembly), rows.Ombres.GetValueOrDefault(flower.Id), rows.Marbles.GetValueOrDefault(flower.Id) }
                 .Concat(pieces[flower.Id].SelectMany(piece => new object?[] { piece.Id, piece.Piece, piece.Parts, new ByReference(piece.Plan), piece.Version, piece.Guests.EatIt, string.Join(',', piece.Guests.Diets) }))
                 .Select(input => (flower.CommissionId, input)))
-            .Concat(rows.Commissions.Select(commission => (CommissionId: commission.Id, input: (object?)(commission.Spray is null ? null : PlanJson.Write(commission.Spray)))))
+            .Concat(rows.Commissions.Select(commission => (CommissionId: commission.Id, input: (object?)(commission.Spray is null ? null : PlanJson.Write(commission.Spray), commission.Details.RoomHumidityPercent, commission.Details.RoomCelsius))))
             .ToLookup(one => one.CommissionId, one => one.input);
     }
 
@@ -190,7 +190,7 @@ internal sealed class StudioWork
             Pieces = own.Select(piece => piece.From(sources.GetValueOrDefault(piece.Id)) with { Standing = standing[piece.Id] }).ToLookup(piece => piece.FlowerId);
             Pastes = Of([.. Pieces.SelectMany(group => group)]);
             blocks = new(() => PasteDaySheet.Of(Pastes, rows.Materials, leftovers, rows.Studio.Measuring.LeftoverDeltaE));
-            graph = new(() => WorkGraph.Of([.. Pastes.Zip(flowers, (paste, flower) => new FlowerWork(paste, flower.Assembly))], blocks.Value, rows.Materials, sprays));
+            graph = new(() => WorkGraph.Of([.. Pastes.Zip(flowers, (paste, flower) => new FlowerWork(paste, flower.Assembly) { Room = RoomOf(rows.Commissions.First(commission => commission.Id == flower.CommissionId)) })], blocks.Value, rows.Materials, sprays));
 
             IReadOnlyList<FlowerPaste> Of(IReadOnlyList<PlannedPiece> pieces)
             {
@@ -199,6 +199,9 @@ internal sealed class StudioWork
                     flower.Id, flower.CommissionId, [.. piecesOf[flower.Id]], rows.Ombres.GetValueOrDefault(flower.Id), rows.Marbles.GetValueOrDefault(flower.Id)))];
             }
         }
+
+        private static Room RoomOf(Commission commission) =>
+            new(commission.Details.RoomHumidityPercent ?? Room.Usual.HumidityPercent, commission.Details.RoomCelsius ?? Room.Usual.Celsius);
 
         private static IReadOnlyDictionary<Guid, StandingPiece> StandingIn(Flower flower, IReadOnlyList<PlannedPiece> pieces)
         {

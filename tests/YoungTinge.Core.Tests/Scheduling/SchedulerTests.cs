@@ -48,7 +48,7 @@ public class SchedulerTests
     [Fact]
     public void The_plan_to_begin_with_breaks_no_rule_either() => Problems(12, 5).Holds(problem =>
     {
-        if (new ListScheduler(problem).Find() is not { } tasks)
+        if (new ListScheduler(problem).Find(20) is not { } tasks)
             return;
         var end = tasks.Max(task => task.EndMin);
         var late = problem.Due.Sum(due => Math.Max(0, tasks.Single(task => task.TaskId == due.TaskId).EndMin - due.ByMin));
@@ -78,6 +78,14 @@ public class SchedulerTests
     {
         foreach (var problem in Problems(9, 4).Fixed(5))
             Assert.Equal(Scheduler.Solve(problem, 1).Tasks, Scheduler.Solve(problem, 1).Tasks);
+    }
+
+    [Fact]
+    public void A_circle_has_no_plan()
+    {
+        var problem = Problems(5, 2).Fixed(1).First();
+        var (one, other) = (problem.Tasks[0].Id, problem.Tasks[1].Id);
+        Assert.Equal(ScheduleStatus.None, Scheduler.Solve(problem with { After = [new(one, other, 0), new(other, one, 0)] }, Effort).Status);
     }
 
     [Fact]

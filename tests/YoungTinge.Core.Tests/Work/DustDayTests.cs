@@ -188,7 +188,7 @@ public class DustDayTests
         var pollen = new PollenCoat(Guid.NewGuid(), "crumb", "glue", 0.5, Place.Whole, Sides.Face);
         var withCrumbs = new Materials(TestData.Cabinet.All.Append(new Crumb(new Label("crumb", "Crumb", "sugar", FoodStatus.Edible), Spectrum.From(_ => 0.5))).Append(new Adhesive(new Label("glue", "Glue", "gum", FoodStatus.Edible))));
         Assert.Equal(0, Dust("nettle").Resolve(TestData.Cabinet).WaitMinutes);
-        Assert.True(Glaze(coats: 2).Resolve(TestData.Cabinet).WaitMinutes > Glaze().Resolve(TestData.Cabinet).WaitMinutes);
+        Assert.True(Glaze(coats: 2).Resolve(TestData.Cabinet) is var glaze && glaze.WaitMinutes > glaze.WaitBetweenMinutes && glaze.WaitBetweenMinutes > 0);
         Assert.True(pollen.Resolve(withCrumbs).WaitMinutes >= 12 * 60);
     }
 

@@ -113,7 +113,7 @@ function loneWords(t: TFunction, operation: Operation, nameOf: NameOf): StepWord
     case 'dryPieces':
       return {
         what: t(`step.dryUntil.${step.until}`, { time: minutesWords(t, 60 * step.hours) }),
-        how: t('step.dryPiecesHow'),
+        how: t(step.isTooDamp ? 'step.dryPiecesTooDamp' : 'step.dryPiecesHow'),
         saysWait: true,
       }
     case 'brushDust':

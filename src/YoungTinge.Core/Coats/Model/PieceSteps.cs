@@ -12,7 +12,8 @@ public sealed record ShapePieces(string Key, int Pieces, int Spares, BenchBall B
     : RunStep(Key, [Caution.BladesAndWire]);
 
 /// <param name="Until">As dry as what follows asks.</param>
-/// <param name="Hours">About so long; a house figure for a dry room.</param>
-public sealed record DryPieces(string Key, Dryness Until, double Hours) : RunStep(Key, []);
+/// <param name="Hours">About so long in its room.</param>
+/// <param name="IsTooDamp">The air of its room is so damp that it will not dry there: the hours are those of a room that is just not.</param>
+public sealed record DryPieces(string Key, Dryness Until, double Hours, bool IsTooDamp) : RunStep(Key, []);
 
 public sealed record ComparePieces(string Key) : RunStep(Key, []);

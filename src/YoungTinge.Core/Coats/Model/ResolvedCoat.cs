@@ -48,6 +48,9 @@ public abstract class ResolvedCoat(Coat coat, Materials cabinet)
     /// <summary>Until anything else may touch the piece, in minutes; 0 for none.</summary>
     public virtual double WaitMinutes => 0;
 
+    /// <summary>Between two layers of it, in minutes; what it waits for all else where it has but one.</summary>
+    public virtual double WaitBetweenMinutes => WaitMinutes;
+
     /// <summary>What one slip of the hand makes of it; null where a hand cannot slip.</summary>
     public virtual CoatSlip? OneSlip => null;
 

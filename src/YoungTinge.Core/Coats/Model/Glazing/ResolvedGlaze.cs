@@ -9,7 +9,13 @@ namespace YoungTinge.Core.Coats.Model;
 public sealed class ResolvedGlaze : ResolvedCoat
 {
     /// <summary>Let each coat of glaze dry this long before anything else touches it. House figure.</summary>
-    private const double FlashOffMinutes = 15;
+    private const double FlashOffMinutes = 20;
+
+    /// <summary>Until it may be touched. House figure.</summary>
+    private const double TouchDryMinutes = 180;
+
+    /// <summary>Until nothing sticks to it in a box. House figure.</summary>
+    public const double OvernightMinutes = 720;
 
     /// <summary>Share of a glaze that ends up on the piece: much of a spray passes by, a dip and a brush lose little. House figures.</summary>
     private const double SprayShare = 0.4;
@@ -33,7 +39,9 @@ public sealed class ResolvedGlaze : ResolvedCoat
     /// <summary>Share of a face that shines under it, 0 to 1.</summary>
     public double GlossyShare => GlazeFilm.GlossyShare(glaze.Optics, coat.Coats, coat.Tint?.GPer10ml ?? 0);
 
-    public override double WaitMinutes => coat.Coats * FlashOffMinutes;
+    public override double WaitMinutes => TouchDryMinutes;
+
+    public override double WaitBetweenMinutes => FlashOffMinutes;
 
     public override CoatSlip OneSlip => new(coat with { Coats = coat.Coats + 1 }, coat.GlazeId);
 

@@ -11,8 +11,9 @@ public sealed class ResolvedWash : ResolvedCoat
     /// <summary>A thinner that soaks in so deep is mostly water. House figure.</summary>
     public const double SoftensFromDepthMm = 0.2;
 
-    /// <summary>Spirit is gone from the skin, and steam finds nothing wet to carry off. House figure.</summary>
-    private const double DriesMinutes = 20;
+    /// <summary>Spirit is gone from the skin, and steam finds nothing wet to carry off. House figures.</summary>
+    private const double SpiritDriesMinutes = 10;
+    private const double WaterDriesMinutes = 40;
 
     /// <summary>A brush keeps some of a wash, and some dries in the dish. House figure.</summary>
     private const double ShareOnPiece = 0.5;
@@ -35,7 +36,7 @@ public sealed class ResolvedWash : ResolvedCoat
 
     public override bool IsBlendedOut => wash.Marking is null;
 
-    public override double WaitMinutes => DriesMinutes;
+    public override double WaitMinutes => thinner.WashDepthMm < SoftensFromDepthMm ? SpiritDriesMinutes : WaterDriesMinutes;
 
     /// <summary>Twice as much water in the brush; a detail is painted with the tip.</summary>
     public override CoatSlip? OneSlip => wash.Marking is null
@@ -67,7 +68,7 @@ public sealed class ResolvedWash : ResolvedCoat
 
     public override IEnumerable<RunStep> StepsFor(PieceShape shape, int pieces)
     {
-        yield return new BrushWash($"{Id}:brush", Id, wash.Mix.MaxBy(portion => portion.Parts)!.MaterialId, wash.Marking, wash.Place, wash.Sides, pieces, DriesMinutes);
+        yield return new BrushWash($"{Id}:brush", Id, wash.Mix.MaxBy(portion => portion.Parts)!.MaterialId, wash.Marking, wash.Place, wash.Sides, pieces, WaitMinutes);
     }
 
     public override IEnumerable<PlanAdvice> AdviceOn(FaceState face)

@@ -1,0 +1,82 @@
+import { Link } from 'wouter'
+import type { Maker } from '../../api/api'
+import { useTranslation } from '../../shared/translation'
+import { InlineSwatch } from '../../shared/Swatch'
+import type { NameOf } from '../../shared/words'
+import { stepWords } from '../sheets/stepWords'
+import type { TimedPart } from './planTimes'
+import { clock, dayOf, longDay } from './planTimes'
+
+/** The plan in words, day by day. */
+export function PlanList({
+  parts,
+  makers,
+  timeZone,
+  nameOf,
+}: {
+  parts: TimedPart[]
+  makers: Maker[]
+  timeZone: string
+  nameOf: NameOf
+}) {
+  const { t } = useTranslation()
+  const days = new Map<string, TimedPart[]>()
+  for (const one of parts) {
+    const day = dayOf(one.part.from, timeZone)
+    days.set(day, [...(days.get(day) ?? []), one])
+  }
+  return (
+    <div className="space-y-5">
+      {[...days].map(([day, own]) => (
+        <section key={day} aria-labelledby={`day-${day}`} className="break-inside-avoid">
+          <h2 id={`day-${day}`} className="border-base-300 border-t pt-2 font-semibold">
+            {longDay(own[0]!.part.from, timeZone)}
+          </h2>
+          <ul className="mt-1">
+            {own.map(({ part, operation }) => {
+              const maker = makers.length > 1 && makers.find((one) => one.id === part.makerId)?.name
+              const lot = operation.lots[0]
+              const about = [...new Set(operation.lots.map((one) => one.pieceName ?? one.flowerName))]
+              return (
+                <li
+                  key={`${part.operationId} ${part.part}`}
+                  className={`grid grid-cols-[6.5rem_minmax(0,1fr)] gap-x-3 py-0.5 text-sm ${part.makerId ? '' : 'quiet'}`}
+                >
+                  <span className="tabular-nums">
+                    {clock(part.from, timeZone)}–{clock(part.to, timeZone)}
+                  </span>
+                  <span>
+                    {operation.colour && (
+                      <>
+                        <InlineSwatch colour={operation.colour} />{' '}
+                      </>
+                    )}
+                    <span className={operation.tickedAt ? 'line-through' : ''}>
+                      {stepWords(t, operation, nameOf).what}
+                    </span>
+                    {part.of > 1 && ` · ${t('plan.part', { part: part.part, of: part.of })}`}
+                    {!part.makerId &&
+                      dayOf(part.to, timeZone) !== day &&
+                      ` · ${t('plan.until', { day: longDay(part.to, timeZone) })}`}
+                    {operation.tickedAt && ` · ${t('plan.done')}`}
+                    <span className="quiet block text-xs">
+                      {[maker, about.slice(0, 4).join(', '), lot?.pieceName && lot.flowerName]
+                        .filter(Boolean)
+                        .join(' · ')}{' '}
+                      {lot?.pieceId && about.length === 1 && (
+                        <Link className="act print:hidden" to={`/flowers/${lot.flowerId}/${lot.pieceId}/run-sheet`}>
+                          {t('plan.toSheet')}
+                          <span className="sr-only"> {lot.pieceName}</span>
+                        </Link>
+                      )}
+                    </span>
+                  </span>
+                </li>
+              )
+            })}
+          </ul>
+        </section>
+      ))}
+    </div>
+  )
+}

@@ -1,0 +1,127 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import type { Maker, WorkPlanInForce, WorkProposal } from '../../api/api'
+import { answer, api, madeFrom } from '../../api/api'
+import { aside, queries } from '../../api/queries'
+import { hasFields } from '../../core/Kept'
+import { isClash } from '../../core/RequestFailed'
+import { ClashChoice } from '../../shared/ClashChoice'
+import { Failure, NotThere } from '../../shared/Message'
+import { PageTitle } from '../../shared/PageTitle'
+import { useTranslation } from '../../shared/translation'
+import { useKept } from '../../shared/useKept'
+import { useProblems } from '../../shared/useProblems'
+import { nameFinder } from '../../shared/words'
+import { useLongWork } from '../mixing/useLongWork'
+import { WorkState } from '../mixing/WorkState'
+import { HoursEditor } from './HoursEditor'
+import { PlanList } from './PlanList'
+import { PlanWords } from './PlanWords'
+import type { TimedPart } from './planTimes'
+import { Timeline } from './Timeline'
+
+/** The work in time: who works when, a plan that is proposed, and the plan in force. */
+export function PlanPage() {
+  const kept = useQuery(queries.plan())
+  if (!kept.data) return <NotThere of={[kept]} />
+  return <OpenPlan key={kept.data.version} kept={kept.data} />
+}
+
+const areMakers = (value: unknown): value is Maker[] =>
+  Array.isArray(value) && value.every((one) => hasFields(one, 'id', 'name', 'hours', 'daysOff'))
+
+function OpenPlan({ kept }: { kept: WorkPlanInForce }) {
+  const { t } = useTranslation()
+  const client = useQueryClient()
+  const nameOf = nameFinder(useQuery(queries.materials()).data ?? [])
+  const hours = useKept<Maker[]>(`plan-hours/${kept.version}`, kept.makers, areMakers)
+  const work = useLongWork<WorkProposal>('/api/plan/proposals')
+  const found = work.answer
+  const save = useMutation({
+    mutationFn: ({ plan, version }: { plan: WorkPlanInForce['plan']; version: number }) =>
+      answer(api.PUT('/api/plan', { headers: madeFrom(version), body: { makers: hours.value, plan } })),
+    onSuccess: async () => {
+      hours.drop(hours.value)
+      await client.invalidateQueries({ queryKey: queries.plan().queryKey })
+    },
+  })
+  const problemAt = useProblems([work.error, save.error])
+  const shown = found?.plan ?? kept.plan
+  const operations = new Map((found?.plan ? found : kept).operations.map((one) => [one.id, one]))
+  const parts: TimedPart[] = (shown?.parts ?? []).flatMap((part) => {
+    const operation = operations.get(part.operationId)
+    return operation ? [{ part, operation }] : []
+  })
+  const makers = hours.value
+  return (
+    <main className="w-full px-4 pt-5 pb-10 lg:px-6">
+      <PageTitle title={t('plan.title')} />
+      <p className="quiet mt-1 max-w-prose text-sm print:hidden">{t('plan.help')}</p>
+      <details className="relative mt-3 print:hidden">
+        <summary className="act min-h-6 text-sm">
+          {t('plan.hours', { count: makers.length, names: makers.map((maker) => maker.name).join(', ') })}
+        </summary>
+        <div className="mt-2">
+          <HoursEditor makers={makers} problemAt={problemAt} onChange={hours.set} />
+          {hours.isChanged && (
+            <button
+              className="btn btn-sm mt-3"
+              disabled={save.isPending}
+              onClick={() => save.mutate({ plan: kept.plan, version: kept.version })}
+            >
+              {t('plan.keepHours')}
+            </button>
+          )}
+        </div>
+      </details>
+      <div className="my-4 flex flex-wrap items-center gap-3 print:hidden">
+        <button
+          className="btn btn-sm btn-primary"
+          disabled={work.running}
+          onClick={() => work.start({ makers, commissionIds: [] })}
+        >
+          {t(kept.plan ? 'plan.again' : 'plan.find')}
+        </button>
+        {found?.plan && (
+          <button
+            className="btn btn-sm"
+            disabled={save.isPending}
+            onClick={() => save.mutate({ plan: found.plan, version: kept.version })}
+          >
+            {t('plan.putInForce')}
+          </button>
+        )}
+        {kept.plan && (
+          <button className="btn btn-sm btn-ghost" onClick={() => window.print()}>
+            {t('plan.print')}
+          </button>
+        )}
+        <WorkState work={work} nameOf={nameOf} />
+      </div>
+      {isClash(save.error) ? (
+        <ClashChoice
+          onTheirs={() => void client.invalidateQueries({ queryKey: queries.plan().queryKey })}
+          onMine={() =>
+            void client
+              .fetchQuery(aside(queries.plan()))
+              .then((now) => save.mutate({ plan: found?.plan ?? now.plan, version: now.version }))
+          }
+        />
+      ) : (
+        <Failure error={save.error} nameOf={nameOf} />
+      )}
+      {found ? (
+        <PlanWords found={found} timeZone={kept.timeZone} nameOf={nameOf} />
+      ) : (
+        <p role="status" className="text-sm">
+          {t(kept.plan ? (kept.isOld ? 'plan.isOld' : 'plan.inForce') : 'plan.noneYet')}
+        </p>
+      )}
+      {parts.length > 0 && (
+        <div className="mt-5 space-y-5">
+          <Timeline parts={parts} makers={makers} commissions={kept.commissions} timeZone={kept.timeZone} />
+          <PlanList parts={parts} makers={makers} timeZone={kept.timeZone} nameOf={nameOf} />
+        </div>
+      )}
+    </main>
+  )
+}

@@ -1,0 +1,62 @@
+using System.Text.Json;
+using YoungTinge.Core.Scheduling;
+using YoungTinge.Store;
+using YoungTinge.Web.Shared;
+
+namespace YoungTinge.Web.Plan;
+
+/// <summary>Who works when, and the plan in force.</summary>
+public static class GetPlan
+{
+    /// <param name="Plan">Null while none is in force.</param>
+    /// <param name="Operations">Of the plan, as sheets show them; what is gone since is not among them.</param>
+    /// <param name="IsOld">What is to do has changed since: something is in no plan, or gone.</param>
+    /// <param name="Version">To send with a change (If-Match).</param>
+    public sealed record Answer(string TimeZone, IReadOnlyList<Maker> Makers, WorkPlan? Plan, IReadOnlyList<CommissionView> Commissions, IReadOnlyList<OperationView> Operations, bool IsOld, int Version);
+
+    /// <param name="Plan">Null to have none in force.</param>
+    public sealed record Change(IReadOnlyList<Maker> Makers, WorkPlan? Plan);
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapGet("/plan", Handle).WithName("getPlan").WithSummary("Who works when, and the plan in force.").Produces<Answer>().ProducesProblems();
+        api.MapPut("/plan", Save).WithName("savePlanInForce").WithSummary("Keeps who works when, and puts a plan in force.").Produces<NewVersion>().ProducesProblems(422);
+    }
+
+    private static async Task<IResult> Handle(StudioWorks works, WorkPlanStore plans, TimeProvider clock, HttpResponse response, CancellationToken cancel)
+    {
+        var work = await works.LoadAsync(cancel);
+        var kept = await plans.FindAsync(work.Studio.Id, cancel) ?? new KeptWorkPlan([Usual(work.Studio)], null, 0);
+        var open = work.Commissions.Where(commission => commission.IsOpen).ToList();
+        var planned = kept.Plan?.Parts.Select(part => part.OperationId).ToHashSet() ?? [];
+        var toDo = open.SelectMany(commission => work.GraphOf(commission.Id).Operations.Where(operation => !work.DoneOf(commission.Id).Contains(operation.Id)).Select(operation => operation.Id)).ToHashSet();
+        MadeFrom.Tell(response, kept.Version);
+        return TypedResults.Ok(new Answer(
+            work.Studio.TimeZone, kept.Makers, kept.Plan, [.. open.Select(commission => CommissionView.From(commission, work.Studio, clock.GetUtcNow()))],
+            PlanWork.Operations(work, planned), kept.Plan is not null && (toDo.Any(id => !planned.Contains(id)) || planned.Any(id => work.FindOperation(id) is null)), kept.Version));
+    }
+
+    private static async Task<IResult> Save(Change change, MadeFrom madeFrom, HttpResponse response, CurrentStudio studio, WorkPlanStore plans, CancellationToken cancel)
+    {
+        var problems = Lines(MakerCheck.Problems(change.Makers)).Concat(OfPlan(change.Plan)).ToList();
+        if (problems.Count > 0)
+            return ApiProblem.NotPossible(problems);
+        return await plans.SaveAsync(await studio.IdAsync(cancel), new KeptWorkPlan(change.Makers, change.Plan, madeFrom.Version), cancel) is { } version
+            ? MadeFrom.Saved(response, version)
+            : ApiProblem.ChangedElsewhere();
+    }
+
+    /// <summary>The same at each read until she says otherwise.</summary>
+    private static Maker Usual(Studio studio) => Maker.Usual(studio.Id, studio.Maker.Length > 0 ? studio.Maker[..Math.Min(studio.Maker.Length, MakerCheck.MaxNameLength)] : studio.Name[..Math.Min(studio.Name.Length, MakerCheck.MaxNameLength)]);
+
+    private static IEnumerable<FieldProblem> OfPlan(WorkPlan? plan)
+    {
+        if (plan?.Parts.Count > WorkPlan.MaxParts)
+            yield return new FieldProblem("plan.parts", "tooManyParts", WorkPlan.MaxParts, null);
+        else if (plan?.Parts.Any(part => part.To < part.From || part.OperationId.Length > Core.Work.OperationId.Longest || part.Part < 1 || part.Part > part.Of) == true)
+            yield return new FieldProblem("plan.parts", "notAPlan", null, null);
+    }
+
+    internal static IReadOnlyList<FieldProblem> Lines(IEnumerable<MakerProblem> problems) =>
+        [.. problems.Select(problem => new FieldProblem(problem.Path, JsonNamingPolicy.CamelCase.ConvertName(problem.Code.ToString()), problem.Limit, null))];
+}

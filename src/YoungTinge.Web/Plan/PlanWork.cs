@@ -1,0 +1,111 @@
+using YoungTinge.Core.Scheduling;
+using YoungTinge.Store;
+using YoungTinge.Web.Shared;
+using YoungTinge.Web.Shared.Computing;
+
+namespace YoungTinge.Web.Plan;
+
+/// <summary>Puts the work of all open commissions into time. Keeps nothing.</summary>
+public static class PlanWork
+{
+    /// <param name="Makers">Who works when, as edited.</param>
+    /// <param name="CommissionIds">Those to plan; all that are open if none is named.</param>
+    public sealed record Request(IReadOnlyList<Maker> Makers, IReadOnlyList<Guid> CommissionIds);
+
+    /// <param name="EndsAt">When all of it is done; null if it is done already.</param>
+    /// <param name="LateMinutes">That it ends after the last day on which it may become ready; 0 for in time.</param>
+    /// <param name="LastBeginAt">The latest that a hand may begin and still be in time; null if it is too late, or was not found.</param>
+    public sealed record CommissionInPlan(CommissionView Commission, DateTimeOffset? EndsAt, int LateMinutes, DateTimeOffset? LastBeginAt);
+
+    /// <param name="OperationId">Null where it is about all of it.</param>
+    /// <param name="Minutes">That it takes in one go; 0 where it is no matter of that.</param>
+    public sealed record ObstacleView(ScheduleObstacle Obstacle, string? OperationId, int Minutes);
+
+    /// <param name="LateMinutes">What would still be late with it, planned anew.</param>
+    public sealed record RemedyView(Remedy Remedy, int LateMinutes);
+
+    /// <param name="Status">How sure it is the best.</param>
+    /// <param name="Plan">Null if there is none.</param>
+    /// <param name="LateMinutes">Of all commissions together.</param>
+    /// <param name="LateBoundMinutes">No plan is less late.</param>
+    /// <param name="FinishBoundAt">No plan that is as little late ends sooner.</param>
+    /// <param name="WindowsClosed">It had to be planned as if what bends for a while bent for ever: those pieces are to be supported when they are put on.</param>
+    /// <param name="Operations">All that is planned, as sheets show it.</param>
+    /// <param name="Remedies">What might bring late work into time; empty if nothing is late.</param>
+    public sealed record Answer(
+        ScheduleStatus Status, WorkPlan? Plan, int LateMinutes, int LateBoundMinutes, DateTimeOffset? FinishAt, DateTimeOffset? FinishBoundAt, bool WindowsClosed, IReadOnlyList<CommissionInPlan> Commissions,
+        IReadOnlyList<OperationView> Operations, IReadOnlyList<ObstacleView> Obstacles, IReadOnlyList<RemedyView> Remedies);
+
+    /// <summary>Of the search, in the solver's deterministic seconds: some ten times as many by the clock.</summary>
+    private const double Effort = 0.05;
+    private const double SideEffort = 0.01;
+
+    public static void Map(RouteGroupBuilder api) => api.MapPost("/plan/proposals", Handle)
+        .WithName("planWork").WithSummary("Puts the work of commissions into time. Keeps nothing.").Produces<Answer>().ProducesProblems(404, 422);
+
+    private static async Task<IResult> Handle(Request request, StudioWorks works, TimeProvider clock, HttpContext context, CancellationToken cancel)
+    {
+        var work = await works.LoadAsync(cancel);
+        if (GetPlan.Lines(MakerCheck.Problems(request.Makers)) is { Count: > 0 } problems)
+            return ApiProblem.NotPossible(problems);
+        if (request.CommissionIds.Any(id => work.FindCommission(id) is null))
+            return ApiProblem.NotFound();
+        var commissions = work.Commissions.Where(commission => request.CommissionIds.Count > 0 ? request.CommissionIds.Contains(commission.Id) : commission.IsOpen).ToList();
+        var now = clock.GetUtcNow();
+        return await LongWork.RunAsync(context, (progress, stop) => Planned(work, commissions, request.Makers, now, progress, stop));
+    }
+
+    private static Answer Planned(StudioWork work, IReadOnlyList<Commission> commissions, IReadOnlyList<Maker> makers, DateTimeOffset now, Action<double>? progress, CancellationToken stop)
+    {
+        var calendar = WorkCalendar.From(now, TimeZoneInfo.FindSystemTimeZoneById(work.Studio.TimeZone), WorkInTime.StepMin);
+        var views = commissions.ToDictionary(commission => commission.Id, commission => CommissionView.From(commission, work.Studio, now));
+        var inTime = commissions.Select(commission => new CommissionInTime(
+            commission.Id, work.GraphOf(commission.Id), work.DoneOf(commission.Id).ToDictionary(id => id, id => work.Ticks.GetValueOrDefault(id)?.At), views[commission.Id].ReadyOn)).ToList();
+        var all = WorkInTime.Of(inTime, makers, calendar);
+        var obstacles = all.Obstacles.Select(one => new ObstacleView(one.Obstacle, one.OperationId, one.Minutes)).ToList();
+        var operations = Operations(work, all.Parts.Values.SelectMany(part => part.Ready.Select(ready => ready.OperationId).Append(part.OperationId)));
+        if (all.Problem.Tasks.Count == 0)
+            return new Answer(ScheduleStatus.Best, new WorkPlan([]), 0, 0, null, null, false, [.. commissions.Select(commission => new CommissionInPlan(views[commission.Id], null, 0, null))], [], obstacles, []);
+        if (all.Obstacles.Any(one => one.Obstacle is ScheduleObstacle.NoHours or ScheduleObstacle.LongerThanAnyHours))
+            return new Answer(ScheduleStatus.None, null, 0, 0, null, null, false, [.. commissions.Select(commission => new CommissionInPlan(views[commission.Id], null, 0, null))], operations, obstacles, []);
+
+        progress?.Invoke(0.05);
+        var (schedule, problem, windowsClosed) = Solved(all.Problem, Effort, stop);
+        progress?.Invoke(0.6);
+        var ends = schedule.Tasks.ToDictionary(task => task.TaskId, task => task.EndMin);
+        var found = new List<CommissionInPlan>();
+        foreach (var (i, commission) in commissions.Index())
+        {
+            var end = all.Ends.TryGetValue(commission.Id, out var last) && ends.TryGetValue(last, out var at) ? at : (int?)null;
+            var alone = WorkInTime.Of([inTime[i]], makers, calendar).Problem;
+            var begin = end is null ? null : Scheduler.LatestBegin(windowsClosed ? Open(alone) : alone, stop);
+            found.Add(new CommissionInPlan(views[commission.Id], end is { } done ? calendar.At(done) : null, Math.Max(0, (end ?? 0) - calendar.EndOf(views[commission.Id].ReadyOn)), begin is { } latest ? calendar.At(latest) : null));
+            progress?.Invoke(0.6 + 0.2 * (i + 1) / commissions.Count);
+        }
+
+        var remedies = new List<RemedyView>();
+        foreach (var remedy in schedule.LateMin > 0 ? Enum.GetValues<Remedy>() : [])
+        {
+            if (WhatIf.With(remedy, makers, Guid.Empty) is not { } with)
+                continue;
+            var other = WorkInTime.Of(inTime, with, calendar).Problem;
+            if (Scheduler.Solve(windowsClosed ? Open(other) : other, SideEffort, stop) is { Status: ScheduleStatus.Best or ScheduleStatus.Good } solved)
+                remedies.Add(new RemedyView(remedy, solved.LateMin));
+        }
+
+        return new Answer(
+            schedule.Status, schedule.Tasks.Count > 0 ? WorkPlan.Of(all, schedule, calendar) : null, schedule.LateMin, schedule.LateBoundMin,
+            schedule.Tasks.Count > 0 ? calendar.At(schedule.FinishMin) : null, schedule.Tasks.Count > 0 ? calendar.At(schedule.FinishBoundMin) : null, windowsClosed, found, operations, obstacles, remedies);
+    }
+
+    /// <summary>Where windows leave no plan, one without them, for what is supported when it is put on.</summary>
+    private static (Schedule Schedule, SchedulingProblem Problem, bool WindowsClosed) Solved(SchedulingProblem problem, double effort, CancellationToken stop)
+    {
+        var schedule = Scheduler.Solve(problem, effort, stop);
+        return schedule.Tasks.Count > 0 || problem.After.All(link => link.MostMin is null) ? (schedule, problem, false) : (Scheduler.Solve(Open(problem), effort, stop), Open(problem), true);
+    }
+
+    private static SchedulingProblem Open(SchedulingProblem problem) => problem with { After = [.. problem.After.Select(link => link with { MostMin = null })] };
+
+    internal static IReadOnlyList<OperationView> Operations(StudioWork work, IEnumerable<string> ids) => [.. ids.Distinct().Select(work.FindOperation).OfType<Core.Work.Operation>().Select(operation => OperationView.From(operation, work))];
+}
