@@ -44,7 +44,10 @@ const pages = [
     async () => (await import('./places/sheets/SprayPlanPage')).SprayPlanPage,
     ['rest', 'paste'],
   ),
-  page('/commissions/:commissionId/together', async () => (await import('./places/flower/TogetherPage')).TogetherPage),
+  page('/commissions/:commissionId/together', async () => (await import('./places/flower/TogetherPage')).TogetherPage, [
+    'rest',
+    'plan',
+  ]),
   page('/bin', async () => (await import('./places/commissions/BinPage')).BinPage),
   page('/flowers/:flowerId/targets', async () => (await import('./places/targets/TargetsPage')).TargetsPage, [
     'rest',
@@ -75,7 +78,7 @@ const pages = [
     async () => (await import('./places/sheets/RunSheetPage')).RunSheetPage,
     ['rest', 'paste'],
   ),
-  page('/plan', async () => (await import('./places/plan/PlanPage')).PlanPage),
+  page('/plan', async () => (await import('./places/plan/PlanPage')).PlanPage, ['rest', 'paste', 'plan']),
   page('/paste-day', async () => (await import('./places/pasteDay/PasteDayPage')).PasteDayPage, ['rest', 'paste']),
   page('/studio', async () => (await import('./places/studio/StudioPage')).StudioPage),
   page('/mixing', async () => (await import('./places/mixing/MixingPage')).MixingPage),

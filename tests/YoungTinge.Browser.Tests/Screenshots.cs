@@ -51,10 +51,11 @@ public class Screenshots(Application application)
         browser.Click("link", "From above");
         browser.Find("img", "Hellebore from above");
         Take(browser, "bloom");
-        browser.Open("/");
-        browser.Click("link", "Spray Lantern Pier winter supper");
-        browser.Find("img", "A spray of");
-        Take(browser, "spray");
+        browser.Open("/plan");
+        browser.Click("button", "Plan the work");
+        browser.WaitForText("at the latest.");
+        browser.Run("window.scrollTo(0, 0)");
+        Take(browser, "plan");
         browser.Open("/");
         browser.Click("link", "Dust day Lantern Pier winter supper");
         browser.WaitForText("Clean brush:");

@@ -2,6 +2,7 @@ using System.Text.Json.Nodes;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Pictures;
+using YoungTinge.Core.Scheduling;
 using YoungTinge.Store.Archives;
 using YoungTinge.Testing;
 
@@ -52,6 +53,8 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
         await new LeftoverStore(demo.DataSource).UseAsync(studioId, $"paste:{pieces[0].Id}", batches.First(batch => batch.Made is not null).Id, Cancel);
         var materials = await new CabinetStore(demo.DataSource).LoadAsync(studioId, Cancel);
         await new DoneStore(demo.DataSource).TickAsync(studioId, [new DoneOperation($"piece:{pieces[0].Id}:shape", "f01", [new MaterialTake("nettle", 0.5)])], "Odile", materials, Cancel);
+        var maker = Maker.Usual(studioId, "Odile");
+        await new WorkPlanStore(demo.DataSource).SaveAsync(studioId, new KeptWorkPlan([maker], new WorkPlan([new PlannedPart("a", 1, 1, DateTimeOffset.UnixEpoch, DateTimeOffset.UnixEpoch.AddMinutes(5), maker.Id)]), 0), Cancel);
         var before = await Archive.WriteAsync(studioId);
         foreach (var table in ArchiveStore.TableNames)
             Assert.True(ArchiveBytes.Read(before)["tables"]![table]!.AsArray().Count > 0, table);

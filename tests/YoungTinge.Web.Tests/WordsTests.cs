@@ -9,6 +9,7 @@ using YoungTinge.Core.Marble;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Ombre;
 using YoungTinge.Core.Pictures;
+using YoungTinge.Core.Scheduling;
 using YoungTinge.Store;
 using YoungTinge.Testing;
 using YoungTinge.Web.Shared;
@@ -30,7 +31,7 @@ public partial class WordsTests
 
     public static TheoryData<string, string[]> Told => new()
     {
-        { "problem", [.. Codes<PlanProblemCode>(), .. Codes<SearchProblemCode>(), .. Codes<OmbreProblemCode>(), .. Codes<MarbleProblemCode>(), .. Codes<PieceProblemCode>(), "noFlowers", "flowersOutOfRange"] },
+        { "problem", [.. Codes<PlanProblemCode>(), .. Codes<SearchProblemCode>(), .. Codes<OmbreProblemCode>(), .. Codes<MarbleProblemCode>(), .. Codes<PieceProblemCode>(), .. Codes<MakerProblemCode>(), "noFlowers", "flowersOutOfRange"] },
         { "trouble", [.. Codes<ApiProblemCode>()] },
         { "pictures.lightDoubt", [.. Codes<LightDoubt>()] },
         { "pictures.patchDoubt", [.. Codes<PatchDoubt>()] },
@@ -41,6 +42,8 @@ public partial class WordsTests
         { "shelf", [.. Codes<MaterialKind>()] },
         { "ombre.school", [.. Codes<OmbreMethod>()] },
         { "marble.look", [.. Codes<MarbleLook>()] },
+        { "plan.obstacle", [.. Codes<ScheduleObstacle>()] },
+        { "plan.remedy", [.. Codes<Remedy>()] },
     };
 
     [Theory]

@@ -12,6 +12,7 @@ const groups = {
   files: () => import('../locales/en/files.json'),
   jars: () => import('../locales/en/jars.json'),
   paste: () => import('../locales/en/paste.json'),
+  plan: () => import('../locales/en/plan.json'),
 }
 
 export type WordGroup = keyof typeof groups

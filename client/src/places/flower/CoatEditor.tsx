@@ -1,5 +1,7 @@
 import { ArrowLeft, ArrowRight, Trash2 } from 'lucide-react'
+import { useState } from 'react'
 import { useTranslation } from '../../shared/translation'
+import { later } from '../../shared/later'
 import type { Coat, GlazeCoat, NamedLoad } from '../../api/api'
 import { NumberField } from '../../shared/NumberField'
 import { Choice } from '../../shared/Choice'
@@ -8,7 +10,6 @@ import { coatKind, coatName, mixAmounts } from './coatWords'
 import { DustFields } from './DustFields'
 import { MixFields } from './MixFields'
 import { PollenFields } from './PollenFields'
-import { PutOnOthers } from './PutOnOthers'
 import { WashFields } from './WashFields'
 import { useBeginnings } from './useBeginnings'
 import { Editor } from '../../shared/Editor'
@@ -16,6 +17,9 @@ import { SidesChoice } from './SidesChoice'
 import { WhenOn } from './WhenOn'
 import { isDust, offered } from '../../shared/cabinet'
 import { Term } from '../../shared/Term'
+
+// It is asked for now and then: it comes when it is.
+const PutOnOthers = later('put-on-others', async () => (await import('./PutOnOthers')).PutOnOthers)
 
 /** One coat, opened: what it is made of, how much, where, and its place in the order. */
 export function CoatEditor({
@@ -42,6 +46,7 @@ export function CoatEditor({
 }) {
   const { t } = useTranslation()
   const { view, nameOf, problemAt, onChange } = given
+  const [onOthers, setOnOthers] = useState(false)
   const title = `${coatKind(t, coat)}: ${coatName(t, coat, view, nameOf)}`
   return (
     <Editor
@@ -90,7 +95,10 @@ export function CoatEditor({
       {coat.kind === 'glaze' && <GlazeFields coat={coat} {...given} />}
       {coat.kind === 'wash' && <WashFields coat={coat} {...given} />}
       {coat.kind === 'pollen' && <PollenFields coat={coat} {...given} />}
-      <PutOnOthers coat={coat} pieceId={pieceId} flowerId={flowerId} nameOf={nameOf} />
+      <details className="relative mt-3 text-sm" onToggle={(event) => setOnOthers(event.currentTarget.open)}>
+        <summary className="act min-h-6">{t('onto.open')}</summary>
+        {onOthers && <PutOnOthers coat={coat} pieceId={pieceId} flowerId={flowerId} nameOf={nameOf} />}
+      </details>
     </Editor>
   )
 }

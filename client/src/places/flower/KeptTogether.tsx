@@ -11,21 +11,21 @@ export function KeptTogether({ plans: { save, putBack }, nameOf }: { plans: Plan
     <>
       {save.isSuccess && (
         <p role="status" className="flex flex-wrap items-center gap-3 text-sm">
-          {t('joint.kept', { count: save.data.length })}
+          {t('onto.kept', { count: save.data.length })}
           <button className="btn btn-sm" disabled={putBack.isPending} onClick={() => putBack.mutate(save.data)}>
-            {t('joint.putBack')}
+            {t('onto.putBack')}
           </button>
         </p>
       )}
       {putBack.isSuccess && !save.isSuccess && (
         <p role="status" className="quiet text-sm">
-          {t('joint.isBack')}
+          {t('onto.isBack')}
         </p>
       )}
       {[save.error, putBack.error].map((error, i) =>
         isClash(error) ? (
           <div key={i} role="alert">
-            <Problem>{t('joint.clash')}</Problem>
+            <Problem>{t('onto.clash')}</Problem>
           </div>
         ) : (
           <Failure key={i} error={error} nameOf={nameOf} />

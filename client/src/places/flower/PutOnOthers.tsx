@@ -21,18 +21,7 @@ interface Props {
 }
 
 /** The open coat put onto other pieces of its commission too: looked at first, then kept for all of them at once. */
-export function PutOnOthers(props: Props) {
-  const { t } = useTranslation()
-  const [isOpen, setOpen] = useState(false)
-  return (
-    <details className="relative mt-3 text-sm" onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary className="act min-h-6">{t('onto.open')}</summary>
-      {isOpen && <Others {...props} />}
-    </details>
-  )
-}
-
-function Others({ coat, pieceId, flowerId, nameOf }: Props) {
+export function PutOnOthers({ coat, pieceId, flowerId, nameOf }: Props) {
   const { t } = useTranslation()
   const own = useQuery(queries.flower(flowerId))
   const commissions = useQuery(queries.commissions())
