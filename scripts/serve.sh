@@ -36,9 +36,12 @@ put_in_place() {
   local built="$PWD/src/YoungTinge.Web"
   rm -rf "$app"
   mkdir -p "$app/runtimes"
-  # Of what is built for every system only what can run here: that is a twentieth of it.
+  # Of what an earlier build left for every system only what can run here.
   find "$built/bin/Release/net10.0" -mindepth 1 -maxdepth 1 ! -name runtimes -exec cp -r -t "$app/" {} +
-  cp -r "$built"/bin/Release/net10.0/runtimes/linux-{x64,arm64} "$app/runtimes/"
+  local system
+  for system in linux-x64 linux-arm64; do
+    [ ! -d "$built/bin/Release/net10.0/runtimes/$system" ] || cp -r -t "$app/runtimes/" "$built/bin/Release/net10.0/runtimes/$system"
+  done
   cp -r "$built/wwwroot" "$built/appsettings.json" "$app/"
   chmod -R go+rX "$app"
 }

@@ -3,13 +3,15 @@ namespace YoungTinge.Store.Tests;
 /// <summary>Many who ask at once share a reading, and nobody gets one that was begun before she asked.</summary>
 public class SharedReadingTests
 {
-    private readonly List<TaskCompletionSource<int>> begun = [];
+    // Another one every time: it is looked at from here while one is begun elsewhere.
+    private volatile IReadOnlyList<TaskCompletionSource<int>> begun = [];
     private readonly SharedReading<int> reading;
 
     public SharedReadingTests() => reading = new(() =>
     {
-        begun.Add(new TaskCompletionSource<int>(TaskCreationOptions.RunContinuationsAsynchronously));
-        return begun[^1].Task;
+        var one = new TaskCompletionSource<int>(TaskCreationOptions.RunContinuationsAsynchronously);
+        begun = [.. begun, one];
+        return one.Task;
     });
 
     private Task<int> Ask() => reading.ReadAsync(CancellationToken.None);

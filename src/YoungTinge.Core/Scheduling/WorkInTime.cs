@@ -35,8 +35,8 @@ public enum ScheduleObstacle
 public sealed record ObstacleAt(ScheduleObstacle Obstacle, string? OperationId, int Minutes);
 
 /// <summary>The work of some commissions as tasks: each operation in parts that a hand does in one go, each wait as time that passes.</summary>
-/// <param name="Parts">What each task is, by its id.</param>
-/// <param name="Ends">The last task of each commission; one that is done is not there.</param>
+/// <param name="Parts">What each task is, by its id; the ends are no work.</param>
+/// <param name="Ends">A task without length that comes after all else of a commission; one that is done has none.</param>
 public sealed record WorkInTime(SchedulingProblem Problem, IReadOnlyDictionary<string, PartOfWork> Parts, IReadOnlyDictionary<Guid, string> Ends, IReadOnlyList<ObstacleAt> Obstacles)
 {
     public const int StepMin = 5;
@@ -101,9 +101,14 @@ public sealed record WorkInTime(SchedulingProblem Problem, IReadOnlyDictionary<s
 
             // Whatever nothing follows ends it.
             var last = open.Where(operation => tasksOf.ContainsKey(operation.Id) && !open.Any(other => other.After.Contains(operation.Id))).SelectMany(operation => tasksOf[operation.Id]).ToList();
-            due.AddRange(last.Select(task => new DueTime(task.Id, calendar.EndOf(commission.ReadyOn))));
-            if (last.Count > 0)
-                ends[commission.Id] = last[^1].Id;
+            if (last.Count == 0)
+                continue;
+            // One end for all of it: what is late is late once, in however many parts it is done.
+            var end = new PlannedTask($"end:{commission.Id}", 0, NeedsHand: false);
+            tasks.Add(end);
+            links.AddRange(last.Select(task => new TaskLink(task.Id, end.Id, 0)));
+            due.Add(new DueTime(end.Id, calendar.EndOf(commission.ReadyOn)));
+            ends[commission.Id] = end.Id;
         }
 
         if (hands.All(hand => hand.Free.Count == 0) && tasks.Any(task => task.NeedsHand))

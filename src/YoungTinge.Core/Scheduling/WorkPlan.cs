@@ -13,7 +13,7 @@ public sealed record WorkPlan(IReadOnlyList<PlannedPart> Parts)
     public const int MaxParts = 20_000;
 
     public static WorkPlan Of(WorkInTime work, Schedule schedule, WorkCalendar calendar) => new(
-        [.. schedule.Tasks.OrderBy(task => task.StartMin).ThenBy(task => task.EndMin).SelectMany(task => PartsOf(task, work.Parts[task.TaskId], calendar))]);
+        [.. schedule.Tasks.Where(task => work.Parts.ContainsKey(task.TaskId)).OrderBy(task => task.StartMin).ThenBy(task => task.EndMin).SelectMany(task => PartsOf(task, work.Parts[task.TaskId], calendar))]);
 
     /// <summary>What is got ready first, then the part itself.</summary>
     private static IEnumerable<PlannedPart> PartsOf(TimedTask task, PartOfWork part, WorkCalendar calendar)

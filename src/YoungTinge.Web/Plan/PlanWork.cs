@@ -70,7 +70,7 @@ public static class PlanWork
             return new Answer(ScheduleStatus.None, null, 0, 0, null, null, false, [.. commissions.Select(commission => new CommissionInPlan(views[commission.Id], null, 0, null))], operations, obstacles, []);
 
         progress?.Invoke(0.05);
-        var (schedule, problem, windowsClosed) = Solved(all.Problem, Effort, stop);
+        var (schedule, windowsClosed) = Solved(all.Problem, Effort, stop);
         progress?.Invoke(0.6);
         var ends = schedule.Tasks.ToDictionary(task => task.TaskId, task => task.EndMin);
         var found = new List<CommissionInPlan>();
@@ -99,10 +99,10 @@ public static class PlanWork
     }
 
     /// <summary>Where windows leave no plan, one without them, for what is supported when it is put on.</summary>
-    private static (Schedule Schedule, SchedulingProblem Problem, bool WindowsClosed) Solved(SchedulingProblem problem, double effort, CancellationToken stop)
+    private static (Schedule Schedule, bool WindowsClosed) Solved(SchedulingProblem problem, double effort, CancellationToken stop)
     {
         var schedule = Scheduler.Solve(problem, effort, stop);
-        return schedule.Tasks.Count > 0 || problem.After.All(link => link.MostMin is null) ? (schedule, problem, false) : (Scheduler.Solve(Open(problem), effort, stop), Open(problem), true);
+        return schedule.Tasks.Count > 0 || problem.After.All(link => link.MostMin is null) ? (schedule, false) : (Scheduler.Solve(Open(problem), effort, stop), true);
     }
 
     private static SchedulingProblem Open(SchedulingProblem problem) => problem with { After = [.. problem.After.Select(link => link with { MostMin = null })] };
