@@ -35,13 +35,8 @@ put_in_place() {
   [ ${#as_server[@]} != 0 ] || return 0
   local built="$PWD/src/YoungTinge.Web"
   rm -rf "$app"
-  mkdir -p "$app/runtimes"
-  # Of what an earlier build left for every system only what can run here.
-  find "$built/bin/Release/net10.0" -mindepth 1 -maxdepth 1 ! -name runtimes -exec cp -r -t "$app/" {} +
-  local system
-  for system in linux-x64 linux-arm64; do
-    [ ! -d "$built/bin/Release/net10.0/runtimes/$system" ] || cp -r -t "$app/runtimes/" "$built/bin/Release/net10.0/runtimes/$system"
-  done
+  mkdir -p "$app"
+  cp -r "$built/bin/Release/net10.0/." "$app/"
   cp -r "$built/wwwroot" "$built/appsettings.json" "$app/"
   chmod -R go+rX "$app"
 }

@@ -21,6 +21,9 @@ public sealed record PlannedPiece(Guid Id, Guid FlowerId, Piece Piece, int Parts
     /// <summary>How it stands in its flower; null where that is not known.</summary>
     public StandingPiece? Standing { get; init; }
 
+    /// <summary>Its paste is planned elsewhere, or made: it is not mixed by the recipe in its plan.</summary>
+    public bool IsPasteSettled => Source is not (null or OwnPaste);
+
     public PlannedWork Work => new(Id, Piece, Parts, Plan) { Source = Source };
 
     /// <summary>What all pieces take; what none is wanted of for now can still be planned, as one.</summary>

@@ -30,27 +30,24 @@ public sealed class WorkPlanStore(NpgsqlDataSource dataSource)
     /// <returns>The new version; null if it was changed in the meantime.</returns>
     public async Task<int?> SaveAsync(Guid studioId, KeptWorkPlan kept, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand("""
-            insert into work_plan (studio_id, makers, plan)
-            select $1, $2, $3
-            where $4 = 0
-            on conflict do nothing
-            returning version
-            """);
-        if (kept.Version > 0)
-        {
-            command.CommandText = """
+        await using var command = dataSource.CreateCommand(kept.Version <= 0
+            ? """
+                insert into work_plan (studio_id, makers, plan)
+                values ($1, $2, $3)
+                on conflict do nothing
+                returning version
+                """
+            : """
                 update work_plan
                 set makers = $2, plan = $3, version = version + 1, changed_at = now()
                 where studio_id = $1 and version = $4
                 returning version
-                """;
-        }
-
+                """);
         command.Parameters.Add(Of(studioId));
         command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = PlanJson.Write(kept.Makers) });
         command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = kept.Plan is { } plan ? PlanJson.Write(plan) : DBNull.Value });
-        command.Parameters.Add(Of(kept.Version));
+        if (kept.Version > 0)
+            command.Parameters.Add(Of(kept.Version));
         return await command.ExecuteScalarAsync(cancel) as int?;
     }
 }

@@ -4671,6 +4671,17 @@ export interface components {
              */
             version: number;
         };
+        ObstacleAt: {
+            /** @description Obstacle. */
+            obstacle: components["schemas"]["ScheduleObstacle"];
+            /** @description Null where it is about all of it. */
+            operationId: null | string;
+            /**
+             * Format: int32
+             * @description That it takes in one go; 0 where it is no matter of that.
+             */
+            minutes: number;
+        };
         /** @enum {unknown} */
         OmbreAct: "makePaste" | "setAside" | "addPaste" | "mixParts" | "leftOver";
         /**
@@ -5590,7 +5601,7 @@ export interface components {
             /** @description All that is planned, as sheets show it. */
             operations: components["schemas"]["OperationView"][];
             /** @description Obstacles. */
-            obstacles: components["schemas"]["PlanWorkObstacleView"][];
+            obstacles: components["schemas"]["ObstacleAt"][];
             /** @description What might bring late work into time; empty if nothing is late. */
             remedies: components["schemas"]["PlanWorkRemedyView"][];
         };
@@ -5612,17 +5623,6 @@ export interface components {
              * @description The latest that a hand may begin and still be in time; null if it is too late, or was not found.
              */
             lastBeginAt: null | string;
-        };
-        PlanWorkObstacleView: {
-            /** @description Obstacle. */
-            obstacle: components["schemas"]["ScheduleObstacle"];
-            /** @description Null where it is about all of it. */
-            operationId: null | string;
-            /**
-             * Format: int32
-             * @description That it takes in one go; 0 where it is no matter of that.
-             */
-            minutes: number;
         };
         PlanWorkRemedyView: {
             /** @description Remedy. */

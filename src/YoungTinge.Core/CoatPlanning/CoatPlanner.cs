@@ -295,17 +295,23 @@ public sealed class CoatPlanner
     internal Proposal Judged(Approach approach, PiecePlan proposed, IReadOnlyList<MarblePart> marble, SearchBeat beat)
     {
         var resolved = Resolved(proposed);
-        var eye = new ZoneColourEvaluator(resolved, shape);
-        ZoneReached[] zones = [.. Zones.Select(zone =>
-        {
-            var finished = eye.SeeGround(zone);
-            return new ZoneReached(zone, finished, Difference.Of(finished, plan.Targets[zone].Colour));
-        })];
+        var zones = Reached(resolved);
         var used = PlanAdvisor.MaterialsOf(proposed).Select(materials.Get<Material>).ToList();
         var (risk, riskId) = PlanRisk.Of(resolved, shape, quantity.BatchG > 0 ? quantity.BatchG : double.PositiveInfinity);
         return new Proposal(
             approach, proposed, zones, used.Count, BenchMinutes.For(resolved, shape, quantity.Pieces), risk, riskId,
             used.Max(material => material.Label.FoodStatus), [.. zones.Where(zone => zone.Difference.DeltaE > ReachedDeltaE).Select(zone => HelpFor(approach, zone, proposed.Paste, proposed.Coats, beat))], marble);
+    }
+
+    /// <summary>How far a plan of this piece brings every zone.</summary>
+    internal ZoneReached[] Reached(ResolvedPlan of)
+    {
+        var eye = new ZoneColourEvaluator(of, shape);
+        return [.. Zones.Select(zone =>
+        {
+            var finished = eye.SeeGround(zone);
+            return new ZoneReached(zone, finished, Difference.Of(finished, plan.Targets[zone].Colour));
+        })];
     }
 
     /// <summary>A plan of this piece with all that it names looked up.</summary>

@@ -113,9 +113,7 @@ public sealed class JointPlanner
     /// <summary>Null if the piece would miss its own, or takes a coat more.</summary>
     private Joined? OnPaste(Joined one, PasteRecipe paste, CancellationToken cancel, Func<Func<double>>? clock)
     {
-        if (!materials.All.Where(one.Piece.Rules.Allows).Select(material => material.Id).ToHashSet().IsSupersetOf([paste.BaseId, .. paste.Doses.Select(dose => dose.ColourantId)]))
-            return null;
-        return one.Planner.ProposeOn(paste, one.Now.Approach, cancel, clock?.Invoke()) is { } proposal && proposal.Plan.Coats.Count <= one.Now.Plan.Coats.Count
+        return one.Piece.Rules.AllowsAll([paste.BaseId, .. paste.Doses.Select(dose => dose.ColourantId)], materials) && one.Planner.ProposeOn(paste, one.Now.Approach, cancel, clock?.Invoke()) is { } proposal && proposal.Plan.Coats.Count <= one.Now.Plan.Coats.Count
             && !MakersWeights.Misses(one.Alone.DeltaEs(), proposal.DeltaEs())
             ? one with { Now = proposal }
             : null;

@@ -14,6 +14,8 @@ public sealed record PlannerRules(Guests Guests)
     /// <summary>The only jars that may be used; null for any. Default any.</summary>
     public IReadOnlySet<string>? Only { get; init; }
 
+    public bool AllowsAll(IEnumerable<string> materialIds, Materials materials) => materialIds.All(id => Allows(materials.Get<Material>(id)));
+
     public bool Allows(Material material) =>
         Only?.Contains(material.Id) != false && !material.Label.IsRetired && !(Guests.EatIt && material.Label.FoodStatus != FoodStatus.Edible) && Guests.Diets.All(material.Label.Suits)
         && !(WithinStock && material.Supply.StockIn(material.Measure) is <= 0);

@@ -16,6 +16,8 @@ internal sealed class SharedPots(Materials materials)
     /// <summary>Pots that are farther apart are not tried for each other.</summary>
     private const double AlikeDeltaE = 25;
 
+    private readonly Dictionary<Guid, CoatSimulator> simulators = [];
+
     private sealed record Use(Guid PieceId, Coat Coat, ResolvedCoat Resolved);
 
     public void Share(Dictionary<Guid, Joined> plans, CancellationToken cancel)
@@ -61,33 +63,30 @@ internal sealed class SharedPots(Materials materials)
         foreach (var its in uses.GroupBy(use => use.PieceId))
         {
             var joined = plans[its.Key];
-            if (!MayTake(other, joined.Piece.Rules))
+            if (!joined.Piece.Rules.AllowsAll(other.MaterialIds(), materials))
                 return null;
-            var simulator = joined.Planner.Simulator();
-            var optics = joined.Planner.Resolved(joined.Now.Plan).Paste;
+            var simulator = simulators.TryGetValue(its.Key, out var known) ? known : simulators[its.Key] = joined.Planner.Simulator();
+            var before = joined.Planner.Resolved(joined.Now.Plan);
             IReadOnlyList<Coat> coats = joined.Now.Plan.Coats;
             foreach (var use in its)
             {
                 List<IReadOnlyList<Coat>> ways = [.. FromPot(other, use.Coat).Select(coat => (IReadOnlyList<Coat>)[.. coats.Select(one => one.Id == coat.Id ? coat : one)])];
                 if (ways.Count == 0)
                     return null;
-                coats = ways.MinBy(way => simulator.See(optics, way).Select((seen, zone) => Math.Pow(DeltaE2000.Between(joined.Piece.Plan.Targets[(Zone)zone].Colour, seen), 2)).Sum())!;
+                coats = ways.MinBy(way => simulator.See(before.Paste, way).Select((seen, zone) => Math.Pow(DeltaE2000.Between(joined.Piece.Plan.Targets[(Zone)zone].Colour, seen), 2)).Sum())!;
             }
 
-            // As it is judged in the end, and against what it was by itself: small losses do not add up.
-            var proposal = joined.Planner.Judged(joined.Now.Approach, joined.Now.Plan with { Coats = coats }, joined.Now.Marble, default);
-            if (MakersWeights.Misses(joined.Alone.DeltaEs(), proposal.DeltaEs()) || AdviceOn(joined, proposal) > AdviceOn(joined, joined.Now))
+            // By what is seen in the end, and against what it was by itself: small losses do not add up.
+            var after = before.With(coats);
+            if (MakersWeights.Misses(joined.Alone.DeltaEs(), [.. joined.Planner.Reached(after).Select(zone => zone.Difference.DeltaE)]) || AdviceOn(joined, after) > AdviceOn(joined, before))
                 return null;
-            changed[its.Key] = joined with { Now = proposal };
+            changed[its.Key] = joined with { Now = joined.Planner.Judged(joined.Now.Approach, after.Plan, joined.Now.Marble, default) };
         }
 
         return changed;
     }
 
-    private bool MayTake(Coat other, PlannerRules rules) => other.MaterialIds().All(id => rules.Allows(materials.Get<Material>(id)));
-
-    private int AdviceOn(Joined joined, Proposal proposal) =>
-        PlanAdvisor.For(joined.Planner.Resolved(proposal.Plan), DosedRecipe.For(proposal.Plan.Paste, Math.Max(1, joined.Grams), materials)).Count;
+    private int AdviceOn(Joined joined, ResolvedPlan plan) => PlanAdvisor.For(plan, DosedRecipe.For(plan.Plan.Paste, Math.Max(1, joined.Grams), materials)).Count;
 
     /// <summary>A coat as it may be made from the pot of another: dust in each load that holds, a wash as it is mixed.</summary>
     private IEnumerable<Coat> FromPot(Coat other, Coat coat) => (other, coat) switch

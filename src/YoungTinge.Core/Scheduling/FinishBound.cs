@@ -6,30 +6,27 @@ namespace YoungTinge.Core.Scheduling;
 /// </summary>
 internal sealed class FinishBound
 {
+    private const int SetsLookedAt = 40;
+
     private readonly SchedulingProblem problem;
-    private readonly Dictionary<string, int> at;
-    private readonly ILookup<int, (int Other, int Least)> before;
-    private readonly ILookup<int, (int Other, int Least)> after;
+    private readonly TaskGraph graph;
     private readonly (int From, int To, int Hands)[] free;
     private readonly int[] heads;
 
-    public FinishBound(SchedulingProblem problem)
+    public FinishBound(SchedulingProblem problem, TaskGraph graph)
     {
-        this.problem = problem;
-        at = problem.Tasks.Index().ToDictionary(task => task.Item.Id, task => task.Index);
-        before = problem.After.ToLookup(link => at[link.Then], link => (at[link.First], link.LeastMin));
-        after = problem.After.ToLookup(link => at[link.First], link => (at[link.Then], link.LeastMin));
+        (this.problem, this.graph) = (problem, graph);
         free = FreeHands();
         heads = Heads();
     }
 
     /// <summary>When all of it can be done at the soonest.</summary>
-    public int OfAll() => Of([.. Enumerable.Range(0, problem.Tasks.Count)], TailsTo(null));
+    public int OfAll() => Of([.. Enumerable.Range(0, problem.Tasks.Count)], graph.TailsTo(null));
 
     /// <summary>When a task can be done at the soonest, with all that comes before it.</summary>
     public int Of(string taskId)
     {
-        var tails = TailsTo(at[taskId]);
+        var tails = graph.TailsTo(graph.At[taskId]);
         return Of([.. Enumerable.Range(0, tails.Length).Where(task => tails[task] is not null)], tails);
     }
 
@@ -55,14 +52,12 @@ internal sealed class FinishBound
         return Math.Min(bound, problem.HorizonMin);
     }
 
-    private const int SetsLookedAt = 40;
-
     /// <summary>The soonest end if a task is done by then, with everybody's hours but nobody else's work in the way.</summary>
     private int EndFrom(int task, int done, int?[] tails)
     {
         var ends = new Dictionary<int, int>();
         int Of(int of, int end) => ends.TryGetValue(of, out var known) && known >= end ? 0 : Follow(of, ends[of] = end);
-        int Follow(int of, int end) => after[of].Where(link => tails[link.Other] is not null)
+        int Follow(int of, int end) => graph.After[of].Where(link => tails[link.Other] is not null)
             .Select(link => Of(link.Other, Begin(problem.Tasks[link.Other], end + link.Least) + problem.Tasks[link.Other].Minutes)).Append(end).Max();
         return Of(task, done);
     }
@@ -92,35 +87,15 @@ internal sealed class FinishBound
     private int[] Heads()
     {
         var known = new int?[problem.Tasks.Count];
-        int Of(int task) => known[task] ??= Begin(problem.Tasks[task], before[task].Select(link => Of(link.Other) + problem.Tasks[link.Other].Minutes + link.Least).Append(problem.Tasks[task].EarliestMin).Max());
+        int Of(int task) => known[task] ??= Begin(problem.Tasks[task], graph.Before[task].Select(link => Of(link.Other) + problem.Tasks[link.Other].Minutes + link.Least).Append(problem.Tasks[task].EarliestMin).Max());
         return [.. Enumerable.Range(0, known.Length).Select(Of)];
     }
 
     /// <summary>The first step from then on at which any hand may do it.</summary>
     private int Begin(PlannedTask task, int earliest)
     {
-        if (task.FixedStartMin is { } given)
-            return given;
-        int UpToStep(int minutes) => (minutes + problem.StepMin - 1) / problem.StepMin * problem.StepMin;
-        return !task.NeedsHand ? UpToStep(earliest) : problem.Hands.Where(hand => task.HandId is null || task.HandId == hand.Id)
-            .SelectMany(hand => hand.Free.Where(span => UpToStep(Math.Max(earliest, span.From)) + task.Minutes <= span.To).Select(span => UpToStep(Math.Max(earliest, span.From))).Take(1)).DefaultIfEmpty(problem.HorizonMin).Min();
-    }
-
-    /// <summary>Minutes from the end of each task to the end of one, or of all; null for what does not lead there.</summary>
-    private int?[] TailsTo(int? end)
-    {
-        var known = new (bool Is, int? Tail)[problem.Tasks.Count];
-        int? Of(int task)
-        {
-            if (!known[task].Is)
-            {
-                var follow = after[task].Select(link => Of(link.Other) is { } tail ? link.Least + problem.Tasks[link.Other].Minutes + tail : (int?)null).Max();
-                known[task] = (true, end is null ? follow ?? 0 : task == end ? 0 : follow);
-            }
-
-            return known[task].Tail;
-        }
-
-        return [.. Enumerable.Range(0, known.Length).Select(Of)];
+        int From(TimeSpanMin span) => problem.UpToStep(Math.Max(earliest, span.From));
+        return !task.NeedsHand ? problem.UpToStep(earliest) : problem.Hands
+            .SelectMany(hand => hand.Free.Where(span => From(span) + task.Minutes <= span.To).Select(From).Take(1)).DefaultIfEmpty(problem.HorizonMin).Min();
     }
 }

@@ -10,18 +10,13 @@ internal sealed class ListScheduler
     private const int MostTries = 400;
 
     private readonly SchedulingProblem problem;
-    private readonly Dictionary<string, int> at;
+    private readonly TaskGraph graph;
     private readonly ILookup<int, PlaceUse> usesFrom;
-    private readonly ILookup<int, (int Other, int Least, int? Most)> before;
-    private readonly ILookup<int, (int Other, int Least, int? Most)> after;
 
-    public ListScheduler(SchedulingProblem problem)
+    public ListScheduler(SchedulingProblem problem, TaskGraph graph)
     {
-        this.problem = problem;
-        at = problem.Tasks.Index().ToDictionary(task => task.Item.Id, task => task.Index);
-        usesFrom = problem.Uses.ToLookup(use => at[use.FromTaskId]);
-        before = problem.After.ToLookup(link => at[link.Then], link => (at[link.First], link.LeastMin, link.MostMin));
-        after = problem.After.ToLookup(link => at[link.First], link => (at[link.Then], link.LeastMin, link.MostMin));
+        (this.problem, this.graph) = (problem, graph);
+        usesFrom = problem.Uses.ToLookup(use => graph.At[use.FromTaskId]);
     }
 
     /// <summary>
@@ -33,8 +28,8 @@ internal sealed class ListScheduler
     /// <returns>Null if this rule finds none; there may be one all the same.</returns>
     public IReadOnlyList<TimedTask>? Find(int changes, Func<(int Late, int Finish), bool>? isGoodEnough = null, CancellationToken cancel = default)
     {
-        var (latest, tails) = (LatestStarts(), LongestTails());
-        var best = new[] { latest, [.. tails.Select(tail => -tail)] }.Select(priority => (Priority: priority, Tasks: Place(priority))).Where(one => one.Tasks is not null).OrderBy(one => CostOf(one.Tasks!)).FirstOrDefault();
+        var (latest, tails) = (LatestStarts(), graph.TailsTo(null));
+        var best = new[] { latest, [.. tails.Select(tail => -(double)tail!)] }.Select(priority => (Priority: priority, Tasks: Place(priority))).Where(one => one.Tasks is not null).OrderBy(one => CostOf(one.Tasks!)).FirstOrDefault();
         if (best.Tasks is null)
             return null;
         // Always the same changes, so that the same question has the same answer.
@@ -53,24 +48,17 @@ internal sealed class ListScheduler
         return best.Tasks;
     }
 
-    private (int Late, int Finish) ValueOf(TimedTask[] tasks) => (problem.Due.Sum(due => Math.Max(0, tasks[at[due.TaskId]].EndMin - due.ByMin)), tasks.Select(task => task.EndMin).DefaultIfEmpty(0).Max());
+    private (int Late, int Finish) ValueOf(TimedTask[] tasks) => (graph.LateMin(tasks), tasks.Select(task => task.EndMin).DefaultIfEmpty(0).Max());
 
     private (int Late, int Finish, long Starts) CostOf(TimedTask[] tasks) => ValueOf(tasks) is var (late, finish) ? (late, finish, tasks.Sum(task => (long)task.StartMin)) : default;
 
     private double[] LatestStarts()
     {
-        var due = problem.Due.GroupBy(due => at[due.TaskId]).ToDictionary(group => group.Key, group => group.Min(one => one.ByMin));
+        var due = problem.Due.GroupBy(due => graph.At[due.TaskId]).ToDictionary(group => group.Key, group => group.Min(one => one.ByMin));
         var starts = new double?[problem.Tasks.Count];
         double Of(int task) => starts[task] ??= Math.Min(
-            due.GetValueOrDefault(task, problem.HorizonMin), after[task].Select(link => Of(link.Other) - link.Least).DefaultIfEmpty(problem.HorizonMin).Min()) - problem.Tasks[task].Minutes;
+            due.GetValueOrDefault(task, problem.HorizonMin), graph.After[task].Select(link => Of(link.Other) - link.Least).DefaultIfEmpty(problem.HorizonMin).Min()) - problem.Tasks[task].Minutes;
         return [.. Enumerable.Range(0, starts.Length).Select(Of)];
-    }
-
-    private double[] LongestTails()
-    {
-        var tails = new double?[problem.Tasks.Count];
-        double Of(int task) => tails[task] ??= after[task].Select(link => Of(link.Other) + link.Least + problem.Tasks[link.Other].Minutes).DefaultIfEmpty(0).Max();
-        return [.. Enumerable.Range(0, tails.Length).Select(Of)];
     }
 
     /// <summary>With the least first, each window met by beginning later what opens it. Null if that does not help.</summary>
@@ -96,23 +84,23 @@ internal sealed class ListScheduler
         var placed = new TimedTask?[problem.Tasks.Count];
         var busy = problem.Hands.ToDictionary(hand => hand.Id, _ => new List<TimeSpanMin>());
         var held = problem.Places.ToDictionary(place => place.Id, _ => new List<PlaceUse>());
-        var waitsFor = Enumerable.Range(0, placed.Length).Select(task => before[task].Count()).ToArray();
+        var waitsFor = Enumerable.Range(0, placed.Length).Select(task => graph.Before[task].Count()).ToArray();
         // What stands in an open window goes first.
         var ready = new PriorityQueue<int, (int, double, int)>();
-        void Ready(int task) => ready.Enqueue(task, (before[task].Any(link => link.Most is not null) ? 0 : 1, priority[task], task));
+        void Ready(int task) => ready.Enqueue(task, (graph.Before[task].Any(link => link.Most is not null) ? 0 : 1, priority[task], task));
         foreach (var task in Enumerable.Range(0, placed.Length).Where(task => waitsFor[task] == 0))
             Ready(task);
         var count = 0;
         while (ready.TryDequeue(out var task, out _))
         {
-            var earliest = before[task].Select(link => placed[link.Other]!.EndMin + link.Least).Append(notBefore[task]).Max();
-            var last = before[task].Where(link => link.Most is not null).Select(link => placed[link.Other]!.EndMin + link.Most!.Value).DefaultIfEmpty(int.MaxValue).Min();
+            var earliest = graph.Before[task].Select(link => placed[link.Other]!.EndMin + link.Least).Append(notBefore[task]).Max();
+            var last = graph.Before[task].Where(link => link.Most is not null).Select(link => placed[link.Other]!.EndMin + link.Most!.Value).DefaultIfEmpty(int.MaxValue).Min();
             if (StartOf(task, earliest, busy, placed, held) is not var (start, hand))
                 return null;
             if (start > last)
             {
-                var tight = before[task].Where(link => link.Most is not null).MinBy(link => placed[link.Other]!.EndMin + link.Most!.Value);
-                missed = (tight.Other, UpToStep(start - tight.Most!.Value - problem.Tasks[tight.Other].Minutes));
+                var tight = graph.Before[task].Where(link => link.Most is not null).MinBy(link => placed[link.Other]!.EndMin + link.Most!.Value);
+                missed = (tight.Other, problem.UpToStep(start - tight.Most!.Value - problem.Tasks[tight.Other].Minutes));
                 return null;
             }
 
@@ -126,8 +114,8 @@ internal sealed class ListScheduler
             foreach (var use in usesFrom[task])
                 held[use.PlaceId].Add(use);
             count++;
-            foreach (var (other, _, _) in after[task].Where(link => --waitsFor[link.Other] == 0))
-                Ready(other);
+            foreach (var link in graph.After[task].Where(link => --waitsFor[link.Other] == 0))
+                Ready(link.Other);
         }
 
         // What waits for itself in a circle is never ready.
@@ -136,19 +124,16 @@ internal sealed class ListScheduler
 
     private (int Start, string? Hand)? StartOf(int task, int earliest, Dictionary<string, List<TimeSpanMin>> busy, TimedTask?[] placed, Dictionary<string, List<PlaceUse>> held)
     {
-        var (one, start) = (problem.Tasks[task], UpToStep(earliest));
-        if (one.FixedStartMin is { } given)
-            start = given;
+        var (one, start) = (problem.Tasks[task], problem.UpToStep(earliest));
         while (start + one.Minutes <= problem.HorizonMin)
         {
             var (hand, next) = one.NeedsHand ? HandAt(one, start, busy) : (null, start);
             if (next is not { } at)
                 return null;
-            if (at == start && FreePlaceFrom(task, start, placed, held) is var free && free == start)
+            var free = at > start ? at : problem.UpToStep(FreePlaceFrom(task, start, placed, held));
+            if (free == start)
                 return (start, hand);
-            start = at > start ? at : UpToStep(FreePlaceFrom(task, start, placed, held));
-            if (one.FixedStartMin is not null)
-                return null;
+            start = free;
         }
 
         return null;
@@ -158,20 +143,20 @@ internal sealed class ListScheduler
     private (string? Hand, int? Start) HandAt(PlannedTask task, int start, Dictionary<string, List<TimeSpanMin>> busy)
     {
         (string? Hand, int? Start) best = (null, null);
-        foreach (var hand in problem.Hands.Where(hand => task.HandId is null || task.HandId == hand.Id))
+        foreach (var hand in problem.Hands)
         {
             var (free, own) = (hand.Free, busy[hand.Id]);
             var at = FirstEndingAfter(own, start);
             for (var i = FirstEndingAfter(free, start); i < free.Count; i++)
             {
                 var span = free[i];
-                var from = UpToStep(Math.Max(start, span.From));
+                var from = problem.UpToStep(Math.Max(start, span.From));
                 if (best.Start <= from)
                     break;
                 // Past each thing that is in the way.
                 while (at < own.Count && own[at].From < from + task.Minutes && from + task.Minutes <= span.To)
                 {
-                    from = Math.Max(from, UpToStep(own[at].To));
+                    from = Math.Max(from, problem.UpToStep(own[at].To));
                     at++;
                 }
 
@@ -211,7 +196,7 @@ internal sealed class ListScheduler
             var (there, free) = (0, int.MaxValue);
             foreach (var other in held[use.PlaceId])
             {
-                var (from, to) = (placed[at[other.FromTaskId]]!.StartMin, placed[at[other.UntilTaskId]]?.EndMin ?? problem.HorizonMin);
+                var (from, to) = (placed[graph.At[other.FromTaskId]]!.StartMin, placed[graph.At[other.UntilTaskId]]?.EndMin ?? problem.HorizonMin);
                 if (from < until && to > start)
                     (there, free) = (there + other.Amount, Math.Min(free, to));
             }
@@ -222,6 +207,4 @@ internal sealed class ListScheduler
 
         return start;
     }
-
-    private int UpToStep(int minutes) => (minutes + problem.StepMin - 1) / problem.StepMin * problem.StepMin;
 }

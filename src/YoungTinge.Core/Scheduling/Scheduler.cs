@@ -15,9 +15,14 @@ public static class Scheduler
     /// <summary>Nearer to the bound nobody sees a difference: half a per cent of all the time there is, and not under a step.</summary>
     private const double NearEnough = 0.005;
 
+    /// <summary>From so many tasks on, the search proves little in any time that somebody waits.</summary>
+    private const int LargeFrom = 80;
+
+    /// <summary>From so many on there is no more than the list plan, with its bound said.</summary>
+    private const int HugeFrom = 600;
+
     /// <param name="effort">Of the search, in the solver's own deterministic seconds; above 0. One takes ten or more by the clock.</param>
-    /// <param name="told">Each schedule that is better than the ones before.</param>
-    public static Schedule Solve(SchedulingProblem problem, double effort, CancellationToken cancel = default, Action<Schedule>? told = null)
+    public static Schedule Solve(SchedulingProblem problem, double effort, CancellationToken cancel = default)
     {
         cancel.ThrowIfCancellationRequested();
         if (problem.Tasks.Count == 0)
@@ -25,50 +30,49 @@ public static class Scheduler
         // What fits into nobody's hours fits nowhere, and what waits for itself never comes.
         if (problem.Tasks.Any(task => !problem.CanPlace(task)) || problem.HasCircle())
             return new Schedule(ScheduleStatus.None, [], 0, 0, 0, 0);
-        var bounds = new FinishBound(problem);
-        var (lateBound, finishBound) = (problem.Due.Sum(due => Math.Max(0, bounds.Of(due.TaskId) - due.ByMin)), bounds.OfAll());
-        var begun = new ListScheduler(problem).Find(Placings / problem.Tasks.Count, value => value == (lateBound, finishBound), cancel);
-        var model = new Model(problem, bounds);
+        var graph = new TaskGraph(problem);
+        var bounds = new FinishBound(problem, graph);
+        int[] latest = [.. problem.Due.Select(due => Math.Max(0, bounds.Of(due.TaskId) - due.ByMin))];
+        var (lateBound, finishBound) = (latest.Sum(), bounds.OfAll());
+        var begun = new ListScheduler(problem, graph).Find(Placings / problem.Tasks.Count, value => value == (lateBound, finishBound), cancel);
         if (begun is not null)
         {
-            var first = model.Read(ScheduleStatus.Good, begun, lateBound, finishBound);
-            told?.Invoke(first);
-            if (first.LateMin == lateBound && first.FinishMin == finishBound)
+            var first = Read(ScheduleStatus.Good, begun, lateBound, finishBound);
+            if ((first.LateMin, first.FinishMin) == (lateBound, finishBound))
                 return first with { Status = ScheduleStatus.Best };
             // A large plan that is as good as the best is not worth minutes of search for a last quarter of an hour; a huge one is not searched in any time.
             if (problem.Tasks.Count > HugeFrom || problem.Tasks.Count > LargeFrom && first.LateMin == lateBound && first.FinishMin - finishBound <= Math.Max(problem.StepMin, NearEnough * finishBound))
                 return first;
-            model.Hint(begun);
         }
 
-        var late = model.Minimise(model.Late, 0.4 * effort, cancel, found => told?.Invoke(model.Read(ScheduleStatus.Good, found, lateBound, finishBound)));
-        if (late.Status is ScheduleStatus.None)
-            return new Schedule(late.Status, [], 0, 0, 0, 0);
-        // What was begun with stands if nothing else was found.
-        var (tasks, lateMin) = late.Tasks.Count > 0 ? (late.Tasks, late.Value) : (begun, begun is null ? 0 : model.Read(ScheduleStatus.Good, begun, 0, 0).LateMin);
-        if (tasks is null)
-            return new Schedule(ScheduleStatus.NotFound, [], 0, 0, 0, 0);
-        model.Hint(tasks);
-        model.Keep(model.Late, lateMin);
-        var finish = model.Minimise(model.Finish, 0.4 * effort, cancel, found => told?.Invoke(model.Read(ScheduleStatus.Good, found, lateBound, finishBound)));
-        if (finish.Tasks.Count > 0)
+        return Searched(new Model(problem, graph, latest, finishBound), begun);
+
+        Schedule Searched(Model model, IReadOnlyList<TimedTask>? tasks)
         {
-            tasks = finish.Tasks;
-            model.Hint(tasks);
-            model.Keep(model.Finish, finish.Value);
-            var early = model.Minimise(model.Starts, 0.2 * effort, cancel, _ => { });
-            tasks = early.Tasks.Count > 0 ? early.Tasks : tasks;
+            var late = Best(model.Late, 0.4);
+            if (tasks is null)
+                return new Schedule(late.Status, [], 0, 0, 0, 0);
+            model.Keep(model.Late, graph.LateMin(tasks));
+            var finish = Best(model.Finish, 0.4);
+            model.Keep(model.Finish, tasks.Max(task => task.EndMin));
+            Best(model.Starts, 0.2);
+            var status = late.Status == ScheduleStatus.Best && finish.Status == ScheduleStatus.Best ? ScheduleStatus.Best : ScheduleStatus.Good;
+            return Read(status, tasks, Math.Max(lateBound, late.Bound), Math.Max(finishBound, finish.Bound));
+
+            // From what there is on; that stands if nothing else is found.
+            Goal Best(LinearExpr goal, double share)
+            {
+                if (tasks is not null)
+                    model.Hint(tasks);
+                var found = model.Minimise(goal, share * effort, cancel);
+                tasks = found.Tasks.Count > 0 ? found.Tasks : tasks;
+                return found;
+            }
         }
 
-        var status = late.Status == ScheduleStatus.Best && finish.Status == ScheduleStatus.Best ? ScheduleStatus.Best : ScheduleStatus.Good;
-        return model.Read(status, tasks, Math.Max(lateBound, late.Bound), Math.Max(finishBound, finish.Bound));
+        Schedule Read(ScheduleStatus status, IReadOnlyList<TimedTask> tasks, int lateBoundMin, int finishBoundMin) =>
+            new(status, tasks, graph.LateMin(tasks), lateBoundMin, tasks.Max(task => task.EndMin), finishBoundMin);
     }
-
-    /// <summary>From so many tasks on, the search proves little in any time that somebody waits.</summary>
-    private const int LargeFrom = 80;
-
-    /// <summary>From so many on there is no more than the list plan, with its bound said.</summary>
-    private const int HugeFrom = 600;
 
     /// <summary>
     /// The last stretch of hours in which the work may be begun and still be in time, by the list plan: it is safe, and a search may find a later one.
@@ -81,8 +85,8 @@ public static class Scheduler
         bool InTime(int begin)
         {
             var later = problem with { Tasks = [.. problem.Tasks.Select(task => task with { EarliestMin = Math.Max(task.EarliestMin, begin) })] };
-            return new ListScheduler(later).Find(changes, value => value.Late == 0, cancel) is { } tasks
-                && later.Due.All(due => tasks.First(task => task.TaskId == due.TaskId).EndMin <= due.ByMin);
+            var graph = new TaskGraph(later);
+            return new ListScheduler(later, graph).Find(changes, value => value.Late == 0, cancel) is { } tasks && graph.LateMin(tasks) == 0;
         }
 
         // What is begun sooner is done no later.
@@ -96,23 +100,22 @@ public static class Scheduler
         return inTime < 0 ? null : begins[inTime];
     }
 
-    private sealed record Goal(ScheduleStatus Status, int Value, int Bound, IReadOnlyList<TimedTask> Tasks);
+    private sealed record Goal(ScheduleStatus Status, int Bound, IReadOnlyList<TimedTask> Tasks);
 
     private sealed class Model
     {
         private readonly SchedulingProblem problem;
         private readonly CpModel model = new();
-        private readonly Dictionary<string, int> at;
+        private readonly IReadOnlyDictionary<string, int> at;
         private readonly IntVar[] steps;
         private readonly LinearExpr[] starts;
         private readonly Dictionary<string, BoolVar>[] byHand;
 
-        /// <param name="bounds">How soon anything can be; null to leave that to the search.</param>
-        public Model(SchedulingProblem problem, FinishBound? bounds = null)
+        /// <param name="leastLate">That each due time is missed by at least.</param>
+        public Model(SchedulingProblem problem, TaskGraph graph, int[] leastLate, int finishBound)
         {
-            this.problem = problem;
-            at = problem.Tasks.Index().ToDictionary(task => task.Item.Id, task => task.Index);
-            steps = [.. problem.Tasks.Select(task => model.NewIntVarFromDomain(DomainOf(task, problem.Hands.Where(hand => MayDo(hand, task))), task.Id))];
+            (this.problem, at) = (problem, graph.At);
+            steps = [.. problem.Tasks.Select(task => model.NewIntVarFromDomain(DomainOf(task, problem.Hands), task.Id))];
             // In minutes: lengths need not be whole steps.
             starts = [.. steps.Select(step => LinearExpr.Term(step, problem.StepMin))];
             byHand = [.. problem.Tasks.Select((task, i) => ByHand(task, i))];
@@ -131,11 +134,11 @@ public static class Scheduler
                 AddPlace(place);
             Late = LinearExpr.Sum(problem.Due.Select((due, i) =>
             {
-                var late = model.NewIntVar(Math.Max(0, (bounds?.Of(due.TaskId) ?? 0) - due.ByMin), problem.HorizonMin, $"late {i}");
+                var late = model.NewIntVar(leastLate[i], problem.HorizonMin, $"late {i}");
                 model.Add(late >= starts[at[due.TaskId]] + problem.Tasks[at[due.TaskId]].Minutes - due.ByMin);
                 return late;
             }));
-            var finish = model.NewIntVar(bounds?.OfAll() ?? 0, problem.HorizonMin, "finish");
+            var finish = model.NewIntVar(finishBound, problem.HorizonMin, "finish");
             foreach (var (i, task) in problem.Tasks.Index())
                 model.Add(finish >= starts[i] + task.Minutes);
             Finish = finish;
@@ -155,35 +158,23 @@ public static class Scheduler
             return from.Zip(to, (one, other) => new TimeSpanMin(one, other)).Where(gap => gap.Minutes > 0);
         }
 
-        private static bool MayDo(Hand hand, PlannedTask task) => task.NeedsHand && (task.HandId is null || task.HandId == hand.Id);
-
         /// <summary>Steps at which it may begin.</summary>
         private Domain DomainOf(PlannedTask task, IEnumerable<Hand> hands)
         {
-            List<long[]> ranges = [];
-            void Add(int from, int to)
-            {
-                long first = (Math.Max(from, task.EarliestMin) + problem.StepMin - 1) / problem.StepMin, last = (Math.Min(to, problem.HorizonMin) - task.Minutes) / problem.StepMin;
-                if (task.FixedStartMin is { } given)
-                    (first, last) = (Math.Max(first, (given + problem.StepMin - 1) / problem.StepMin), Math.Min(last, given / problem.StepMin));
-                if (first <= last && to - from >= task.Minutes)
-                    ranges.Add([first, last]);
-            }
-
-            if (!task.NeedsHand)
-                Add(0, problem.HorizonMin);
-            foreach (var span in hands.SelectMany(hand => hand.Free))
-                Add(span.From, span.To);
-            return Domain.FromIntervals([.. ranges]);
+            IEnumerable<TimeSpanMin> free = task.NeedsHand ? hands.SelectMany(hand => hand.Free) : [new TimeSpanMin(0, problem.HorizonMin)];
+            return Domain.FromIntervals([.. free
+                .Where(span => Math.Min(span.To, problem.HorizonMin) - span.From >= task.Minutes)
+                .Select(span => new long[] { problem.UpToStep(Math.Max(span.From, task.EarliestMin)) / problem.StepMin, (Math.Min(span.To, problem.HorizonMin) - task.Minutes) / problem.StepMin })
+                .Where(range => range[0] <= range[1])]);
         }
 
         private Dictionary<string, BoolVar> ByHand(PlannedTask task, int i)
         {
             if (!task.NeedsHand)
                 return [];
-            var chosen = problem.Hands.Where(hand => MayDo(hand, task)).ToDictionary(hand => hand.Id, hand => model.NewBoolVar($"{task.Id} by {hand.Id}"));
+            var chosen = problem.Hands.ToDictionary(hand => hand.Id, hand => model.NewBoolVar($"{task.Id} by {hand.Id}"));
             model.AddExactlyOne(chosen.Values);
-            foreach (var hand in problem.Hands.Where(hand => chosen.ContainsKey(hand.Id)))
+            foreach (var hand in problem.Hands)
                 model.AddLinearExpressionInDomain(steps[i], DomainOf(task, [hand])).OnlyEnforceIf(chosen[hand.Id]);
             return chosen;
         }
@@ -218,13 +209,12 @@ public static class Scheduler
 
         public void Keep(LinearExpr goal, int most) => model.Add(goal <= most);
 
-        public Goal Minimise(LinearExpr goal, double effort, CancellationToken cancel, Action<IReadOnlyList<TimedTask>> told)
+        public Goal Minimise(LinearExpr goal, double effort, CancellationToken cancel)
         {
             model.Minimize(goal);
             using var solver = new CpSolver { StringParameters = FormattableString.Invariant($"num_search_workers:1 linearization_level:0 random_seed:1 max_deterministic_time:{effort}") };
-            using var teller = new Teller(this, cancel, told);
             using var stops = cancel.Register(solver.StopSearch);
-            var status = solver.Solve(model, teller) switch
+            var status = solver.Solve(model) switch
             {
                 CpSolverStatus.Optimal => ScheduleStatus.Best,
                 CpSolverStatus.Feasible => ScheduleStatus.Good,
@@ -234,27 +224,14 @@ public static class Scheduler
             };
             cancel.ThrowIfCancellationRequested();
             return status is ScheduleStatus.None or ScheduleStatus.NotFound
-                ? new Goal(status, 0, 0, [])
-                : new Goal(status, (int)Math.Round(solver.ObjectiveValue), (int)Math.Ceiling(solver.BestObjectiveBound - 1e-6), Tasks(variable => solver.Value(variable)));
+                ? new Goal(status, 0, [])
+                : new Goal(status, (int)Math.Ceiling(solver.BestObjectiveBound - 1e-6), TasksIn(solver));
         }
 
-        public IReadOnlyList<TimedTask> Tasks(Func<IntVar, long> value) => [.. problem.Tasks.Select((task, i) =>
+        private IReadOnlyList<TimedTask> TasksIn(CpSolver solver) => [.. problem.Tasks.Select((task, i) =>
         {
-            var start = (int)value(steps[i]) * problem.StepMin;
-            return new TimedTask(task.Id, start, start + task.Minutes, byHand[i].FirstOrDefault(hand => value(hand.Value) == 1).Key);
+            var start = (int)solver.Value(steps[i]) * problem.StepMin;
+            return new TimedTask(task.Id, start, start + task.Minutes, byHand[i].FirstOrDefault(hand => solver.BooleanValue(hand.Value)).Key);
         })];
-
-        public Schedule Read(ScheduleStatus status, IReadOnlyList<TimedTask> tasks, int lateBound, int finishBound) => new(
-            status, tasks, problem.Due.Sum(due => Math.Max(0, tasks[at[due.TaskId]].EndMin - due.ByMin)), lateBound, tasks.Select(task => task.EndMin).DefaultIfEmpty(0).Max(), finishBound);
-    }
-
-    private sealed class Teller(Model model, CancellationToken cancel, Action<IReadOnlyList<TimedTask>> told) : CpSolverSolutionCallback
-    {
-        public override void OnSolutionCallback()
-        {
-            if (cancel.IsCancellationRequested)
-                StopSearch();
-            told(model.Tasks(variable => Value(variable)));
-        }
     }
 }

@@ -14,14 +14,7 @@ public sealed record Hand(string Id, IReadOnlyList<TimeSpanMin> Free);
 /// <param name="Minutes">0 or more.</param>
 /// <param name="NeedsHand">Done by one of the hands, inside one of her free stretches.</param>
 /// <param name="EarliestMin">It begins no sooner.</param>
-public sealed record PlannedTask(string Id, int Minutes, bool NeedsHand, int EarliestMin = 0)
-{
-    /// <summary>Exactly then it begins: it was put there by hand, or has begun; null for whenever it suits.</summary>
-    public int? FixedStartMin { get; init; }
-
-    /// <summary>The only hand that it may be done by; null for any.</summary>
-    public string? HandId { get; init; }
-}
+public sealed record PlannedTask(string Id, int Minutes, bool NeedsHand, int EarliestMin = 0);
 
 /// <summary>One task after another. Waits go on through nights.</summary>
 /// <param name="LeastMin">From the end of the first to the beginning of the other, 0 or more.</param>
@@ -72,12 +65,12 @@ public sealed record SchedulingProblem(
     /// <summary>Whether there is a time for a task, were it the only one.</summary>
     public bool CanPlace(PlannedTask task)
     {
-        int UpToStep(int minutes) => (minutes + StepMin - 1) / StepMin * StepMin;
-        bool Fits(TimeSpanMin span) => task.FixedStartMin is { } given
-            ? given >= span.From && given >= task.EarliestMin && given % StepMin == 0 && given + task.Minutes <= span.To
-            : UpToStep(Math.Max(span.From, task.EarliestMin)) + task.Minutes <= Math.Min(span.To, HorizonMin);
-        return task.NeedsHand ? Hands.Where(hand => task.HandId is null || task.HandId == hand.Id).SelectMany(hand => hand.Free).Any(Fits) : Fits(new TimeSpanMin(0, HorizonMin));
+        bool Fits(TimeSpanMin span) => UpToStep(Math.Max(span.From, task.EarliestMin)) + task.Minutes <= Math.Min(span.To, HorizonMin);
+        return task.NeedsHand ? Hands.SelectMany(hand => hand.Free).Any(Fits) : Fits(new TimeSpanMin(0, HorizonMin));
     }
+
+    /// <summary>The first step that is not before some minute.</summary>
+    internal int UpToStep(int minutes) => (minutes + StepMin - 1) / StepMin * StepMin;
 }
 
 /// <summary>When a task is done, and by whom.</summary>

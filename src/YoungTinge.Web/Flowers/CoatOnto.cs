@@ -1,4 +1,3 @@
-using System.Text.Json;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Web.Shared;
 
@@ -21,8 +20,8 @@ public static class CoatOnto
         var work = await works.LoadAsync(cancel);
         if (work.FindCommission(id) is null)
             return ApiProblem.NotFound();
-        if (request.Coat.Problems("coat", work.Materials).ToList() is { Count: > 0 } wrong)
-            return ApiProblem.NotPossible([.. wrong.Select(problem => new FieldProblem(problem.Path, JsonNamingPolicy.CamelCase.ConvertName(problem.Code.ToString()), problem.Limit, problem.Material))]);
+        if (PlanProblems.Lines(request.Coat.Problems("coat", work.Materials)).ToList() is { Count: > 0 } wrong)
+            return ApiProblem.NotPossible(wrong);
         if (PieceChanges.Chosen(id, request.PieceIds, work) is not { } chosen)
             return ApiProblem.NotPossible([new FieldProblem("pieceIds", request.PieceIds.Count == 0 ? "nothingChosen" : "unknownPiece", null, null)]);
         // The stages of a flower are its own; on another the coat goes on when all of it stands.

@@ -40,7 +40,7 @@ public static class PieceChanges
     /// <summary>The pieces of a commission that were chosen; null if one of them is not there.</summary>
     internal static IReadOnlyList<PlannedPiece>? Chosen(Guid commissionId, IReadOnlyList<Guid> ids, StudioWork work)
     {
-        var own = work.Flowers.Where(flower => flower.CommissionId == commissionId).SelectMany(flower => work.PiecesOf(flower.Id)).ToDictionary(piece => piece.Id);
+        var own = work.PiecesIn(commissionId).ToDictionary(piece => piece.Id);
         return ids.Count > 0 && ids.All(own.ContainsKey) ? [.. ids.Distinct().Select(id => own[id])] : null;
     }
 }

@@ -10,11 +10,10 @@ internal static class PlanProblems
 {
     /// <summary>What cannot be in a plan of a piece, as lines for its fields.</summary>
     public static IReadOnlyList<FieldProblem> Of(PiecePlan plan, PlannedPiece piece, StudioWork work) =>
-    [
-        .. PlanCheck.Problems(plan, work.Materials)
-            .Select(problem => new FieldProblem(problem.Path, JsonNamingPolicy.CamelCase.ConvertName(problem.Code.ToString()), problem.Limit, problem.Material)),
-        .. OfBatch(plan, piece, work),
-    ];
+        [.. Lines(PlanCheck.Problems(plan, work.Materials)), .. OfBatch(plan, piece, work)];
+
+    public static IEnumerable<FieldProblem> Lines(IEnumerable<PlanProblem> problems) =>
+        problems.Select(problem => new FieldProblem(problem.Path, JsonNamingPolicy.CamelCase.ConvertName(problem.Code.ToString()), problem.Limit, problem.Material));
 
     /// <summary>A piece is shaped from one paste only, and from a batch only if there is one.</summary>
     private static IEnumerable<FieldProblem> OfBatch(PiecePlan plan, PlannedPiece piece, StudioWork work)

@@ -46,8 +46,8 @@ public static class ProposePlans
             return ApiProblem.NotPossible(problems);
         var planned = work.With(kept, request.Plan);
         // What is planned elsewhere, or made, is not mixed anew for one piece.
-        var keepsPaste = request.KeepPaste || planned.Source is ShadePaste or MarbledPaste or BatchPaste;
-        var rules = new PlannerRules(planned.Guests) { InUse = OpenBeside(kept, work) };
+        var keepsPaste = request.KeepPaste || planned.IsPasteSettled;
+        var rules = new PlannerRules(planned.Guests) { InUse = OpenBeside(work.FindFlower(kept.FlowerId)!.Value.Commission.Id, [kept.Id], work) };
         var planner = new CoatPlanner(planned.Plan, planned.Piece, planned.Parts, work.Materials, rules, Guid.CreateVersion7, planned.Source, planned.Standing);
         return await LongWork.RunAsync(context, (progress, stop) =>
         {
@@ -71,13 +71,10 @@ public static class ProposePlans
         });
     }
 
-    /// <summary>Jars that stand open for the other pieces of its commission.</summary>
-    private static HashSet<string> OpenBeside(PlannedPiece piece, StudioWork work)
-    {
-        var commission = work.Flowers.First(flower => flower.Id == piece.FlowerId).CommissionId;
-        return [.. work.Flowers.Where(flower => flower.CommissionId == commission).SelectMany(flower => work.PiecesOf(flower.Id))
-            .Where(other => other.Id != piece.Id).SelectMany(other => PlanAdvisor.MaterialsOf(other.Plan))];
-    }
+    /// <summary>Jars that stand open for the other pieces of a commission.</summary>
+    /// <param name="but">Pieces that are planned anew.</param>
+    internal static HashSet<string> OpenBeside(Guid commissionId, IReadOnlyCollection<Guid> but, StudioWork work) =>
+        [.. work.PiecesIn(commissionId).Where(other => !but.Contains(other.Id)).SelectMany(other => PlanAdvisor.MaterialsOf(other.Plan))];
 
     private static ProposalView View(Proposal proposal, PlannedPiece piece, Materials materials) => new(
         proposal.Approach, proposal.Plan,

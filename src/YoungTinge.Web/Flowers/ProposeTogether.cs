@@ -1,7 +1,6 @@
 using System.Diagnostics;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.CoatPlanning;
-using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Store;
 using YoungTinge.Web.Shared;
@@ -52,11 +51,10 @@ public static class ProposeTogether
         if (Problems(request, id, work) is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
         var chosen = PieceChanges.Chosen(id, request.PieceIds, work)!;
-        var inUse = work.Flowers.Where(flower => flower.CommissionId == id).SelectMany(flower => work.PiecesOf(flower.Id)).Where(piece => chosen.All(one => one.Id != piece.Id))
-            .SelectMany(piece => PlanAdvisor.MaterialsOf(piece.Plan)).ToHashSet();
+        var inUse = ProposePlans.OpenBeside(id, request.PieceIds, work);
         var planner = new JointPlanner(
             [.. chosen.Select(piece => new PieceToPlan(
-                piece.Id, piece.Plan, piece.Piece, piece.Parts, piece.Source, piece.Standing, request.KeepPastes || piece.Source is ShadePaste or MarbledPaste or BatchPaste,
+                piece.Id, piece.Plan, piece.Piece, piece.Parts, piece.Source, piece.Standing, request.KeepPastes || piece.IsPasteSettled,
                 new PlannerRules(piece.Guests) { InUse = inUse, Only = JarsOf(request.Only, work.Materials) }))],
             work.Materials, Guid.CreateVersion7);
         return await LongWork.RunAsync(context, (progress, stop) =>

@@ -18,7 +18,7 @@ public static class SavePlan
             return ApiProblem.NotFound();
         if (PlanProblems.Of(plan, piece, work) is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
-        switch (await pieces.SavePlanAsync(work.Studio.Id, id, madeFrom.Version, plan, work.With(piece, plan).Source is ShadePaste or MarbledPaste or BatchPaste, cancel))
+        switch (await pieces.SavePlanAsync(work.Studio.Id, id, madeFrom.Version, plan, work.With(piece, plan).IsPasteSettled, cancel))
         {
             case SavePlanResult.Saved saved:
                 return MadeFrom.Saved(response, saved.Version);

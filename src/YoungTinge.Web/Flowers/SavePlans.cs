@@ -30,7 +30,7 @@ public static class SavePlans
         if (problems.Count > 0)
             return ApiProblem.NotPossible(problems);
         var saved = await pieces.SavePlansAsync(
-            work.Studio.Id, [.. request.Plans.Zip(chosen).Select(one => (one.First.PieceId, one.First.MadeFrom, one.First.Plan, work.With(one.Second, one.First.Plan).Source is ShadePaste or MarbledPaste or BatchPaste))], cancel);
+            work.Studio.Id, [.. request.Plans.Zip(chosen).Select(one => (one.First.PieceId, one.First.MadeFrom, one.First.Plan, work.With(one.Second, one.First.Plan).IsPasteSettled))], cancel);
         return saved is null ? ApiProblem.ChangedElsewhere() : TypedResults.Ok(new Answer(saved));
     }
 }

@@ -30,10 +30,11 @@ public static class GetPlan
         var open = work.Commissions.Where(commission => commission.IsOpen).ToList();
         var planned = kept.Plan?.Parts.Select(part => part.OperationId).ToHashSet() ?? [];
         var toDo = open.SelectMany(commission => work.GraphOf(commission.Id).Operations.Where(operation => !work.DoneOf(commission.Id).Contains(operation.Id)).Select(operation => operation.Id)).ToHashSet();
+        var operations = PlanWork.Operations(work, planned);
         MadeFrom.Tell(response, kept.Version);
         return TypedResults.Ok(new Answer(
             work.Studio.TimeZone, kept.Makers, kept.Plan, [.. open.Select(commission => CommissionView.From(commission, work.Studio, clock.GetUtcNow()))],
-            PlanWork.Operations(work, planned), kept.Plan is not null && (toDo.Any(id => !planned.Contains(id)) || planned.Any(id => work.FindOperation(id) is null)), kept.Version));
+            operations, kept.Plan is not null && (operations.Count < planned.Count || !toDo.IsSubsetOf(planned)), kept.Version));
     }
 
     private static async Task<IResult> Save(Change change, MadeFrom madeFrom, HttpResponse response, CurrentStudio studio, WorkPlanStore plans, CancellationToken cancel)
@@ -47,7 +48,7 @@ public static class GetPlan
     }
 
     /// <summary>The same at each read until she says otherwise.</summary>
-    private static Maker Usual(Studio studio) => Maker.Usual(studio.Id, studio.Maker.Length > 0 ? studio.Maker[..Math.Min(studio.Maker.Length, MakerCheck.MaxNameLength)] : studio.Name[..Math.Min(studio.Name.Length, MakerCheck.MaxNameLength)]);
+    private static Maker Usual(Studio studio) => Maker.Usual(studio.Id, string.Concat((studio.Maker.Length > 0 ? studio.Maker : studio.Name).Take(MakerCheck.MaxNameLength)));
 
     private static IEnumerable<FieldProblem> OfPlan(WorkPlan? plan)
     {

@@ -17,10 +17,6 @@ public static class PlanWork
     /// <param name="LastBeginAt">The latest that a hand may begin and still be in time; null if it is too late, or was not found.</param>
     public sealed record CommissionInPlan(CommissionView Commission, DateTimeOffset? EndsAt, int LateMinutes, DateTimeOffset? LastBeginAt);
 
-    /// <param name="OperationId">Null where it is about all of it.</param>
-    /// <param name="Minutes">That it takes in one go; 0 where it is no matter of that.</param>
-    public sealed record ObstacleView(ScheduleObstacle Obstacle, string? OperationId, int Minutes);
-
     /// <param name="LateMinutes">What would still be late with it, planned anew.</param>
     public sealed record RemedyView(Remedy Remedy, int LateMinutes);
 
@@ -34,7 +30,7 @@ public static class PlanWork
     /// <param name="Remedies">What might bring late work into time; empty if nothing is late.</param>
     public sealed record Answer(
         ScheduleStatus Status, WorkPlan? Plan, int LateMinutes, int LateBoundMinutes, DateTimeOffset? FinishAt, DateTimeOffset? FinishBoundAt, bool WindowsClosed, IReadOnlyList<CommissionInPlan> Commissions,
-        IReadOnlyList<OperationView> Operations, IReadOnlyList<ObstacleView> Obstacles, IReadOnlyList<RemedyView> Remedies);
+        IReadOnlyList<OperationView> Operations, IReadOnlyList<ObstacleAt> Obstacles, IReadOnlyList<RemedyView> Remedies);
 
     /// <summary>Of the search, in the solver's deterministic seconds: some ten times as many by the clock.</summary>
     private const double Effort = 0.05;
@@ -62,12 +58,11 @@ public static class PlanWork
         var inTime = commissions.Select(commission => new CommissionInTime(
             commission.Id, work.GraphOf(commission.Id), work.DoneOf(commission.Id).ToDictionary(id => id, id => work.Ticks.GetValueOrDefault(id)?.At), views[commission.Id].ReadyOn)).ToList();
         var all = WorkInTime.Of(inTime, makers, calendar);
-        var obstacles = all.Obstacles.Select(one => new ObstacleView(one.Obstacle, one.OperationId, one.Minutes)).ToList();
         var operations = Operations(work, all.Parts.Values.SelectMany(part => part.Ready.Select(ready => ready.OperationId).Append(part.OperationId)));
         if (all.Problem.Tasks.Count == 0)
-            return new Answer(ScheduleStatus.Best, new WorkPlan([]), 0, 0, null, null, false, [.. commissions.Select(commission => new CommissionInPlan(views[commission.Id], null, 0, null))], [], obstacles, []);
+            return Without(ScheduleStatus.Best, new WorkPlan([]));
         if (all.Obstacles.Any(one => one.Obstacle is ScheduleObstacle.NoHours or ScheduleObstacle.LongerThanAnyHours))
-            return new Answer(ScheduleStatus.None, null, 0, 0, null, null, false, [.. commissions.Select(commission => new CommissionInPlan(views[commission.Id], null, 0, null))], operations, obstacles, []);
+            return Without(ScheduleStatus.None, null);
 
         progress?.Invoke(0.05);
         var (schedule, windowsClosed) = Solved(all.Problem, Effort, stop);
@@ -76,10 +71,11 @@ public static class PlanWork
         var found = new List<CommissionInPlan>();
         foreach (var (i, commission) in commissions.Index())
         {
-            var end = all.Ends.TryGetValue(commission.Id, out var last) && ends.TryGetValue(last, out var at) ? at : (int?)null;
+            var due = all.Problem.Due.FirstOrDefault(due => due.TaskId == all.Ends.GetValueOrDefault(commission.Id));
+            var end = due is not null && ends.TryGetValue(due.TaskId, out var at) ? at : (int?)null;
             var alone = WorkInTime.Of([inTime[i]], makers, calendar).Problem;
             var begin = end is null ? null : Scheduler.LatestBegin(windowsClosed ? Open(alone) : alone, stop);
-            found.Add(new CommissionInPlan(views[commission.Id], end is { } done ? calendar.At(done) : null, Math.Max(0, (end ?? 0) - calendar.EndOf(views[commission.Id].ReadyOn)), begin is { } latest ? calendar.At(latest) : null));
+            found.Add(new CommissionInPlan(views[commission.Id], end is { } done ? calendar.At(done) : null, Math.Max(0, (end - due?.ByMin) ?? 0), begin is { } latest ? calendar.At(latest) : null));
             progress?.Invoke(0.6 + 0.2 * (i + 1) / commissions.Count);
         }
 
@@ -95,7 +91,10 @@ public static class PlanWork
 
         return new Answer(
             schedule.Status, schedule.Tasks.Count > 0 ? WorkPlan.Of(all, schedule, calendar) : null, schedule.LateMin, schedule.LateBoundMin,
-            schedule.Tasks.Count > 0 ? calendar.At(schedule.FinishMin) : null, schedule.Tasks.Count > 0 ? calendar.At(schedule.FinishBoundMin) : null, windowsClosed, found, operations, obstacles, remedies);
+            schedule.Tasks.Count > 0 ? calendar.At(schedule.FinishMin) : null, schedule.Tasks.Count > 0 ? calendar.At(schedule.FinishBoundMin) : null, windowsClosed, found, operations, all.Obstacles, remedies);
+
+        Answer Without(ScheduleStatus status, WorkPlan? plan) =>
+            new(status, plan, 0, 0, null, null, false, [.. commissions.Select(commission => new CommissionInPlan(views[commission.Id], null, 0, null))], operations, all.Obstacles, []);
     }
 
     /// <summary>Where windows leave no plan, one without them, for what is supported when it is put on.</summary>

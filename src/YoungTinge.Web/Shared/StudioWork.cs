@@ -73,6 +73,9 @@ internal sealed class StudioWork
     /// <summary>The pieces of a flower as they are carried out, in order along the stem.</summary>
     public IReadOnlyList<PlannedPiece> PiecesOf(Guid flowerId) => flowers.GetValueOrDefault(flowerId) is { } flower ? [.. PartOf(flower.CommissionId).Pieces[flowerId]] : [];
 
+    /// <summary>The pieces of a commission as they are carried out, flower by flower.</summary>
+    public IEnumerable<PlannedPiece> PiecesIn(Guid commissionId) => Flowers.Where(flower => flower.CommissionId == commissionId).SelectMany(flower => PiecesOf(flower.Id));
+
     /// <summary>How a flower is put together.</summary>
     public AssemblyPlan AssemblyOf(Guid flowerId) => HouseAssembly.InForce(flowerId, flowers[flowerId].Assembly, [.. PiecesOf(flowerId).Select(piece => new PieceOfFlower(piece.Id, piece.Piece, piece.Parts))]);
 

@@ -48,7 +48,7 @@ public class SchedulerTests
     [Fact]
     public void The_plan_to_begin_with_breaks_no_rule_either() => Problems(12, 5).Holds(problem =>
     {
-        if (new ListScheduler(problem).Find(20) is not { } tasks)
+        if (new ListScheduler(problem, new TaskGraph(problem)).Find(20) is not { } tasks)
             return;
         var end = tasks.Max(task => task.EndMin);
         var late = problem.Due.Sum(due => Math.Max(0, tasks.Single(task => task.TaskId == due.TaskId).EndMin - due.ByMin));

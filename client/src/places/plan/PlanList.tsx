@@ -26,9 +26,9 @@ export function PlanList({
     days.set(day, [...(days.get(day) ?? []), one])
   }
   return (
-    <div className="space-y-5">
+    <div className="relative space-y-5 print:columns-2 print:gap-6 print:space-y-3">
       {[...days].map(([day, own]) => (
-        <section key={day} aria-labelledby={`day-${day}`} className="break-inside-avoid">
+        <section key={day} aria-labelledby={`day-${day}`}>
           <h2 id={`day-${day}`} className="border-base-300 border-t pt-2 font-semibold">
             {longDay(own[0]!.part.from, timeZone)}
           </h2>
@@ -40,36 +40,36 @@ export function PlanList({
               return (
                 <li
                   key={`${part.operationId} ${part.part}`}
-                  className={`grid grid-cols-[6.5rem_minmax(0,1fr)] gap-x-3 py-0.5 text-sm ${part.makerId ? '' : 'quiet'}`}
+                  className={`grid grid-cols-[6rem_2.5rem_minmax(0,1fr)] items-baseline gap-x-3 py-0.5 text-sm print:grid-cols-[5rem_minmax(0,1fr)] print:text-xs ${part.makerId ? '' : 'quiet'}`}
                 >
                   <span className="tabular-nums">
                     {clock(part.from, timeZone)}–{clock(part.to, timeZone)}
                   </span>
+                  <span className="print:hidden">{operation.colour && <InlineSwatch colour={operation.colour} />}</span>
                   <span>
-                    {operation.colour && (
-                      <>
-                        <InlineSwatch colour={operation.colour} />{' '}
-                      </>
-                    )}
                     <span className={operation.tickedAt ? 'line-through' : ''}>
                       {stepWords(t, operation, nameOf).what}
                     </span>
-                    {part.of > 1 && ` · ${t('plan.part', { part: part.part, of: part.of })}`}
-                    {!part.makerId &&
-                      dayOf(part.to, timeZone) !== day &&
-                      ` · ${t('plan.until', { day: longDay(part.to, timeZone) })}`}
-                    {operation.tickedAt && ` · ${t('plan.done')}`}
-                    <span className="quiet block text-xs">
-                      {[maker, about.slice(0, 4).join(', '), lot?.pieceName && lot.flowerName]
+                    <span className="quiet">
+                      {[
+                        part.of > 1 && t('plan.part', { part: part.part, of: part.of }),
+                        !part.makerId &&
+                          dayOf(part.to, timeZone) !== day &&
+                          t('plan.until', { day: longDay(part.to, timeZone) }),
+                        operation.tickedAt && t('plan.done'),
+                        about.slice(0, 4).join(', '),
+                        lot?.pieceName && lot.flowerName,
+                        maker,
+                      ]
                         .filter(Boolean)
-                        .join(' · ')}{' '}
-                      {lot?.pieceId && about.length === 1 && (
-                        <Link className="act print:hidden" to={`/flowers/${lot.flowerId}/${lot.pieceId}/run-sheet`}>
-                          {t('plan.toSheet')}
-                          <span className="sr-only"> {lot.pieceName}</span>
-                        </Link>
-                      )}
-                    </span>
+                        .map((words) => ` · ${words}`)}
+                    </span>{' '}
+                    {lot?.pieceId && about.length === 1 && (
+                      <Link className="act print:hidden" to={`/flowers/${lot.flowerId}/${lot.pieceId}/run-sheet`}>
+                        {t('plan.toSheet')}
+                        <span className="sr-only"> {lot.pieceName}</span>
+                      </Link>
+                    )}
                   </span>
                 </li>
               )
