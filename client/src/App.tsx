@@ -78,6 +78,7 @@ const pages = [
     async () => (await import('./places/sheets/RunSheetPage')).RunSheetPage,
     ['rest', 'paste'],
   ),
+  page('/bench', async () => (await import('./places/bench/BenchPage')).BenchPage, ['rest', 'paste', 'plan', 'bench']),
   page('/plan', async () => (await import('./places/plan/PlanPage')).PlanPage, ['rest', 'paste', 'plan']),
   page('/paste-day', async () => (await import('./places/pasteDay/PasteDayPage')).PasteDayPage, ['rest', 'paste']),
   page('/studio', async () => (await import('./places/studio/StudioPage')).StudioPage),

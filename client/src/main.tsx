@@ -8,6 +8,9 @@ import './styles.css'
 
 applyTheme()
 
+// While it is being worked on, nothing is held.
+if (import.meta.env.PROD) void navigator.serviceWorker?.register('/sw.js')
+
 const queries = new FreshQueryClient({ defaultOptions: { queries: { retry: 1, staleTime: 5_000 } } })
 
 createRoot(document.getElementById('root')!).render(

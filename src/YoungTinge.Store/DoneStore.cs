@@ -11,6 +11,10 @@ namespace YoungTinge.Store;
 /// <param name="Went">What really went in; null for as planned.</param>
 public sealed record Done(string OperationId, string? Fingerprint, DateTimeOffset At, string By, IReadOnlyList<MaterialTake>? Went);
 
+/// <summary>From which note of a device a change of ticks comes: it counts once.</summary>
+/// <param name="At">When it was done, which may be before it is told.</param>
+public sealed record FromNote(Guid NoteId, DateTimeOffset At);
+
 /// <summary>An operation that is being ticked, with what follows from it.</summary>
 /// <param name="Takes">Out of the cabinet.</param>
 public sealed record DoneOperation(string Id, string Fingerprint, IReadOnlyList<MaterialTake> Takes)
@@ -49,14 +53,17 @@ public sealed class DoneStore(NpgsqlDataSource dataSource)
     /// Ticks operations, all or none, and takes out of the cabinet what they take; ticked again, what they take now. A paste that was made
     /// is not made again: its tick is only renewed.
     /// </summary>
-    public async Task TickAsync(Guid studioId, IReadOnlyList<DoneOperation> operations, string by, Materials materials, CancellationToken cancel)
+    /// <param name="note">Null for what is told as it is done.</param>
+    public async Task TickAsync(Guid studioId, IReadOnlyList<DoneOperation> operations, string by, Materials materials, CancellationToken cancel, FromNote? note = null)
     {
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
         await using var transaction = await connection.BeginTransactionAsync(cancel);
+        if (note is not null && !await BenchStore.IsNewAsync(connection, studioId, note.NoteId, cancel))
+            return;
         await StockLedger.HoldAsync(connection, studioId, [.. operations.Select(one => one.Id)], operations.SelectMany(one => one.Went ?? one.Takes).Select(take => take.MaterialId), cancel);
         foreach (var one in operations.OrderBy(one => one.Id, StringComparer.Ordinal))
         {
-            var isNew = await TickAsync(connection, studioId, one, by, cancel);
+            var isNew = await TickAsync(connection, studioId, one, by, note?.At, cancel);
             if (one.Makes.Count > 0)
             {
                 if (isNew)
@@ -74,10 +81,12 @@ public sealed class DoneStore(NpgsqlDataSource dataSource)
     }
 
     /// <summary>Takes ticks back, and puts back what they took: batches that nobody has touched since are forgotten, and a leftover has again what was taken of it.</summary>
-    public async Task UntickAsync(Guid studioId, IReadOnlyList<string> operationIds, CancellationToken cancel)
+    public async Task UntickAsync(Guid studioId, IReadOnlyList<string> operationIds, CancellationToken cancel, FromNote? note = null)
     {
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
         await using var transaction = await connection.BeginTransactionAsync(cancel);
+        if (note is not null && !await BenchStore.IsNewAsync(connection, studioId, note.NoteId, cancel))
+            return;
         await StockLedger.HoldAsync(connection, studioId, operationIds, [], cancel);
         foreach (var id in operationIds.Order(StringComparer.Ordinal))
         {
@@ -105,17 +114,18 @@ public sealed class DoneStore(NpgsqlDataSource dataSource)
     }
 
     /// <returns>Whether it was not ticked before.</returns>
-    private static async Task<bool> TickAsync(NpgsqlConnection connection, Guid studioId, DoneOperation one, string by, CancellationToken cancel)
+    private static async Task<bool> TickAsync(NpgsqlConnection connection, Guid studioId, DoneOperation one, string by, DateTimeOffset? at, CancellationToken cancel)
     {
         // A row that was put in, and not written over, has no older version of itself.
         await using var command = new NpgsqlCommand("""
-            insert into operation_done (studio_id, operation_id, fingerprint, done_by, went)
-            values ($1, $2, $3, $4, $5)
-            on conflict (studio_id, operation_id) do update set fingerprint = excluded.fingerprint, done_by = excluded.done_by, went = excluded.went, done_at = now()
+            insert into operation_done (studio_id, operation_id, fingerprint, done_by, went, done_at)
+            values ($1, $2, $3, $4, $5, coalesce($6, now()))
+            on conflict (studio_id, operation_id) do update set fingerprint = excluded.fingerprint, done_by = excluded.done_by, went = excluded.went, done_at = excluded.done_at
             returning xmax = 0
             """, connection);
         command.Parameters.AddRange(new[] { (NpgsqlParameter)Of(studioId), Of(one.Id), Of(one.Fingerprint), Of(by) });
         command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = one.Went is null ? DBNull.Value : PlanJson.Write(one.Went) });
+        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.TimestampTz, Value = at is { } then ? then.ToUniversalTime() : DBNull.Value });
         return (bool)(await command.ExecuteScalarAsync(cancel))!;
     }
 

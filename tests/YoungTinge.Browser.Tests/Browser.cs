@@ -31,7 +31,7 @@ public sealed class Browser
           button: 'button:not(dfn button)', term: 'dfn button', link: 'a[href]', checkbox: 'input[type=checkbox]', combobox: 'select', slider: 'input[type=range],[role=slider]',
           textbox: 'input:not([type]),input[type=text],input[type=search],textarea', heading: 'h1,h2,h3', img: '[role=img],img[alt]',
           file: 'input[type=file]', group: '[role=group],fieldset',
-          region: 'section[aria-label],[role=region]', listitem: 'li', row: 'tr', alert: '[role=alert]', status: '[role=status]', disclosure: 'summary',
+          region: 'section[aria-label],[role=region]', listitem: 'li', row: 'tr', alert: '[role=alert]', status: '[role=status]', disclosure: 'summary', timer: '[role=timer]',
         }
         const clean = (text) => (text ?? '').replace(/\s+/g, ' ').trim()
         const nameOf = (e) => clean(e.getAttribute('aria-label') ?? e.getAttribute('alt') ?? (e.labels?.length ? [...e.labels].map((l) => l.textContent).join(' ') : e.textContent))

@@ -55,6 +55,9 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
         await new DoneStore(demo.DataSource).TickAsync(studioId, [new DoneOperation($"piece:{pieces[0].Id}:shape", "f01", [new MaterialTake("nettle", 0.5)])], "Odile", materials, Cancel);
         var maker = Maker.Usual(studioId, "Odile");
         await new WorkPlanStore(demo.DataSource).SaveAsync(studioId, new KeptWorkPlan([maker], new WorkPlan([new PlannedPart("a", 1, 1, DateTimeOffset.UnixEpoch, DateTimeOffset.UnixEpoch.AddMinutes(5), maker.Id)]), 0), Cancel);
+        var bench = new BenchStore(demo.DataSource);
+        await bench.StartAsync(studioId, Guid.NewGuid(), new BenchTimer(Guid.NewGuid(), null, "Steam", 90, DateTimeOffset.Parse("2026-03-01T09:00:00Z", System.Globalization.CultureInfo.InvariantCulture), "Odile"), Cancel);
+        await bench.ReadAsync(studioId, new DryingReading(Guid.NewGuid(), $"piece:{pieces[0].Id}:dry", false, 31.25, 30, DateTimeOffset.Parse("2026-03-01T09:00:00Z", System.Globalization.CultureInfo.InvariantCulture), "Odile"), Cancel);
         var before = await Archive.WriteAsync(studioId);
         foreach (var table in ArchiveStore.TableNames)
             Assert.True(ArchiveBytes.Read(before)["tables"]![table]!.AsArray().Count > 0, table);

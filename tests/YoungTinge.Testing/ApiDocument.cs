@@ -13,9 +13,11 @@ public static class ApiDocument
 {
     public static JsonNode Root { get; } = JsonNode.Parse(File.ReadAllText(System.IO.Path.Combine(Repository.Folder, "src", "YoungTinge.Web", "openapi.json")))!;
 
+    /// <summary>All but what goes on telling for as long as somebody listens: that is no answer to wait for.</summary>
     public static IReadOnlyList<ApiOperation> Operations { get; } =
     [
-        .. Root["paths"]!.AsObject().SelectMany(path => path.Value!.AsObject().Select(operation => new ApiOperation(operation.Key.ToUpperInvariant(), path.Key, operation.Value!))),
+        .. Root["paths"]!.AsObject().SelectMany(path => path.Value!.AsObject().Select(operation => new ApiOperation(operation.Key.ToUpperInvariant(), path.Key, operation.Value!)))
+            .Where(operation => operation.Description["responses"]?["200"]?["content"]?["text/event-stream"] is null),
     ];
 
     /// <summary>Addresses of everything that can be looked at in a studio.</summary>

@@ -4,6 +4,9 @@ import type { LightKind, LookRequest } from './api'
 import { answer, api } from './api'
 import { RequestFailed } from '../core/RequestFailed'
 
+/** What the service worker holds for a bench without a connection. */
+export const benchAddress = '/api/bench'
+
 /** Key and fetch of everything that is read, in one place. */
 export const queries = {
   commissions: () =>
@@ -158,6 +161,13 @@ export const queries = {
     queryOptions({
       queryKey: ['paste-day', ...commissionId],
       queryFn: ({ signal }) => answer(api.GET('/api/paste-day', { params: { query: { commissionId } }, signal })),
+    }),
+  bench: () =>
+    queryOptions({
+      queryKey: ['bench'],
+      queryFn: ({ signal }) => answer(api.GET(benchAddress, { signal })),
+      // Without a connection the service worker may have it.
+      networkMode: 'always',
     }),
   plan: () =>
     queryOptions({

@@ -728,6 +728,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All that a device needs to go through a day at the bench, also without a connection. */
+        get: operations["getBench"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/notes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Takes in what was done at the bench, perhaps a while ago on a device without a connection. The device makes the id: what is sent twice counts once. */
+        put: operations["takeBenchNote"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Tells open pages that something has changed, whoever changed it and on whichever server: what follows from it is read again then. Server-sent events, as the HTML standard has them. */
+        get: operations["benchEvents"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan": {
         parameters: {
             query?: never;
@@ -1964,6 +2015,160 @@ export interface components {
              */
             largestG?: number;
         };
+        BenchEventsTold: {
+            /**
+             * Format: date-time
+             * @description By the clock of the server.
+             */
+            now: string;
+        };
+        /** @description Something that was done at the bench. */
+        BenchNote: components["schemas"]["BenchNoteTickNote"] | components["schemas"]["BenchNoteTakeBackNote"] | components["schemas"]["BenchNoteStartTimerNote"] | components["schemas"]["BenchNoteStopTimerNote"] | components["schemas"]["BenchNoteTouchedNote"];
+        /** @description A timer was started. */
+        BenchNoteStartTimerNote: {
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
+            kind: "startTimer";
+            /**
+             * Format: uuid
+             * @description That the device gave it.
+             */
+            timerId: string;
+            /** @description That it is for; null for one of the maker's own. */
+            operationId: null | string;
+            /** @description In her words; empty for that of the operation. */
+            name: string;
+            /**
+             * Format: int32
+             * @description 1 to 86,400.
+             */
+            seconds: number;
+            /**
+             * Format: date-time
+             * @description When it was started, by the clock of the device.
+             */
+            at: string;
+            /** @description Whose hands; empty for the maker of the studio. */
+            by: string;
+        };
+        /** @description A timer is over, or was stopped. */
+        BenchNoteStopTimerNote: {
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
+            kind: "stopTimer";
+            /**
+             * Format: uuid
+             * @description That the device gave it.
+             */
+            timerId: string;
+            /**
+             * Format: date-time
+             * @description When it was stopped, by the clock of the device.
+             */
+            at: string;
+            /** @description Whose hands; empty for the maker of the studio. */
+            by: string;
+        };
+        /** @description An operation is not done after all. */
+        BenchNoteTakeBackNote: {
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
+            kind: "takeBack";
+            /** @description That is to do again. */
+            operationId: string;
+            /**
+             * Format: date-time
+             * @description When it was said, by the clock of the device.
+             */
+            at: string;
+            /** @description Whose hands; empty for the maker of the studio. */
+            by: string;
+        };
+        /** @description An operation is done. */
+        BenchNoteTickNote: {
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
+            kind: "tick";
+            /** @description That is done. */
+            operationId: string;
+            /** @description Of the operation as the maker saw it. */
+            fingerprint: string;
+            /**
+             * Format: date-time
+             * @description When it was done, by the clock of the device.
+             */
+            at: string;
+            /** @description Whose hands; empty for the maker of the studio. */
+            by: string;
+        };
+        /** @description Pieces that dry were touched; those that are as dry as they have to be are ticked with it. */
+        BenchNoteTouchedNote: {
+            /**
+             * @description Which kind it is.
+             * @enum {string}
+             */
+            kind: "touched";
+            /** @description Of the drying. */
+            operationId: string;
+            /** @description Of the operation as the maker saw it. */
+            fingerprint: string;
+            /** @description As dry as they have to be. */
+            isDry: boolean;
+            /**
+             * Format: double
+             * @description Since they were laid out, 0 or more; null if that is not known.
+             */
+            minutes: null | number;
+            /**
+             * Format: date-time
+             * @description When they were touched, by the clock of the device.
+             */
+            at: string;
+            /** @description Whose hands; empty for the maker of the studio. */
+            by: string;
+        };
+        /** @description Something that runs for a while and is to be told when it is over. */
+        BenchTimer: {
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
+            id: string;
+            /** @description That it is for; null for one of the maker's own. */
+            operationId: null | string;
+            /** @description In her words; empty for that of the operation. */
+            name: string;
+            /**
+             * Format: int32
+             * @description 1 to 86,400.
+             */
+            seconds: number;
+            /**
+             * Format: date-time
+             * @description Started at.
+             */
+            startedAt: string;
+            /** @description Who started it; empty if that is not known. */
+            by: string;
+        };
+        /** @description Something that is waited for. */
+        BenchWait: {
+            /** @description Id of the operation. */
+            operationId: string;
+            /**
+             * Format: double
+             * @description After it is done.
+             */
+            minutes: number;
+        };
         /** @description What dust, steam and glaze make of a paste. */
         BeyondView: {
             /** @description The coloured paste. */
@@ -2881,6 +3086,35 @@ export interface components {
          * @enum {unknown}
          */
         DryingPose: "standing" | "hanging";
+        /** @description Pieces that dry were touched. */
+        DryingReading: {
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
+            id: string;
+            /** @description Id of the operation. */
+            operationId: string;
+            /** @description As dry as they have to be. */
+            isDry: boolean;
+            /**
+             * Format: double
+             * @description Since they were laid out; null if that is not known.
+             */
+            minutes: null | number;
+            /**
+             * Format: double
+             * @description That it was to take. In minutes.
+             */
+            plannedMinutes: number;
+            /**
+             * Format: date-time
+             * @description When, in UTC.
+             */
+            at: string;
+            /** @description Who touched them; empty if that is not known. */
+            by: string;
+        };
         /**
          * @description How dry the new pieces are when they go on.
          * @enum {unknown}
@@ -3026,6 +3260,103 @@ export interface components {
          * @enum {unknown}
          */
         FoodStatus: "edible" | "decorativeOnly" | "notFood";
+        GetBenchAnswer: {
+            /** @description IANA name. */
+            timeZone: string;
+            /** @description Makers. */
+            makers: components["schemas"]["Maker"][];
+            /** @description A plan is in force. */
+            isPlanned: boolean;
+            /** @description In the order of the plan in force, what stands in none behind it. */
+            tasks: components["schemas"]["GetBenchTaskView"][];
+            /**
+             * Format: int32
+             * @description How many more there are behind these, from 0.
+             */
+            more: number;
+            /** @description Of all that these wait for, what is done. */
+            done: components["schemas"]["GetBenchDoneView"][];
+            /** @description What was done last, the newest first. */
+            recent: components["schemas"]["OperationView"][];
+            /** @description What is done and has a wait behind it that may go on. */
+            resting: components["schemas"]["OperationView"][];
+            /** @description Timers. */
+            timers: components["schemas"]["BenchTimer"][];
+            /** @description What was read on pieces and written down. */
+            readings: components["schemas"]["DryingReading"][];
+            /** @description Of all materials, by id. */
+            names: {
+                [key: string]: string;
+            };
+        };
+        GetBenchDoneView: {
+            /** @description Id of the operation. */
+            operationId: string;
+            /**
+             * Format: date-time
+             * @description Null if it was done without a tick.
+             */
+            at: null | string;
+            /** @description How far it differs, CIEDE2000. */
+            by: string;
+        };
+        GetBenchLookView: {
+            /**
+             * Format: uuid
+             * @description Id of the kind of piece.
+             */
+            pieceId: string;
+            /** @description SVG path in a box of width by length millimetres, tip up. */
+            outlinePath: string;
+            /**
+             * Format: double
+             * @description Length from the base to the tip, in mm.
+             */
+            lengthMm: number;
+            /**
+             * Format: double
+             * @description Width at the widest, in mm.
+             */
+            widthMm: number;
+            /** @description Flat, solid or a tube. */
+            build: components["schemas"]["PieceBuild"];
+            /** @description By zone, when this has been done. */
+            finished: {
+                [key: string]: string;
+            };
+        };
+        GetBenchTaskView: {
+            /** @description Operation. */
+            operation: components["schemas"]["OperationView"];
+            /**
+             * Format: date-time
+             * @description In the plan in force; null if it stands in none.
+             */
+            from: null | string;
+            /**
+             * Format: uuid
+             * @description Whom it is planned for; null for anybody.
+             */
+            makerId: null | string;
+            /**
+             * Format: int32
+             * @description Goings that it is planned in, from 1.
+             */
+            parts: number;
+            /** @description All of it before it can be begun. */
+            waits: components["schemas"]["BenchWait"][];
+            /**
+             * Format: double
+             * @description What only dries: so long after all that it waits for; 0 for the work of a hand. In minutes.
+             */
+            driesMinutes: number;
+            /** @description It has to be begun so long after that; null where there is time. */
+            window: null | components["schemas"]["BenchWait"];
+            /** @description Of the pieces that it is done to; empty where no colour is laid. */
+            looks: components["schemas"]["GetBenchLookView"][];
+            /** @description Better tried on a spare piece: what it does is hard to take back. */
+            tryFirst: boolean;
+        };
         GetCabinetMaterialView: {
             /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
             id: string;
@@ -7214,6 +7545,25 @@ export interface components {
         };
         /** @enum {unknown} */
         TableProblem: "tooLarge" | "notText" | "empty" | "tooManyLines" | "columnsMissing" | "columnsUnknown" | "columnTwice" | "notThisKind" | null;
+        TakeNoteAnswer: {
+            /** @description Where somebody else came between; null for as told. */
+            clash: null | components["schemas"]["TakeNoteClash"];
+        };
+        TakeNoteClash: {
+            /** @description Which kind it is. */
+            kind: components["schemas"]["TakeNoteClashKind"];
+            /** @description Id of the operation. */
+            operationId: string;
+            /** @description Who was first; empty if that is not known, or no matter. */
+            by: string;
+            /**
+             * Format: date-time
+             * @description When that was; null where it is no matter.
+             */
+            at: null | string;
+        };
+        /** @enum {unknown} */
+        TakeNoteClashKind: "doneAlready" | "gone" | "changed";
         /** @description What a zone of the finished piece should look like. */
         Target: {
             /** @description Under daylight; the middle of what may come out. */
@@ -10875,6 +11225,163 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GetNeedsNeedView"][];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    getBench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GetBenchAnswer"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    takeBenchNote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BenchNote"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeNoteAnswer"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    benchEvents: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["BenchEventsTold"];
                 };
             };
             /** @description The request could not be read. */

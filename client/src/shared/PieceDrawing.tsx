@@ -7,7 +7,7 @@ export function PieceDrawing({
   heightPx,
   chosen = false,
 }: {
-  piece: PieceView
+  piece: Pick<PieceView, 'finished' | 'lengthMm' | 'widthMm' | 'outlinePath'>
   heightPx: number
   chosen?: boolean
 }) {

@@ -8,6 +8,7 @@ let catalogue: Catalogue = first
 
 /** Words that come when a page first needs them: of all pages but the first, and of a few alone. */
 const groups = {
+  bench: () => import('../locales/en/bench.json'),
   rest: () => import('../locales/en/rest.json'),
   files: () => import('../locales/en/files.json'),
   jars: () => import('../locales/en/jars.json'),

@@ -13,6 +13,7 @@ export const hangsOnTicks = [
   'paste-day',
   'dust-day',
   'run-sheet',
+  'bench',
   'flower',
   'commissions',
   'batches',

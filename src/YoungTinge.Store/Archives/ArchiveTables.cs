@@ -23,6 +23,8 @@ internal static class ArchiveTables
         new("paste_day_leftover", "studio_id = $1", "block_key"),
         new("stock_use", "studio_id = $1", "tick_key, material_id"),
         new("work_plan", "studio_id = $1", "studio_id"),
+        new("bench_timer", "studio_id = $1", "id"),
+        new("drying_reading", "studio_id = $1", "id"),
     ];
 
     /// <summary>Of earlier builds: a migration makes others of them.</summary>

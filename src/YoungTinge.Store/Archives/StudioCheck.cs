@@ -48,6 +48,11 @@ internal static class StudioCheck
         await EachAsync(connection, "work_plan", $"select {WorkPlanStore.Columns} from work_plan where studio_id = $1",
             reader => !MakerCheck.Problems(WorkPlanStore.Read(reader).Makers).Any());
 
+        await EachAsync(connection, "bench_timer", $"select {BenchStore.TimerColumns} from bench_timer where studio_id = $1",
+            reader => BenchStore.ReadTimer(reader) is { Name.Length: <= BenchTimer.LongestName, Seconds: >= 1 and <= BenchTimer.MostSeconds });
+        await EachAsync(connection, "drying_reading", $"select {BenchStore.ReadingColumns} from drying_reading where studio_id = $1",
+            reader => BenchStore.ReadReading(reader) is var reading && reading.Minutes is null or >= 0 and <= DryingReading.MostMinutes && reading.PlannedMinutes is >= 0 and <= DryingReading.MostMinutes);
+
         async Task EachAsync(NpgsqlConnection connection, string table, string sql, Func<NpgsqlDataReader, bool> isRight)
         {
             at(table);

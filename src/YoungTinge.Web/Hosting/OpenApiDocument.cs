@@ -26,12 +26,13 @@ internal static class OpenApiDocument
         ("Mixing", "Mixing table", "Recipes for a colour, what a dose does, batches and how to save one."),
         ("PasteDay", "Paste day", "All pastes of a day, runs of shades and marbled batches."),
         ("DustDay", "Dust day", "All dusts, paints, steam and glaze of a commission in the order of the brushes."),
+        new("Bench", "Bench", "What to do now, what dries and what is next, for devices at the bench."),
         new("Plan", "Plan", "The work in time: who works when, and the plan in force."),
         new("Work", "Work", "What there is to do, on run sheets, and ticking what is done."),
         ("Cabinet", "Cabinet", "Jars, wires and all else that there is, and what is needed of it."),
         ("Logbook", "Logbook", "What came out, beside what was foretold."),
         ("Files", "Files", "Files in and out, palettes and archives."),
-        ("Bench", "Bench", "Stand-ins for a light box and a colour reader."),
+        ("LightBox", "Light box", "Stand-ins for a light box and a colour reader."),
         ("Studios", "Studio", "Whose studio it is, and how it measures."),
     ];
 
@@ -109,7 +110,7 @@ internal static class OpenApiDocument
     /// <summary>A kind of coat or step is called after what it is a kind of as well.</summary>
     private static Type? TypeOf(string name) => Types.TryGetValue(name, out var known)
         ? known
-        : typeof(Materials).Assembly.GetTypes().FirstOrDefault(type => type.BaseType is { } kindOf && name == kindOf.Name + type.Name);
+        : typeof(Materials).Assembly.GetTypes().Concat(typeof(Server).Assembly.GetTypes()).FirstOrDefault(type => type.BaseType is { } kindOf && name == kindOf.Name + type.Name);
 
     /// <summary>The kind that tells coats and steps apart is always there, which the generator does not say by itself.</summary>
     private static void RequireKinds(Microsoft.OpenApi.OpenApiDocument document)

@@ -12,6 +12,7 @@ using YoungTinge.Web.Commissions;
 using YoungTinge.Web.DustDay;
 using YoungTinge.Web.Files;
 using YoungTinge.Web.Flowers;
+using YoungTinge.Web.LightBox;
 using YoungTinge.Web.Logbook;
 using YoungTinge.Web.Mixing;
 using YoungTinge.Web.PasteDay;
@@ -80,7 +81,7 @@ public static class Server
         });
         services.AddSingleton<StudioStore>().AddSingleton<CabinetStore>().AddSingleton<CommissionStore>().AddSingleton<PieceStore>()
             .AddSingleton<DoneStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>().AddSingleton<PictureStore>().AddSingleton<PastePlanStore>().AddSingleton<FlowerWorksLoader>().AddScoped<PasteDayLoader>().AddSingleton<LeftoverStore>().AddSingleton(provider => new ArchiveStore(provider.GetRequiredService<NpgsqlDataSource>(), PictureFile.IsPicture))
-            .AddSingleton<BinStore>().AddSingleton<CopyStore>().AddSingleton<StateStore>().AddSingleton<LaidPictureStore>().AddSingleton<WorkPlanStore>();
+            .AddSingleton<BinStore>().AddSingleton<CopyStore>().AddSingleton<StateStore>().AddSingleton<LaidPictureStore>().AddSingleton<WorkPlanStore>().AddSingleton<BenchStore>();
         services.AddSingleton<Workers>().AddSingleton<KeptAnswers>().AddHostedService<WarmUp>();
         services.AddSingleton<PictureDesk>().AddSingleton<Reach>();
         services.AddSingleton<StudioWorks>();
@@ -140,6 +141,9 @@ public static class Server
         ReadColour.Map(api);
         GetCabinet.Map(api);
         GetNeeds.Map(api);
+        GetBench.Map(api);
+        TakeNote.Map(api);
+        BenchEvents.Map(api);
         GetPlan.Map(api);
         PlanWork.Map(api);
         FindDuplicates.Map(api);

@@ -1,5 +1,4 @@
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Work;
 using YoungTinge.Store;
 using YoungTinge.Web.Shared;
@@ -41,32 +40,11 @@ public static class TickOperations
                 return ApiProblem.NotFound();
             if (WentProblems(operation, one.Went, ticked.Count).ToList() is { Count: > 0 } wrong)
                 return ApiProblem.NotPossible(wrong);
-            ticked.Add(ToTick(operation, one, work, clock.GetUtcNow()));
+            ticked.Add(Ticking.Of(operation, one.Fingerprint, one.Went, work, clock.GetUtcNow()));
         }
 
         await store.TickAsync(work.Studio.Id, ticked, work.Studio.Maker, work.Materials, cancel);
         return TypedResults.NoContent();
-    }
-
-    /// <summary>What has changed since the maker read it is ticked, but a paste is no batch then: what it was is not known here any more.</summary>
-    private static DoneOperation ToTick(Operation operation, Ticked one, StudioWork work, DateTimeOffset now)
-    {
-        var fingerprint = one.Fingerprint;
-        if (operation.Block is { } block)
-        {
-            return OperationView.PrintOf(operation) != fingerprint ? new DoneOperation(operation.Id, fingerprint, []) : new DoneOperation(operation.Id, fingerprint, operation.Takes)
-            {
-                Makes = BatchesOf(block, work, now),
-                PieceIds = [.. block.Uses.Select(use => use.PieceId)],
-                LeftoverG = block.Leftover?.KeepG ?? 0,
-            };
-        }
-
-        return new DoneOperation(operation.Id, fingerprint, [.. operation.AllTakes()])
-        {
-            Went = one.Went,
-            FromBatch = operation.Step is TakeBatch batch ? (batch.BatchId, batch.Grams) : null,
-        };
     }
 
     /// <summary>Only what it takes can have gone in otherwise.</summary>
@@ -95,20 +73,4 @@ public static class TickOperations
                 yield return new FieldProblem($"operations[{i}].fingerprint", "lengthOutOfRange", Fingerprint.Longest, null);
         }
     }
-
-    private static Batch[] BatchesOf(PasteBlock block, StudioWork work, DateTimeOffset now)
-    {
-        var made = block.Batches();
-        var pieces = block.Uses.Select(use => work.Find(use.PieceId)!.Piece.Name.ToLowerInvariant());
-        var name = work.FlowerName(block.FlowerIds[0]) + (block.Kind == BlockKind.Paste ? $", {string.Join(", ", pieces)}" : "");
-        return [.. made.Select((batch, place) => new Batch(
-            Guid.CreateVersion7(now), block.CommissionId, Short(made.Count > 1 ? $"{name} {place + 1}/{made.Count}" : name), batch.Recipe, batch.PasteG,
-            PasteOptics.ColourOf(block.Kind == BlockKind.Paste ? block.Mixed[0].Recipe : batch.Recipe, work.Materials), null, "", 0)
-        {
-            Made = new Making(now, batch.Recipe, batch.PasteG, batch.PasteG, ""),
-            Block = new BlockPlace(block.Key, place),
-        })];
-    }
-
-    private static string Short(string name) => name.Length <= StudioRules.LongestName ? name : name[..StudioRules.LongestName];
 }

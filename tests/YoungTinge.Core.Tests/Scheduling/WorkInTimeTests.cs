@@ -12,7 +12,7 @@ public class WorkInTimeTests
     private static readonly DateTimeOffset Begin = new(2026, 3, 23, 7, 12, 0, TimeSpan.Zero);
     private static readonly TimeZoneInfo Zone = TimeZoneInfo.FindSystemTimeZoneById("Europe/Berlin");
 
-    private static WorkGraph Graph(int kinds)
+    internal static WorkGraph Graph(int kinds)
     {
         string[] dusts = ["nettle", "guelder", "furze", "scabious"];
         PlannedWork[] works = [.. Enumerable.Range(0, kinds).Select(kind => new PlannedWork(
@@ -22,7 +22,7 @@ public class WorkInTimeTests
         return WorkGraph.Of([new FlowerWork(flower, null)], Core.Work.PasteDaySheet.Of([flower], TestData.Cabinet), TestData.Cabinet);
     }
 
-    private static (WorkInTime Work, WorkPlan Plan) Planned(WorkGraph graph, IReadOnlyList<Maker> makers, IReadOnlyDictionary<string, DateTimeOffset?>? done = null)
+    internal static (WorkInTime Work, WorkPlan Plan) Planned(WorkGraph graph, IReadOnlyList<Maker> makers, IReadOnlyDictionary<string, DateTimeOffset?>? done = null)
     {
         var calendar = WorkCalendar.From(Begin, Zone, WorkInTime.StepMin);
         var work = WorkInTime.Of([new CommissionInTime(Guid.NewGuid(), graph, done ?? new Dictionary<string, DateTimeOffset?>(), new DateOnly(2026, 4, 10))], makers, calendar);

@@ -2,7 +2,7 @@ using YoungTinge.Core.Targets;
 using YoungTinge.Devices;
 using YoungTinge.Web.Shared;
 
-namespace YoungTinge.Web.Bench;
+namespace YoungTinge.Web.LightBox;
 
 /// <summary>A flower or leaf of our library, grown a little otherwise each time, in the simulated light box.</summary>
 public static class PhotographFlower

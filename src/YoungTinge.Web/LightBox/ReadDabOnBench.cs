@@ -4,7 +4,7 @@ using YoungTinge.Devices;
 using YoungTinge.Store;
 using YoungTinge.Web.Shared;
 
-namespace YoungTinge.Web.Bench;
+namespace YoungTinge.Web.LightBox;
 
 /// <summary>A dab of a jar laid before the simulated light box or under the simulated colour reader.</summary>
 public static class ReadDabOnBench

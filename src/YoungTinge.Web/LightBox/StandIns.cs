@@ -4,7 +4,7 @@ using YoungTinge.Core.Colour;
 using YoungTinge.Core.Pictures;
 using YoungTinge.Devices;
 
-namespace YoungTinge.Web.Bench;
+namespace YoungTinge.Web.LightBox;
 
 /// <summary>A simulated bench: what lies on it differs from the cabinet's figures, the same way each time for one studio.</summary>
 internal static class StandIns

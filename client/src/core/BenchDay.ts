@@ -1,0 +1,129 @@
+/** Something that is waited for: so long after it is done. */
+export interface Wait {
+  operationId: string
+  minutes: number
+}
+
+/** One thing to do, in the order of the plan. */
+export interface BenchTask {
+  operation: { id: string; waitMinutes: number }
+  makerId: string | null
+  waits: Wait[]
+  /** What only dries: so long after all that it waits for; 0 for the work of a hand. */
+  driesMinutes: number
+  window: Wait | null
+}
+
+/** What was done at the bench, as it is told to the server. */
+export type BenchNote = { at: string; by: string } & (
+  | { kind: 'tick'; operationId: string; fingerprint: string }
+  | { kind: 'takeBack'; operationId: string }
+  | { kind: 'startTimer'; timerId: string; operationId: string | null; name: string; seconds: number }
+  | { kind: 'stopTimer'; timerId: string }
+  | { kind: 'touched'; operationId: string; fingerprint: string; isDry: boolean; minutes: number | null }
+)
+
+export interface BenchTimer {
+  id: string
+  operationId: string | null
+  name: string
+  seconds: number
+  startedAt: string
+}
+
+/** A day at the bench as the server knows it. */
+export interface BenchFacts<T extends BenchTask> {
+  tasks: T[]
+  /** Of what is waited for; without a time where nobody ticked it. */
+  done: { operationId: string; at: string | null }[]
+  timers: BenchTimer[]
+  readings: { operationId: string; isDry: boolean; at: string }[]
+}
+
+export interface BenchDay<T> {
+  /** What can be done now; what closes soon first. */
+  ready: T[]
+  /** What dries, the soonest first. @property until In ms. */
+  drying: { task: T; since: number | null; until: number }[]
+  /** What has to wait. @property from In ms; null while something before it is to do. */
+  later: { task: T; from: number | null }[]
+  /** When it is too late to begin a task, in ms. */
+  closesAt: Map<string, number>
+  timers: { timer: BenchTimer; endsAt: number }[]
+  /** When each was done, in ms; null if nobody knows. */
+  doneAt: Map<string, number | null>
+}
+
+const minuteMs = 60_000
+/** What was not dry yet is looked at again after so much of the time that it was to take, and not sooner than that. */
+const againAfter = { share: 0.25, leastMinutes: 5 }
+/** What closes within this is done first. */
+const closesSoonMs = 60 * minuteMs
+
+/**
+ * What can be done now, what dries and what waits, from what the server knows and what it has not been told yet: so it is the same with a connection
+ * and without one.
+ * @param notes Not told yet, in order.
+ * @param now In ms.
+ * @param makerId Whose hands; null for anybody's.
+ */
+export function benchDay<T extends BenchTask>(
+  facts: BenchFacts<T>,
+  notes: readonly BenchNote[],
+  now: number,
+  makerId: string | null = null,
+): BenchDay<T> {
+  const doneAt = new Map(facts.done.map((one) => [one.operationId, one.at === null ? null : Date.parse(one.at)]))
+  const timers = new Map(facts.timers.map((timer) => [timer.id, timer]))
+  const notDry = facts.readings.filter((one) => !one.isDry).map((one) => ({ ...one, at: Date.parse(one.at) }))
+  for (const note of notes) {
+    const at = Date.parse(note.at)
+    if (note.kind === 'tick' || (note.kind === 'touched' && note.isDry)) doneAt.set(note.operationId, at)
+    else if (note.kind === 'takeBack') doneAt.delete(note.operationId)
+    else if (note.kind === 'touched') notDry.push({ operationId: note.operationId, isDry: false, at })
+    else if (note.kind === 'stopTimer') timers.delete(note.timerId)
+    else timers.set(note.timerId, { ...note, id: note.timerId, startedAt: note.at })
+  }
+
+  /** In ms; null while something is not done. */
+  const begins = (task: T): number | null => {
+    let at = 0
+    for (const wait of task.waits) {
+      const done = doneAt.get(wait.operationId)
+      if (done === undefined) return null
+      at = Math.max(at, (done ?? 0) + wait.minutes * minuteMs)
+    }
+    return at
+  }
+  const closesAt = new Map<string, number>()
+  const day: BenchDay<T> = { ready: [], drying: [], later: [], closesAt, timers: [], doneAt }
+  for (const task of facts.tasks) {
+    if (doneAt.has(task.operation.id) || (makerId && task.makerId && task.makerId !== makerId)) continue
+    const opened = task.window && doneAt.get(task.window.operationId)
+    if (task.window && opened) closesAt.set(task.operation.id, opened + task.window.minutes * minuteMs)
+    const from = begins(task)
+    if (from === null) day.later.push({ task, from })
+    else if (task.driesMinutes > 0) {
+      const again = Math.max(againAfter.leastMinutes, againAfter.share * task.driesMinutes) * minuteMs
+      const until = Math.max(
+        from + task.driesMinutes * minuteMs,
+        ...notDry.filter((one) => one.operationId === task.operation.id).map((one) => one.at + again),
+      )
+      if (until > now) day.drying.push({ task, since: from || null, until })
+      else day.ready.push(task)
+    } else if (from > now) day.later.push({ task, from })
+    else day.ready.push(task)
+  }
+
+  const soon = (task: T) => {
+    const closes = closesAt.get(task.operation.id)
+    return closes !== undefined && closes > now && closes - now < closesSoonMs ? closes : Infinity
+  }
+  // Sorting keeps the order of what is equal.
+  day.ready.sort((one, other) => (soon(one) === soon(other) ? 0 : soon(one) - soon(other)))
+  day.drying.sort((one, other) => one.until - other.until)
+  day.timers = [...timers.values()]
+    .map((timer) => ({ timer, endsAt: Date.parse(timer.startedAt) + 1000 * timer.seconds }))
+    .sort((one, other) => one.endsAt - other.endsAt)
+  return day
+}

@@ -1,0 +1,136 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+
+namespace YoungTinge.Web.Tests;
+
+/// <summary>The bench as devices use it: notes that count once, others who come between, and hearing of what they do.</summary>
+public sealed class BenchDayTests(DemoApplication application) : ApiTest(application)
+{
+    private static readonly DateTimeOffset Now = DateTimeOffset.UtcNow;
+
+    private Task<JsonNode> BenchAsync() => GetAsync("/api/bench");
+
+    private async Task<JsonNode?> TellAsync(Guid id, JsonObject note, string by = "Ann", DateTimeOffset? at = null)
+    {
+        note["by"] = by;
+        note["at"] = (at ?? Now).ToString("O");
+        var answer = await Http.PutAsJsonAsync($"/api/bench/notes/{id}", note);
+        Assert.Equal(HttpStatusCode.OK, answer.StatusCode);
+        return (await answer.Content.ReadFromJsonAsync<JsonNode>())!["clash"];
+    }
+
+    private static JsonObject Tick(JsonNode operation) => new() { ["kind"] = "tick", ["operationId"] = operation["id"]!.DeepClone(), ["fingerprint"] = operation["fingerprint"]!.DeepClone() };
+
+    private static JsonObject TakeBack(JsonNode operation) => new() { ["kind"] = "takeBack", ["operationId"] = operation["id"]!.DeepClone() };
+
+    private async Task<JsonNode> FreshAsync(string kind) =>
+        (await BenchAsync())["tasks"]!.AsArray().First(task => (string)task!["operation"]!["step"]!["kind"]! == kind)!["operation"]!;
+
+    private async Task<JsonNode?> RecentAsync(JsonNode operation) =>
+        (await BenchAsync())["recent"]!.AsArray().FirstOrDefault(one => (string)one!["id"]! == (string)operation["id"]!);
+
+    [Fact]
+    public async Task A_note_counts_once_however_often_it_comes_and_keeps_its_own_time()
+    {
+        var operation = await FreshAsync("shapePieces");
+        var (id, at) = (Guid.NewGuid(), Now.AddHours(-3));
+        Assert.Null(await TellAsync(id, Tick(operation), at: at));
+        Assert.Equal(at, DateTimeOffset.Parse((string)(await RecentAsync(operation))!["tickedAt"]!), TimeSpan.FromMilliseconds(1));
+        // Taken back by another: the first note comes late a second time, and does not bring the tick back.
+        Assert.Null(await TellAsync(Guid.NewGuid(), TakeBack(operation), "Bo"));
+        Assert.Null(await TellAsync(id, Tick(operation), at: at));
+        Assert.Null(await RecentAsync(operation));
+    }
+
+    [Fact]
+    public async Task Who_comes_second_is_told_and_nothing_is_taken_twice()
+    {
+        var operation = await FreshAsync("mixPot");
+        var jar = (string)operation["takes"]![0]!["materialId"]!;
+        async Task<double> LeftAsync() => (double)(await GetAsync($"/api/materials/{jar}"))["sheet"]!["stockG"]!;
+        var before = await LeftAsync();
+        Assert.Null(await TellAsync(Guid.NewGuid(), Tick(operation), "Bo", Now.AddMinutes(-20)));
+        var after = await LeftAsync();
+        var clash = await TellAsync(Guid.NewGuid(), Tick(operation), "Ann");
+        Assert.Equal(("doneAlready", "Bo"), ((string)clash!["kind"]!, (string)clash["by"]!));
+        Assert.Equal(after, await LeftAsync());
+        await TellAsync(Guid.NewGuid(), TakeBack(operation));
+        Assert.Equal(before, await LeftAsync());
+
+        var changed = Tick(operation);
+        changed["fingerprint"] = "as it was";
+        Assert.Equal("changed", (string)(await TellAsync(Guid.NewGuid(), changed))!["kind"]!);
+        await TellAsync(Guid.NewGuid(), TakeBack(operation));
+        var gone = Tick(operation);
+        gone["operationId"] = $"piece:{Guid.NewGuid()}:shape";
+        Assert.Equal("gone", (string)(await TellAsync(Guid.NewGuid(), gone))!["kind"]!);
+    }
+
+    [Fact]
+    public async Task Timers_are_kept_as_start_and_length_until_they_are_stopped()
+    {
+        var (timer, note) = (Guid.NewGuid(), Guid.NewGuid());
+        JsonObject Start() => new() { ["kind"] = "startTimer", ["timerId"] = timer, ["operationId"] = null, ["name"] = "Steam", ["seconds"] = 90 };
+        var at = Now.AddSeconds(-30);
+        await TellAsync(note, Start(), at: at);
+        await TellAsync(note, Start(), at: at);
+        var kept = Assert.Single((await BenchAsync())["timers"]!.AsArray())!;
+        Assert.Equal(90, (int)kept["seconds"]!);
+        Assert.Equal(at, DateTimeOffset.Parse((string)kept["startedAt"]!), TimeSpan.FromMilliseconds(1));
+        await TellAsync(Guid.NewGuid(), new JsonObject { ["kind"] = "stopTimer", ["timerId"] = timer });
+        await TellAsync(note, Start(), at: at);
+        Assert.Empty((await BenchAsync())["timers"]!.AsArray());
+        var bad = Start();
+        (bad["seconds"], bad["by"], bad["at"]) = (0, "Ann", Now.ToString("O"));
+        Assert.Equal(["seconds secondsOutOfRange"], await ProblemsOf(await Http.PutAsJsonAsync($"/api/bench/notes/{Guid.NewGuid()}", bad)));
+    }
+
+    [Fact]
+    public async Task What_was_felt_is_kept_and_what_is_dry_is_ticked()
+    {
+        var operation = await FreshAsync("dryPieces");
+        JsonObject Touched(bool isDry, double minutes) => new()
+        {
+            ["kind"] = "touched",
+            ["operationId"] = operation["id"]!.DeepClone(),
+            ["fingerprint"] = operation["fingerprint"]!.DeepClone(),
+            ["isDry"] = isDry,
+            ["minutes"] = minutes,
+        };
+        await TellAsync(Guid.NewGuid(), Touched(false, 100));
+        var readings = (await BenchAsync())["readings"]!.AsArray().Where(reading => (string)reading!["operationId"]! == (string)operation["id"]!).ToList();
+        Assert.Equal((false, 100.0), ((bool)readings.Single()!["isDry"]!, (double)readings.Single()!["minutes"]!));
+        Assert.True((double)readings.Single()!["plannedMinutes"]! > 0);
+        await TellAsync(Guid.NewGuid(), Touched(true, 140));
+        Assert.NotNull(await RecentAsync(operation));
+        await TellAsync(Guid.NewGuid(), TakeBack(operation));
+    }
+
+    [Fact]
+    public async Task Another_device_hears_of_a_tick_within_two_seconds()
+    {
+        using var events = await Http.GetAsync("/api/bench/events", HttpCompletionOption.ResponseHeadersRead);
+        Assert.Equal("text/event-stream", events.Content.Headers.ContentType!.MediaType);
+        using var lines = new StreamReader(await events.Content.ReadAsStreamAsync());
+        async Task HeardAsync()
+        {
+            using var patience = new CancellationTokenSource(TimeSpan.FromSeconds(10));
+            while (await lines.ReadLineAsync(patience.Token) is { } line)
+            {
+                if (line == "event: changed")
+                    return;
+            }
+
+            Assert.Fail("The stream ended.");
+        }
+
+        await HeardAsync();
+        var operation = await FreshAsync("comparePieces");
+        var began = System.Diagnostics.Stopwatch.StartNew();
+        await TellAsync(Guid.NewGuid(), Tick(operation));
+        await HeardAsync();
+        Assert.True(began.Elapsed < TimeSpan.FromSeconds(5), began.Elapsed.ToString());
+        await TellAsync(Guid.NewGuid(), TakeBack(operation));
+    }
+}
