@@ -16,6 +16,8 @@ return args switch
     ["vectors", var file] => Vectors(file),
     ["finder", var file] => Finder(file),
     ["plan", var file] => Plan(file),
+    ["learning", var file] => Learning(LearningCheck.Run(Read(file), StarterCabinet.Load())),
+    ["learning", "studios", var studios, var readings] => Learning(Enumerable.Range(1, int.Parse(studios)).Select(seed => LearningTrials.Of(int.Parse(readings), seed, StarterCabinet.Load()))),
     ["schedules", var designs, var pieces, var makers, var days, var effort] => Schedules(int.Parse(designs), int.Parse(pieces), int.Parse(makers), int.Parse(days), double.Parse(effort)),
     ["agreement", var targets, var colourants, var most] => Agreement(int.Parse(targets), int.Parse(colourants), int.Parse(most)),
     ["timing", var targets, var colourants, var most] => Timing(int.Parse(targets), int.Parse(colourants), int.Parse(most)),
@@ -97,6 +99,16 @@ static int Plan(string file)
     }
 
     return Close(results.Count(result => result.Passes), results.Count);
+}
+
+static int Learning(IEnumerable<LearningResult> found)
+{
+    var results = found.ToList();
+    foreach (var result in results.Append(LearningResult.All(results)))
+        Console.WriteLine($"{result.Id}: {result.Readings} readings, median {result.Median:0.000}, 95 % {result.NinetyFive:0.000}, within the 90 % range {result.WithinShare:0.0%}, {result.Seconds:0.000} s");
+    var all = LearningResult.All(results);
+    bool[] measures = [all.Median <= LearningCheck.MostMedian, all.NinetyFive <= LearningCheck.MostNinetyFive, all.WithinShare is >= LearningCheck.LeastWithin and <= LearningCheck.MostWithin];
+    return Close(measures.Count(met => met), measures.Length);
 }
 
 static int Schedules(int designs, int pieces, int makers, int days, double effort)

@@ -22,7 +22,7 @@ public class ArchitectureTests
     /// <summary>Rooms of the core. Each may use those before it, none after it.</summary>
     private static readonly string[] Rooms =
     [
-        "Numerics", "Colour", "Optics", "Cabinet", "Flowers", "Pictures", "Targets", "Mixing", "Ombre", "Marble",
+        "Numerics", "Colour", "Optics", "Cabinet", "Flowers", "Pictures", "Targets", "Mixing", "Learning", "Ombre", "Marble",
         "Coats.Model", "Coats.Rendering", "Coats.Advice", "CoatPlanning", "Work", "Scheduling",
     ];
 

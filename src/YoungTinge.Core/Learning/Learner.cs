@@ -1,0 +1,210 @@
+using MathNet.Numerics.LinearAlgebra;
+using YoungTinge.Core.Colour;
+using YoungTinge.Core.Optics;
+
+namespace YoungTinge.Core.Learning;
+
+/// <summary>
+/// Learns from all readings together how jars differ from their lists: the most probable differences by Gauss-Newton, with the weights of a Student-t distribution, so
+/// that one slip spoils no jar (Lange, Little and Taylor 1989), and their covariance from the same matrix. Pure: the same readings teach the same.
+/// </summary>
+public static class Learner
+{
+    /// <summary>Degrees of freedom of the weights.</summary>
+    private const double Freedom = 4;
+
+    /// <summary>Of pastes, beside what the instrument is off; until readings tell better. A standard deviation in L, a and b.</summary>
+    private const double UsualModelError = 0.5;
+
+    /// <summary>So many readings' worth of trust in the usual.</summary>
+    private const double TrustInUsual = 4;
+
+    private const int MostRounds = 25;
+    private const double Settled = 1e-7;
+    private const double DaysInMonth = 30.44;
+
+    /// <param name="jars">Of all that the readings name, by id.</param>
+    /// <param name="bases">Optics of the pastes, by id.</param>
+    /// <param name="at">As of when: what was read long before or after says less of a jar then.</param>
+    public static LearnedJars Learn(IReadOnlyDictionary<string, Jar> jars, IReadOnlyDictionary<string, KubelkaMunkSpectra> bases, IReadOnlyList<PasteReading> readings, DateTimeOffset at)
+    {
+        var places = readings.SelectMany(reading => reading.Doses).Select(dose => dose.JarId).Distinct().Index().ToDictionary(jar => jar.Item, jar => jar.Index);
+        return new Fit(jars, bases, readings, at, places).Run();
+    }
+
+    private sealed class Fit
+    {
+        private readonly IReadOnlyDictionary<string, Jar> jars;
+        private readonly IReadOnlyDictionary<string, KubelkaMunkSpectra> bases;
+        private readonly Dictionary<string, int> places;
+        private readonly Row[] rows;
+        private readonly KubelkaMunkSpectra[] listed;
+        private readonly double[] priorMeans;
+        private readonly double[] x;
+        private double modelError = UsualModelError;
+
+        /// <summary>A reading with what does not change while it is learned from.</summary>
+        private sealed record Row(PasteReading Reading, KubelkaMunkSpectra Paste, int[] Jars, double Noise, double AgeMonths)
+        {
+            public double Weight { get; set; } = 1;
+        }
+
+        public Fit(IReadOnlyDictionary<string, Jar> jars, IReadOnlyDictionary<string, KubelkaMunkSpectra> bases, IReadOnlyList<PasteReading> readings, DateTimeOffset at, Dictionary<string, int> places)
+        {
+            (this.jars, this.bases, this.places) = (jars, bases, places);
+            rows = [.. readings.Select(reading => new Row(
+                reading, bases[reading.BaseId], [.. reading.Doses.Select(dose => places[dose.JarId])], ReadingNoise.Of(reading.By), Math.Abs((at - reading.At).TotalDays) / DaysInMonth))];
+            listed = new KubelkaMunkSpectra[places.Count];
+            foreach (var (id, place) in places)
+                listed[place] = jars[id].Listed;
+            priorMeans = new double[2 * places.Count];
+            x = new double[2 * places.Count];
+        }
+
+        public LearnedJars Run()
+        {
+            if (places.Count == 0)
+                return new LearnedJars(jars, bases, places, [], new double[0, 0], UsualModelError, new Dictionary<Guid, double>());
+            var covariance = Solve();
+            // How far off pastes are by themselves is told by what is left over; then all is weighed anew.
+            for (var round = 0; round < 3; round++)
+            {
+                modelError = ModelErrorNow(covariance);
+                covariance = Solve();
+            }
+
+            var known = new JarKnowledge[places.Count];
+            for (var i = 0; i < known.Length; i++)
+            {
+                known[i] = new JarKnowledge(
+                    new JarDifference(x[2 * i], x[2 * i + 1]), Math.Sqrt(covariance[2 * i, 2 * i]), Math.Sqrt(covariance[2 * i + 1, 2 * i + 1]), rows.Count(row => row.Jars.Contains(i)));
+            }
+
+            var trust = rows.ToDictionary(row => row.Reading.Id, row => row.Weight * Freedom / (Freedom + 3));
+            return new LearnedJars(jars, bases, places, known, covariance.ToArray(), modelError, trust);
+        }
+
+        private Matrix<double> Solve()
+        {
+            var (normal, pull, cost) = Look();
+            for (var round = 0; round < MostRounds; round++)
+            {
+                var step = normal.Cholesky().Solve(pull);
+                var before = (double[])x.Clone();
+                var share = 1.0;
+                while (true)
+                {
+                    for (var i = 0; i < x.Length; i++)
+                        x[i] = before[i] + share * step[i];
+                    var next = Look();
+                    if (next.Cost <= cost + 1e-9 || share < 0.02)
+                    {
+                        (normal, pull, cost) = next;
+                        break;
+                    }
+
+                    share /= 2;
+                }
+
+                if (share * step.AbsoluteMaximum() < Settled)
+                    break;
+            }
+
+            return normal.Cholesky().Solve(Matrix<double>.Build.DenseIdentity(x.Length));
+        }
+
+        /// <summary>The normal equations where it stands, with new weights.</summary>
+        private (Matrix<double> Normal, Vector<double> Pull, double Cost) Look()
+        {
+            var normal = Matrix<double>.Build.Dense(x.Length, x.Length);
+            var pull = Vector<double>.Build.Dense(x.Length);
+            var cost = 0.0;
+            for (var i = 0; i < x.Length; i++)
+            {
+                var deviation = i % 2 == 0 ? JarPrior.Strength : JarPrior.Tilt;
+                var off = x[i] - priorMeans[i];
+                normal[i, i] += 1 / (deviation * deviation);
+                pull[i] -= off / (deviation * deviation);
+                cost += off * off / (2 * deviation * deviation);
+            }
+
+            var now = JarsNow();
+            foreach (var row in rows)
+                cost += Add(row, now, normal, pull);
+            return (normal, pull, cost);
+        }
+
+        private KubelkaMunkSpectra[] JarsNow() => [.. listed.Select((one, i) => new JarDifference(x[2 * i], x[2 * i + 1]).Of(one))];
+
+        private double Add(Row row, KubelkaMunkSpectra[] now, Matrix<double> normal, Vector<double> pull)
+        {
+            var n = row.Jars.Length;
+            Span<Lab> slopes = stackalloc Lab[2 * n];
+            var off = OffOf(row, now, slopes);
+            Span<double> inverse = stackalloc double[9];
+            InverseSpread(row, slopes, inverse);
+            var distance = Form(inverse, off, off);
+            row.Weight = (Freedom + 3) / (Freedom + distance);
+            for (var i = 0; i < slopes.Length; i++)
+            {
+                var at = 2 * row.Jars[i / 2] + i % 2;
+                pull[at] += row.Weight * Form(inverse, slopes[i], off);
+                for (var j = 0; j < slopes.Length; j++)
+                    normal[at, 2 * row.Jars[j / 2] + j % 2] += row.Weight * Form(inverse, slopes[i], slopes[j]);
+            }
+
+            return (Freedom + 3) / 2 * Math.Log(1 + distance / Freedom);
+        }
+
+        private static Lab OffOf(Row row, KubelkaMunkSpectra[] now, Span<Lab> slopes)
+        {
+            var predicted = PasteSlopes.ColourAndSlopes(row.Paste, [.. row.Jars.Select(jar => now[jar])], row.Reading.Doses, slopes);
+            var read = row.Reading.Colour;
+            return new Lab(read.L - predicted.L, read.A - predicted.A, read.B - predicted.B);
+        }
+
+        /// <summary>Of what a reading is off: by the instrument, by the paste, and by how its jars may have aged.</summary>
+        private void InverseSpread(Row row, ReadOnlySpan<Lab> slopes, Span<double> inverse)
+        {
+            Span<double> spread = stackalloc double[9];
+            spread.Clear();
+            for (var axis = 0; axis < 3; axis++)
+                spread[4 * axis] = row.Noise * row.Noise + modelError * modelError;
+            var ageing = JarPrior.AgeingPerRootMonth * JarPrior.AgeingPerRootMonth * row.AgeMonths;
+            for (var i = 0; i < slopes.Length && ageing > 0; i += 2)
+                Spread.Add(spread, slopes[i], slopes[i], ageing);
+            Spread.Invert(spread, inverse);
+        }
+
+        /// <summary>From what is left over of all readings, robustly: the median is not moved by slips.</summary>
+        private double ModelErrorNow(Matrix<double> covariance)
+        {
+            var now = JarsNow();
+            var left = rows.Select(row =>
+            {
+                var slopes = new Lab[2 * row.Jars.Length];
+                var off = OffOf(row, now, slopes);
+                // What was fitted to it is missing from what is left over.
+                double fitted = 0;
+                for (var i = 0; i < slopes.Length; i++)
+                {
+                    for (var j = 0; j < slopes.Length; j++)
+                        fitted += covariance[2 * row.Jars[i / 2] + i % 2, 2 * row.Jars[j / 2] + j % 2] * Dot(slopes[i], slopes[j]);
+                }
+
+                return (Square: Dot(off, off), Share: fitted / 3, row.Noise);
+            }).ToList();
+            // A third of the mean of the squares of three normal numbers, by their median.
+            var median = MathNet.Numerics.Statistics.Statistics.Median(left.Select(one => one.Square)) / 2.366;
+            var spread = median + left.Average(one => one.Share) - left.Average(one => one.Noise * one.Noise);
+            return Math.Sqrt(Math.Max(0, (rows.Length * spread + TrustInUsual * UsualModelError * UsualModelError) / (rows.Length + TrustInUsual)));
+        }
+
+        private static double Dot(Lab one, Lab other) => one.L * other.L + one.A * other.A + one.B * other.B;
+
+        private static double Form(ReadOnlySpan<double> matrix, Lab one, Lab other) =>
+            one.L * (matrix[0] * other.L + matrix[1] * other.A + matrix[2] * other.B)
+            + one.A * (matrix[3] * other.L + matrix[4] * other.A + matrix[5] * other.B)
+            + one.B * (matrix[6] * other.L + matrix[7] * other.A + matrix[8] * other.B);
+    }
+}

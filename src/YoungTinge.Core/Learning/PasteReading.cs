@@ -1,0 +1,42 @@
+using YoungTinge.Core.Colour;
+
+namespace YoungTinge.Core.Learning;
+
+/// <summary>How a colour was read.</summary>
+public enum ReadBy
+{
+    /// <summary>A colour reader.</summary>
+    Reader,
+
+    /// <summary>A picture beside a white card.</summary>
+    Camera,
+
+    /// <summary>Compared by eye with what was predicted.</summary>
+    Eye,
+
+    /// <summary>A number that somebody typed, of whatever comes from.</summary>
+    Typed,
+}
+
+/// <summary>So much of a jar in a paste.</summary>
+/// <param name="JarId">The jar itself, not its name: another lot is another jar.</param>
+/// <param name="GPer100g">Grams for each 100 g of paste before colour, above 0.</param>
+public readonly record struct JarDose(string JarId, double GPer100g);
+
+/// <summary>The colour of a rested opaque paste, as it was read.</summary>
+/// <param name="Id">Of its entry in the logbook.</param>
+/// <param name="At">When it was read.</param>
+/// <param name="Colour">Under daylight.</param>
+public sealed record PasteReading(Guid Id, DateTimeOffset At, string BaseId, IReadOnlyList<JarDose> Doses, ReadBy By, Lab Colour);
+
+/// <summary>How far readings of a kind are off by themselves: standard deviations in L, a and b. House figures.</summary>
+public static class ReadingNoise
+{
+    public static double Of(ReadBy by) => by switch
+    {
+        ReadBy.Reader => 0.4,
+        ReadBy.Camera => 1.5,
+        ReadBy.Eye => 3,
+        _ => 1.5,
+    };
+}
