@@ -43,6 +43,9 @@ public sealed record Commission(Guid Id, CommissionDetails Details, int Version)
 
     public DateOnly DueOn => Details.DueOn;
 
+    /// <summary>The last day on which everything may become ready.</summary>
+    public DateOnly ReadyOn => DueOn.AddDays(-Details.MarginDays);
+
     public LightKind Light => Details.Light;
 
     public IReadOnlyList<Diet> Diets => Details.Diets;

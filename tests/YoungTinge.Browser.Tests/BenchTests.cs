@@ -30,6 +30,14 @@ public class BenchTests(Application application)
         browser.Click("button", "Plan the work");
         browser.Click("button", "Put this plan in force");
         browser.WaitForText("This plan is in force.");
+        // Something is set to a later day, and the plans lie beside each other.
+        browser.Click("button", "Set the time of: Make");
+        browser.Click("button", "Only the day");
+        browser.WaitForText("1 thing has a time that you set");
+        browser.Click("button", "Plan again");
+        browser.Find("row", "Plan 1");
+        browser.Click("button", "Show In force");
+        browser.WaitForText("This plan is in force.");
 
         browser.Click("link", "Bench", exact: true);
         browser.Find("button", "Done", exact: true);

@@ -25,6 +25,8 @@ public static class ScheduleChecker
                 faults.Add($"{task.Id} takes {timed.EndMin - timed.StartMin} min");
             if (timed.StartMin % problem.StepMin != 0)
                 faults.Add($"{task.Id} begins between two steps");
+            if (timed.StartMin > task.LatestMin)
+                faults.Add($"{task.Id} begins later than it may");
             if (timed.StartMin < task.EarliestMin || timed.EndMin > problem.HorizonMin)
                 faults.Add($"{task.Id} is out of the time there is");
             if (!task.NeedsHand)

@@ -30,7 +30,7 @@ public static class ApiDocument
     private static IEnumerable<string> Addresses(string path, StudioIds ids)
     {
         // Those are kept for a while, or made by something else.
-        if (path is "/api/dab-pictures/{id}/image")
+        if (path is "/api/dab-pictures/{id}/image" or "/api/calendars/{token}")
             return [];
         if (path.StartsWith("/api/paste-day", StringComparison.Ordinal))
             return ids.Commissions.Take(1).Select(id => $"{path}?commissionId={id}");

@@ -37,6 +37,61 @@ public sealed class PlanTests(DemoApplication application) : ApiTest(application
     }
 
     [Fact]
+    public async Task What_is_set_stays_and_pins_that_cannot_be_are_told()
+    {
+        var kept = await GetAsync("/api/plan");
+        var small = (await GetAsync("/api/commissions"))["commissions"]!.AsArray().Last(entry => (bool)entry!["commission"]!["isOpen"]!)!["commission"]!["id"]!.ToString();
+        var operation = (await GetAsync($"/api/commissions/{small}/run-sheet"))["operations"]!.AsArray().First(one => (string)one!["step"]!["kind"]! == "shapePieces")!["id"]!.ToString();
+        JsonObject With(params JsonNode[] pins)
+        {
+            var asked = Asked(kept["makers"]!, small);
+            asked["pins"] = new JsonArray(pins);
+            return asked;
+        }
+
+        JsonObject Pin(string? at, string? day) => new() { ["operationId"] = operation, ["at"] = at, ["day"] = day };
+        var zone = TimeZoneInfo.FindSystemTimeZoneById((string)kept["timeZone"]!);
+        var day = DateOnly.FromDateTime(DateTime.UtcNow).AddDays(3);
+        while (day.DayOfWeek is DayOfWeek.Saturday or DayOfWeek.Sunday)
+            day = day.AddDays(1);
+        var found = await PostAsync("/api/plan/proposals", With(Pin(null, $"{day:yyyy-MM-dd}")));
+        var from = found["plan"]!["parts"]!.AsArray().Where(part => (string)part!["operationId"]! == operation).Min(part => DateTimeOffset.Parse((string)part!["from"]!));
+        Assert.Equal(day, DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(from, zone).DateTime));
+        Assert.Equal(operation, (string)found["plan"]!["pins"]![0]!["operationId"]!);
+
+        Assert.Equal("pinnedOutsideHours", (string)(await PostAsync("/api/plan/proposals", With(Pin("2020-01-01T03:00:00Z", null))))["obstacles"]![0]!["obstacle"]!);
+        Assert.Equal(["pins[0] notAPlan"], await ProblemsOf(await Http.PostAsJsonAsync("/api/plan/proposals", With(Pin(null, null)))));
+        Assert.Equal(["pins notAPlan"], await ProblemsOf(await Http.PostAsJsonAsync("/api/plan/proposals", With(Pin(null, "2030-01-01"), Pin(null, "2030-01-02")))));
+    }
+
+    [Fact]
+    public async Task A_calendar_shows_the_plan_at_an_address_that_can_be_taken_away()
+    {
+        var kept = await GetAsync("/api/plan");
+        var open = (await GetAsync("/api/commissions"))["commissions"]!.AsArray().Select(entry => entry!["commission"]!).Where(commission => (bool)commission["isOpen"]!).ToList();
+        var found = await PostAsync("/api/plan/proposals", Asked(kept["makers"]!, open[^1]["id"]!.ToString()));
+        await Http.PutOverAsync("/api/plan", new JsonObject { ["makers"] = kept["makers"]!.DeepClone(), ["plan"] = found["plan"]!.DeepClone() }, (int)kept["version"]!);
+
+        var calendar = Ical.Net.Calendar.Load(await Http.GetStringAsync("/api/plan/calendar.ics"))!;
+        var timed = calendar.Events.Where(one => one.Start!.HasTime).ToList();
+        var parts = found["plan"]!["parts"]!.AsArray().Where(part => part!["makerId"] is not null).ToList();
+        Assert.Equal(parts.Min(part => DateTimeOffset.Parse((string)part!["from"]!).UtcDateTime), timed.Min(one => one.Start!.AsUtc));
+        Assert.Equal(parts.Max(part => DateTimeOffset.Parse((string)part!["to"]!).UtcDateTime), timed.Max(one => one.End!.AsUtc));
+        Assert.InRange(timed.Count, 1, parts.Count);
+        Assert.Equal(2 * open.Count, calendar.Events.Count(one => !one.Start!.HasTime));
+        Assert.Equal(calendar.Events.Count, calendar.Events.Select(one => one.Uid).Distinct().Count());
+
+        var first = (string)(await PostAsync("/api/plan/calendar-address", new JsonObject()))["path"]!;
+        Assert.StartsWith("BEGIN:VCALENDAR", await Http.GetStringAsync(first));
+        var second = (string)(await PostAsync("/api/plan/calendar-address", new JsonObject()))["path"]!;
+        Assert.Equal(HttpStatusCode.NotFound, (await Http.GetAsync(first)).StatusCode);
+        Assert.NotNull((await GetAsync("/api/plan/calendar-address"))["madeAt"]);
+        Assert.Equal(HttpStatusCode.NoContent, (await Http.DeleteAsync("/api/plan/calendar-address")).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await Http.GetAsync(second)).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await Http.GetAsync("/api/calendars/guess")).StatusCode);
+    }
+
+    [Fact]
     public async Task Hours_that_cannot_be_are_told_at_their_field()
     {
         var makers = (await GetAsync("/api/plan"))["makers"]!.AsArray();

@@ -169,6 +169,11 @@ export const queries = {
       // Without a connection the service worker may have it.
       networkMode: 'always',
     }),
+  calendarAddress: () =>
+    queryOptions({
+      queryKey: ['calendar-address'],
+      queryFn: ({ signal }) => answer(api.GET('/api/plan/calendar-address', { signal })),
+    }),
   plan: () =>
     queryOptions({
       queryKey: ['plan'],

@@ -814,6 +814,59 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan/calendar.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The plan in force as a calendar file. */
+        get: operations["getPlanCalendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/calendar-address": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whether the plan has a private address. */
+        get: operations["getCalendarAddress"];
+        put?: never;
+        /** Makes a private address for the plan; one that there was leads nowhere from then on. */
+        post: operations["makeCalendarAddress"];
+        /** Takes the private address of the plan away. */
+        delete: operations["withdrawCalendarAddress"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calendars/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The plan in force, for whoever knows its private address. */
+        get: operations["getCalendarAtAddress"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/materials/duplicates": {
         parameters: {
             query?: never;
@@ -3989,6 +4042,11 @@ export interface components {
             makers: components["schemas"]["Maker"][];
             /** @description Null while none is in force. */
             plan: null | components["schemas"]["WorkPlan"];
+            /**
+             * Format: int32
+             * @description Of the plan in force, all commissions together; 0 for in time. In minutes.
+             */
+            lateMinutes: number;
             /** @description The commissions, first due first. */
             commissions: components["schemas"]["CommissionView"][];
             /** @description Of the plan, as sheets show them; what is gone since is not among them. */
@@ -5687,6 +5745,21 @@ export interface components {
          * @enum {unknown}
          */
         PiecesAlike: "same" | "alike" | "different";
+        /** @description An operation that is to be begun at a time, or on a day. */
+        Pin: {
+            /** @description Id of the operation. */
+            operationId: string;
+            /**
+             * Format: date-time
+             * @description Null for any time of the day.
+             */
+            at: null | string;
+            /**
+             * Format: date
+             * @description By the clock of the studio; null where the time is said.
+             */
+            day: null | string;
+        };
         /** @description Where a coat lies on a piece of any size: full between two distances from its place, fading out over a third on either side. */
         Place: {
             /** @description Which kind it is. */
@@ -5717,6 +5790,17 @@ export interface components {
         };
         /** @enum {unknown} */
         PlaceKind: "whole" | "base" | "tip" | "rim" | "heart" | "bar";
+        PlanCalendarAddress: {
+            /** @description On this server. It is told this once. */
+            path: string;
+        };
+        PlanCalendarAddressState: {
+            /**
+             * Format: date-time
+             * @description When the address was made; null if there is none.
+             */
+            madeAt: null | string;
+        };
         PlanLetDownAnswer: {
             /**
              * Format: double
@@ -5963,12 +6047,16 @@ export interface components {
              * @description What would still be late with it, planned anew. In minutes.
              */
             lateMinutes: number;
+            /** @description Who would work when: to be planned with. */
+            makers: components["schemas"]["Maker"][];
         };
         PlanWorkRequest: {
             /** @description Who works when, as edited. */
             makers: components["schemas"]["Maker"][];
             /** @description Those to plan; all that are open if none is named. */
             commissionIds: string[];
+            /** @description What is to be planned round: operations that are begun at a time or on a day that the maker has set. */
+            pins?: components["schemas"]["Pin"][];
         };
         /** @description A part of an operation with its time. */
         PlannedPart: {
@@ -7017,7 +7105,7 @@ export interface components {
          * @description Why there is no plan, or what stands in the way of one.
          * @enum {unknown}
          */
-        ScheduleObstacle: "noHours" | "longerThanAnyHours" | "tooDamp";
+        ScheduleObstacle: "noHours" | "longerThanAnyHours" | "tooDamp" | "pinnedOutsideHours";
         /**
          * @description How sure a schedule is the best.
          * @enum {unknown}
@@ -7726,6 +7814,8 @@ export interface components {
         WorkPlan: {
             /** @description In order of time. */
             parts: components["schemas"]["PlannedPart"][];
+            /** @description What the maker has set; all else was planned round it. */
+            pins?: components["schemas"]["Pin"][];
         };
         /** @description When a maker works on one day of the week, by the clock on her wall. */
         WorkingHours: {
@@ -11583,6 +11673,247 @@ export interface operations {
             };
             /** @description Some of the figures cannot be. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    getPlanCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    getCalendarAddress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanCalendarAddressState"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    makeCalendarAddress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanCalendarAddress"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    withdrawCalendarAddress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    getCalendarAtAddress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The secret part of the address. */
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. The picture is no longer at hand. */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -20,16 +20,17 @@ internal sealed class ListScheduler
     }
 
     /// <summary>
-    /// By what is due first, and by what has the longest way to go; then from the better of them on by small changes of what goes before what, as long as that
+    /// By what is due first, by what has the longest way to go, and by both; then from the better of them on by small changes of what goes before what, as long as that
     /// helps now and then.
     /// </summary>
     /// <param name="changes">How many are tried.</param>
+    /// <param name="finishBound">All is not done sooner: what would have to be begun early for that goes before what has more time.</param>
     /// <param name="isGoodEnough">Nothing better is wanted.</param>
     /// <returns>Null if this rule finds none; there may be one all the same.</returns>
-    public IReadOnlyList<TimedTask>? Find(int changes, Func<(int Late, int Finish), bool>? isGoodEnough = null, CancellationToken cancel = default)
+    public IReadOnlyList<TimedTask>? Find(int changes, int? finishBound = null, Func<(int Late, int Finish), bool>? isGoodEnough = null, CancellationToken cancel = default)
     {
-        var (latest, tails) = (LatestStarts(), graph.TailsTo(null));
-        var best = new[] { latest, [.. tails.Select(tail => -(double)tail!)] }.Select(priority => (Priority: priority, Tasks: Place(priority))).Where(one => one.Tasks is not null).OrderBy(one => CostOf(one.Tasks!)).FirstOrDefault();
+        var tails = graph.TailsTo(null);
+        var best = new[] { LatestStarts(problem.HorizonMin), [.. tails.Select(tail => -(double)tail!)], LatestStarts(finishBound ?? problem.HorizonMin) }.Select(priority => (Priority: priority, Tasks: Place(priority))).Where(one => one.Tasks is not null).OrderBy(one => CostOf(one.Tasks!)).FirstOrDefault();
         if (best.Tasks is null)
             return null;
         // Always the same changes, so that the same question has the same answer.
@@ -52,12 +53,13 @@ internal sealed class ListScheduler
 
     private (int Late, int Finish, long Starts) CostOf(TimedTask[] tasks) => ValueOf(tasks) is var (late, finish) ? (late, finish, tasks.Sum(task => (long)task.StartMin)) : default;
 
-    private double[] LatestStarts()
+    /// <param name="lastMin">Everything is wanted by then.</param>
+    private double[] LatestStarts(int lastMin)
     {
-        var due = problem.Due.GroupBy(due => graph.At[due.TaskId]).ToDictionary(group => group.Key, group => group.Min(one => one.ByMin));
+        var due = problem.Due.GroupBy(due => graph.At[due.TaskId]).ToDictionary(group => group.Key, group => Math.Min(lastMin, group.Min(one => one.ByMin)));
         var starts = new double?[problem.Tasks.Count];
         double Of(int task) => starts[task] ??= Math.Min(
-            due.GetValueOrDefault(task, problem.HorizonMin), graph.After[task].Select(link => Of(link.Other) - link.Least).DefaultIfEmpty(problem.HorizonMin).Min()) - problem.Tasks[task].Minutes;
+            due.GetValueOrDefault(task, lastMin), graph.After[task].Select(link => Of(link.Other) - link.Least).DefaultIfEmpty(lastMin).Min()) - problem.Tasks[task].Minutes;
         return [.. Enumerable.Range(0, starts.Length).Select(Of)];
     }
 
@@ -84,6 +86,7 @@ internal sealed class ListScheduler
         var placed = new TimedTask?[problem.Tasks.Count];
         var busy = problem.Hands.ToDictionary(hand => hand.Id, _ => new List<TimeSpanMin>());
         var held = problem.Places.ToDictionary(place => place.Id, _ => new List<PlaceUse>());
+        var pinned = ReservePinned(busy);
         var waitsFor = Enumerable.Range(0, placed.Length).Select(task => graph.Before[task].Count()).ToArray();
         // What stands in an open window goes first.
         var ready = new PriorityQueue<int, (int, double, int)>();
@@ -95,7 +98,10 @@ internal sealed class ListScheduler
         {
             var earliest = graph.Before[task].Select(link => placed[link.Other]!.EndMin + link.Least).Append(notBefore[task]).Max();
             var last = graph.Before[task].Where(link => link.Most is not null).Select(link => placed[link.Other]!.EndMin + link.Most!.Value).DefaultIfEmpty(int.MaxValue).Min();
-            if (StartOf(task, earliest, busy, placed, held) is not var (start, hand))
+            var isReserved = pinned.TryGetValue(task, out var reserved);
+            if (isReserved && (earliest > problem.Tasks[task].PinnedMin || FreePlaceFrom(task, problem.Tasks[task].PinnedMin!.Value, placed, held) != problem.Tasks[task].PinnedMin))
+                return null;
+            if ((isReserved ? (problem.Tasks[task].PinnedMin!.Value, reserved) : StartOf(task, earliest, busy, placed, held)) is not var (start, hand) || start > problem.Tasks[task].LatestMin)
                 return null;
             if (start > last)
             {
@@ -105,7 +111,7 @@ internal sealed class ListScheduler
             }
 
             placed[task] = new TimedTask(problem.Tasks[task].Id, start, start + problem.Tasks[task].Minutes, hand);
-            if (hand is not null && problem.Tasks[task].Minutes > 0)
+            if (hand is not null && problem.Tasks[task].Minutes > 0 && !isReserved)
             {
                 var own = busy[hand];
                 own.Insert(FirstEndingAfter(own, start), new TimeSpanMin(start, start + problem.Tasks[task].Minutes));
@@ -120,6 +126,21 @@ internal sealed class ListScheduler
 
         // What waits for itself in a circle is never ready.
         return count == placed.Length ? [.. placed.OfType<TimedTask>()] : null;
+    }
+
+    /// <summary>Time for what is pinned is kept before anything else is placed. What no hand can keep is not among the answers.</summary>
+    private Dictionary<int, string?> ReservePinned(Dictionary<string, List<TimeSpanMin>> busy)
+    {
+        var reserved = new Dictionary<int, string?>();
+        foreach (var (i, task) in problem.Tasks.Index().Where(task => task.Item is { NeedsHand: true, PinnedMin: not null }))
+        {
+            if (HandAt(task, task.PinnedMin!.Value, busy) is not (var hand, { } start) || start != task.PinnedMin)
+                continue;
+            busy[hand!].Insert(FirstEndingAfter(busy[hand!], start), new TimeSpanMin(start, start + task.Minutes));
+            reserved[i] = hand;
+        }
+
+        return reserved;
     }
 
     private (int Start, string? Hand)? StartOf(int task, int earliest, Dictionary<string, List<TimeSpanMin>> busy, TimedTask?[] placed, Dictionary<string, List<PlaceUse>> held)

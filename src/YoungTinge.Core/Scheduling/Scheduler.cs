@@ -34,7 +34,7 @@ public static class Scheduler
         var bounds = new FinishBound(problem, graph);
         int[] latest = [.. problem.Due.Select(due => Math.Max(0, bounds.Of(due.TaskId) - due.ByMin))];
         var (lateBound, finishBound) = (latest.Sum(), bounds.OfAll());
-        var begun = new ListScheduler(problem, graph).Find(Placings / problem.Tasks.Count, value => value == (lateBound, finishBound), cancel);
+        var begun = new ListScheduler(problem, graph).Find(Placings / problem.Tasks.Count, finishBound, value => value == (lateBound, finishBound), cancel);
         if (begun is not null)
         {
             var first = Read(ScheduleStatus.Good, begun, lateBound, finishBound);
@@ -86,7 +86,7 @@ public static class Scheduler
         {
             var later = problem with { Tasks = [.. problem.Tasks.Select(task => task with { EarliestMin = Math.Max(task.EarliestMin, begin) })] };
             var graph = new TaskGraph(later);
-            return new ListScheduler(later, graph).Find(changes, value => value.Late == 0, cancel) is { } tasks && graph.LateMin(tasks) == 0;
+            return new ListScheduler(later, graph).Find(changes, null, value => value.Late == 0, cancel) is { } tasks && graph.LateMin(tasks) == 0;
         }
 
         // What is begun sooner is done no later.
@@ -164,7 +164,7 @@ public static class Scheduler
             IEnumerable<TimeSpanMin> free = task.NeedsHand ? hands.SelectMany(hand => hand.Free) : [new TimeSpanMin(0, problem.HorizonMin)];
             return Domain.FromIntervals([.. free
                 .Where(span => Math.Min(span.To, problem.HorizonMin) - span.From >= task.Minutes)
-                .Select(span => new long[] { problem.UpToStep(Math.Max(span.From, task.EarliestMin)) / problem.StepMin, (Math.Min(span.To, problem.HorizonMin) - task.Minutes) / problem.StepMin })
+                .Select(span => new long[] { problem.UpToStep(Math.Max(span.From, task.EarliestMin)) / problem.StepMin, Math.Min(Math.Min(span.To, problem.HorizonMin) - task.Minutes, task.LatestMin ?? int.MaxValue) / problem.StepMin })
                 .Where(range => range[0] <= range[1])]);
         }
 

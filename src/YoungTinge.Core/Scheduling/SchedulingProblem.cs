@@ -14,7 +14,12 @@ public sealed record Hand(string Id, IReadOnlyList<TimeSpanMin> Free);
 /// <param name="Minutes">0 or more.</param>
 /// <param name="NeedsHand">Done by one of the hands, inside one of her free stretches.</param>
 /// <param name="EarliestMin">It begins no sooner.</param>
-public sealed record PlannedTask(string Id, int Minutes, bool NeedsHand, int EarliestMin = 0);
+/// <param name="LatestMin">It begins no later; null for whenever.</param>
+public sealed record PlannedTask(string Id, int Minutes, bool NeedsHand, int EarliestMin = 0, int? LatestMin = null)
+{
+    /// <summary>It begins then and at no other time.</summary>
+    public int? PinnedMin => LatestMin == EarliestMin ? LatestMin : null;
+}
 
 /// <summary>One task after another. Waits go on through nights.</summary>
 /// <param name="LeastMin">From the end of the first to the beginning of the other, 0 or more.</param>
@@ -65,7 +70,7 @@ public sealed record SchedulingProblem(
     /// <summary>Whether there is a time for a task, were it the only one.</summary>
     public bool CanPlace(PlannedTask task)
     {
-        bool Fits(TimeSpanMin span) => UpToStep(Math.Max(span.From, task.EarliestMin)) + task.Minutes <= Math.Min(span.To, HorizonMin);
+        bool Fits(TimeSpanMin span) => UpToStep(Math.Max(span.From, task.EarliestMin)) is var from && from + task.Minutes <= Math.Min(span.To, HorizonMin) && from <= (task.LatestMin ?? from);
         return task.NeedsHand ? Hands.SelectMany(hand => hand.Free).Any(Fits) : Fits(new TimeSpanMin(0, HorizonMin));
     }
 

@@ -15,6 +15,7 @@ internal sealed class TaskBuilder
     private readonly IReadOnlyList<CommissionInTime> commissions;
     private readonly WorkCalendar calendar;
     private readonly int horizonMin;
+    private readonly IReadOnlyDictionary<string, Pin> pins;
     private readonly IReadOnlyList<Hand> hands;
     private readonly List<PlannedTask> tasks = [];
     private readonly List<TaskLink> links = [];
@@ -29,9 +30,10 @@ internal sealed class TaskBuilder
 
     private readonly Dictionary<string, IReadOnlyList<PlannedTask>> tasksOf = [];
 
-    public TaskBuilder(IReadOnlyList<CommissionInTime> commissions, IReadOnlyList<Maker> makers, WorkCalendar calendar)
+    public TaskBuilder(IReadOnlyList<CommissionInTime> commissions, IReadOnlyList<Maker> makers, WorkCalendar calendar, IReadOnlyList<Pin> pins)
     {
         (this.commissions, this.calendar) = (commissions, calendar);
+        this.pins = pins.ToDictionary(pin => pin.OperationId);
         horizonMin = Math.Max(0, commissions.Select(commission => calendar.EndOf(commission.ReadyOn)).DefaultIfEmpty(0).Max()) + DaysLate * 1440;
         hands = [.. makers.Select(maker => calendar.HandOf(maker, horizonMin))];
     }
@@ -73,7 +75,16 @@ internal sealed class TaskBuilder
     private void AddTasks(Operation operation, IReadOnlyList<Operation> before, CommissionInTime commission)
     {
         GotReady[] ready = [.. before.Select(one => new GotReady(one.Id, (int)Math.Ceiling(one.SetUpMinutes + one.HandMinutes)))];
-        IReadOnlyList<PlannedTask> own = [.. TasksOf(operation, ready.Sum(one => one.Minutes), commission)];
+        var own = TasksOf(operation, ready.Sum(one => one.Minutes), commission).ToList();
+        // What is got ready for it moves with it.
+        if (before.Prepend(operation).Select(one => pins.GetValueOrDefault(one.Id)).OfType<Pin>().FirstOrDefault() is { } pin && own[0].NeedsHand)
+        {
+            own[0] = Pinned(own[0], pin, operation.Id);
+            // In the order of its parts: none before the first.
+            for (var i = 1; i < own.Count; i++)
+                own[i] = own[i] with { EarliestMin = Math.Max(own[i].EarliestMin, own[0].EarliestMin) };
+        }
+
         tasksOf[operation.Id] = own;
         tasks.AddRange(own);
         foreach (var (i, task) in own.Index())
@@ -88,6 +99,17 @@ internal sealed class TaskBuilder
         var longest = own.Where(task => task.NeedsHand).Select(task => task.Minutes).DefaultIfEmpty(0).Max();
         if (longest > hands.SelectMany(hand => hand.Free).Select(span => span.Minutes).DefaultIfEmpty(int.MaxValue).Max())
             obstacles.Add(new ObstacleAt(ScheduleObstacle.LongerThanAnyHours, operation.Id, longest));
+    }
+
+    private PlannedTask Pinned(PlannedTask task, Pin pin, string operationId)
+    {
+        var from = pin.At is { } at ? calendar.MinutesTo(at) / WorkInTime.StepMin * WorkInTime.StepMin : calendar.EndOf(pin.Day!.Value.AddDays(-1));
+        var pinned = task with { EarliestMin = Math.Max(task.EarliestMin, from), LatestMin = pin.At is not null ? from : calendar.EndOf(pin.Day!.Value) - task.Minutes };
+        var isPossible = hands.SelectMany(hand => hand.Free).Any(span => Math.Max(span.From, pinned.EarliestMin) is var begin && begin <= pinned.LatestMin && begin + pinned.Minutes <= span.To);
+        if (isPossible && pinned.EarliestMin <= pinned.LatestMin)
+            return pinned;
+        obstacles.Add(new ObstacleAt(ScheduleObstacle.PinnedOutsideHours, operationId, 0));
+        return task;
     }
 
     private void AddLinks(Operation operation, CommissionInTime commission)

@@ -27,6 +27,9 @@ public enum ScheduleObstacle
 
     /// <summary>It will not dry in its room.</summary>
     TooDamp,
+
+    /// <summary>It is pinned to a time at which nobody works, or that has passed.</summary>
+    PinnedOutsideHours,
 }
 
 /// <param name="OperationId">Null where it is about all of it.</param>
@@ -38,11 +41,11 @@ public sealed record ObstacleAt(ScheduleObstacle Obstacle, string? OperationId, 
 /// <param name="Ends">A task without length that comes after all else of a commission; one that is done has none.</param>
 public sealed record WorkInTime(SchedulingProblem Problem, IReadOnlyDictionary<string, PartOfWork> Parts, IReadOnlyDictionary<Guid, string> Ends, IReadOnlyList<ObstacleAt> Obstacles)
 {
-    public const int StepMin = 5;
+    public const int StepMin = 1;
 
     /// <summary>Longer nobody does one thing. House figure.</summary>
     public const int LongestMin = 90;
 
-    public static WorkInTime Of(IReadOnlyList<CommissionInTime> commissions, IReadOnlyList<Maker> makers, WorkCalendar calendar) =>
-        new TaskBuilder(commissions, makers, calendar).Build();
+    public static WorkInTime Of(IReadOnlyList<CommissionInTime> commissions, IReadOnlyList<Maker> makers, WorkCalendar calendar, IReadOnlyList<Pin>? pins = null) =>
+        new TaskBuilder(commissions, makers, calendar, pins ?? []).Build();
 }

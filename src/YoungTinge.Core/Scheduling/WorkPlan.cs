@@ -5,10 +5,20 @@ namespace YoungTinge.Core.Scheduling;
 /// <param name="MakerId">Null for what only waits.</param>
 public sealed record PlannedPart(string OperationId, int Part, int Of, DateTimeOffset From, DateTimeOffset To, Guid? MakerId);
 
+/// <summary>An operation that is to be begun at a time, or on a day.</summary>
+/// <param name="At">Null for any time of the day.</param>
+/// <param name="Day">By the clock of the studio; null where the time is said.</param>
+public sealed record Pin(string OperationId, DateTimeOffset? At, DateOnly? Day);
+
 /// <summary>A plan of the work as it is in force.</summary>
 /// <param name="Parts">In order of time.</param>
 public sealed record WorkPlan(IReadOnlyList<PlannedPart> Parts)
 {
+    /// <summary>What the maker has set; all else was planned round it.</summary>
+    public IReadOnlyList<Pin> Pins { get; init; } = [];
+
+    public const int MaxPins = 200;
+
     /// <summary>More is not one plan.</summary>
     public const int MaxParts = 20_000;
 

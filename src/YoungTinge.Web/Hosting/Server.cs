@@ -81,7 +81,7 @@ public static class Server
         });
         services.AddSingleton<StudioStore>().AddSingleton<CabinetStore>().AddSingleton<CommissionStore>().AddSingleton<PieceStore>()
             .AddSingleton<DoneStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>().AddSingleton<PictureStore>().AddSingleton<PastePlanStore>().AddSingleton<FlowerWorksLoader>().AddScoped<PasteDayLoader>().AddSingleton<LeftoverStore>().AddSingleton(provider => new ArchiveStore(provider.GetRequiredService<NpgsqlDataSource>(), PictureFile.IsPicture))
-            .AddSingleton<BinStore>().AddSingleton<CopyStore>().AddSingleton<StateStore>().AddSingleton<LaidPictureStore>().AddSingleton<WorkPlanStore>().AddSingleton<BenchStore>();
+            .AddSingleton<BinStore>().AddSingleton<CopyStore>().AddSingleton<StateStore>().AddSingleton<LaidPictureStore>().AddSingleton<WorkPlanStore>().AddSingleton<BenchStore>().AddSingleton<CalendarAddressStore>();
         services.AddSingleton<Workers>().AddSingleton<KeptAnswers>().AddHostedService<WarmUp>();
         services.AddSingleton<PictureDesk>().AddSingleton<Reach>();
         services.AddSingleton<StudioWorks>();
@@ -146,6 +146,7 @@ public static class Server
         BenchEvents.Map(api);
         GetPlan.Map(api);
         PlanWork.Map(api);
+        PlanCalendar.Map(api);
         FindDuplicates.Map(api);
         GetMaterial.Map(api);
         SaveMaterial.Map(api);

@@ -11,8 +11,9 @@ public static class GetPlan
     /// <param name="Plan">Null while none is in force.</param>
     /// <param name="Operations">Of the plan, as sheets show them; what is gone since is not among them.</param>
     /// <param name="IsOld">What is to do has changed since: something is in no plan, or gone.</param>
+    /// <param name="LateMinutes">Of the plan in force, all commissions together; 0 for in time.</param>
     /// <param name="Version">To send with a change (If-Match).</param>
-    public sealed record Answer(string TimeZone, IReadOnlyList<Maker> Makers, WorkPlan? Plan, IReadOnlyList<CommissionView> Commissions, IReadOnlyList<OperationView> Operations, bool IsOld, int Version);
+    public sealed record Answer(string TimeZone, IReadOnlyList<Maker> Makers, WorkPlan? Plan, int LateMinutes, IReadOnlyList<CommissionView> Commissions, IReadOnlyList<OperationView> Operations, bool IsOld, int Version);
 
     /// <param name="Plan">Null to have none in force.</param>
     public sealed record Change(IReadOnlyList<Maker> Makers, WorkPlan? Plan);
@@ -33,8 +34,17 @@ public static class GetPlan
         var operations = PlanWork.Operations(work, planned);
         MadeFrom.Tell(response, kept.Version);
         return TypedResults.Ok(new Answer(
-            work.Studio.TimeZone, kept.Makers, kept.Plan, [.. open.Select(commission => CommissionView.From(commission, work.Studio, clock.GetUtcNow()))],
+            work.Studio.TimeZone, kept.Makers, kept.Plan, kept.Plan is { } plan ? LateMinutes(plan, open, work) : 0, [.. open.Select(commission => CommissionView.From(commission, work.Studio, clock.GetUtcNow()))],
             operations, kept.Plan is not null && (operations.Count < planned.Count || !toDo.IsSubsetOf(planned)), kept.Version));
+    }
+
+    /// <summary>By how much what is planned of each commission ends after its day.</summary>
+    private static int LateMinutes(WorkPlan plan, IEnumerable<Commission> commissions, StudioWork work)
+    {
+        var calendar = new WorkCalendar(DateTimeOffset.UnixEpoch, TimeZoneInfo.FindSystemTimeZoneById(work.Studio.TimeZone));
+        var ends = plan.Parts.GroupBy(part => work.FindOperation(part.OperationId)?.CommissionId).Where(parts => parts.Key is not null).ToDictionary(parts => parts.Key!.Value, parts => parts.Max(part => part.To));
+        return commissions.Where(commission => ends.ContainsKey(commission.Id)).Sum(commission =>
+            Math.Max(0, (int)(ends[commission.Id] - calendar.Moment(commission.ReadyOn.AddDays(1), TimeOnly.MinValue)).TotalMinutes));
     }
 
     private static async Task<IResult> Save(Change change, MadeFrom madeFrom, HttpResponse response, CurrentStudio studio, WorkPlanStore plans, CancellationToken cancel)
@@ -56,6 +66,17 @@ public static class GetPlan
             yield return new FieldProblem("plan.parts", "tooManyParts", WorkPlan.MaxParts, null);
         else if (plan?.Parts.Any(part => part.To < part.From || part.OperationId.Length > Core.Work.OperationId.Longest || part.Part < 1 || part.Part > part.Of) == true)
             yield return new FieldProblem("plan.parts", "notAPlan", null, null);
+        foreach (var problem in OfPins(plan?.Pins ?? []))
+            yield return problem with { Path = $"plan.{problem.Path}" };
+    }
+
+    /// <summary>Each is of an operation of its own, and says either a time or a day.</summary>
+    internal static IEnumerable<FieldProblem> OfPins(IReadOnlyList<Pin> pins)
+    {
+        if (pins.Count > WorkPlan.MaxPins || pins.DistinctBy(pin => pin.OperationId).Count() < pins.Count)
+            yield return new FieldProblem("pins", "notAPlan", WorkPlan.MaxPins, null);
+        foreach (var (i, pin) in pins.Index().Where(pin => pin.Item.OperationId.Length is < 1 or > Core.Work.OperationId.Longest || pin.Item.At is null == pin.Item.Day is null))
+            yield return new FieldProblem($"pins[{i}]", "notAPlan", null, null);
     }
 
     internal static IReadOnlyList<FieldProblem> Lines(IEnumerable<MakerProblem> problems) =>

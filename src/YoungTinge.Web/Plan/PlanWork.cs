@@ -10,7 +10,11 @@ public static class PlanWork
 {
     /// <param name="Makers">Who works when, as edited.</param>
     /// <param name="CommissionIds">Those to plan; all that are open if none is named.</param>
-    public sealed record Request(IReadOnlyList<Maker> Makers, IReadOnlyList<Guid> CommissionIds);
+    public sealed record Request(IReadOnlyList<Maker> Makers, IReadOnlyList<Guid> CommissionIds)
+    {
+        /// <summary>What is to be planned round: operations that are begun at a time or on a day that the maker has set.</summary>
+        public IReadOnlyList<Pin> Pins { get; init; } = [];
+    }
 
     /// <param name="EndsAt">When all of it is done; null if it is done already.</param>
     /// <param name="LateMinutes">That it ends after the last day on which it may become ready; 0 for in time.</param>
@@ -18,7 +22,8 @@ public static class PlanWork
     public sealed record CommissionInPlan(CommissionView Commission, DateTimeOffset? EndsAt, int LateMinutes, DateTimeOffset? LastBeginAt);
 
     /// <param name="LateMinutes">What would still be late with it, planned anew.</param>
-    public sealed record RemedyView(Remedy Remedy, int LateMinutes);
+    /// <param name="Makers">Who would work when: to be planned with.</param>
+    public sealed record RemedyView(Remedy Remedy, int LateMinutes, IReadOnlyList<Maker> Makers);
 
     /// <param name="Status">How sure it is the best.</param>
     /// <param name="Plan">Null if there is none.</param>
@@ -44,53 +49,57 @@ public static class PlanWork
         var work = await works.LoadAsync(cancel);
         if (GetPlan.Lines(MakerCheck.Problems(request.Makers)) is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
+        if (GetPlan.OfPins(request.Pins).ToList() is { Count: > 0 } wrong)
+            return ApiProblem.NotPossible(wrong);
         if (request.CommissionIds.Any(id => work.FindCommission(id) is null))
             return ApiProblem.NotFound();
         var commissions = work.Commissions.Where(commission => request.CommissionIds.Count > 0 ? request.CommissionIds.Contains(commission.Id) : commission.IsOpen).ToList();
         var now = clock.GetUtcNow();
-        return await LongWork.RunAsync(context, (progress, stop) => Planned(work, commissions, request.Makers, now, progress, stop));
+        return await LongWork.RunAsync(context, (progress, stop) => Planned(work, commissions, request.Makers, request.Pins, now, progress, stop));
     }
 
-    private static Answer Planned(StudioWork work, IReadOnlyList<Commission> commissions, IReadOnlyList<Maker> makers, DateTimeOffset now, Action<double>? progress, CancellationToken stop)
+    private static Answer Planned(StudioWork work, IReadOnlyList<Commission> commissions, IReadOnlyList<Maker> makers, IReadOnlyList<Pin> pins, DateTimeOffset now, Action<double>? progress, CancellationToken stop)
     {
         var calendar = WorkCalendar.From(now, TimeZoneInfo.FindSystemTimeZoneById(work.Studio.TimeZone), WorkInTime.StepMin);
         var views = commissions.ToDictionary(commission => commission.Id, commission => CommissionView.From(commission, work.Studio, now));
         var inTime = commissions.Select(commission => new CommissionInTime(
             commission.Id, work.GraphOf(commission.Id), work.DoneOf(commission.Id).ToDictionary(id => id, id => work.Ticks.GetValueOrDefault(id)?.At), views[commission.Id].ReadyOn)).ToList();
-        var all = WorkInTime.Of(inTime, makers, calendar);
+        var all = WorkInTime.Of(inTime, makers, calendar, pins);
         var operations = Operations(work, all.Parts.Values.SelectMany(part => part.Ready.Select(ready => ready.OperationId).Append(part.OperationId)));
         if (all.Problem.Tasks.Count == 0)
             return Without(ScheduleStatus.Best, new WorkPlan([]));
-        if (all.Obstacles.Any(one => one.Obstacle is ScheduleObstacle.NoHours or ScheduleObstacle.LongerThanAnyHours))
+        if (all.Obstacles.Any(one => one.Obstacle is ScheduleObstacle.NoHours or ScheduleObstacle.LongerThanAnyHours or ScheduleObstacle.PinnedOutsideHours))
             return Without(ScheduleStatus.None, null);
 
         progress?.Invoke(0.05);
+        // The last beginning of each is found beside the plan: there are two cores.
+        SchedulingProblem[] alone = [.. inTime.Select(one => WorkInTime.Of([one], makers, calendar).Problem)];
+        var begins = Task.Run(() => alone.Select(one => Scheduler.LatestBegin(one, stop)).ToArray(), stop);
         var (schedule, windowsClosed) = Solved(all.Problem, Effort, stop);
         progress?.Invoke(0.6);
+        var lastBegins = windowsClosed ? [.. alone.Select(one => Scheduler.LatestBegin(Open(one), stop))] : begins.GetAwaiter().GetResult();
+        progress?.Invoke(0.8);
         var ends = schedule.Tasks.ToDictionary(task => task.TaskId, task => task.EndMin);
         var found = new List<CommissionInPlan>();
         foreach (var (i, commission) in commissions.Index())
         {
             var due = all.Problem.Due.FirstOrDefault(due => due.TaskId == all.Ends.GetValueOrDefault(commission.Id));
             var end = due is not null && ends.TryGetValue(due.TaskId, out var at) ? at : (int?)null;
-            var alone = WorkInTime.Of([inTime[i]], makers, calendar).Problem;
-            var begin = end is null ? null : Scheduler.LatestBegin(windowsClosed ? Open(alone) : alone, stop);
-            found.Add(new CommissionInPlan(views[commission.Id], end is { } done ? calendar.At(done) : null, Math.Max(0, (end - due?.ByMin) ?? 0), begin is { } latest ? calendar.At(latest) : null));
-            progress?.Invoke(0.6 + 0.2 * (i + 1) / commissions.Count);
+            found.Add(new CommissionInPlan(views[commission.Id], end is { } done ? calendar.At(done) : null, Math.Max(0, (end - due?.ByMin) ?? 0), end is not null && lastBegins[i] is { } latest ? calendar.At(latest) : null));
         }
 
         var remedies = new List<RemedyView>();
         foreach (var remedy in schedule.LateMin > 0 ? Enum.GetValues<Remedy>() : [])
         {
-            if (WhatIf.With(remedy, makers, Guid.Empty) is not { } with)
+            if (WhatIf.With(remedy, makers, Guid.CreateVersion7(now)) is not { } with)
                 continue;
-            var other = WorkInTime.Of(inTime, with, calendar).Problem;
+            var other = WorkInTime.Of(inTime, with, calendar, pins).Problem;
             if (Scheduler.Solve(windowsClosed ? Open(other) : other, SideEffort, stop) is { Status: ScheduleStatus.Best or ScheduleStatus.Good } solved)
-                remedies.Add(new RemedyView(remedy, solved.LateMin));
+                remedies.Add(new RemedyView(remedy, solved.LateMin, with));
         }
 
         return new Answer(
-            schedule.Status, schedule.Tasks.Count > 0 ? WorkPlan.Of(all, schedule, calendar) : null, schedule.LateMin, schedule.LateBoundMin,
+            schedule.Status, schedule.Tasks.Count > 0 ? WorkPlan.Of(all, schedule, calendar) with { Pins = pins } : null, schedule.LateMin, schedule.LateBoundMin,
             schedule.Tasks.Count > 0 ? calendar.At(schedule.FinishMin) : null, schedule.Tasks.Count > 0 ? calendar.At(schedule.FinishBoundMin) : null, windowsClosed, found, operations, all.Obstacles, remedies);
 
         Answer Without(ScheduleStatus status, WorkPlan? plan) =>

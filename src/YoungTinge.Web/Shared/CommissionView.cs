@@ -16,7 +16,7 @@ public sealed record CommissionView(
     {
         var details = commission.Details;
         return new CommissionView(
-            commission.Id, details.Name, details.DueOn, details.DueOn.DayNumber - TodayIn(studio, now).DayNumber, details.DueOn.AddDays(-details.MarginDays), details.Place,
+            commission.Id, details.Name, details.DueOn, details.DueOn.DayNumber - TodayIn(studio, now).DayNumber, commission.ReadyOn, details.Place,
             details.RoomHumidityPercent, details.RoomCelsius, details.Light, details.MarginDays, details.ClientNote, details.OwnNote, details.Diets, details.Status,
             commission.IsOpen, commission.Version);
     }

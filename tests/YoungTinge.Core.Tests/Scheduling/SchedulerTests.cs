@@ -19,7 +19,14 @@ public class SchedulerTests
         from links in Gen.Select(Gen.Int[0, mostTasks], Gen.Int[0, mostTasks], Gen.OneOf(Gen.Const(0), Gen.Const(10), Gen.Const(45), Gen.Const(400)), Gen.Int[0, 4].Select(kind => kind switch { 0 => 30, 1 => 90, _ => (int?)null })).Array[0, mostTasks]
         from due in Gen.Select(Gen.Int[0, mostTasks], Gen.Int[2, 16]).Array[0, 2]
         from amounts in Gen.Int[0, 3].Array[mostTasks]
-        select Problem(hands, morning, minutes, alone, links, due, amounts, days);
+        from pins in Gen.Int[0, 15].Array[mostTasks]
+        select Pinned(Problem(hands, morning, minutes, alone, links, due, amounts, days), pins);
+
+    /// <summary>A few are set to a time, or to a stretch of time.</summary>
+    private static SchedulingProblem Pinned(SchedulingProblem problem, int[] pins) => problem with
+    {
+        Tasks = [.. problem.Tasks.Select((task, i) => pins[i] switch { 0 => task with { EarliestMin = 150, LatestMin = 150 }, 1 => task with { EarliestMin = 60, LatestMin = 300 }, _ => task })],
+    };
 
     private static SchedulingProblem Problem(
         int hands, int morning, int[] minutes, int[] alone, (int First, int Then, int Least, int? Window)[] links, (int Task, int By)[] due, int[] amounts, int days)

@@ -116,6 +116,29 @@ public class WorkInTimeTests
     }
 
     [Fact]
+    public void What_the_maker_has_set_stays_and_the_rest_is_planned_round_it()
+    {
+        var (graph, maker) = (Graph(2), Maker.Usual(Guid.NewGuid(), "A"));
+        var calendar = WorkCalendar.From(Begin, Zone, WorkInTime.StepMin);
+        CommissionInTime[] commissions = [new(Guid.NewGuid(), graph, new Dictionary<string, DateTimeOffset?>(), new DateOnly(2026, 4, 10))];
+        var free = Planned(graph, [maker]).Plan.Parts;
+        var box = free.Last(part => part.MakerId is not null);
+        var shape = free.First(part => graph.Find(part.OperationId)!.Step is ShapePieces);
+        Pin[] pins = [new(shape.OperationId, calendar.Moment(new DateOnly(2026, 3, 26), new TimeOnly(10, 30)), null), new(box.OperationId, null, calendar.DayOf(box.From).AddDays(2))];
+        var work = WorkInTime.Of(commissions, [maker], calendar, pins);
+        Assert.Empty(work.Obstacles);
+        var schedule = Scheduler.Solve(work.Problem, 0.02);
+        Assert.Empty(YoungTinge.Checks.ScheduleChecker.Faults(work.Problem, schedule));
+        var parts = WorkPlan.Of(work, schedule, calendar).Parts;
+        Assert.Equal(pins[0].At, parts.First(part => part.OperationId == shape.OperationId).From);
+        Assert.Equal(pins[1].Day, calendar.DayOf(parts.First(part => part.OperationId == box.OperationId).From));
+
+        // In the night nobody works.
+        var night = WorkInTime.Of(commissions, [maker], calendar, [new Pin(shape.OperationId, calendar.Moment(new DateOnly(2026, 3, 26), new TimeOnly(3, 0)), null)]);
+        Assert.Equal((ScheduleObstacle.PinnedOutsideHours, shape.OperationId), (night.Obstacles.Single().Obstacle, night.Obstacles.Single().OperationId));
+    }
+
+    [Fact]
     public void The_last_beginning_is_in_time_and_the_next_is_not()
     {
         var work = Planned(Graph(2), [Maker.Usual(Guid.NewGuid(), "A")]).Work.Problem;

@@ -1,23 +1,28 @@
 import { Link } from 'wouter'
-import type { Maker } from '../../api/api'
+import type { Maker, Pin } from '../../api/api'
 import { useTranslation } from '../../shared/translation'
 import { InlineSwatch } from '../../shared/Swatch'
 import type { NameOf } from '../../shared/words'
 import { stepWords } from '../sheets/stepWords'
 import type { TimedPart } from './planTimes'
+import { PinEditor } from './PinEditor'
 import { clock, dayOf, longDay } from './planTimes'
 
 /** The plan in words, day by day. */
 export function PlanList({
   parts,
   makers,
+  pins,
   timeZone,
   nameOf,
+  onPin,
 }: {
   parts: TimedPart[]
   makers: Maker[]
+  pins: Pin[]
   timeZone: string
   nameOf: NameOf
+  onPin: (operationId: string, pin: Pin | null) => void
 }) {
   const { t } = useTranslation()
   const days = new Map<string, TimedPart[]>()
@@ -64,6 +69,16 @@ export function PlanList({
                         .filter(Boolean)
                         .map((words) => ` · ${words}`)}
                     </span>{' '}
+                    {part.makerId && part.part === 1 && !operation.tickedAt && (
+                      <PinEditor
+                        operationId={part.operationId}
+                        from={part.from}
+                        pin={pins.find((one) => one.operationId === part.operationId)}
+                        timeZone={timeZone}
+                        what={stepWords(t, operation, nameOf).what}
+                        onPin={(pin) => onPin(part.operationId, pin)}
+                      />
+                    )}
                     {lot?.pieceId && about.length === 1 && (
                       <Link className="act print:hidden" to={`/flowers/${lot.flowerId}/${lot.pieceId}/run-sheet`}>
                         {t('plan.toSheet')}

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import type { Maker, WorkPlanInForce, WorkProposal } from '../../api/api'
+import { useState } from 'react'
+import type { Maker, Pin, WorkPlanInForce, WorkProposal } from '../../api/api'
 import { answer, api, madeFrom } from '../../api/api'
 import { aside, queries } from '../../api/queries'
 import { hasFields } from '../../core/Kept'
@@ -13,6 +14,8 @@ import { useProblems } from '../../shared/useProblems'
 import { nameFinder } from '../../shared/words'
 import { useLongWork } from '../mixing/useLongWork'
 import { WorkState } from '../mixing/WorkState'
+import { Beside } from './Beside'
+import { CalendarAddress } from './CalendarAddress'
 import { HoursEditor } from './HoursEditor'
 import { PlanList } from './PlanList'
 import { PlanWords } from './PlanWords'
@@ -26,6 +29,9 @@ export function PlanPage() {
   return <OpenPlan key={kept.data.version} kept={kept.data} />
 }
 
+const arePins = (value: unknown): value is Pin[] =>
+  Array.isArray(value) && value.every((one) => hasFields(one, 'operationId', 'at', 'day'))
+
 const areMakers = (value: unknown): value is Maker[] =>
   Array.isArray(value) && value.every((one) => hasFields(one, 'id', 'name', 'hours', 'daysOff'))
 
@@ -34,13 +40,36 @@ function OpenPlan({ kept }: { kept: WorkPlanInForce }) {
   const client = useQueryClient()
   const nameOf = nameFinder(useQuery(queries.materials()).data ?? [])
   const hours = useKept<Maker[]>(`plan-hours/${kept.version}`, kept.makers, areMakers)
+  const pins = useKept<Pin[]>(`plan-pins/${kept.version}`, kept.plan?.pins ?? [], arePins)
   const work = useLongWork<WorkProposal>('/api/plan/proposals')
-  const found = work.answer
+  // Every plan that was found stays, to be laid beside the others.
+  const [all, setAll] = useState<WorkProposal[]>([])
+  const [shownAt, setShownAt] = useState(0)
+  if (work.answer && !all.includes(work.answer)) {
+    setAll([...all, work.answer])
+    setShownAt((kept.plan ? 1 : 0) + all.length)
+  }
+  const beside = [
+    ...(kept.plan
+      ? [{ name: t('plan.besideInForce'), plan: kept.plan, lateMinutes: kept.lateMinutes, found: null }]
+      : []),
+    ...all.map((found, i) => ({
+      name: t('plan.besideNew', { number: i + 1 }),
+      plan: found.plan,
+      lateMinutes: found.lateMinutes,
+      found,
+    })),
+  ]
+  const found = beside[shownAt]?.found ?? null
+  const plan = (makers: Maker[], set: Pin[]) => work.start({ makers, commissionIds: [], pins: set })
+  const pin = (operationId: string, next: Pin | null) =>
+    pins.set((was) => [...was.filter((one) => one.operationId !== operationId), ...(next ? [next] : [])])
   const save = useMutation({
     mutationFn: ({ plan, version }: { plan: WorkPlanInForce['plan']; version: number }) =>
       answer(api.PUT('/api/plan', { headers: madeFrom(version), body: { makers: hours.value, plan } })),
     onSuccess: async () => {
       hours.drop(hours.value)
+      pins.drop(pins.value)
       await client.invalidateQueries({ queryKey: queries.plan().queryKey })
     },
   })
@@ -74,11 +103,7 @@ function OpenPlan({ kept }: { kept: WorkPlanInForce }) {
         </div>
       </details>
       <div className="my-4 flex flex-wrap items-center gap-3 print:hidden">
-        <button
-          className="btn btn-sm btn-primary"
-          disabled={work.running}
-          onClick={() => work.start({ makers, commissionIds: [] })}
-        >
+        <button className="btn btn-sm btn-primary" disabled={work.running} onClick={() => plan(makers, pins.value)}>
           {t(kept.plan ? 'plan.again' : 'plan.find')}
         </button>
         {found?.plan && (
@@ -110,16 +135,58 @@ function OpenPlan({ kept }: { kept: WorkPlanInForce }) {
         <Failure error={save.error} nameOf={nameOf} />
       )}
       {found ? (
-        <PlanWords found={found} timeZone={kept.timeZone} nameOf={nameOf} />
+        <PlanWords
+          found={found}
+          timeZone={kept.timeZone}
+          nameOf={nameOf}
+          onPlanWith={(makers) => {
+            hours.set(makers)
+            plan(makers, pins.value)
+          }}
+        />
       ) : (
         <p role="status" className="text-sm">
           {t(kept.plan ? (kept.isOld ? 'plan.isOld' : 'plan.inForce') : 'plan.noneYet')}
         </p>
       )}
+      {beside.length > 1 && (
+        <Beside
+          plans={beside.flatMap(({ plan, ...one }) => (plan ? [{ ...one, plan }] : []))}
+          inForce={kept.plan}
+          shown={shownAt}
+          timeZone={kept.timeZone}
+          onShow={setShownAt}
+        />
+      )}
+      {pins.value.length > 0 && (
+        <p className="mt-2 text-sm print:hidden">
+          {t('plan.pins', { count: pins.value.length })}{' '}
+          <button className="act min-h-6 cursor-pointer" onClick={() => pins.set([])}>
+            {t('plan.unpinAll')}
+          </button>
+        </p>
+      )}
+      <CalendarAddress />
       {parts.length > 0 && (
         <div className="mt-5 space-y-5">
-          <Timeline parts={parts} makers={makers} commissions={kept.commissions} timeZone={kept.timeZone} />
-          <PlanList parts={parts} makers={makers} timeZone={kept.timeZone} nameOf={nameOf} />
+          <div className="print:hidden">
+            <Timeline
+              parts={parts}
+              makers={makers}
+              commissions={kept.commissions}
+              timeZone={kept.timeZone}
+              onMove={(operationId, at) => pin(operationId, { operationId, at, day: null })}
+            />
+            <p className="quiet mt-1 text-xs">{t('plan.dragHelp')}</p>
+          </div>
+          <PlanList
+            parts={parts}
+            makers={makers}
+            pins={pins.value}
+            timeZone={kept.timeZone}
+            nameOf={nameOf}
+            onPin={pin}
+          />
         </div>
       )}
     </main>

@@ -1,4 +1,4 @@
-import type { WorkProposal } from '../../api/api'
+import type { Maker, WorkProposal } from '../../api/api'
 import { Problem } from '../../shared/Message'
 import { minutesWords } from '../../shared/minutesWords'
 import { useTranslation } from '../../shared/translation'
@@ -7,7 +7,17 @@ import { stepWords } from '../sheets/stepWords'
 import { clock, shortDay } from './planTimes'
 
 /** What a plan comes to: how sure it is, when each commission is ready and must be begun, and what would help if it is late. */
-export function PlanWords({ found, timeZone, nameOf }: { found: WorkProposal; timeZone: string; nameOf: NameOf }) {
+export function PlanWords({
+  found,
+  timeZone,
+  nameOf,
+  onPlanWith,
+}: {
+  found: WorkProposal
+  timeZone: string
+  nameOf: NameOf
+  onPlanWith: (makers: Maker[]) => void
+}) {
   const { t } = useTranslation()
   const when = (at: string) => t('plan.dayAndTime', { day: shortDay(at, timeZone), time: clock(at, timeZone) })
   const stepOf = (id: string | null) => {
@@ -49,10 +59,14 @@ export function PlanWords({ found, timeZone, nameOf }: { found: WorkProposal; ti
         <div>
           <p>{t('plan.whatIf')}</p>
           <ul className="list-disc pl-5">
-            {found.remedies.map(({ remedy, lateMinutes }) => (
+            {found.remedies.map(({ remedy, lateMinutes, makers }) => (
               <li key={remedy}>
                 {t(`plan.remedy.${remedy}`)}:{' '}
-                {lateMinutes === 0 ? t('plan.thenInTime') : t('plan.thenLate', { time: minutesWords(t, lateMinutes) })}
+                {lateMinutes === 0 ? t('plan.thenInTime') : t('plan.thenLate', { time: minutesWords(t, lateMinutes) })}{' '}
+                <button className="act min-h-6 cursor-pointer" onClick={() => onPlanWith(makers)}>
+                  {t('plan.planWith')}
+                  <span className="sr-only">: {t(`plan.remedy.${remedy}`)}</span>
+                </button>
               </li>
             ))}
           </ul>

@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import type { CommissionView, Maker } from '../../api/api'
 import { useTranslation } from '../../shared/translation'
 import type { TimedPart } from './planTimes'
@@ -16,13 +17,17 @@ export function Timeline({
   makers,
   commissions,
   timeZone,
+  onMove,
 }: {
   parts: TimedPart[]
   makers: Maker[]
   commissions: CommissionView[]
   timeZone: string
+  /** A bar was drawn to another time. */
+  onMove: (operationId: string, at: string) => void
 }) {
   const { t } = useTranslation()
+  const [drag, setDrag] = useState<{ id: string; fromX: number; px: number } | null>(null)
   const days = daysOf(
     parts.map(({ part }) => part),
     timeZone,
@@ -55,8 +60,20 @@ export function Timeline({
               .map(({ part, operation }) => (
                 <span
                   key={`${part.operationId} ${part.part}`}
-                  className="absolute"
+                  className={`absolute ${part.part === 1 ? 'cursor-grab touch-none' : ''}`}
+                  onPointerDown={(event) => {
+                    if (part.part > 1) return
+                    event.currentTarget.setPointerCapture(event.pointerId)
+                    setDrag({ id: part.operationId, fromX: event.clientX, px: 0 })
+                  }}
+                  onPointerMove={(event) => drag && setDrag({ ...drag, px: event.clientX - drag.fromX })}
+                  onPointerCancel={() => setDrag(null)}
+                  onPointerUp={() => {
+                    if (drag && Math.abs(drag.px) > 3) onMove(part.operationId, moved(part.from, drag.px))
+                    setDrag(null)
+                  }}
                   style={{
+                    transform: drag?.id === part.operationId ? `translateX(${drag.px}px)` : undefined,
                     left: 96 + xOf(part.from),
                     width: Math.max(1, xOf(part.to) - xOf(part.from) - 0.5),
                     top: 24 + row * rowPx,
@@ -97,6 +114,12 @@ export function Timeline({
     </div>
   )
 }
+
+/** So far along, to a quarter of an hour. */
+const moved = (from: string, px: number) =>
+  new Date(quarterMs * Math.round((Date.parse(from) + (px / dayPx) * 96 * quarterMs) / quarterMs)).toISOString()
+
+const quarterMs = 15 * 60_000
 
 /** Bars that do not overlap share a lane. */
 function lanes(parts: TimedPart[]): TimedPart[][] {

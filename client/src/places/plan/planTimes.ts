@@ -50,3 +50,15 @@ export function daysOf(parts: PlannedPart[], timeZone: string): string[] {
   while (days.at(-1)! < last) days.push(nextDay(days.at(-1)!))
   return days
 }
+
+/** A moment by the clock of the studio, in ISO. @param day "2026-12-01" @param time "09:30" */
+export function momentAt(day: string, time: string, timeZone: string): string {
+  const wanted = Date.parse(`${day}T${time}:00Z`)
+  // The clock there shows something else for it; by so much it is put right, twice for a night in which clocks change.
+  let at = wanted
+  for (let tries = 0; tries < 2; tries++) {
+    const then = new Date(at).toISOString()
+    at += wanted - Date.parse(`${dayOf(then, timeZone)}T${clock(then, timeZone)}:00Z`)
+  }
+  return new Date(at).toISOString()
+}
