@@ -72,7 +72,10 @@ const pages = [
     'rest',
     'paste',
   ]),
-  page('/flowers/:flowerId/:pieceId?', async () => (await import('./places/flower/FlowerPage')).FlowerPage),
+  page('/flowers/:flowerId/:pieceId?', async () => (await import('./places/flower/FlowerPage')).FlowerPage, [
+    'rest',
+    'read',
+  ]),
   page(
     '/flowers/:flowerId/:pieceId/run-sheet',
     async () => (await import('./places/sheets/RunSheetPage')).RunSheetPage,
@@ -82,11 +85,16 @@ const pages = [
   page('/plan', async () => (await import('./places/plan/PlanPage')).PlanPage, ['rest', 'paste', 'plan']),
   page('/paste-day', async () => (await import('./places/pasteDay/PasteDayPage')).PasteDayPage, ['rest', 'paste']),
   page('/studio', async () => (await import('./places/studio/StudioPage')).StudioPage),
-  page('/mixing', async () => (await import('./places/mixing/MixingPage')).MixingPage),
+  page('/mixing', async () => (await import('./places/mixing/MixingPage')).MixingPage, ['rest', 'learn']),
   page('/cabinet', async () => (await import('./places/cabinet/CabinetPage')).CabinetPage),
-  page('/cabinet/:id', async () => (await import('./places/cabinet/MaterialPage')).MaterialPage, ['rest', 'jars']),
+  page('/cabinet/:id', async () => (await import('./places/cabinet/MaterialPage')).MaterialPage, [
+    'rest',
+    'jars',
+    'learn',
+    'read',
+  ]),
   page('/files', async () => (await import('./places/files/FilesPage')).FilesPage, ['rest', 'files']),
-  page('/logbook', async () => (await import('./places/logbook/LogbookPage')).LogbookPage),
+  page('/logbook', async () => (await import('./places/logbook/LogbookPage')).LogbookPage, ['rest', 'learn', 'read']),
   page('/glossary', async () => (await import('./places/glossary/GlossaryPage')).GlossaryPage),
 ]
 

@@ -1,6 +1,9 @@
 using Npgsql;
 using NpgsqlTypes;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Learning;
 
 namespace YoungTinge.Store;
 
@@ -17,7 +20,44 @@ public enum LogSubject
 
 /// <summary>What came out. Colours are under daylight.</summary>
 /// <param name="PieceId">Null when that is gone for good: what was logged outlives it.</param>
-public sealed record LogEntry(Guid Id, Guid? PieceId, LogSubject Subject, Lab Predicted, Lab Actual, string Note, DateTimeOffset LoggedAt);
+public sealed record LogEntry(Guid Id, Guid? PieceId, LogSubject Subject, Lab Predicted, Lab Actual, string Note, DateTimeOffset LoggedAt)
+{
+    /// <summary>What was kneaded then; null for entries of earlier builds, of which nothing is learned.</summary>
+    public LoggedMix? Mix { get; init; }
+
+    /// <summary>The plan of the piece as it was then; null for what is no piece.</summary>
+    public PiecePlan? Plan { get; init; }
+
+    public ReadBy By { get; init; } = ReadBy.Typed;
+
+    /// <summary>CIEDE2000 that nine of ten were to come out within; null where nobody knew.</summary>
+    public double? PredictedRange { get; init; }
+
+    /// <summary>Empty if that is not known.</summary>
+    public string LoggedBy { get; init; } = "";
+
+    /// <summary>Nothing is learned of it.</summary>
+    public bool IsLeftOut { get; init; }
+
+    /// <summary>Not shown, and nothing is learned of it, until it is put back.</summary>
+    public bool IsTakenOut { get; init; }
+
+    /// <summary>Counts the saves.</summary>
+    public int Version { get; init; } = 1;
+}
+
+/// <summary>So much of a jar, and which lot of it was open.</summary>
+/// <param name="Lot">The maker's mark on the pot; empty if there was none.</param>
+public sealed record LoggedDose(string ColourantId, string Lot, double GPer100g);
+
+/// <summary>A paste as it was kneaded.</summary>
+public sealed record LoggedMix(string BaseId, IReadOnlyList<LoggedDose> Doses)
+{
+    public static LoggedMix Of(PasteRecipe recipe, Materials materials) =>
+        new(recipe.BaseId, [.. recipe.WithoutNothing().Doses.Select(dose => new LoggedDose(dose.ColourantId, materials.Find(dose.ColourantId)?.Supply.Lot ?? "", dose.GPer100g))]);
+
+    public PasteRecipe Recipe => new(BaseId, [.. Doses.Select(dose => new Dose(dose.ColourantId, dose.GPer100g))]);
+}
 
 /// <summary>A log entry with the names of what it is about, or was.</summary>
 /// <param name="FlowerId">Null if the piece is gone, or in the bin.</param>
@@ -26,7 +66,8 @@ public sealed record NamedLogEntry(LogEntry Entry, string PieceName, Guid? Flowe
 public sealed class LogbookStore(NpgsqlDataSource dataSource)
 {
     internal const string Columns = """
-        e.id, e.piece_id, e.subject, e.predicted_l, e.predicted_a, e.predicted_b, e.actual_l, e.actual_a, e.actual_b, e.note, e.logged_at
+        e.id, e.piece_id, e.subject, e.predicted_l, e.predicted_a, e.predicted_b, e.actual_l, e.actual_a, e.actual_b, e.note, e.logged_at,
+        e.mix::text, e.coats::text, e.read_by, e.predicted_range, e.logged_by, e.is_left_out, e.is_taken_out, e.version
         """;
 
     /// <summary>Adds an entry. Sending the same entry again changes nothing: a retry after a lost answer is safe.</summary>
@@ -44,14 +85,16 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
 
     internal static async Task AddAsync(NpgsqlConnection connection, Guid studioId, LogEntry entry, CancellationToken cancel)
     {
+        // With the names that the piece has now; one that is gone, or never was, has none.
         await using var command = new NpgsqlCommand("""
             insert into log_entry (id, studio_id, piece_id, subject, predicted_l, predicted_a, predicted_b,
-                actual_l, actual_a, actual_b, note, logged_at, piece_name, flower_name, commission_name)
-            select $1, $2, p.id, $4, $5, $6, $7, $8, $9, $10, $11, $12, p.name, f.name, c.name
-            from live_piece p
-            join flower f on f.id = p.flower_id
-            join commission c on c.id = f.commission_id
-            where p.studio_id = $2 and p.id = $3
+                actual_l, actual_a, actual_b, note, logged_at, mix, coats, read_by, predicted_range, logged_by, piece_name, flower_name, commission_name)
+            select $1, $2, p.id, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, coalesce(p.name, ''), coalesce(f.name, ''), coalesce(c.name, '')
+            from (select 1) one
+            left join live_piece p on p.studio_id = $2 and p.id = $3
+            left join flower f on f.id = p.flower_id
+            left join commission c on c.id = f.commission_id
+            where p.id is not null or $3 is null
             on conflict (id) do nothing
             """, connection);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = entry.Id });
@@ -62,10 +105,49 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
             command.Parameters.Add(new NpgsqlParameter<double> { TypedValue = value });
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = entry.Note });
         command.Parameters.Add(new NpgsqlParameter<DateTime> { TypedValue = entry.LoggedAt.UtcDateTime, NpgsqlDbType = NpgsqlDbType.TimestampTz });
+        command.Parameters.Add(Json(entry.Mix is { } mix ? PlanJson.Write(mix) : null));
+        command.Parameters.Add(Json(entry.Plan is { } plan ? PlanJson.Write(plan) : null));
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = Words.Read.WordFor(entry.By) });
+        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Double, Value = entry.PredictedRange is { } range ? range : DBNull.Value });
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = entry.LoggedBy });
         await command.ExecuteNonQueryAsync(cancel);
     }
 
-    /// <summary>Newest first.</summary>
+    private static NpgsqlParameter Json(string? text) => new() { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = text is null ? DBNull.Value : text };
+
+    /// <summary>Mends what was read, leaves an entry out of what is learned, or takes it out; each over the version it was made from.</summary>
+    /// <returns>The new version; null if there is no such entry, or it was changed in the meantime.</returns>
+    public async Task<int?> ChangeAsync(Guid studioId, LogEntry entry, CancellationToken cancel)
+    {
+        await using var command = dataSource.CreateCommand("""
+            update log_entry
+            set actual_l = $4, actual_a = $5, actual_b = $6, note = $7, read_by = $8, is_left_out = $9, is_taken_out = $10, version = version + 1
+            where studio_id = $1 and id = $2 and version = $3
+            returning version
+            """);
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = entry.Id });
+        command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = entry.Version });
+        foreach (var value in new[] { entry.Actual.L, entry.Actual.A, entry.Actual.B })
+            command.Parameters.Add(new NpgsqlParameter<double> { TypedValue = value });
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = entry.Note });
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = Words.Read.WordFor(entry.By) });
+        command.Parameters.Add(new NpgsqlParameter<bool> { TypedValue = entry.IsLeftOut });
+        command.Parameters.Add(new NpgsqlParameter<bool> { TypedValue = entry.IsTakenOut });
+        return await command.ExecuteScalarAsync(cancel) as int?;
+    }
+
+    /// <returns>Null if there is none.</returns>
+    public async Task<LogEntry?> FindAsync(Guid studioId, Guid id, CancellationToken cancel)
+    {
+        await using var command = dataSource.CreateCommand($"select {Columns} from log_entry e where e.studio_id = $1 and e.id = $2");
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
+        command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = id });
+        await using var reader = await command.ExecuteReaderAsync(cancel);
+        return await reader.ReadAsync(cancel) ? Read(reader) : null;
+    }
+
+    /// <summary>Newest first, without what was taken out.</summary>
     /// <param name="pieceId">Only of this piece, or null for all.</param>
     public async Task<IReadOnlyList<NamedLogEntry>> ListAsync(Guid studioId, Guid? pieceId, int most, CancellationToken cancel)
     {
@@ -75,7 +157,7 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
             left join live_piece p on p.id = e.piece_id
             left join flower f on f.id = p.flower_id
             left join commission c on c.id = f.commission_id
-            where e.studio_id = $1 and ($2 is null or e.piece_id = $2)
+            where e.studio_id = $1 and ($2 is null or e.piece_id = $2) and not e.is_taken_out
             order by e.logged_at desc, e.id
             limit $3
             """);
@@ -86,7 +168,7 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
         var entries = new List<NamedLogEntry>();
         while (await reader.ReadAsync(cancel))
         {
-            entries.Add(new NamedLogEntry(Read(reader), reader.GetString(11), reader.IsDBNull(12) ? null : reader.GetGuid(12), reader.GetString(13), reader.GetString(14)));
+            entries.Add(new NamedLogEntry(Read(reader), reader.GetString(19), reader.IsDBNull(20) ? null : reader.GetGuid(20), reader.GetString(21), reader.GetString(22)));
         }
 
         return entries;
@@ -94,7 +176,17 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
 
     internal static LogEntry Read(NpgsqlDataReader reader) => new(
         reader.GetGuid(0), reader.IsDBNull(1) ? null : reader.GetGuid(1), Words.Subject.ValueOf(reader.GetString(2)), LabAt(reader, 3), LabAt(reader, 6),
-        reader.GetString(9), reader.GetFieldValue<DateTimeOffset>(10));
+        reader.GetString(9), reader.GetFieldValue<DateTimeOffset>(10))
+    {
+        Mix = reader.IsDBNull(11) ? null : PlanJson.ReadLoggedMix(reader.GetString(11)),
+        Plan = reader.IsDBNull(12) ? null : PlanJson.Read(reader.GetString(12)),
+        By = Words.Read.ValueOf(reader.GetString(13)),
+        PredictedRange = reader.IsDBNull(14) ? null : reader.GetDouble(14),
+        LoggedBy = reader.GetString(15),
+        IsLeftOut = reader.GetBoolean(16),
+        IsTakenOut = reader.GetBoolean(17),
+        Version = reader.GetInt32(18),
+    };
 
     private static Lab LabAt(NpgsqlDataReader reader, int column) =>
         new(reader.GetDouble(column), reader.GetDouble(column + 1), reader.GetDouble(column + 2));

@@ -81,6 +81,11 @@ public static class PlanJson
     internal static IReadOnlyList<Maker> ReadMakers(string json) =>
         JsonSerializer.Deserialize<IReadOnlyList<Maker>>(json, Options) ?? throw new InvalidDataException("Nobody works.");
 
+    public static string Write(LoggedMix mix) => JsonSerializer.Serialize(mix, Options);
+
+    internal static LoggedMix ReadLoggedMix(string json) =>
+        JsonSerializer.Deserialize<LoggedMix>(json, Options) ?? throw new InvalidDataException("A log entry has no mix.");
+
     public static string Write(WorkPlan plan) => JsonSerializer.Serialize(plan, Options);
 
     internal static WorkPlan ReadWorkPlan(string json) =>

@@ -1,6 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Learning;
 
 namespace YoungTinge.Store;
 
@@ -33,6 +34,8 @@ internal static class Words
         (MaterialKind.Paste, "paste"), (MaterialKind.Colourant, "colourant"), (MaterialKind.Dust, "dust"), (MaterialKind.Lustre, "lustre"),
         (MaterialKind.Extender, "extender"), (MaterialKind.Glaze, "glaze"), (MaterialKind.Thinner, "thinner"), (MaterialKind.Crumb, "crumb"),
         (MaterialKind.Adhesive, "adhesive"), (MaterialKind.Wire, "wire"), (MaterialKind.Tape, "tape"), (MaterialKind.Stamens, "stamens"), (MaterialKind.Core, "core"));
+
+    public static readonly WordList<ReadBy> Read = new((ReadBy.Reader, "reader"), (ReadBy.Camera, "camera"), (ReadBy.Eye, "eye"), (ReadBy.Typed, "typed"));
 
     public static readonly WordList<OpticsOrigin> Origin = new(
         (OpticsOrigin.Nominal, "nominal"), (OpticsOrigin.Label, "label"), (OpticsOrigin.Dabs, "dabs"));

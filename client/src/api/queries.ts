@@ -201,10 +201,23 @@ export const queries = {
       queryKey: ['run-sheet', of, id],
       queryFn: ({ signal }) => answer(api.GET(`/api/${of}/{id}/run-sheet`, { params: { path: { id } }, signal })),
     }),
-  logEntries: (pieceId?: string) =>
+  logEntries: (pieceId?: string, asked: { words?: string; materialId?: string; offBy?: number; near?: string } = {}) =>
     queryOptions({
-      queryKey: ['log-entries', pieceId ?? 'all'],
-      queryFn: ({ signal }) => answer(api.GET('/api/log-entries', { params: { query: { pieceId } }, signal })),
+      queryKey: ['log-entries', pieceId ?? 'all', asked],
+      queryFn: ({ signal }) =>
+        answer(api.GET('/api/log-entries', { params: { query: { pieceId, ...asked } }, signal })),
+    }),
+  logNext: () =>
+    queryOptions({ queryKey: ['log-next'], queryFn: ({ signal }) => answer(api.GET('/api/log-next', { signal })) }),
+  taught: (id: string) =>
+    queryOptions({
+      queryKey: ['taught', id],
+      queryFn: ({ signal }) => answer(api.GET('/api/log-entries/{id}/taught', { params: { path: { id } }, signal })),
+    }),
+  jar: (id: string) =>
+    queryOptions({
+      queryKey: ['jar', id],
+      queryFn: ({ signal }) => answer(api.GET('/api/materials/{id}/jar', { params: { path: { id } }, signal })),
     }),
 }
 

@@ -1545,7 +1545,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What came out, newest first. */
+        /** What came out, newest first, as far as it was asked for. */
         get: operations["listLogEntries"];
         put?: never;
         post?: never;
@@ -1563,8 +1563,76 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Logs what really came out, beside what the saved plan predicts now. The client makes the id, so that sending an entry again after a lost answer does not log it twice. */
+        /** Logs what really came out, beside what the saved plan predicts now, with what was really done: it is kept as it was, whatever becomes of the plan. The client makes the id, so that sending an entry again after a lost answer does not log it twice. */
         put: operations["addLogEntry"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log-entries/{id}/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Mends what was read, leaves an entry out of what is learned, takes it out, or puts it back. */
+        put: operations["changeLogEntry"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log-entries/{id}/taught": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What one entry of the logbook has taught: its jars before and after, and the pastes of open commissions that come out otherwise for it. */
+        get: operations["getWhatItTaught"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log-next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Which pastes of the open commissions would teach most if they were read. */
+        get: operations["getLogNext"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/materials/{id}/jar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the logbook has taught of the jar of a colour that is open now: its strength over time, and what that comes from. */
+        get: operations["getJar"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1913,15 +1981,19 @@ export interface components {
         AddLogEntryRequest: {
             /**
              * Format: uuid
-             * @description Id of the kind of piece.
+             * @description Null for a paste of no piece.
              */
-            pieceId: string;
+            pieceId: null | string;
             /** @description What was read: the paste, or a zone. */
             subject: components["schemas"]["LogSubject"];
             /** @description Colour as it was read on the piece, CIE L*a*b* under D65. */
             actual: components["schemas"]["Lab"];
             /** @description A note in the maker's words; may be empty. */
             note: string;
+            /** @description What really went into a paste; null for as planned. A paste of no piece needs it. */
+            recipe?: null | components["schemas"]["PasteRecipe"];
+            /** @description How the colour was read. */
+            by?: components["schemas"]["ReadBy"];
         };
         AddPictureAnswer: {
             /**
@@ -2511,6 +2583,18 @@ export interface components {
             mustBeEdible: boolean;
             /** @description Id of a library flower to begin from; null for a blank one. */
             fromLibrary?: null | string;
+        };
+        ChangeLogEntryRequest: {
+            /** @description Colour as it was read on the piece, CIE L*a*b* under D65. */
+            actual: components["schemas"]["Lab"];
+            /** @description A note in the maker's words; may be empty. */
+            note: string;
+            /** @description How the colour was read. */
+            by: components["schemas"]["ReadBy"];
+            /** @description Nothing is learned of it. */
+            isLeftOut: boolean;
+            /** @description Not shown, until it is put back. */
+            isTakenOut: boolean;
         };
         ChangePiecesMade: {
             /**
@@ -3269,6 +3353,13 @@ export interface components {
              * @description In the studio's currency, 0 or more; null where a price is not known.
              */
             cost: null | number;
+            /**
+             * Format: double
+             * @description CIEDE2000 that nine of ten such pastes come out within, by what was learned of their jars.
+             */
+            range: number;
+            /** @description Sureness. */
+            sureness: components["schemas"]["Sureness"];
         };
         FindRecipesRequest: {
             /** @description Pastes to try. */
@@ -3715,6 +3806,94 @@ export interface components {
             veins: components["schemas"]["VeinPattern"];
             /** @description As a piece of this outline mostly stands: a leaf as a leaf. */
             form: components["schemas"]["PieceForm"];
+        };
+        GetJarAnswer: {
+            /** @description The maker's mark on the jar that is open; empty if there is none. */
+            lot: string;
+            /** @description Its strength today. */
+            now: components["schemas"]["GetJarMomentView"];
+            /**
+             * Format: double
+             * @description Above 0 it takes more of the long waves than listed, below 0 more of the short ones.
+             */
+            tilt: number;
+            /** @description Sureness. */
+            sureness: components["schemas"]["Sureness"];
+            /**
+             * Format: int32
+             * @description Readings that it was in.
+             */
+            count: number;
+            /** @description The oldest first; the last is today. Empty if it was never read. */
+            history: components["schemas"]["GetJarMomentView"][];
+            /** @description The newest first, of all its lots. */
+            readings: components["schemas"]["GetJarReadingView"][];
+        };
+        GetJarMomentView: {
+            /**
+             * Format: date-time
+             * @description When, in UTC.
+             */
+            at: string;
+            /**
+             * Format: double
+             * @description How many times as strong as listed it was thought to be then.
+             */
+            times: number;
+            /**
+             * Format: double
+             * @description Nine of ten jars like it are above.
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description Nine of ten jars like it are below.
+             */
+            high: number;
+        };
+        GetJarReadingView: {
+            /**
+             * Format: uuid
+             * @description In the logbook.
+             */
+            entryId: string;
+            /**
+             * Format: date-time
+             * @description When, in UTC.
+             */
+            at: string;
+            /** @description How far it differs, CIEDE2000. */
+            by: components["schemas"]["ReadBy"];
+            /**
+             * Format: double
+             * @description G per100g.
+             */
+            gPer100g: number;
+            /** @description Ids of the colours that were in it too. */
+            others: string[];
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
+            colour: components["schemas"]["ColourView"];
+            /**
+             * Format: double
+             * @description CIEDE2000 between what was read and what is thought of its jars now.
+             */
+            offBy: number;
+            /**
+             * Format: double
+             * @description How much of it is believed, 0 to about 1; null if it is left out.
+             */
+            trust: null | number;
+            /** @description Hardly any of it: a slip, or another jar. */
+            isOutlier: boolean;
+            /** @description Is left out. */
+            isLeftOut: boolean;
+            /** @description A note in the maker's words; may be empty. */
+            note: string;
+            /**
+             * Format: int32
+             * @description Version as it is kept: to be sent as If-Match with a change.
+             */
+            version: number;
         };
         GetMaterialAnswer: {
             /** @description What is known of the material. */
@@ -4512,7 +4691,7 @@ export interface components {
              * @description Id of the kind of piece.
              */
             pieceId: null | string;
-            /** @description What the piece is called. */
+            /** @description Empty for a paste of no piece. */
             pieceName: string;
             /**
              * Format: uuid
@@ -4531,6 +4710,24 @@ export interface components {
             actual: components["schemas"]["ColourView"];
             /** @description The actual colour against the predicted one. */
             difference: components["schemas"]["Difference"];
+            /**
+             * Format: double
+             * @description CIEDE2000 that nine of ten were to come out within; null where nobody knew.
+             */
+            predictedRange: null | number;
+            /** @description What was kneaded then; null where that is not known. */
+            mix: null | components["schemas"]["LoggedMix"];
+            /** @description How far it differs, CIEDE2000. */
+            by: components["schemas"]["ReadBy"];
+            /** @description Empty if that is not known. */
+            loggedBy: string;
+            /** @description Nothing is learned of it. */
+            isLeftOut: boolean;
+            /**
+             * Format: double
+             * @description How much of it is believed, 0 to about 1; null where nothing is learned of it.
+             */
+            trust: null | number;
             /** @description A note in the maker's words; may be empty. */
             note: string;
             /**
@@ -4538,12 +4735,68 @@ export interface components {
              * @description When it was written down, in UTC.
              */
             loggedAt: string;
+            /**
+             * Format: int32
+             * @description To send with a change of it.
+             */
+            version: number;
+        };
+        LogNextNextView: {
+            /**
+             * Format: uuid
+             * @description Id of the flower.
+             */
+            flowerId: string;
+            /** @description What the flower is called. */
+            flowerName: string;
+            /**
+             * Format: uuid
+             * @description Id of the kind of piece.
+             */
+            pieceId: string;
+            /** @description What the piece is called. */
+            pieceName: string;
+            /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
+            colour: components["schemas"]["ColourView"];
+            /**
+             * Format: double
+             * @description CIEDE2000 that nine of ten such pastes come out within, as far as is known now.
+             */
+            range: number;
+            /**
+             * Format: double
+             * @description By how much the ranges of all pastes of the open commissions together would become narrower, CIEDE2000.
+             */
+            falls: number;
+            /** @description Ids of the colours whose jars would become surer by a third or more. */
+            surerIds: string[];
         };
         /**
          * @description What a log entry is about: the paste, or a zone of the finished piece.
          * @enum {unknown}
          */
         LogSubject: "paste" | "rim" | "tip" | "heart" | "base" | "back";
+        /** @description So much of a jar, and which lot of it was open. */
+        LoggedDose: {
+            /** @description Id of the colour for paste in the cabinet. */
+            colourantId: string;
+            /** @description The maker's mark on the pot; empty if there was none. */
+            lot: string;
+            /**
+             * Format: double
+             * @description G per100g.
+             */
+            gPer100g: number;
+        };
+        /** @description A paste as it was kneaded. */
+        LoggedMix: {
+            /** @description Id of the paste in the cabinet that is coloured. */
+            baseId: string;
+            /** @description Colours in the paste, each in g per 100 g of paste before colour. */
+            doses: components["schemas"]["LoggedDose"][];
+            /** @description A paste and its colours, in g per 100 g. */
+            recipe?: components["schemas"]["PasteRecipe"];
+        };
         LookAtRecipeAgeView: {
             /** @description How old the paste is. */
             age: components["schemas"]["PasteAge"];
@@ -4593,6 +4846,13 @@ export interface components {
             reflectance: number[];
             /** @description A reflectance that looks like the target; 36 values, 0 to 1. */
             targetReflectance: number[];
+            /**
+             * Format: double
+             * @description CIEDE2000 that nine of ten such pastes come out within, by what was learned of their jars.
+             */
+            range: number;
+            /** @description Sureness. */
+            sureness: components["schemas"]["Sureness"];
         };
         LookAtRecipeLightView: {
             /** @description The light that it is seen under. */
@@ -6389,6 +6649,11 @@ export interface components {
          * @enum {unknown}
          */
         ReachedBy: "paste" | "dust" | "nothing";
+        /**
+         * @description How a colour was read.
+         * @enum {unknown}
+         */
+        ReadBy: "reader" | "camera" | "eye" | "typed";
         ReadColourRequest: {
             /** @description As it was typed. */
             text: string;
@@ -7631,6 +7896,11 @@ export interface components {
              */
             bestBefore?: null | string;
         };
+        /**
+         * @description How sure a prediction is, as a maker would say it.
+         * @enum {unknown}
+         */
+        Sureness: "sure" | "aboutAShade" | "unsure";
         /** @enum {unknown} */
         TableProblem: "tooLarge" | "notText" | "empty" | "tooManyLines" | "columnsMissing" | "columnsUnknown" | "columnTwice" | "notThisKind" | null;
         TakeNoteAnswer: {
@@ -7772,6 +8042,83 @@ export interface components {
              * @description How many units were weighed or counted, a whole number above 0.
              */
             count: number;
+        };
+        WhatItTaughtAnswer: {
+            /** @description Jars. */
+            jars: components["schemas"]["WhatItTaughtJarView"][];
+            /** @description Those whose paste comes out visibly otherwise; they stay as they are until the maker plans them again. */
+            plans: components["schemas"]["WhatItTaughtPlanView"][];
+            /**
+             * Format: double
+             * @description Trust.
+             */
+            trust: number;
+        };
+        WhatItTaughtJarView: {
+            /** @description Id of the colour for paste in the cabinet. */
+            colourantId: string;
+            /**
+             * Format: double
+             * @description How many times as strong as listed it was thought to be without this entry.
+             */
+            timesBefore: number;
+            /**
+             * Format: double
+             * @description Times after.
+             */
+            timesAfter: number;
+            /**
+             * Format: double
+             * @description CIEDE2000 of a middling paste of it, before.
+             */
+            rangeBefore: number;
+            /**
+             * Format: double
+             * @description Range after.
+             */
+            rangeAfter: number;
+            /**
+             * Format: int32
+             * @description What was read on pieces and written down.
+             */
+            readings: number;
+        };
+        WhatItTaughtPlanView: {
+            /**
+             * Format: uuid
+             * @description Id of the flower.
+             */
+            flowerId: string;
+            /** @description What the flower is called. */
+            flowerName: string;
+            /**
+             * Format: uuid
+             * @description Id of the kind of piece.
+             */
+            pieceId: string;
+            /** @description What the piece is called. */
+            pieceName: string;
+            /** @description The paste of the piece as it was predicted without this entry. */
+            before: components["schemas"]["ColourView"];
+            /** @description After. */
+            after: components["schemas"]["ColourView"];
+            /** @description That its plan was made for. */
+            wanted: components["schemas"]["ColourView"];
+            /**
+             * Format: double
+             * @description Delta e.
+             */
+            deltaE: number;
+            /**
+             * Format: double
+             * @description Off before.
+             */
+            offBefore: number;
+            /**
+             * Format: double
+             * @description Off after.
+             */
+            offAfter: number;
         };
         /** @description Which wire carries a piece, and which colour of it shows least. */
         WireAdvice: {
@@ -14937,8 +15284,16 @@ export interface operations {
     listLogEntries: {
         parameters: {
             query?: {
-                /** @description Id of the kind of piece. */
+                /** @description Of one piece. */
                 pieceId?: string;
+                /** @description With this in it. */
+                materialId?: string;
+                /** @description That stand in the name of the flower, the piece, the commission, or in the note. */
+                words?: string;
+                /** @description At least so far off what was predicted, CIEDE2000. */
+                offBy?: number;
+                /** @description Near what came out of this other entry, or of what was predicted for it. */
+                near?: string;
             };
             header?: never;
             path?: never;
@@ -15027,6 +15382,264 @@ export interface operations {
             };
             /** @description Some of the figures cannot be. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    changeLogEntry: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Version that the change was made from, in quotes: as it came with what is changed, or as ETag. */
+                "If-Match"?: string;
+            };
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeLogEntryRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NewVersion"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description It was changed somewhere else in the meantime. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Say which version this change was made from (If-Match). */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    getWhatItTaught: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatItTaughtAnswer"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    getLogNext: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogNextNextView"][];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    getJar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GetJarAnswer"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. The picture is no longer at hand. */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

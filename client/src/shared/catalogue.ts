@@ -9,8 +9,10 @@ let catalogue: Catalogue = first
 /** Words that come when a page first needs them: of all pages but the first, and of a few alone. */
 const groups = {
   bench: () => import('../locales/en/bench.json'),
+  read: () => import('../locales/en/read.json'),
   rest: () => import('../locales/en/rest.json'),
   files: () => import('../locales/en/files.json'),
+  learn: () => import('../locales/en/learn.json'),
   jars: () => import('../locales/en/jars.json'),
   paste: () => import('../locales/en/paste.json'),
   plan: () => import('../locales/en/plan.json'),

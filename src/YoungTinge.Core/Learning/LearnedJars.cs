@@ -36,7 +36,16 @@ public sealed class LearnedJars
     public IReadOnlyDictionary<Guid, double> Trust { get; }
 
     /// <summary>As the list has it, with all its doubt, for a jar that nobody has read.</summary>
-    public JarKnowledge Of(string jarId) => places.TryGetValue(jarId, out var at) ? known[at] : new JarKnowledge(default, JarPrior.Strength, JarPrior.Tilt, 0);
+    public JarKnowledge Of(string jarId) => places.TryGetValue(jarId, out var at) ? known[at] : new JarKnowledge(NewLotOf(jarId), JarPrior.Strength, JarPrior.Tilt, 0);
+
+    /// <summary>A new lot begins where the others of its name are, on the whole, with all its doubt.</summary>
+    private JarDifference NewLotOf(string jarId)
+    {
+        if (!jars.TryGetValue(jarId, out var jar))
+            return default;
+        var others = places.Where(place => jars[place.Key].Name == jar.Name).Select(place => known[place.Value]).ToList();
+        return others.Count == 0 ? default : new JarDifference(others.Average(other => other.Difference.Strength), others.Average(other => other.Difference.Tilt));
+    }
 
     /// <summary>K and S of a jar as it is thought to be.</summary>
     /// <exception cref="KeyNotFoundException">There is no such jar.</exception>

@@ -66,6 +66,7 @@ public static class Learner
             if (places.Count == 0)
                 return new LearnedJars(jars, bases, places, [], new double[0, 0], UsualModelError, new Dictionary<Guid, double>());
             var covariance = Solve();
+            BeginLotsAtTheirName(covariance);
             // How far off pastes are by themselves is told by what is left over; then all is weighed anew.
             for (var round = 0; round < 3; round++)
             {
@@ -83,6 +84,23 @@ public static class Learner
             var trust = rows.ToDictionary(row => row.Reading.Id, row => row.Weight * Freedom / (Freedom + 3));
             return new LearnedJars(jars, bases, places, known, covariance.ToArray(), modelError, trust);
         }
+
+        /// <summary>Lots of one name are alike on the whole: each is drawn to the mean of the others instead of to the list.</summary>
+        private void BeginLotsAtTheirName(Matrix<double> covariance)
+        {
+            foreach (var (id, place) in places)
+            {
+                var others = places.Where(other => other.Value != place && jars[other.Key].Name == jars[id].Name).Select(other => other.Value).ToList();
+                for (var which = 0; which < 2 && others.Count > 0; which++)
+                {
+                    // As far as the others are known: one that was hardly read draws hardly.
+                    double Weight(int other) => 1 / (covariance[2 * other + which, 2 * other + which] + JarVariance(which));
+                    priorMeans[2 * place + which] = others.Sum(other => Weight(other) * x[2 * other + which]) / (others.Sum(Weight) + 1 / JarVariance(which));
+                }
+            }
+        }
+
+        private static double JarVariance(int which) => which == 0 ? JarPrior.Strength * JarPrior.Strength : JarPrior.Tilt * JarPrior.Tilt;
 
         private Matrix<double> Solve()
         {
@@ -121,11 +139,10 @@ public static class Learner
             var cost = 0.0;
             for (var i = 0; i < x.Length; i++)
             {
-                var deviation = i % 2 == 0 ? JarPrior.Strength : JarPrior.Tilt;
-                var off = x[i] - priorMeans[i];
-                normal[i, i] += 1 / (deviation * deviation);
-                pull[i] -= off / (deviation * deviation);
-                cost += off * off / (2 * deviation * deviation);
+                var (off, variance) = (x[i] - priorMeans[i], JarVariance(i % 2));
+                normal[i, i] += 1 / variance;
+                pull[i] -= off / variance;
+                cost += off * off / (2 * variance);
             }
 
             var now = JarsNow();

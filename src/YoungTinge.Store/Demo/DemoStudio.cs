@@ -31,6 +31,8 @@ public static class DemoStudio
         var today = DateOnly.FromDateTime(now.UtcDateTime);
         foreach (var commission in DemoCommissions.All)
             await AddCommissionAsync(connection, studio.Id, commission, today, materials, now, cancel);
+        foreach (var reading in DemoReadings.Of(materials, now))
+            await LogbookStore.AddAsync(connection, studio.Id, reading, cancel);
         await transaction.CommitAsync(cancel);
         return true;
     }

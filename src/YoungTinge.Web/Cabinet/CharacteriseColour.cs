@@ -34,7 +34,7 @@ public static class CharacteriseColour
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {
-        var materials = await cabinet.LoadAsync(await studio.IdAsync(cancel), cancel);
+        var materials = await cabinet.ListedAsync(await studio.IdAsync(cancel), cancel);
         if (Problems(request, materials) is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
         var (learned, told, ladder) = Characterisation.Of(

@@ -21,7 +21,7 @@ public static class SaveMaterial
             return ApiProblem.NotPossible([.. problems.Select(problem => Problem(problem.Field, JsonNamingPolicy.CamelCase.ConvertName(problem.Code.ToString()), problem.Limit))]);
         var studioId = await studio.IdAsync(cancel);
         var isKnown = madeFrom.Version > 0;
-        var all = await cabinet.LoadAsync(studioId, cancel);
+        var all = await cabinet.ListedAsync(studioId, cancel);
         if (isKnown && (request.Sheet.Id is not { } known || all.Find(known) is null))
             return ApiProblem.NotFound();
         // Plans that name it count on what it is.

@@ -36,7 +36,7 @@ public static class Downloads
     private static void Named(this RouteHandlerBuilder route, string name, string summary, string type) =>
         route.WithName(name).WithSummary(summary).Produces(200, contentType: type).ProducesProblems();
 
-    private static async Task<Materials> LoadAsync(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) => await cabinet.LoadAsync(await studio.IdAsync(cancel), cancel);
+    private static async Task<Materials> LoadAsync(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) => await cabinet.ListedAsync(await studio.IdAsync(cancel), cancel);
 
     private static async Task<IReadOnlyList<LogRow>> RowsAsync(CurrentStudio studio, LogbookStore logbook, CancellationToken cancel) =>
         [.. (await logbook.ListAsync(await studio.IdAsync(cancel), null, MostEntries, cancel)).Select(LogRows.From)];

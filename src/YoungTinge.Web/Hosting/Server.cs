@@ -179,6 +179,10 @@ public static class Server
         SaveCounts.Map(api);
         ListLogEntries.Map(api);
         AddLogEntry.Map(api);
+        ChangeLogEntry.Map(api);
+        WhatItTaught.Map(api);
+        LogNext.Map(api);
+        GetJar.Map(api);
         api.MapFallback(NoSuchAddress.Answer);
 
         // Every other address is a page of the client, which finds its own way.

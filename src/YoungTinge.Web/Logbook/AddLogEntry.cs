@@ -1,32 +1,59 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Learning;
 using YoungTinge.Store;
 using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Logbook;
 
 /// <summary>
-/// Logs what really came out, beside what the saved plan predicts now. The client makes the id, so that sending an entry again
-/// after a lost answer does not log it twice.
+/// Logs what really came out, beside what the saved plan predicts now, with what was really done: it is kept as it was, whatever becomes of the plan. The
+/// client makes the id, so that sending an entry again after a lost answer does not log it twice.
 /// </summary>
 public static class AddLogEntry
 {
-    public sealed record Request(Guid PieceId, LogSubject Subject, Lab Actual, string Note);
+    /// <param name="PieceId">Null for a paste of no piece.</param>
+    public sealed record Request(Guid? PieceId, LogSubject Subject, Lab Actual, string Note)
+    {
+        /// <summary>What really went into a paste; null for as planned. A paste of no piece needs it.</summary>
+        public PasteRecipe? Recipe { get; init; }
+
+        /// <summary>How the colour was read.</summary>
+        public ReadBy By { get; init; } = ReadBy.Typed;
+    }
 
     public static void Map(RouteGroupBuilder api) => api.MapPut("/log-entries/{id:guid}", Handle)
         .WithName("addLogEntry").Produces(204).ProducesProblems(404, 422);
 
     private static async Task<IResult> Handle(
-        Guid id, Request request, StudioWorks works, LogbookStore logbook,
-        TimeProvider clock, CancellationToken cancel)
+        Guid id, Request request, StudioWorks works, CabinetStore cabinet, LogbookStore logbook, TimeProvider clock, CancellationToken cancel)
     {
         var work = await works.LoadAsync(cancel);
-        if (work.Find(request.PieceId) is not { } piece)
+        var piece = request.PieceId is { } pieceId ? work.Find(pieceId) : null;
+        if (request.PieceId is not null && piece is null)
             return ApiProblem.NotFound();
-        var zones = BuildUp.Of(piece.Resolve(work.Materials), piece.Piece.Shape());
-        var predicted = request.Subject == LogSubject.Paste ? zones[0].Colours[0] : zones.First(zone => zone.Zone == ZoneOf(request.Subject)).Finished;
-        var entry = new LogEntry(id, request.PieceId, request.Subject, predicted, request.Actual, request.Note.Trim(), clock.GetUtcNow());
+        if ((request.Recipe is null ? [] : StudioRules.OfRecipe(request.Recipe, "recipe", work.Materials).Lines()) is { Count: > 0 } wrong)
+            return ApiProblem.NotPossible(wrong);
+        if (piece is null && (request.Recipe is null || request.Subject != LogSubject.Paste))
+            return ApiProblem.NotPossible([new FieldProblem("recipe", "recipeMissing", null, null)]);
+        var recipe = request.Recipe ?? piece!.Plan.Paste;
+        var zones = piece is null ? [] : BuildUp.Of(piece.Resolve(work.Materials), piece.Piece.Shape());
+        var isPaste = request.Subject == LogSubject.Paste;
+        var (learned, jars) = await cabinet.LoadLearnedAsync(work.Studio.Id, cancel);
+        var predicted = !isPaste ? new RangedColour(zones.First(zone => zone.Zone == ZoneOf(request.Subject)).Finished, 0) : piece is not null && request.Recipe is null && piece.Source is not null
+            ? new RangedColour(zones[0].Colours[0], jars.Predict(recipe, learned).Range) : jars.Predict(recipe, learned);
+        var entry = new LogEntry(id, request.PieceId, request.Subject, predicted.Colour, request.Actual, request.Note.Trim(), clock.GetUtcNow())
+        {
+            // In a marble no one recipe was kneaded.
+            Mix = piece?.Source is MarbledPaste && request.Recipe is null ? null : LoggedMix.Of(recipe, work.Materials),
+            Plan = piece?.Plan,
+            By = request.By,
+            PredictedRange = isPaste ? predicted.Range : null,
+            LoggedBy = work.Studio.Maker,
+        };
         if (StudioRules.Of(entry).Lines() is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
         await logbook.AddAsync(work.Studio.Id, entry, cancel);

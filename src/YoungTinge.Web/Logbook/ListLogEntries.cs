@@ -1,20 +1,38 @@
+using YoungTinge.Core.Colour;
 using YoungTinge.Store;
 using YoungTinge.Web.Shared;
 using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Logbook;
 
-/// <summary>What came out, newest first.</summary>
+/// <summary>What came out, newest first, as far as it was asked for.</summary>
 public static class ListLogEntries
 {
-    private const int Most = 500;
+    private const int Most = 5000;
+    private const int MostShown = 500;
+
+    /// <summary>Colours within so much of one another are near, CIEDE2000.</summary>
+    private const double Near = 6;
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/log-entries", Handle)
         .KeepsAnswer().WithName("listLogEntries").Produces<IReadOnlyList<LogEntryView>>().ProducesProblems();
 
-    private static async Task<IResult> Handle(Guid? pieceId, CurrentStudio studio, LogbookStore logbook, CancellationToken cancel)
+    /// <param name="pieceId">Of one piece.</param>
+    /// <param name="materialId">With this in it.</param>
+    /// <param name="words">That stand in the name of the flower, the piece, the commission, or in the note.</param>
+    /// <param name="offBy">At least so far off what was predicted, CIEDE2000.</param>
+    /// <param name="near">Near what came out of this other entry, or of what was predicted for it.</param>
+    private static async Task<IResult> Handle(Guid? pieceId, string? materialId, string? words, double? offBy, Guid? near, CurrentStudio studio, CabinetStore cabinet, LogbookStore logbook, CancellationToken cancel)
     {
-        var entries = await logbook.ListAsync(await studio.IdAsync(cancel), pieceId, Most, cancel);
-        return TypedResults.Ok<IReadOnlyList<LogEntryView>>([.. entries.Select(LogEntryView.From)]);
+        var studioId = await studio.IdAsync(cancel);
+        var entries = await logbook.ListAsync(studioId, pieceId, Most, cancel);
+        var (_, jars) = await cabinet.LoadLearnedAsync(studioId, cancel);
+        var beside = entries.FirstOrDefault(named => named.Entry.Id == near)?.Entry.Actual;
+        return TypedResults.Ok<IReadOnlyList<LogEntryView>>([.. entries
+            .Where(named => materialId is null || named.Entry.Mix is { } mix && (mix.BaseId == materialId || mix.Doses.Any(dose => dose.ColourantId == materialId)))
+            .Where(named => string.IsNullOrWhiteSpace(words) || new[] { named.PieceName, named.FlowerName, named.CommissionName, named.Entry.Note }.Any(text => text.Contains(words.Trim(), StringComparison.OrdinalIgnoreCase)))
+            .Where(named => offBy is null || Difference.Of(named.Entry.Actual, named.Entry.Predicted).DeltaE >= offBy)
+            .Where(named => beside is not { } colour || DeltaE2000.Between(colour, named.Entry.Actual) <= Near)
+            .Take(MostShown).Select(named => LogEntryView.From(named, jars))]);
     }
 }

@@ -1,20 +1,29 @@
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Learning;
 using YoungTinge.Store;
 using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Logbook;
 
 /// <param name="FlowerId">Null if the piece is gone, or in the bin.</param>
+/// <param name="PieceName">Empty for a paste of no piece.</param>
 /// <param name="Difference">The actual colour against the predicted one.</param>
+/// <param name="PredictedRange">CIEDE2000 that nine of ten were to come out within; null where nobody knew.</param>
+/// <param name="Mix">What was kneaded then; null where that is not known.</param>
+/// <param name="LoggedBy">Empty if that is not known.</param>
+/// <param name="IsLeftOut">Nothing is learned of it.</param>
+/// <param name="Trust">How much of it is believed, 0 to about 1; null where nothing is learned of it.</param>
+/// <param name="Version">To send with a change of it.</param>
 public sealed record LogEntryView(
     Guid Id, Guid? PieceId, string PieceName, Guid? FlowerId, string FlowerName, string CommissionName, LogSubject Subject,
-    ColourView Predicted, ColourView Actual, Difference Difference, string Note, DateTimeOffset LoggedAt)
+    ColourView Predicted, ColourView Actual, Difference Difference, double? PredictedRange, LoggedMix? Mix, ReadBy By, string LoggedBy, bool IsLeftOut, double? Trust, string Note, DateTimeOffset LoggedAt, int Version)
 {
-    public static LogEntryView From(NamedLogEntry named)
+    public static LogEntryView From(NamedLogEntry named, LearnedJars jars)
     {
         var entry = named.Entry;
         return new LogEntryView(
             entry.Id, entry.PieceId, named.PieceName, named.FlowerId, named.FlowerName, named.CommissionName, entry.Subject,
-            ColourView.From(entry.Predicted), ColourView.From(entry.Actual), Difference.Of(entry.Actual, entry.Predicted), entry.Note, entry.LoggedAt);
+            ColourView.From(entry.Predicted), ColourView.From(entry.Actual), Difference.Of(entry.Actual, entry.Predicted),
+            entry.PredictedRange, entry.Mix, entry.By, entry.LoggedBy, entry.IsLeftOut, jars.Trust.TryGetValue(entry.Id, out var trust) ? trust : null, entry.Note, entry.LoggedAt, entry.Version);
     }
 }

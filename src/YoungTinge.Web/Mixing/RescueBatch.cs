@@ -1,5 +1,6 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Learning;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Store;
 using YoungTinge.Web.Shared;
@@ -41,7 +42,7 @@ public static class RescueBatch
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, HttpContext context, CancellationToken cancel)
     {
-        var materials = await cabinet.LoadAsync(await studio.IdAsync(cancel), cancel);
+        var (materials, jars) = await cabinet.LoadLearnedAsync(await studio.IdAsync(cancel), cancel);
         var search = (request.Filters ?? FiltersView.None).Apply(new RecipeSearch(request.Recipe.BaseId, request.Target, request.NeedG));
         FieldProblem[] problems =
         [
@@ -55,7 +56,7 @@ public static class RescueBatch
             return ApiProblem.NotPossible(problems);
         var recipe = (request.AlsoIn ?? []).Aggregate(request.Recipe, (made, slip) => made.With(DoseOf(slip, request.HaveG, materials)!)).WithoutNothing();
         var batch = new MadeBatch(recipe, request.HaveG, request.Measured);
-        return await LongWork.RunAsync(context, (progress, stop) => View(Rescue.Of(batch, search, materials, progress, stop), search, materials));
+        return await LongWork.RunAsync(context, (progress, stop) => View(Rescue.Of(batch, search, materials, progress, stop), search, materials, jars));
     }
 
     private static IEnumerable<FieldProblem> AlsoInProblems(Request request, Materials materials)
@@ -75,8 +76,8 @@ public static class RescueBatch
             ? new Dose(slip.ColourantId, slip.Count * unit.MassG * 100 / haveG)
             : null;
 
-    private static Answer View(Rescue rescue, RecipeSearch search, Materials materials) => new(
+    private static Answer View(Rescue rescue, RecipeSearch search, Materials materials, LearnedJars jars) => new(
         ColourView.From(rescue.Now), rescue.NowDifference, ColourView.From(search.Target), search.BaseIds[0], PlanView.From(rescue.LeastMass),
-        rescue.KeepAll is null ? null : PlanView.From(rescue.KeepAll), FindRecipes.View(rescue.Fresh, search.PasteG, materials),
+        rescue.KeepAll is null ? null : PlanView.From(rescue.KeepAll), FindRecipes.View(rescue.Fresh, search.PasteG, materials, jars),
         rescue.SavedShare, rescue.StartAgain, rescue.IsThere);
 }

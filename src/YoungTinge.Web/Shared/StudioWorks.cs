@@ -39,7 +39,7 @@ internal sealed class StudioWorks(
         bool IsSame(params string[] names) => rows is not null && names.All(name => known!.Tables[name] == tables[name]);
         var none = CancellationToken.None;
 
-        var isSameCabinet = IsSame("material", "dose_unit", "studio");
+        var isSameCabinet = IsSame("material", "dose_unit", "studio", "log_entry");
         var materials = isSameCabinet && IsSame("stock") ? rows!.Materials : await cabinet.LoadAsync(studio.Id, none);
         var isSameWork = IsSame("commission", "flower", "piece");
         var (all, flowers) = isSameWork ? (rows!.Commissions, rows.Flowers) : await commissions.ListAsync(studio.Id, none);

@@ -14,6 +14,8 @@ import { SelectField } from '../../shared/SelectField'
 import { hasFields } from '../../core/Kept'
 import { useKept } from '../../shared/useKept'
 import { ColourOfIt } from './ColourOfIt'
+import { nameFinder } from '../../shared/words'
+import { JarLearned } from './JarLearned'
 import { MaterialFields } from './MaterialFields'
 import { WhereUsed } from './WhereUsed'
 import { useProblems } from '../../shared/useProblems'
@@ -178,6 +180,9 @@ function Sheet({ id, sheet: saved, version }: { id: string | null; sheet: Materi
           <Failure error={remove.error} nameOf={(one) => one} />
         )}
       </form>
+      {id !== null && sheet.kind === 'colourant' && (
+        <JarLearned id={id} nameOf={nameFinder(materials.data ?? noMaterials)} />
+      )}
       {id !== null && <WhereUsed id={id} />}
     </main>
   )

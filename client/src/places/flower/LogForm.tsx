@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from '../../shared/translation'
 import { Link } from 'wouter'
-import type { ColourView, LogSubject, PieceView, Preview } from '../../api/api'
+import type { ColourView, LogSubject, PieceView, Preview, ReadBy } from '../../api/api'
 import { answer, api, zones } from '../../api/api'
 import { RequestFailed } from '../../core/RequestFailed'
 import { ColourEntry } from '../../shared/ColourEntry'
@@ -14,22 +14,26 @@ import { Choice } from '../../shared/Choice'
 import { Editor } from '../../shared/Editor'
 import { newId } from '../../shared/newId'
 import { hasFields } from '../../core/Kept'
+import { hangsOnLearning } from '../logbook/hangsOnLearning'
+import { EyeSteps } from './EyeSteps'
 import { useUnsavedForm } from '../../shared/unsavedForms'
 import { useKept } from '../../shared/useKept'
 
+const ways: ReadBy[] = ['eye', 'reader', 'camera', 'typed']
 const subjects: LogSubject[] = ['paste', ...zones]
 
 interface LogDraft {
   id: string
+  by: ReadBy
   subject: LogSubject
   actual: ColourView | null
   note: string
 }
 
 const isDraft = (value: unknown): value is LogDraft =>
-  hasFields(value, 'id', 'subject', 'note') && subjects.includes((value as LogDraft).subject)
+  hasFields(value, 'id', 'by', 'subject', 'note') && subjects.includes((value as LogDraft).subject)
 
-const fresh = (): LogDraft => ({ id: newId(), subject: 'paste', actual: null, note: '' })
+const fresh = (): LogDraft => ({ id: newId(), by: 'eye', subject: 'paste', actual: null, note: '' })
 
 /** What the paste or a zone really came out as, beside what was predicted. What is typed outlives a reload. */
 export function LogForm({
@@ -55,14 +59,20 @@ export function LogForm({
       answer(
         api.PUT('/api/log-entries/{id}', {
           params: { path: { id: entry.id } },
-          body: { pieceId: piece.id, subject: entry.subject, actual: entry.actual.lab, note: entry.note },
+          body: {
+            pieceId: piece.id,
+            subject: entry.subject,
+            actual: entry.actual.lab,
+            note: entry.note,
+            by: entry.by,
+          },
         }),
       ),
     // The entry has its own id, so sending it again cannot log it twice.
     retry: (count, error) => error instanceof RequestFailed && error.isPassing && count < 4,
     onSuccess: () => {
       kept.drop(fresh())
-      void queryClient.invalidateQueries({ queryKey: ['log-entries'] })
+      void queryClient.invalidateQueries({ predicate: ({ queryKey }) => hangsOnLearning.includes(String(queryKey[0])) })
     },
   })
   const change = (part: Partial<LogDraft>) => {
@@ -94,6 +104,15 @@ export function LogForm({
           chosen={draft.subject}
           onChoose={(subject) => change({ subject })}
         />
+        <Choice
+          legend={t('readBy.title')}
+          options={ways.map((value) => ({ value, label: t(`readBy.${value}`) }))}
+          chosen={draft.by}
+          onChoose={(by) => change({ by })}
+        />
+        {draft.by === 'eye' && (
+          <EyeSteps predicted={predicted} actual={draft.actual} onChange={(actual) => change({ actual })} />
+        )}
         <div>
           <ColourEntry label={t('log.actual')} colour={draft.actual} onChange={(actual) => change({ actual })} />
           {missing && !draft.actual && <Problem>{t('log.missing')}</Problem>}

@@ -16,7 +16,6 @@ import { SaveBanner } from './SaveBanner'
 import { CoatEditor } from './CoatEditor'
 import { coatName } from './coatWords'
 import { nameFinder } from '../../shared/words'
-import { LogForm } from './LogForm'
 import { Notes } from './Notes'
 import type { Opened } from './opened'
 import { PasteEditor } from './PasteEditor'
@@ -28,6 +27,9 @@ import { TargetEditor } from './TargetEditor'
 import { Tray } from './Tray'
 import { UndoButtons } from './UndoButtons'
 import { coatFrom, useBeginnings } from './useBeginnings'
+
+// It is asked for now and then: it comes when it is.
+const LogForm = later('log-form', async () => (await import('./LogForm')).LogForm)
 
 // Ways of colouring are asked for now and then: they come when they are.
 const Proposals = later('proposals', async () => (await import('./Proposals')).Proposals)

@@ -1,18 +1,45 @@
-import { useQuery } from '@tanstack/react-query'
-import { useTranslation } from '../../shared/translation'
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
 import { Link } from 'wouter'
 import type { LogEntry } from '../../api/api'
+import { answer, api, madeFrom } from '../../api/api'
 import { queries } from '../../api/queries'
-import { Reading, Unreadable } from '../../shared/Message'
-import { Swatch } from '../../shared/Swatch'
-import { colourName, dayWords, deltaE, differenceWords } from '../../shared/words'
+import { Failure, Reading, Unreadable } from '../../shared/Message'
+import { significant } from '../../shared/numbers'
 import { PageTitle } from '../../shared/PageTitle'
+import { SelectField } from '../../shared/SelectField'
+import { Swatch } from '../../shared/Swatch'
+import { TextArea } from '../../shared/TextArea'
+import { TextField } from '../../shared/TextField'
+import { useTranslation } from '../../shared/translation'
+import type { NameOf } from '../../shared/words'
+import { colourName, dayWords, deltaE, differenceWords, nameFinder } from '../../shared/words'
+import { hangsOnLearning } from './hangsOnLearning'
+import { LogNext } from './LogNext'
+import { Taught } from './Taught'
 
-/** What came out, newest first: predicted beside actual. */
+/** What is asked of the logbook. */
+export interface LogQuestion {
+  words?: string
+  materialId?: string
+  offBy?: number
+  near?: string
+}
+
+const offs = [1, 2, 3, 5]
+
+/** What came out, newest first: predicted beside actual, what it taught, and what to log next. */
 export function LogbookPage() {
   const { t } = useTranslation()
-  const { data, error, refetch } = useQuery(queries.logEntries())
-  if (!data) return error ? <Unreadable error={error} retry={() => void refetch()} /> : <Reading />
+  const [asked, setAsked] = useState<LogQuestion>({})
+  const [takenOut, setTakenOut] = useState<LogEntry | null>(null)
+  const entries = useQuery({ ...queries.logEntries(undefined, asked), placeholderData: keepPreviousData })
+  const materials = useQuery(queries.materials()).data ?? []
+  const nameOf = nameFinder(materials)
+  const change = useChange()
+  if (!entries.data)
+    return entries.error ? <Unreadable error={entries.error} retry={() => void entries.refetch()} /> : <Reading />
+  const isAsked = Object.values(asked).some((one) => one !== undefined && one !== '')
   return (
     <main className="w-full">
       <div className="px-4 pt-5 pb-4 lg:px-6">
@@ -23,13 +50,77 @@ export function LogbookPage() {
             {t('logbook.files')}
           </Link>
         </p>
+        <LogNext nameOf={nameOf} />
+        <div className="mt-4 flex flex-wrap items-end gap-3">
+          <TextField
+            label={t('learned.filter.words')}
+            value={asked.words ?? ''}
+            className="w-56"
+            onChange={(words) => setAsked((was) => ({ ...was, words }))}
+          />
+          <SelectField
+            label={t('learned.filter.jar')}
+            value={asked.materialId ?? ''}
+            options={[
+              { value: '', label: t('learned.filter.anyJar') },
+              ...materials
+                .filter((one) => one.kind === 'colourant' || one.kind === 'paste')
+                .map((one) => ({ value: one.id, label: one.name })),
+            ]}
+            onChoose={(materialId) => setAsked((was) => ({ ...was, materialId: materialId || undefined }))}
+          />
+          <SelectField
+            label={t('learned.filter.offBy')}
+            value={String(asked.offBy ?? '')}
+            options={[
+              { value: '', label: t('learned.filter.any') },
+              ...offs.map((off) => ({ value: String(off), label: deltaE(off) })),
+            ]}
+            onChoose={(off) => setAsked((was) => ({ ...was, offBy: off ? Number(off) : undefined }))}
+          />
+          {isAsked && (
+            <button className="btn btn-sm" onClick={() => setAsked({})}>
+              {t('learned.filter.all')}
+            </button>
+          )}
+          <p role="status" className="quiet text-sm">
+            {isAsked && t('learned.filter.count', { count: entries.data.length })}{' '}
+            {asked.near && t('learned.filter.nearShown')}
+          </p>
+        </div>
+        <Failure error={change.error} nameOf={nameOf} />
+        {takenOut && (
+          <p role="status" className="mt-2 text-sm">
+            {t('learned.entry.tookOut', { what: whatOf(t, takenOut, nameOf) })}{' '}
+            <button
+              className="act min-h-6 cursor-pointer"
+              onClick={() =>
+                change.mutate(
+                  { entry: { ...takenOut, version: takenOut.version + 1 }, part: { isTakenOut: false } },
+                  { onSuccess: () => setTakenOut(null) },
+                )
+              }
+            >
+              {t('learned.entry.putBack')}
+            </button>
+          </p>
+        )}
       </div>
-      {data.length === 0 ? (
-        <p className="px-4 lg:px-6">{t('logbook.none')}</p>
+      {entries.data.length === 0 ? (
+        <p className="px-4 lg:px-6">{t(isAsked ? 'learned.filter.none' : 'logbook.none')}</p>
       ) : (
         <ol>
-          {data.map((entry) => (
-            <Entry key={entry.id} entry={entry} />
+          {entries.data.map((entry) => (
+            <Entry
+              key={entry.id}
+              entry={entry}
+              nameOf={nameOf}
+              isBusy={change.isPending}
+              onNear={() => setAsked({ near: entry.id })}
+              onChange={(part) =>
+                change.mutate({ entry, part }, { onSuccess: () => part.isTakenOut && setTakenOut(entry) })
+              }
+            />
           ))}
         </ol>
       )}
@@ -37,14 +128,63 @@ export function LogbookPage() {
   )
 }
 
-function Entry({ entry }: { entry: LogEntry }) {
-  const { t } = useTranslation()
+interface Changed {
+  note?: string
+  isLeftOut?: boolean
+  isTakenOut?: boolean
+}
+
+function useChange() {
+  const client = useQueryClient()
+  return useMutation({
+    mutationFn: ({ entry, part }: { entry: LogEntry; part: Changed }) =>
+      answer(
+        api.PUT('/api/log-entries/{id}/reading', {
+          params: { path: { id: entry.id } },
+          headers: madeFrom(entry.version),
+          body: {
+            actual: entry.actual.lab,
+            note: entry.note,
+            by: entry.by,
+            isLeftOut: entry.isLeftOut,
+            isTakenOut: false,
+            ...part,
+          },
+        }),
+      ),
+    onSettled: () =>
+      client.invalidateQueries({ predicate: ({ queryKey }) => hangsOnLearning.includes(String(queryKey[0])) }),
+  })
+}
+
+/** What an entry is about. */
+function whatOf(t: ReturnType<typeof useTranslation>['t'], entry: LogEntry, nameOf: NameOf): string {
   const subject = t(entry.subject === 'paste' ? 'log.paste' : `zone.${entry.subject}`)
-  const what = `${entry.flowerName}, ${entry.pieceName.toLowerCase()}: ${subject.toLowerCase()}`
+  if (entry.pieceName) return `${entry.flowerName}, ${entry.pieceName.toLowerCase()}: ${subject.toLowerCase()}`
+  return entry.mix?.doses.map((one) => nameOf(one.colourantId)).join(', ') || t('learned.entry.pasteOf')
+}
+
+function Entry({
+  entry,
+  nameOf,
+  isBusy,
+  onNear,
+  onChange,
+}: {
+  entry: LogEntry
+  nameOf: NameOf
+  isBusy: boolean
+  onNear: () => void
+  onChange: (part: Changed) => void
+}) {
+  const { t } = useTranslation()
+  const [note, setNote] = useState<string | null>(null)
+  const what = whatOf(t, entry, nameOf)
   return (
     <li className="border-base-300 grid gap-x-6 border-t sm:grid-cols-[10rem_16rem_minmax(0,1fr)]">
       <p className="px-4 pt-3 text-sm sm:py-4 lg:pl-6">
         <time dateTime={entry.loggedAt}>{dayWords(entry.loggedAt)}</time>
+        {entry.loggedBy && <span className="quiet block text-xs">{entry.loggedBy}</span>}
       </p>
       <div className="surround mt-2 flex p-4 text-xs sm:mt-0">
         <figure className="w-1/2">
@@ -69,13 +209,71 @@ function Entry({ entry }: { entry: LogEntry }) {
         <p>
           <span className="font-semibold">{differenceWords(t, entry.difference)}</span>{' '}
           {deltaE(entry.difference.deltaE)}
-          <span className="quiet"> · {colourName(t, entry.actual)}</span>
+          <span className="quiet">
+            {' '}
+            · {colourName(t, entry.actual)} · {t(`readBy.${entry.by}`)}
+            {entry.isLeftOut && ` · ${t('learned.jar.leftOut')}`}
+            {entry.trust !== null && entry.trust < 0.35 && ` · ${t('learned.jar.outlier')}`}
+          </span>
         </p>
-        {entry.note && <p className="mt-1 max-w-prose whitespace-pre-line">{entry.note}</p>}
+        {entry.mix && (
+          <p className="quiet">
+            {t('learned.entry.of', {
+              base: nameOf(entry.mix.baseId),
+              doses: entry.mix.doses
+                .map((one) => `${nameOf(one.colourantId)} ${significant(one.gPer100g, 2)}`)
+                .join(', '),
+            })}
+          </p>
+        )}
+        {note === null ? (
+          entry.note && <p className="mt-1 max-w-prose whitespace-pre-line">{entry.note}</p>
+        ) : (
+          <form
+            className="max-w-prose"
+            onSubmit={(event) => {
+              event.preventDefault()
+              onChange({ note })
+              setNote(null)
+            }}
+          >
+            <TextArea label={t('log.note')} value={note} onChange={setNote} />
+            <button className="btn btn-sm mt-1">{t('learned.entry.keep')}</button>
+          </form>
+        )}
         <p className="quiet mt-1 text-xs">
           {entry.commissionName}
-          {!entry.flowerId && ` · ${t('logbook.gone')}`}
+          {!entry.flowerId && entry.pieceName && ` · ${t('logbook.gone')}`}
         </p>
+        <p className="mt-1 flex flex-wrap gap-x-4">
+          <button className="act min-h-6 cursor-pointer" onClick={onNear}>
+            {t('learned.filter.near')}
+            <span className="sr-only">: {what}</span>
+          </button>
+          <button className="act min-h-6 cursor-pointer" onClick={() => setNote(entry.note)}>
+            {t('learned.entry.mend')}
+            <span className="sr-only">: {what}</span>
+          </button>
+          {entry.mix && entry.subject === 'paste' && (
+            <button
+              className="act min-h-6 cursor-pointer"
+              disabled={isBusy}
+              onClick={() => onChange({ isLeftOut: !entry.isLeftOut })}
+            >
+              {t(entry.isLeftOut ? 'learned.jar.learnFrom' : 'learned.jar.leaveOut')}
+              <span className="sr-only">: {what}</span>
+            </button>
+          )}
+          <button
+            className="act min-h-6 cursor-pointer"
+            disabled={isBusy}
+            onClick={() => onChange({ isTakenOut: true })}
+          >
+            {t('learned.entry.takeOut')}
+            <span className="sr-only">: {what}</span>
+          </button>
+        </p>
+        {entry.trust !== null && <Taught id={entry.id} nameOf={nameOf} />}
       </div>
     </li>
   )

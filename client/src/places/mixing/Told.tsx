@@ -23,6 +23,7 @@ export function Told({
       <section>
         <h3 className="font-semibold">{t('mixing.told.batch', { mass: grams(t, pasteG) })}</h3>
         <ul className="mt-1 space-y-0.5">
+          <li>{t('learned.within', { word: t(`learned.sureness.${look.sureness}`), deltaE: deltaE(look.range) })}</li>
           {look.batch.colours.length > 0 && (
             <li>{t('mixing.told.rounded', { deltaE: deltaE(look.batch.roundingDeltaE) })}</li>
           )}

@@ -1,0 +1,137 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+using YoungTinge.Testing;
+
+namespace YoungTinge.Web.Tests;
+
+/// <summary>A logbook that learns, as a client sees it: a reading moves its jars, says what it changed, and can be taken back.</summary>
+public sealed class LearningTests(DemoApplication application) : ApiTest(application)
+{
+    private const string Colour = "rootcellar";
+
+    private static JsonObject Recipe(double dose, string colour = Colour) => new() { ["baseId"] = "bright-white-paste", ["doses"] = new JsonArray(new JsonObject { ["colourantId"] = colour, ["gPer100g"] = dose }) };
+
+    private async Task<JsonNode> LookAsync(double dose, string colour = Colour) => await PostAsync("/api/recipes/look", new JsonObject
+    {
+        ["recipe"] = Recipe(dose, colour),
+        ["target"] = new JsonObject { ["l"] = 70, ["a"] = 20, ["b"] = 5 },
+        ["pasteG"] = 100,
+        ["light"] = "daylight",
+    });
+
+    private static JsonNode Rested(JsonNode look) => look["ages"]!.AsArray().Single(age => (string)age!["age"]! == "rested")!["colour"]!["lab"]!;
+
+    private async Task<Guid> LogAsync(double dose, JsonNode actual, string colour = Colour)
+    {
+        var id = Guid.NewGuid();
+        var answer = await Http.PutAsJsonAsync($"/api/log-entries/{id}", new JsonObject
+        {
+            ["pieceId"] = null,
+            ["subject"] = "paste",
+            ["actual"] = actual.DeepClone(),
+            ["note"] = "",
+            ["recipe"] = Recipe(dose, colour),
+            ["by"] = "reader",
+        });
+        Assert.Equal(HttpStatusCode.NoContent, answer.StatusCode);
+        return id;
+    }
+
+    private async Task<JsonNode> EntryAsync(Guid id) => (await GetAsync("/api/log-entries")).AsArray().Single(entry => (string)entry!["id"]! == id.ToString())!;
+
+    private Task<HttpResponseMessage> ChangeAsync(JsonNode entry, string field, bool value)
+    {
+        var change = new JsonObject
+        {
+            ["actual"] = entry["actual"]!["lab"]!.DeepClone(),
+            ["note"] = entry["note"]!.DeepClone(),
+            ["by"] = entry["by"]!.DeepClone(),
+            ["isLeftOut"] = entry["isLeftOut"]!.DeepClone(),
+            ["isTakenOut"] = false,
+        };
+        change[field] = value;
+        return Http.PutOverAsync($"/api/log-entries/{entry["id"]}/reading", change, (int)entry["version"]!);
+    }
+
+    [Fact]
+    public async Task A_reading_moves_its_jar_and_taken_out_the_old_state_is_back()
+    {
+        const string colour = "inkcap";
+        var before = await LookAsync(0.3, colour);
+        Assert.Equal(0, (int)(await GetAsync($"/api/materials/{colour}/jar"))["count"]!);
+        // What a paste with half as much again comes out as.
+        var id = await LogAsync(0.3, Rested(await LookAsync(0.45, colour)), colour);
+        var jar = await GetAsync($"/api/materials/{colour}/jar");
+        Assert.InRange((double)jar["now"]!["times"]!, 1.2, 1.55);
+        Assert.Single(jar["readings"]!.AsArray());
+        var after = await LookAsync(0.3, colour);
+        Assert.True((double)Rested(after)["l"]! < (double)Rested(before)["l"]! - 1);
+        Assert.True((double)after["range"]! < (double)before["range"]! / 2);
+
+        var taught = await GetAsync($"/api/log-entries/{id}/taught");
+        Assert.Equal(1.0, (double)taught["jars"]![0]!["timesBefore"]!, 9);
+        Assert.Equal((double)jar["now"]!["times"]!, (double)taught["jars"]![0]!["timesAfter"]!, 6);
+
+        var entry = await EntryAsync(id);
+        Assert.Equal(colour, (string)entry["mix"]!["doses"]![0]!["colourantId"]!);
+        Assert.Equal(HttpStatusCode.OK, (await ChangeAsync(entry, "isTakenOut", true)).StatusCode);
+        Assert.Equal(HttpStatusCode.PreconditionFailed, (await ChangeAsync(entry, "isTakenOut", true)).StatusCode);
+        Assert.Equal(before.ToJsonString(), (await LookAsync(0.3, colour)).ToJsonString());
+        Assert.DoesNotContain((await GetAsync("/api/log-entries")).AsArray(), one => (string)one!["id"]! == id.ToString());
+        // And back again.
+        entry["version"] = (int)entry["version"]! + 1;
+        Assert.Equal(HttpStatusCode.OK, (await ChangeAsync(entry, "isTakenOut", false)).StatusCode);
+        Assert.Equal(after.ToJsonString(), (await LookAsync(0.3, colour)).ToJsonString());
+    }
+
+    [Fact]
+    public async Task Left_out_nothing_is_learned_of_it_and_the_list_in_files_never_moves()
+    {
+        var listed = await Http.GetStringAsync("/api/files/cabinet.csv");
+        var jar = await GetAsync($"/api/materials/{Colour}/jar");
+        Assert.InRange((double)jar["now"]!["times"]!, 1.1, 1.25);
+        Assert.Single(jar["readings"]!.AsArray(), reading => (bool)reading!["isOutlier"]!);
+        foreach (var reading in jar["readings"]!.AsArray())
+            Assert.Equal(HttpStatusCode.OK, (await ChangeAsync(await EntryAsync(Guid.Parse((string)reading!["entryId"]!)), "isLeftOut", true)).StatusCode);
+        var forgotten = await GetAsync($"/api/materials/{Colour}/jar");
+        Assert.Equal((1.0, 0), ((double)forgotten["now"]!["times"]!, (int)forgotten["count"]!));
+        Assert.Equal(listed, await Http.GetStringAsync("/api/files/cabinet.csv"));
+    }
+
+    [Fact]
+    public async Task The_logbook_is_searched_and_says_what_to_log_next()
+    {
+        var all = (await GetAsync("/api/log-entries")).AsArray();
+        var withJar = (await GetAsync($"/api/log-entries?materialId={Colour}")).AsArray();
+        Assert.NotEmpty(withJar);
+        Assert.All(withJar, entry => Assert.Contains(entry!["mix"]!["doses"]!.AsArray(), dose => (string)dose!["colourantId"]! == Colour));
+        Assert.All((await GetAsync("/api/log-entries?offBy=3")).AsArray(), entry => Assert.True((double)entry!["difference"]!["deltaE"]! >= 3));
+        Assert.All((await GetAsync("/api/log-entries?words=overnight")).AsArray(), entry => Assert.Contains("overnight", (string)entry!["note"]!));
+        var near = (await GetAsync($"/api/log-entries?near={withJar[0]!["id"]}")).AsArray();
+        Assert.Contains(near, entry => (string)entry!["id"]! == (string)withJar[0]!["id"]!);
+        Assert.True(near.Count < all.Count);
+
+        var next = (await GetAsync("/api/log-next")).AsArray();
+        Assert.NotEmpty(next);
+        Assert.Equal(next.Select(one => (double)one!["falls"]!).OrderDescending(), next.Select(one => (double)one!["falls"]!));
+    }
+
+    [Fact]
+    public async Task What_cannot_be_is_told()
+    {
+        JsonObject Entry(Action<JsonObject> spoil)
+        {
+            var entry = new JsonObject { ["pieceId"] = null, ["subject"] = "paste", ["actual"] = new JsonObject { ["l"] = 70, ["a"] = 1, ["b"] = 2 }, ["note"] = "", ["recipe"] = Recipe(0.2) };
+            spoil(entry);
+            return entry;
+        }
+
+        async Task<IReadOnlyList<string>> Problems(Action<JsonObject> spoil) => await ProblemsOf(await Http.PutAsJsonAsync($"/api/log-entries/{Guid.NewGuid()}", Entry(spoil)));
+        Assert.Equal(["actual notAColour"], await Problems(entry => entry["actual"]!["l"] = 500));
+        Assert.Equal(["recipe recipeMissing"], await Problems(entry => entry["recipe"] = null));
+        Assert.Single(await Problems(entry => entry["recipe"]!["doses"]![0]!["colourantId"] = "nobody-has-it"));
+        Assert.Equal(HttpStatusCode.NotFound, (await Http.GetAsync($"/api/log-entries/{Guid.NewGuid()}/taught")).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await Http.GetAsync("/api/materials/nettle/jar")).StatusCode);
+    }
+}
