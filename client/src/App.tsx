@@ -95,6 +95,7 @@ const pages = [
   ]),
   page('/files', async () => (await import('./places/files/FilesPage')).FilesPage, ['rest', 'files']),
   page('/logbook', async () => (await import('./places/logbook/LogbookPage')).LogbookPage, ['rest', 'learn', 'read']),
+  page('/practice', async () => (await import('./places/practice/PracticePage')).PracticePage, ['rest', 'practice']),
   page('/glossary', async () => (await import('./places/glossary/GlossaryPage')).GlossaryPage),
 ]
 

@@ -20,7 +20,7 @@ public sealed class StateStore
     /// </summary>
     public static readonly IReadOnlyList<string> Tables =
     [
-        "material", "stock", "dose_unit", "commission", "flower", "piece", "paste_plan", "batch", "operation_done", "paste_day_leftover", "stock_use", "log_entry", "studio", "work_plan", "bench_timer", "drying_reading",
+        "material", "stock", "dose_unit", "commission", "flower", "piece", "paste_plan", "batch", "operation_done", "paste_day_leftover", "stock_use", "log_entry", "studio", "work_plan", "bench_timer", "drying_reading", "practice_trial",
     ];
 
     /// <summary>The studio that this server serves with the state that it is in, in one going; null before one is set up.</summary>

@@ -2,6 +2,7 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Learning;
+using YoungTinge.Core.Practice;
 
 namespace YoungTinge.Store;
 
@@ -36,6 +37,9 @@ internal static class Words
         (MaterialKind.Adhesive, "adhesive"), (MaterialKind.Wire, "wire"), (MaterialKind.Tape, "tape"), (MaterialKind.Stamens, "stamens"), (MaterialKind.Core, "core"));
 
     public static readonly WordList<ReadBy> Read = new((ReadBy.Reader, "reader"), (ReadBy.Camera, "camera"), (ReadBy.Eye, "eye"), (ReadBy.Typed, "typed"));
+
+    public static readonly WordList<Exercise> Exercises = new(
+        (Exercise.Warmer, "warmer"), (Exercise.Deeper, "deeper"), (Exercise.Duller, "duller"), (Exercise.Glaze, "glaze"), (Exercise.Steps, "steps"), (Exercise.Candle, "candle"), (Exercise.WentIn, "went_in"), (Exercise.Match, "match"));
 
     public static readonly WordList<OpticsOrigin> Origin = new(
         (OpticsOrigin.Nominal, "nominal"), (OpticsOrigin.Label, "label"), (OpticsOrigin.Dabs, "dabs"));

@@ -19,7 +19,7 @@ internal static class Routes
         [
             "/commissions", "/commissions/new", commission, $"{commission}/new-flower", $"{commission}/together", $"{commission}/dust-day", $"{commission}/run-sheet", $"{commission}/spray", $"{commission}/spray-plan", "/bin",
             flower, $"{flower}/targets", $"{flower}/ombre", $"{flower}/marble", $"{flower}/bloom", $"{flower}/card", $"{flower}/assembly", $"{flower}/run-sheet", $"{flower}/new-piece", piece, $"{piece}/run-sheet",
-            "/plan", "/paste-day", "/mixing", "/cabinet", "/cabinet/new", $"/cabinet/{jar}", "/logbook", "/files", "/studio", "/glossary", "/nowhere",
+            "/plan", "/paste-day", "/mixing", "/cabinet", "/cabinet/new", $"/cabinet/{jar}", "/logbook", "/bench", "/practice", "/files", "/studio", "/glossary", "/nowhere",
         ];
     }
 }

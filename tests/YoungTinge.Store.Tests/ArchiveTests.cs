@@ -1,7 +1,9 @@
 using System.Text.Json.Nodes;
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Pictures;
+using YoungTinge.Core.Practice;
 using YoungTinge.Core.Scheduling;
 using YoungTinge.Store.Archives;
 using YoungTinge.Testing;
@@ -58,6 +60,7 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
         var bench = new BenchStore(demo.DataSource);
         await bench.StartAsync(studioId, Guid.NewGuid(), new BenchTimer(Guid.NewGuid(), null, "Steam", 90, DateTimeOffset.Parse("2026-03-01T09:00:00Z", System.Globalization.CultureInfo.InvariantCulture), "Odile"), Cancel);
         await bench.ReadAsync(studioId, new DryingReading(Guid.NewGuid(), $"piece:{pieces[0].Id}:dry", false, 31.25, 30, DateTimeOffset.Parse("2026-03-01T09:00:00Z", System.Globalization.CultureInfo.InvariantCulture), "Odile"), Cancel);
+        await new PracticeStore(demo.DataSource).AddAsync(studioId, new PracticeTrial(Guid.NewGuid(), Exercise.Glaze, 1.25, true, new Lab(60, 10, -5), DateTimeOffset.Parse("2026-03-01T09:00:00Z", System.Globalization.CultureInfo.InvariantCulture)), Cancel);
         var before = await Archive.WriteAsync(studioId);
         foreach (var table in ArchiveStore.TableNames)
             Assert.True(ArchiveBytes.Read(before)["tables"]![table]!.AsArray().Count > 0, table);

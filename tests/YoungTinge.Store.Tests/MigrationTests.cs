@@ -87,7 +87,7 @@ public sealed class MigrationTests(DemoDatabase demo) : IClassFixture<DemoDataba
 
         var studio = (await new StudioStore(demo.Owner).FindFirstAsync(Cancel))!;
         Assert.Equal(new Measuring(Measures.Metric, 0.1, 2), studio.Measuring);
-        var materials = await new CabinetStore(demo.Owner).LoadAsync(studio.Id, Cancel);
+        var materials = await new CabinetStore(demo.Owner).ListedAsync(studio.Id, Cancel);
         Assert.Equal(3, materials.All.Count);
         Assert.Equal(0.6, materials.Get<Dust>("chalk-down").WetScatter);
         var red = materials.Get<Colourant>("beetle-red");

@@ -44,7 +44,7 @@ public sealed class StoreTests(DemoDatabaseAlone demo) : IClassFixture<DemoDatab
     {
         static IEnumerable<string> Written(Materials materials) => materials.All.Select(material => JsonSerializer.Serialize(MaterialRecord.Of(material), PlanJson.Options));
         var store = new CabinetStore(demo.DataSource);
-        Assert.Equal(Written(DemoSupplies.Stock(StarterCabinet.Load())), Written(await store.LoadAsync(studioId, Cancel)));
+        Assert.Equal(Written(DemoSupplies.Stock(StarterCabinet.Load())), Written(await store.ListedAsync(studioId, Cancel)));
     }
 
     [Fact]

@@ -29,9 +29,12 @@ public static class ApiDocument
 
     private static IEnumerable<string> Addresses(string path, StudioIds ids)
     {
-        // Those are kept for a while, or made by something else.
-        if (path is "/api/dab-pictures/{id}/image" or "/api/calendars/{token}")
+        // Those are kept for a while, made by something else, or another each time.
+        if (path is "/api/dab-pictures/{id}/image" or "/api/calendars/{token}" or "/api/practice/{exercise}/question")
             return [];
+        // Only colours for paste are learned.
+        if (path is "/api/materials/{id}/jar")
+            return ids.Colourants.Select(id => path.Replace("{id}", id, StringComparison.Ordinal));
         if (path.StartsWith("/api/paste-day", StringComparison.Ordinal))
             return ids.Commissions.Take(1).Select(id => $"{path}?commissionId={id}");
         if (path.EndsWith("/dose-ladder", StringComparison.Ordinal))
@@ -45,6 +48,7 @@ public static class ApiDocument
             "pieces" => ("{id}", ids.Pieces),
             "materials" => ("{id}", ids.Materials),
             "pictures" => ("{id}", ids.Pictures),
+            "log-entries" => ("{id}", ids.LogEntries),
             _ => throw new InvalidOperationException($"Say in {nameof(ApiDocument)} what {path} is of."),
         };
         return of.Select(id => path.Replace(name, id, StringComparison.Ordinal));
@@ -54,7 +58,7 @@ public static class ApiDocument
 /// <summary>What there is in a studio, by id.</summary>
 public sealed record StudioIds(
     IReadOnlyList<string> Commissions, IReadOnlyList<string> Flowers, IReadOnlyList<string> Pieces, IReadOnlyList<string> Materials,
-    IReadOnlyList<string> Pastes, IReadOnlyList<string> Colourants, IReadOnlyList<string> Batches, IReadOnlyList<string> Pictures)
+    IReadOnlyList<string> Pastes, IReadOnlyList<string> Colourants, IReadOnlyList<string> Batches, IReadOnlyList<string> Pictures, IReadOnlyList<string> LogEntries)
 {
     public static async Task<StudioIds> ReadAsync(HttpClient http)
     {
@@ -71,7 +75,8 @@ public sealed record StudioIds(
         IReadOnlyList<string> Of(string kind) => [.. materials.Where(one => (string)one!["kind"]! == kind).Select(Id)];
         var batches = (await http.GetFromJsonAsync<JsonNode>("/api/batches"))!.AsArray().Select(Id);
         return new StudioIds(
-            [.. commissions.Select(one => (string)one!["commission"]!["id"]!)], flowers, pieces, [.. materials.Select(Id)], Of("paste"), Of("colourant"), [.. batches], pictures);
+            [.. commissions.Select(one => (string)one!["commission"]!["id"]!)], flowers, pieces, [.. materials.Select(Id)], Of("paste"), Of("colourant"), [.. batches], pictures,
+            [.. (await http.GetFromJsonAsync<JsonNode>("/api/log-entries"))!.AsArray().Select(Id)]);
     }
 
     private static string Id(JsonNode? one) => (string)one!["id"]!;

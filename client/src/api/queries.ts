@@ -1,6 +1,6 @@
 import type { QueryKey } from '@tanstack/react-query'
 import { queryOptions } from '@tanstack/react-query'
-import type { LightKind, LookRequest } from './api'
+import type { Exercise, LightKind, LookRequest } from './api'
 import { answer, api } from './api'
 import { RequestFailed } from '../core/RequestFailed'
 
@@ -206,6 +206,18 @@ export const queries = {
       queryKey: ['log-entries', pieceId ?? 'all', asked],
       queryFn: ({ signal }) =>
         answer(api.GET('/api/log-entries', { params: { query: { pieceId, ...asked } }, signal })),
+    }),
+  practice: () =>
+    queryOptions({ queryKey: ['practice'], queryFn: ({ signal }) => answer(api.GET('/api/practice', { signal })) }),
+  /** @param number Another one for each: a question is not asked twice. */
+  practiceQuestion: (exercise: Exercise, number: number) =>
+    queryOptions({
+      queryKey: ['practice-question', exercise, number],
+      queryFn: ({ signal }) =>
+        answer(api.GET('/api/practice/{exercise}/question', { params: { path: { exercise } }, signal })),
+      staleTime: Infinity,
+      gcTime: 0,
+      refetchOnWindowFocus: false,
     }),
   logNext: () =>
     queryOptions({ queryKey: ['log-next'], queryFn: ({ signal }) => answer(api.GET('/api/log-next', { signal })) }),

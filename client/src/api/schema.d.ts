@@ -1623,6 +1623,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How practice goes, exercise by exercise. */
+        get: operations["getPractice"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/{exercise}/question": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A new question, about as hard as the maker can just do. */
+        get: operations["askPractice"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/trials/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps what came of a question. Sending it again changes nothing. */
+        put: operations["addPracticeTrial"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/materials/{id}/jar": {
         parameters: {
             query?: never;
@@ -3299,6 +3350,11 @@ export interface components {
          * @enum {unknown}
          */
         EffectKind: "colours" | "deepens" | "lightens" | "mutes" | "brightens" | "warms" | "cools" | "reddens" | "greens";
+        /**
+         * @description What is trained.
+         * @enum {unknown}
+         */
+        Exercise: "warmer" | "deeper" | "duller" | "glaze" | "steps" | "candle" | "wentIn" | "match";
         /** @description Something wrong with one field. */
         FieldProblem: {
             /** @description The field, as in the JSON that was sent: coats[1].loadMgPerCm2. */
@@ -6401,6 +6457,75 @@ export interface components {
             parts: number;
             /** @description How much: g in 100 g of paste for a colour, mg/cm2 for a dust, the material's own measure elsewhere; above 0. */
             amount: components["schemas"]["HandAmount"];
+        };
+        PractisingAnswer: {
+            /** @description All there are. */
+            exercises: components["schemas"]["PractisingExerciseView"][];
+        };
+        PractisingExerciseView: {
+            /** @description Exercise. */
+            exercise: components["schemas"]["Exercise"];
+            /**
+             * Format: double
+             * @description CIEDE2000 told apart in four of five tries; of a match, how far off it is left in the middle. Null before the first.
+             */
+            threshold: null | number;
+            /**
+             * Format: int32
+             * @description How many there were.
+             */
+            tries: number;
+            /** @description The oldest first. */
+            trend: components["schemas"]["PractisingMomentView"][];
+        };
+        PractisingMomentView: {
+            /**
+             * Format: date-time
+             * @description When it was tried.
+             */
+            at: string;
+            /**
+             * Format: double
+             * @description CIEDE2000 told apart in four of five tries, by all that was tried until then.
+             */
+            threshold: number;
+        };
+        PractisingQuestionView: {
+            /** @description Exercise. */
+            exercise: components["schemas"]["Exercise"];
+            /**
+             * Format: double
+             * @description How far apart the choices are, CIEDE2000.
+             */
+            level: number;
+            /** @description What is to be looked at first; empty where the choices stand alone. */
+            shown: components["schemas"]["ColourView"][];
+            /** @description Colours to choose from; empty where it is chosen otherwise. */
+            choices: components["schemas"]["ColourView"][];
+            /** @description What is shown, under candle light; empty for the rest. */
+            candle: components["schemas"]["ColourView"][];
+            /** @description Recipes to choose from, or the one to match; empty for the rest. */
+            mixes: components["schemas"]["PasteRecipe"][];
+            /**
+             * Format: int32
+             * @description Which choice is right, from 0; for candle light 0 is yes and 1 is no.
+             */
+            right: number;
+            /** @description To send with what came of it. */
+            about: components["schemas"]["Lab"];
+        };
+        PractisingTried: {
+            /** @description Exercise. */
+            exercise: components["schemas"]["Exercise"];
+            /**
+             * Format: double
+             * @description As the question had it; of a match, how far off it was left. CIEDE2000, 0 to 100.
+             */
+            level: number;
+            /** @description Is right. */
+            isRight: boolean;
+            /** @description As the question had it. */
+            about: components["schemas"]["Lab"];
         };
         PreviewPlanAdviceView: {
             /** @description What it is, as one of the words listed. */
@@ -15581,6 +15706,173 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    getPractice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PractisingAnswer"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    askPractice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Which. */
+                exercise: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PractisingQuestionView"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    addPracticeTrial: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PractisingTried"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

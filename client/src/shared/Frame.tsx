@@ -13,7 +13,17 @@ import { chooseTheme, currentTheme } from './theme'
 import { useKeys } from './useKeys'
 import { NavLink } from './NavLink'
 
-const places = ['bench', 'commissions', 'plan', 'paste-day', 'mixing', 'cabinet', 'logbook', 'files'] as const
+const places = [
+  'bench',
+  'commissions',
+  'plan',
+  'paste-day',
+  'mixing',
+  'cabinet',
+  'logbook',
+  'practice',
+  'files',
+] as const
 
 /** The frame round every place: word mark, places, what is jumped to, theme. A place adds its own state at the right by the slot. */
 export function Frame({ children }: { children: ReactNode }) {

@@ -9,6 +9,7 @@ let catalogue: Catalogue = first
 /** Words that come when a page first needs them: of all pages but the first, and of a few alone. */
 const groups = {
   bench: () => import('../locales/en/bench.json'),
+  practice: () => import('../locales/en/practice.json'),
   read: () => import('../locales/en/read.json'),
   rest: () => import('../locales/en/rest.json'),
   files: () => import('../locales/en/files.json'),

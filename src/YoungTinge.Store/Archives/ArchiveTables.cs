@@ -25,6 +25,7 @@ internal static class ArchiveTables
         new("work_plan", "studio_id = $1", "studio_id"),
         new("bench_timer", "studio_id = $1", "id"),
         new("drying_reading", "studio_id = $1", "id"),
+        new("practice_trial", "studio_id = $1", "id"),
     ];
 
     /// <summary>Of earlier builds: a migration makes others of them.</summary>

@@ -53,6 +53,9 @@ internal static class StudioCheck
         await EachAsync(connection, "drying_reading", $"select {BenchStore.ReadingColumns} from drying_reading where studio_id = $1",
             reader => BenchStore.ReadReading(reader) is var reading && reading.Minutes is null or >= 0 and <= DryingReading.MostMinutes && reading.PlannedMinutes is >= 0 and <= DryingReading.MostMinutes);
 
+        await EachAsync(connection, "practice_trial", $"select {PracticeStore.Columns} from practice_trial where studio_id = $1",
+            reader => PracticeStore.Read(reader) is { Level: >= 0 and <= PracticeTrial.MostLevel });
+
         async Task EachAsync(NpgsqlConnection connection, string table, string sql, Func<NpgsqlDataReader, bool> isRight)
         {
             at(table);

@@ -31,6 +31,7 @@ internal static class OpenApiDocument
         new("Work", "Work", "What there is to do, on run sheets, and ticking what is done."),
         ("Cabinet", "Cabinet", "Jars, wires and all else that there is, and what is needed of it."),
         ("Logbook", "Logbook", "What came out, beside what was foretold."),
+        new("Practice", "Practice", "Exercises for the eye and the hand on simulated pastes."),
         ("Files", "Files", "Files in and out, palettes and archives."),
         ("LightBox", "Light box", "Stand-ins for a light box and a colour reader."),
         ("Studios", "Studio", "Whose studio it is, and how it measures."),

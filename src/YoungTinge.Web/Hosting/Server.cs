@@ -18,6 +18,7 @@ using YoungTinge.Web.Mixing;
 using YoungTinge.Web.PasteDay;
 using YoungTinge.Web.Pictures;
 using YoungTinge.Web.Plan;
+using YoungTinge.Web.Practice;
 using YoungTinge.Web.Shared;
 using YoungTinge.Web.Shared.Computing;
 using YoungTinge.Web.Studios;
@@ -81,7 +82,7 @@ public static class Server
         });
         services.AddSingleton<StudioStore>().AddSingleton<CabinetStore>().AddSingleton<CommissionStore>().AddSingleton<PieceStore>()
             .AddSingleton<DoneStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>().AddSingleton<PictureStore>().AddSingleton<PastePlanStore>().AddSingleton<FlowerWorksLoader>().AddScoped<PasteDayLoader>().AddSingleton<LeftoverStore>().AddSingleton(provider => new ArchiveStore(provider.GetRequiredService<NpgsqlDataSource>(), PictureFile.IsPicture))
-            .AddSingleton<BinStore>().AddSingleton<CopyStore>().AddSingleton<StateStore>().AddSingleton<LaidPictureStore>().AddSingleton<WorkPlanStore>().AddSingleton<BenchStore>().AddSingleton<CalendarAddressStore>();
+            .AddSingleton<BinStore>().AddSingleton<CopyStore>().AddSingleton<StateStore>().AddSingleton<LaidPictureStore>().AddSingleton<WorkPlanStore>().AddSingleton<BenchStore>().AddSingleton<CalendarAddressStore>().AddSingleton<PracticeStore>();
         services.AddSingleton<Workers>().AddSingleton<KeptAnswers>().AddHostedService<WarmUp>();
         services.AddSingleton<PictureDesk>().AddSingleton<Reach>();
         services.AddSingleton<StudioWorks>();
@@ -182,6 +183,7 @@ public static class Server
         ChangeLogEntry.Map(api);
         WhatItTaught.Map(api);
         LogNext.Map(api);
+        Practising.Map(api);
         GetJar.Map(api);
         api.MapFallback(NoSuchAddress.Answer);
 

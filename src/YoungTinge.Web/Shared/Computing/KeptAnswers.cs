@@ -109,7 +109,7 @@ public sealed record FollowsFrom(IReadOnlyList<string> Without, bool HasOwnTag =
 internal static class KeptAnswerRules
 {
     /// <summary>What is done, and what is left in the jars: no colour follows from it.</summary>
-    private static readonly string[] Doing = ["operation_done", "stock", "stock_use", "work_plan", "bench_timer", "drying_reading"];
+    private static readonly string[] Doing = ["operation_done", "stock", "stock_use", "work_plan", "bench_timer", "drying_reading", "practice_trial"];
 
     /// <summary>For a view that depends on nothing but the studio, its address and the day.</summary>
     public static RouteHandlerBuilder KeepsAnswer(this RouteHandlerBuilder route) => Keeps(route, new FollowsFrom([]));

@@ -1,0 +1,82 @@
+using OpenQA.Selenium;
+
+namespace YoungTinge.Browser.Tests;
+
+/// <summary>A logbook that learns, and practice, as a maker uses them.</summary>
+[Collection(OtherApplication.Name)]
+public class LearningTests(Application application)
+{
+    [Fact]
+    public Task Logged_by_eye_a_jar_moves_and_taken_out_it_moves_back() => application.InBrowserAsync(nameof(Logged_by_eye_a_jar_moves_and_taken_out_it_moves_back), browser =>
+    {
+        browser.Open("/cabinet/lichen");
+        browser.WaitForText("This jar was never measured.");
+
+        browser.OpenSepals();
+        browser.Click("button", "Log what came out");
+        browser.Click("button", "By eye");
+        browser.Click("button", "a shade dark");
+        browser.Click("button", "Put in the logbook");
+        browser.WaitForText("In the logbook.");
+
+        browser.Open("/cabinet/lichen");
+        browser.WaitForText("stronger than the list");
+        browser.WaitForText("from 1 reading");
+
+        browser.Open("/logbook");
+        browser.Find("heading", "Hellebore, sepals: paste");
+        browser.Click("disclosure", "What it taught");
+        browser.WaitForText("Lichen: 100 % of the list before");
+        Assert.Empty(browser.AccessibilityProblems());
+        browser.Click("button", "Take out: Hellebore, sepals: paste");
+        browser.WaitForText("Taken out: Hellebore, sepals: paste.");
+        browser.Open("/cabinet/lichen");
+        browser.WaitForText("This jar was never measured.");
+        return Task.CompletedTask;
+    });
+
+    [Fact]
+    public Task The_logbook_is_searched_and_an_outlier_is_left_out() => application.InBrowserAsync(nameof(The_logbook_is_searched_and_an_outlier_is_left_out), browser =>
+    {
+        browser.Open("/logbook");
+        browser.Choose("With", "Rootcellar");
+        browser.WaitForText("5 entries");
+        browser.Fill("Words", "half on the board");
+        browser.WaitForText("1 entry");
+        browser.WaitForText("stands apart: hardly believed");
+        browser.Click("button", "Leave this one out");
+        browser.WaitForText("left out");
+        browser.Click("button", "Show all");
+        browser.WaitForText("First batch, rested overnight.");
+
+        browser.Open("/cabinet/rootcellar");
+        browser.WaitForText("from 4 readings");
+        browser.Find("img", "Strength over time");
+        browser.Click("button", "Learn from it again");
+        browser.WaitForText("from 5 readings");
+        return Task.CompletedTask;
+    });
+
+    [Fact]
+    public Task Practice_is_done_by_keys_and_by_touch_and_counts() => application.InBrowserAsync(nameof(Practice_is_done_by_keys_and_by_touch_and_counts), browser =>
+    {
+        browser.Open("/practice");
+        browser.Find("button", "Number 1");
+        browser.Press("2");
+        browser.WaitForText("apart.");
+        browser.WaitForText("1 try");
+        browser.Press(Keys.Enter);
+        browser.Find("button", "Number 2");
+        browser.Click("button", "Number 1");
+        browser.WaitForText("2 tries");
+
+        browser.Click("button", "Under candle light");
+        browser.Click("button", "Still alike");
+        browser.WaitForText("By candle light they look like this.");
+        browser.Click("button", "Match by doses");
+        browser.Click("button", "It looks the same");
+        browser.WaitForText("The mix was");
+        Assert.Empty(browser.AccessibilityProblems());
+        return Task.CompletedTask;
+    });
+}
