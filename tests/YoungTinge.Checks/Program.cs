@@ -16,6 +16,7 @@ return args switch
     ["vectors", var file] => Vectors(file),
     ["finder", var file] => Finder(file),
     ["plan", var file] => Plan(file),
+    ["learning", "times", var readings, var jars] => LearningTimesOf(int.Parse(readings), int.Parse(jars)),
     ["learning", var file] => Learning(LearningCheck.Run(Read(file), StarterCabinet.Load())),
     ["learning", "studios", var studios, var readings] => Learning(Enumerable.Range(1, int.Parse(studios)).Select(seed => LearningTrials.Of(int.Parse(readings), seed, StarterCabinet.Load()))),
     ["schedules", var designs, var pieces, var makers, var days, var effort] => Schedules(int.Parse(designs), int.Parse(pieces), int.Parse(makers), int.Parse(days), double.Parse(effort)),
@@ -109,6 +110,12 @@ static int Learning(IEnumerable<LearningResult> found)
     var all = LearningResult.All(results);
     bool[] measures = [all.Median <= LearningCheck.MostMedian, all.NinetyFive <= LearningCheck.MostNinetyFive, all.WithinShare is >= LearningCheck.LeastWithin and <= LearningCheck.MostWithin];
     return Close(measures.Count(met => met), measures.Length);
+}
+
+static int LearningTimesOf(int readings, int jars)
+{
+    Console.WriteLine($"{readings} readings of {jars} jars: {LearningTimes.Of(readings, jars, StarterCabinet.Load()):0.000} s");
+    return 0;
 }
 
 static int Schedules(int designs, int pieces, int makers, int days, double effort)

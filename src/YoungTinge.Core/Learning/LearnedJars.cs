@@ -56,7 +56,7 @@ public sealed class LearnedJars
     public RangedColour Predict(string baseId, IReadOnlyList<JarDose> doses)
     {
         Span<Lab> slopes = stackalloc Lab[2 * doses.Count];
-        var colour = PasteSlopes.ColourAndSlopes(bases[baseId], [.. doses.Select(dose => OpticsOf(dose.JarId))], doses, slopes);
+        var colour = new PasteSlopes(bases[baseId], [.. doses.Select(dose => OpticsOf(dose.JarId))]).ColourAndSlopes([.. Enumerable.Range(0, doses.Count)], doses, slopes);
         return new RangedColour(colour, RangeOf(colour, doses, slopes));
     }
 

@@ -21,6 +21,7 @@ public static class Learner
 
     private const int MostRounds = 25;
     private const double Settled = 1e-7;
+    private const double Roughly = 1e-3;
     private const double DaysInMonth = 30.44;
 
     /// <param name="jars">Of all that the readings name, by id.</param>
@@ -44,7 +45,7 @@ public static class Learner
         private double modelError = UsualModelError;
 
         /// <summary>A reading with what does not change while it is learned from.</summary>
-        private sealed record Row(PasteReading Reading, KubelkaMunkSpectra Paste, int[] Jars, double Noise, double AgeMonths)
+        private sealed record Row(PasteReading Reading, int[] Jars, double Noise, double AgeMonths)
         {
             public double Weight { get; set; } = 1;
         }
@@ -53,7 +54,7 @@ public static class Learner
         {
             (this.jars, this.bases, this.places) = (jars, bases, places);
             rows = [.. readings.Select(reading => new Row(
-                reading, bases[reading.BaseId], [.. reading.Doses.Select(dose => places[dose.JarId])], ReadingNoise.Of(reading.By), Math.Abs((at - reading.At).TotalDays) / DaysInMonth))];
+                reading, [.. reading.Doses.Select(dose => places[dose.JarId])], ReadingNoise.Of(reading.By), Math.Abs((at - reading.At).TotalDays) / DaysInMonth))];
             listed = new KubelkaMunkSpectra[places.Count];
             foreach (var (id, place) in places)
                 listed[place] = jars[id].Listed;
@@ -65,20 +66,23 @@ public static class Learner
         {
             if (places.Count == 0)
                 return new LearnedJars(jars, bases, places, [], new double[0, 0], UsualModelError, new Dictionary<Guid, double>());
-            var covariance = Solve();
+            // Roughly first: it is weighed anew a few times.
+            var covariance = Solve(Roughly);
             BeginLotsAtTheirName(covariance);
             // How far off pastes are by themselves is told by what is left over; then all is weighed anew.
             for (var round = 0; round < 3; round++)
             {
                 modelError = ModelErrorNow(covariance);
-                covariance = Solve();
+                covariance = Solve(round < 2 ? Roughly : Settled);
             }
 
+            var readings = new int[places.Count];
+            foreach (var jar in rows.SelectMany(row => row.Jars.Distinct()))
+                readings[jar]++;
             var known = new JarKnowledge[places.Count];
             for (var i = 0; i < known.Length; i++)
             {
-                known[i] = new JarKnowledge(
-                    new JarDifference(x[2 * i], x[2 * i + 1]), Math.Sqrt(covariance[2 * i, 2 * i]), Math.Sqrt(covariance[2 * i + 1, 2 * i + 1]), rows.Count(row => row.Jars.Contains(i)));
+                known[i] = new JarKnowledge(new JarDifference(x[2 * i], x[2 * i + 1]), Math.Sqrt(covariance[2 * i, 2 * i]), Math.Sqrt(covariance[2 * i + 1, 2 * i + 1]), readings[i]);
             }
 
             var trust = rows.ToDictionary(row => row.Reading.Id, row => row.Weight * Freedom / (Freedom + 3));
@@ -102,7 +106,7 @@ public static class Learner
 
         private static double JarVariance(int which) => which == 0 ? JarPrior.Strength * JarPrior.Strength : JarPrior.Tilt * JarPrior.Tilt;
 
-        private Matrix<double> Solve()
+        private Matrix<double> Solve(double settled)
         {
             var (normal, pull, cost) = Look();
             for (var round = 0; round < MostRounds; round++)
@@ -124,7 +128,7 @@ public static class Learner
                     share /= 2;
                 }
 
-                if (share * step.AbsoluteMaximum() < Settled)
+                if (share * step.AbsoluteMaximum() < settled)
                     break;
             }
 
@@ -145,15 +149,19 @@ public static class Learner
                 cost += off * off / (2 * variance);
             }
 
-            var now = JarsNow();
+            var now = PastesNow();
             foreach (var row in rows)
-                cost += Add(row, now, normal, pull);
+                cost += Add(row, now[row.Reading.BaseId], normal, pull);
             return (normal, pull, cost);
         }
 
-        private KubelkaMunkSpectra[] JarsNow() => [.. listed.Select((one, i) => new JarDifference(x[2 * i], x[2 * i + 1]).Of(one))];
+        private Dictionary<string, PasteSlopes> PastesNow()
+        {
+            KubelkaMunkSpectra[] now = [.. listed.Select((one, i) => new JarDifference(x[2 * i], x[2 * i + 1]).Of(one))];
+            return rows.Select(row => row.Reading.BaseId).Distinct().ToDictionary(id => id, id => new PasteSlopes(bases[id], now));
+        }
 
-        private double Add(Row row, KubelkaMunkSpectra[] now, Matrix<double> normal, Vector<double> pull)
+        private double Add(Row row, PasteSlopes now, Matrix<double> normal, Vector<double> pull)
         {
             var n = row.Jars.Length;
             Span<Lab> slopes = stackalloc Lab[2 * n];
@@ -166,16 +174,21 @@ public static class Learner
             {
                 var at = 2 * row.Jars[i / 2] + i % 2;
                 pull[at] += row.Weight * Form(inverse, slopes[i], off);
-                for (var j = 0; j < slopes.Length; j++)
-                    normal[at, 2 * row.Jars[j / 2] + j % 2] += row.Weight * Form(inverse, slopes[i], slopes[j]);
+                for (var j = 0; j <= i; j++)
+                {
+                    var (other, value) = (2 * row.Jars[j / 2] + j % 2, row.Weight * Form(inverse, slopes[i], slopes[j]));
+                    normal[at, other] += value;
+                    if (j < i)
+                        normal[other, at] += value;
+                }
             }
 
             return (Freedom + 3) / 2 * Math.Log(1 + distance / Freedom);
         }
 
-        private static Lab OffOf(Row row, KubelkaMunkSpectra[] now, Span<Lab> slopes)
+        private static Lab OffOf(Row row, PasteSlopes now, Span<Lab> slopes)
         {
-            var predicted = PasteSlopes.ColourAndSlopes(row.Paste, [.. row.Jars.Select(jar => now[jar])], row.Reading.Doses, slopes);
+            var predicted = now.ColourAndSlopes(row.Jars, row.Reading.Doses, slopes);
             var read = row.Reading.Colour;
             return new Lab(read.L - predicted.L, read.A - predicted.A, read.B - predicted.B);
         }
@@ -196,11 +209,11 @@ public static class Learner
         /// <summary>From what is left over of all readings, robustly: the median is not moved by slips.</summary>
         private double ModelErrorNow(Matrix<double> covariance)
         {
-            var now = JarsNow();
+            var now = PastesNow();
             var left = rows.Select(row =>
             {
                 var slopes = new Lab[2 * row.Jars.Length];
-                var off = OffOf(row, now, slopes);
+                var off = OffOf(row, now[row.Reading.BaseId], slopes);
                 // What was fitted to it is missing from what is left over.
                 double fitted = 0;
                 for (var i = 0; i < slopes.Length; i++)

@@ -10,7 +10,7 @@ namespace YoungTinge.Core.Scheduling;
 public static class Scheduler
 {
     /// <summary>Work for the hands of the list plan: about so many placings of a task, whatever else there is.</summary>
-    private const int Placings = 200_000;
+    private const int Placings = 500_000;
 
     /// <summary>Nearer to the bound nobody sees a difference: half a per cent of all the time there is, and not under a step.</summary>
     private const double NearEnough = 0.005;
@@ -81,7 +81,7 @@ public static class Scheduler
     public static int? LatestBegin(SchedulingProblem problem, CancellationToken cancel = default)
     {
         int[] begins = [.. problem.Hands.SelectMany(hand => hand.Free).Select(span => span.From).Where(from => from <= problem.Due.Select(due => due.ByMin).DefaultIfEmpty(0).Max()).Distinct().Order()];
-        var changes = Placings / 4 / Math.Max(1, problem.Tasks.Count);
+        var changes = Placings / 10 / Math.Max(1, problem.Tasks.Count);
         bool InTime(int begin)
         {
             var later = problem with { Tasks = [.. problem.Tasks.Select(task => task with { EarliestMin = Math.Max(task.EarliestMin, begin) })] };

@@ -54,9 +54,9 @@ public class LearnerTests
         var (one, other, dose, more) = made;
         JarDose[] doses = [new("frond|", dose), new("ember|", more)];
         KubelkaMunkSpectra[] JarsOf(JarDifference first, JarDifference second) => [first.Of(Jars["frond|"].Listed), second.Of(Jars["ember|"].Listed)];
-        Lab Colour(JarDifference first, JarDifference second) => PasteSlopes.ColourAndSlopes(Bases[White], JarsOf(first, second), doses, new Lab[4]);
+        Lab Colour(JarDifference first, JarDifference second) => new PasteSlopes(Bases[White], JarsOf(first, second)).ColourAndSlopes([0, 1], doses, new Lab[4]);
         var slopes = new Lab[4];
-        PasteSlopes.ColourAndSlopes(Bases[White], JarsOf(one, other), doses, slopes);
+        new PasteSlopes(Bases[White], JarsOf(one, other)).ColourAndSlopes([0, 1], doses, slopes);
         const double step = 1e-5;
         Lab[] beside =
         [

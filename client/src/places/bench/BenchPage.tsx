@@ -232,7 +232,8 @@ function Day({ facts }: { facts: BenchAnswer }) {
           timers={day.timers.map(({ timer, endsAt }) => ({
             id: timer.id,
             name: timer.name || whatOf(timer.operationId) || t('benchDay.own'),
-            left: endsAt > now ? leftWords(t, endsAt - now) : null,
+            // Never more than it was set to, whichever clock is ahead.
+            left: endsAt > now ? leftWords(t, Math.min(endsAt - now, 1000 * timer.seconds)) : null,
           }))}
           onStart={(minutes) => start(null, t('benchDay.ownMinutes', { count: minutes }), 60 * minutes)}
           onStop={(timerId) => tell({ kind: 'stopTimer', timerId })}

@@ -185,7 +185,7 @@ function Lots({ operation }: { operation: Operation }) {
       {lots.map(({ pieceId, flowerName, pieceName, count, pasteG, shade }) => (
         <li key={pieceId}>
           {[
-            `${count} ${isOfOne ? (pieceName ?? '').toLowerCase() : `${(pieceName ?? '').toLowerCase()}, ${flowerName}`}`,
+            `${isOfOne ? (pieceName ?? '') : `${flowerName}, ${(pieceName ?? '').toLowerCase()}`}: ${count}`,
             shade !== null && t('benchDay.shade', { shade }),
             pasteG !== null && scale(t, pasteG),
           ]

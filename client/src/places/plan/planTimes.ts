@@ -39,6 +39,13 @@ export function nextDay(day: string): string {
   return next.toISOString().slice(0, 10)
 }
 
+/** The Monday of its week. @param day "2026-12-02" */
+export function mondayOf(day: string): string {
+  const date = new Date(`${day}T12:00:00Z`)
+  date.setUTCDate(date.getUTCDate() - ((date.getUTCDay() + 6) % 7))
+  return date.toISOString().slice(0, 10)
+}
+
 /** Every day from the first to the last part. */
 export function daysOf(parts: PlannedPart[], timeZone: string): string[] {
   if (parts.length === 0) return []
