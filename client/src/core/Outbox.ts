@@ -1,6 +1,7 @@
 import { hasFields } from './Kept'
 import type { Kept } from './Kept'
 import { RequestFailed } from './RequestFailed'
+import { SendLoop } from './SendLoop'
 import type { Timers } from './Timers'
 
 /** Something to tell the server, under an id by which it counts once. */
@@ -17,8 +18,6 @@ export interface Post<N, A> {
   refused(letter: Letter<N>): void
 }
 
-const retryMs = 2_000
-
 const areLetters = (value: unknown): value is Letter<never>[] =>
   Array.isArray(value) && value.every((one) => hasFields(one, 'id', 'note'))
 
@@ -29,19 +28,22 @@ const areLetters = (value: unknown): value is Letter<never>[] =>
 export class Outbox<N, A> {
   private letters: readonly Letter<N>[]
   private away = false
-  private isOpen = false
-  private isSending = false
-  private callOff = () => {}
   private readonly watchers = new Set<() => void>()
   private post: Post<N, A> | null = null
+  private readonly loop: SendLoop
 
   /** @param name Among what this browser keeps. */
   constructor(
     private readonly name: string,
     private readonly kept: Kept,
-    private readonly timers: Timers,
+    timers: Timers,
   ) {
     this.letters = this.onShelf()
+    this.loop = new SendLoop(
+      timers,
+      () => this.job(),
+      (away) => this.setAway(away),
+    )
   }
 
   /** What has not arrived yet, in order. */
@@ -61,7 +63,7 @@ export class Outbox<N, A> {
 
   add(letter: Letter<N>) {
     this.change((was) => [...was, letter])
-    void this.send()
+    void this.loop.send()
   }
 
   sendBy(post: Post<N, A>) {
@@ -70,33 +72,17 @@ export class Outbox<N, A> {
 
   /** Sends what an earlier page has left, and goes on until it is closed. */
   open() {
-    this.isOpen = true
-    void this.send()
+    this.loop.open()
   }
 
   close() {
-    this.isOpen = false
-    this.callOff()
+    this.loop.close()
   }
 
-  /** Sends what waits; again after a while if nobody answers. */
-  private async send(): Promise<void> {
+  private job(): (() => Promise<void>) | null {
     const { post } = this
-    if (this.isSending || !post) return
-    this.callOff()
-    this.isSending = true
-    try {
-      for (let next = this.next(); next; next = this.next()) {
-        await this.sendOne(next, post)
-        this.setAway(false)
-      }
-    } catch (error) {
-      if (!(error instanceof RequestFailed)) throw error
-      this.setAway(true)
-      if (this.isOpen) this.callOff = this.timers.after(retryMs, () => void this.send())
-    } finally {
-      this.isSending = false
-    }
+    const next = post && this.next()
+    return post && next ? () => this.sendOne(next, post) : null
   }
 
   private next(): Letter<N> | undefined {

@@ -1,6 +1,7 @@
 import { hasFields } from './Kept'
 import type { Kept } from './Kept'
 import { RequestFailed } from './RequestFailed'
+import { SendLoop } from './SendLoop'
 import type { Timers } from './Timers'
 
 /** A step of a sheet that can be ticked. */
@@ -26,8 +27,6 @@ export interface TickWork {
   readAgain(): Promise<unknown>
 }
 
-const retryMs = 2_000
-
 const isWishes = (value: unknown): value is Wishes => hasFields(value)
 
 /**
@@ -36,18 +35,17 @@ const isWishes = (value: unknown): value is Wishes => hasFields(value)
  */
 export class TickQueue {
   private wishes: Wishes
-  private isOpen = false
-  private isSending = false
-  private callOff = () => {}
   private readonly watchers = new Set<() => void>()
   private work: TickWork | null = null
+  private readonly loop: SendLoop
 
   /** @param name Of the sheet, among what this browser keeps. */
   constructor(
     private readonly name: string,
     private readonly kept: Kept,
-    private readonly timers: Timers,
+    timers: Timers,
   ) {
+    this.loop = new SendLoop(timers, () => this.job())
     this.wishes = kept.read(name, isWishes) ?? {}
   }
 
@@ -67,7 +65,7 @@ export class TickQueue {
 
   setTicked(step: Tickable, ticked: boolean) {
     this.change((was) => ({ ...was, [step.key]: { ticked, fingerprint: step.fingerprint } }))
-    void this.send()
+    void this.loop.send()
   }
 
   /** What sending is, from here on. */
@@ -77,30 +75,18 @@ export class TickQueue {
 
   /** Sends what an earlier page has left, and goes on until it is closed. */
   open() {
-    this.isOpen = true
-    void this.send()
+    this.loop.open()
   }
 
   /** The page is left: what nobody has answered is sent when it is open again. */
   close() {
-    this.isOpen = false
-    this.callOff()
+    this.loop.close()
   }
 
-  /** Sends what waits; again after a while if nobody answers. */
-  private async send(): Promise<void> {
+  private job(): (() => Promise<void>) | null {
     const { work } = this
-    if (this.isSending || !work) return
-    this.callOff()
-    this.isSending = true
-    try {
-      for (let next = this.next(); next; next = this.next()) await this.sendOne(...next, work)
-    } catch (error) {
-      if (!(error instanceof RequestFailed)) throw error
-      if (this.isOpen) this.callOff = this.timers.after(retryMs, () => void this.send())
-    } finally {
-      this.isSending = false
-    }
+    const next = work && this.next()
+    return work && next ? () => this.sendOne(...next, work) : null
   }
 
   private next(): [string, Wish] | undefined {

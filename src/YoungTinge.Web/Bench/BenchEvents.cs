@@ -1,5 +1,6 @@
 using System.Net.ServerSentEvents;
 using System.Runtime.CompilerServices;
+using Npgsql;
 using YoungTinge.Store;
 using YoungTinge.Web.Shared;
 
@@ -23,16 +24,16 @@ public static class BenchEvents
     public static void Map(RouteGroupBuilder api) => api.MapGet("/bench/events", Handle).WithName("benchEvents").Produces<Told>(StatusCodes.Status200OK, "text/event-stream").ProducesProblems();
 
     private static IResult Handle(StateStore states, TimeProvider clock, IHostApplicationLifetime life, CancellationToken cancel) =>
-        TypedResults.ServerSentEvents(ChangesAsync(states, clock, CancellationTokenSource.CreateLinkedTokenSource(cancel, life.ApplicationStopping).Token));
+        TypedResults.ServerSentEvents(ChangesAsync(states, clock, life.ApplicationStopping, cancel));
 
-    private static async IAsyncEnumerable<SseItem<Told>> ChangesAsync(StateStore states, TimeProvider clock, [EnumeratorCancellation] CancellationToken cancel)
+    private static async IAsyncEnumerable<SseItem<Told>> ChangesAsync(StateStore states, TimeProvider clock, CancellationToken stopping, [EnumeratorCancellation] CancellationToken cancel)
     {
+        using var ends = CancellationTokenSource.CreateLinkedTokenSource(cancel, stopping);
         var known = "";
         var told = DateTimeOffset.MinValue;
-        while (!cancel.IsCancellationRequested)
+        while (!ends.IsCancellationRequested)
         {
-            // However many listen, the database is asked by one at a time.
-            var state = string.Join('-', (await states.FindFirstAsync(cancel) ?? throw new NoStudioException()).State.Values);
+            var state = await StateAsync(states, ends.Token) ?? known;
             var now = clock.GetUtcNow();
             if (state != known || now - told > Alive)
             {
@@ -40,14 +41,22 @@ public static class BenchEvents
                 (known, told) = (state, now);
             }
 
-            try
-            {
-                await Task.Delay(Look, clock, cancel);
-            }
-            catch (OperationCanceledException)
-            {
-                yield break;
-            }
+            // Whoever hangs up is no failure.
+            await Task.Delay(Look, clock, ends.Token).ContinueWith(_ => { }, TaskScheduler.Default);
+        }
+    }
+
+    /// <summary>However many listen, the database is asked by one at a time.</summary>
+    /// <returns>Null while it does not answer: nothing is told then, and the stream goes on.</returns>
+    private static async Task<string?> StateAsync(StateStore states, CancellationToken cancel)
+    {
+        try
+        {
+            return await states.FindFirstAsync(cancel) is var (_, tables) ? string.Join('-', tables.Values) : null;
+        }
+        catch (Exception failure) when (failure is NpgsqlException or TimeoutException or OperationCanceledException)
+        {
+            return null;
         }
     }
 }

@@ -27,7 +27,18 @@ internal sealed class RequestNumber(RequestDelegate next)
     public static void Log(WebApplication app) => app.UseSerilogRequestLogging(log =>
     {
         log.MessageTemplate = "{RequestMethod} {RequestPath} {StatusCode} in {Elapsed:0} ms";
+        // What goes on telling for as long as somebody listens is not slow.
         log.GetLevel = (context, elapsedMs, failure) =>
-            failure is not null || context.Response.StatusCode >= StatusCodes.Status400BadRequest || elapsedMs > SlowMs ? LogEventLevel.Information : LogEventLevel.Debug;
+            failure is not null || context.Response.StatusCode >= StatusCodes.Status400BadRequest || elapsedMs > SlowMs && context.Response.ContentType?.StartsWith("text/event-stream", StringComparison.Ordinal) != true
+                ? LogEventLevel.Information : LogEventLevel.Debug;
+        log.GetMessageTemplateProperties = (context, path, elapsedMs, status) =>
+        [
+            new("RequestMethod", new ScalarValue(context.Request.Method)), new("RequestPath", new ScalarValue(WithoutSecret(path))), new("StatusCode", new ScalarValue(status)), new("Elapsed", new ScalarValue(elapsedMs)),
+        ];
     });
+
+    /// <summary>Whoever reads the log must not be able to read the calendar.</summary>
+    private static string WithoutSecret(string path) => path.StartsWith(Calendars, StringComparison.OrdinalIgnoreCase) ? $"{Calendars}..." : path;
+
+    private const string Calendars = "/api/calendars/";
 }
