@@ -2,7 +2,6 @@ using System.Collections.Concurrent;
 using Npgsql;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Learning;
-using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Store;
 
@@ -44,14 +43,14 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
     public async Task<(Materials Cabinet, LearnedJars Jars)> LoadLearnedAsync(Guid studioId, CancellationToken cancel)
     {
         var listed = await ListedAsync(studioId, cancel);
-        return await LearnedAsync(studioId, listed, cancel) is { } jars ? (listed.With(jars), jars) : (listed, Learner.Learn(LearnedCabinet.JarsOf(listed, []), BasesOf(listed), [], DateTimeOffset.UnixEpoch));
+        return await LearnedAsync(studioId, listed, cancel) is { } jars ? (listed.With(jars), jars) : (listed, new JarReadings(listed, [], Today).Learn());
     }
+
+    private static DateTimeOffset Today => new(DateTimeOffset.UtcNow.Date, TimeSpan.Zero);
 
     /// <returns>Null if there is nothing to learn from.</returns>
     private async Task<LearnedJars?> LearnedAsync(Guid studioId, Materials listed, CancellationToken cancel)
     {
-        // Jars age by the day.
-        var today = new DateTimeOffset(DateTimeOffset.UtcNow.Date, TimeSpan.Zero);
         string state;
         await using (var command = dataSource.CreateCommand("""
             select exists (select from log_entry where studio_id = $1 and subject = 'paste' and mix is not null and not is_left_out and not is_taken_out),
@@ -63,21 +62,18 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
             await reader.ReadAsync(cancel);
             if (!reader.GetBoolean(0))
                 return null;
-            state = $"{reader.GetString(1)} {today:yyyy-MM-dd}";
+            state = $"{reader.GetString(1)} {Today:yyyy-MM-dd}";
         }
 
         if (learned.TryGetValue(studioId, out var known) && known.State == state)
             return known.Jars;
-        var readings = await PasteReadingsAsync(studioId, listed, cancel);
-        var jars = LearnedCabinet.JarsOf(listed, readings.SelectMany(entry => entry.Mix!.Doses).Select(dose => (dose.ColourantId, dose.Lot)));
-        var found = Learner.Learn(jars, BasesOf(listed), [.. readings.Where(entry => !entry.IsLeftOut).Select(ReadingOf)], today);
+        var found = (await JarReadingsAsync(studioId, listed, cancel)).Learn();
         learned[studioId] = (state, found);
         return found;
     }
 
-    /// <summary>Of everything in it that still stands in the cabinet.</summary>
-    /// <returns>Pastes that were read, those that are left out among them, the oldest first.</returns>
-    public async Task<IReadOnlyList<LogEntry>> PasteReadingsAsync(Guid studioId, Materials listed, CancellationToken cancel)
+    /// <param name="listed">Its cabinet.</param>
+    public async Task<JarReadings> JarReadingsAsync(Guid studioId, Materials listed, CancellationToken cancel)
     {
         await using var command = dataSource.CreateCommand(
             $"select {LogbookStore.Columns} from log_entry e where e.studio_id = $1 and e.subject = 'paste' and e.mix is not null and not e.is_taken_out order by e.logged_at, e.id");
@@ -86,13 +82,8 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
         var entries = new List<LogEntry>();
         while (await reader.ReadAsync(cancel))
             entries.Add(LogbookStore.Read(reader));
-        return [.. entries.Where(entry => listed.HasAllOf(entry.Mix!.Recipe))];
+        return new JarReadings(listed, [.. entries.Where(entry => listed.HasAllOf(entry.Mix!.Recipe))], Today);
     }
-
-    public static PasteReading ReadingOf(LogEntry entry) => new(
-        entry.Id, entry.LoggedAt, entry.Mix!.BaseId, [.. entry.Mix.Doses.Select(dose => new JarDose(LearnedCabinet.JarId(dose.ColourantId, dose.Lot), dose.GPer100g))], entry.By, entry.Actual);
-
-    public static IReadOnlyDictionary<string, KubelkaMunkSpectra> BasesOf(Materials listed) => listed.All.OfType<PasteBase>().ToDictionary(paste => paste.Id, paste => paste.Optics);
 
     /// <summary>The cabinet as it is written, before anything was learned: to be changed, and to go into files.</summary>
     public async Task<Materials> ListedAsync(Guid studioId, CancellationToken cancel)

@@ -9,14 +9,14 @@ public class BenchTests
     /// <summary>A petal: shaped at 8:00, leathery in 30 minutes, to be put on within 50, with a wash beside it that rests for 10.</summary>
     private const string Petal = """
         const at = (time) => `2026-12-01T${time}:00Z`, ms = (time) => Date.parse(at(time))
-        const task = (id, waits, more = {}) => ({ operation: { id, waitMinutes: 0 }, makerId: null, waits, driesMinutes: 0, window: null, ...more })
+        const task = (id, waits, more = {}) => ({ operation: { id, waitMinutes: 0, minutes: 5, tickedAt: null }, makerId: null, waits, driesMinutes: 0, window: null, ...more })
         const facts = {
           tasks: [
             task('dry', [{ operationId: 'shape', minutes: 0 }], { driesMinutes: 30 }),
             task('dust', [{ operationId: 'wash', minutes: 10 }], { makerId: 'ann' }),
             task('attach', [{ operationId: 'dry', minutes: 0 }], { window: { operationId: 'shape', minutes: 50 } }),
           ],
-          done: [{ operationId: 'shape', at: at('08:00') }], timers: [], readings: [],
+          done: [{ operationId: 'shape', at: at('08:00') }], timers: [], readings: [], resting: [], recent: [{ id: 'shape' }],
         }
         const seen = (notes, time, maker = null) => {
           const day = benchDay(facts, notes, ms(time), maker)
@@ -53,6 +53,27 @@ public class BenchTests
         const day = benchDay(facts, [touched('08:30', true), { kind: 'startTimer', at: at('08:05'), by: '', timerId: 't1', operationId: null, name: '', seconds: 60 }, { kind: 'stopTimer', at: at('08:06'), by: '', timerId: 't3' }], ms('08:40'))
         return day.ready.map((one) => one.operation.id).join(' ') + ' | ' + day.timers.map((one) => `${one.timer.id} ${new Date(one.endsAt).toISOString().slice(11, 16)}`).join(' ')
         """));
+
+    /// <summary>What is over stays among what ends, so that it rings; a wash that was taken back rests no more.</summary>
+    [Fact]
+    public void What_dries_and_rests_is_told_when_it_is_over() => Assert.Equal("\"dry 08:30, wash 08:15 | wash | dry 08:30 |  | dry 08:30\"", ClientCore.Run(Petal + """
+        const wash = { id: 'wash', waitMinutes: 10, minutes: 5, tickedAt: null }
+        facts.tasks.push(task('wash', [], { operation: wash }))
+        const tick = { kind: 'tick', at: at('08:05'), by: '', operationId: 'wash', fingerprint: 'f' }, back = { kind: 'takeBack', at: at('08:06'), by: '', operationId: 'wash' }
+        const day = (notes, time) => benchDay(facts, notes, ms(time))
+        const ends = (one) => [...one.endings].sort().map(([id, { until }]) => `${id} ${new Date(until).toISOString().slice(11, 16)}`).join(', ')
+        const rests = (one) => one.resting.map(({ operation }) => operation.id).join(' ')
+        return [ends(day([tick], '08:10')), rests(day([tick], '08:10')), ends(day([tick, back], '08:10')), rests(day([tick], '08:20')), ends(day([], '09:00'))].join(' | ')
+        """));
+
+    /// <summary>Not yet is nothing that is done, and what nobody knows of takes nothing else back.</summary>
+    [Theory]
+    [InlineData("", "shape")]
+    [InlineData("touched('08:31', false)", "shape")]
+    [InlineData("touched('08:39', true)", "dry")]
+    [InlineData("touched('08:39', true), { kind: 'takeBack', at: at('08:40'), by: '', operationId: 'dry' }", "shape")]
+    [InlineData("{ kind: 'takeBack', at: at('08:40'), by: '', operationId: 'another' }", "shape")]
+    public void What_was_done_last_can_be_taken_back(string notes, string last) => Assert.Equal($"\"{last}\"", ClientCore.Run(Petal + $"return benchDay(facts, [{notes}], ms('08:45')).lastDone"));
 
     private enum Event { Note, Away, Lost, Back, Wind, Reload, OtherWindow }
 

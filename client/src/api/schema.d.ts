@@ -3021,6 +3021,11 @@ export interface components {
              */
             deltaE: number;
         };
+        /**
+         * @description Which way a jar's colour leans against that of its list.
+         * @enum {unknown}
+         */
+        ColourLean: "none" | "toBlue" | "toRed";
         ColourLoad: {
             /** @description Id of the colour for paste in the cabinet. */
             colourantId: string;
@@ -3868,11 +3873,8 @@ export interface components {
             lot: string;
             /** @description Its strength today. */
             now: components["schemas"]["GetJarMomentView"];
-            /**
-             * Format: double
-             * @description Above 0 it takes more of the long waves than listed, below 0 more of the short ones.
-             */
-            tilt: number;
+            /** @description Lean. */
+            lean: components["schemas"]["ColourLean"];
             /** @description Sureness. */
             sureness: components["schemas"]["Sureness"];
             /**
@@ -3934,11 +3936,6 @@ export interface components {
              * @description CIEDE2000 between what was read and what is thought of its jars now.
              */
             offBy: number;
-            /**
-             * Format: double
-             * @description How much of it is believed, 0 to about 1; null if it is left out.
-             */
-            trust: null | number;
             /** @description Hardly any of it: a slip, or another jar. */
             isOutlier: boolean;
             /** @description Is left out. */
@@ -4779,11 +4776,10 @@ export interface components {
             loggedBy: string;
             /** @description Nothing is learned of it. */
             isLeftOut: boolean;
-            /**
-             * Format: double
-             * @description How much of it is believed, 0 to about 1; null where nothing is learned of it.
-             */
-            trust: null | number;
+            /** @description Something is learned of it. */
+            hasTaught: boolean;
+            /** @description It stands apart, and is hardly believed. */
+            isOutlier: boolean;
             /** @description A note in the maker's words; may be empty. */
             note: string;
             /**
@@ -6467,7 +6463,7 @@ export interface components {
             exercise: components["schemas"]["Exercise"];
             /**
              * Format: double
-             * @description CIEDE2000 told apart in four of five tries; of a match, how far off it is left in the middle. Null before the first.
+             * @description CIEDE2000 told apart in four of five tries; of a match, how far off it is left in the middle. Null while there were too few tries.
              */
             threshold: null | number;
             /**
@@ -6475,7 +6471,7 @@ export interface components {
              * @description How many there were.
              */
             tries: number;
-            /** @description The oldest first. */
+            /** @description The oldest first; empty while there were too few tries. */
             trend: components["schemas"]["PractisingMomentView"][];
         };
         PractisingMomentView: {
@@ -8173,11 +8169,6 @@ export interface components {
             jars: components["schemas"]["WhatItTaughtJarView"][];
             /** @description Those whose paste comes out visibly otherwise; they stay as they are until the maker plans them again. */
             plans: components["schemas"]["WhatItTaughtPlanView"][];
-            /**
-             * Format: double
-             * @description Trust.
-             */
-            trust: number;
         };
         WhatItTaughtJarView: {
             /** @description Id of the colour for paste in the cabinet. */
@@ -8234,16 +8225,6 @@ export interface components {
              * @description Delta e.
              */
             deltaE: number;
-            /**
-             * Format: double
-             * @description Off before.
-             */
-            offBefore: number;
-            /**
-             * Format: double
-             * @description Off after.
-             */
-            offAfter: number;
         };
         /** @description Which wire carries a piece, and which colour of it shows least. */
         WireAdvice: {

@@ -6,7 +6,7 @@ export interface Wait {
 
 /** One thing to do, in the order of the plan. */
 export interface BenchTask {
-  operation: { id: string; waitMinutes: number }
+  operation: { id: string; waitMinutes: number; minutes: number; tickedAt: string | null }
   makerId: string | null
   waits: Wait[]
   /** What only dries: so long after all that it waits for; 0 for the work of a hand. */
@@ -36,22 +36,36 @@ export interface BenchFacts<T extends BenchTask> {
   tasks: T[]
   /** Of what is waited for; without a time where nobody ticked it. */
   done: { operationId: string; at: string | null }[]
+  /** What was done last, the newest first. */
+  recent: BenchTask['operation'][]
+  /** What was done and may still have to rest. */
+  resting: T['operation'][]
   timers: BenchTimer[]
   readings: { operationId: string; isDry: boolean; at: string }[]
 }
 
-export interface BenchDay<T> {
+export interface BenchDay<T extends BenchTask> {
   /** What can be done now; what closes soon first. */
   ready: T[]
-  /** What dries, the soonest first. @property until In ms. */
-  drying: { task: T; since: number | null; until: number }[]
+  /** What dries, the soonest first. */
+  drying: ({ task: T } & Ending)[]
+  /** What is done and has to rest before anything may touch it. */
+  resting: ({ operation: T['operation'] } & Ending)[]
+  /** Of everything that dries or rests: it stays when it is over, so that it can be told. */
+  endings: Map<string, Ending>
   /** What has to wait. @property from In ms; null while something before it is to do. */
   later: { task: T; from: number | null }[]
   /** When it is too late to begin a task, in ms. */
   closesAt: Map<string, number>
   timers: { timer: BenchTimer; endsAt: number }[]
-  /** When each was done, in ms; null if nobody knows. */
-  doneAt: Map<string, number | null>
+  /** Id of what was done last and can be taken back; null if nothing was. */
+  lastDone: string | null
+}
+
+/** Time that passes by itself, in ms. @property since Null if nobody knows. */
+export interface Ending {
+  since: number | null
+  until: number
 }
 
 const minuteMs = 60_000
@@ -75,12 +89,17 @@ export function benchDay<T extends BenchTask>(
 ): BenchDay<T> {
   const doneAt = new Map(facts.done.map((one) => [one.operationId, one.at === null ? null : Date.parse(one.at)]))
   const timers = new Map(facts.timers.map((timer) => [timer.id, timer]))
+  const done = facts.recent.map((one) => one.id).reverse()
   const notDry = facts.readings.filter((one) => !one.isDry).map((one) => ({ ...one, at: Date.parse(one.at) }))
   for (const note of notes) {
     const at = Date.parse(note.at)
-    if (note.kind === 'tick' || (note.kind === 'touched' && note.isDry)) doneAt.set(note.operationId, at)
-    else if (note.kind === 'takeBack') doneAt.delete(note.operationId)
-    else if (note.kind === 'touched') notDry.push({ operationId: note.operationId, isDry: false, at })
+    if (note.kind === 'tick' || (note.kind === 'touched' && note.isDry)) {
+      doneAt.set(note.operationId, at)
+      done.push(note.operationId)
+    } else if (note.kind === 'takeBack') {
+      doneAt.delete(note.operationId)
+      if (done.includes(note.operationId)) done.splice(done.lastIndexOf(note.operationId), 1)
+    } else if (note.kind === 'touched') notDry.push({ operationId: note.operationId, isDry: false, at })
     else if (note.kind === 'stopTimer') timers.delete(note.timerId)
     else timers.set(note.timerId, { ...note, id: note.timerId, startedAt: note.at })
   }
@@ -96,7 +115,27 @@ export function benchDay<T extends BenchTask>(
     return at
   }
   const closesAt = new Map<string, number>()
-  const day: BenchDay<T> = { ready: [], drying: [], later: [], closesAt, timers: [], doneAt }
+  const day: BenchDay<T> = {
+    ready: [],
+    drying: [],
+    resting: [],
+    endings: new Map(),
+    later: [],
+    closesAt,
+    timers: [],
+    lastDone: done.at(-1) ?? null,
+  }
+  const takenBack = notes.flatMap((note) => (note.kind === 'takeBack' ? [note.operationId] : []))
+  const rests = new Map([...facts.resting, ...facts.tasks.map((task) => task.operation)].map((one) => [one.id, one]))
+  for (const operation of rests.values()) {
+    const since = doneAt.get(operation.id) ?? (operation.tickedAt ? Date.parse(operation.tickedAt) : null)
+    // What only dries was felt to be dry when it was done.
+    if (since === null || operation.minutes <= 0 || operation.waitMinutes <= 0) continue
+    if (!doneAt.has(operation.id) && takenBack.includes(operation.id)) continue
+    const ending = { since, until: since + operation.waitMinutes * minuteMs }
+    day.endings.set(operation.id, ending)
+    if (ending.until > now) day.resting.push({ operation, ...ending })
+  }
   for (const task of facts.tasks) {
     if (doneAt.has(task.operation.id) || (makerId && task.makerId && task.makerId !== makerId)) continue
     const opened = task.window && doneAt.get(task.window.operationId)
@@ -109,7 +148,9 @@ export function benchDay<T extends BenchTask>(
         from + task.driesMinutes * minuteMs,
         ...notDry.filter((one) => one.operationId === task.operation.id).map((one) => one.at + again),
       )
-      if (until > now) day.drying.push({ task, since: from || null, until })
+      const ending = { since: from || null, until }
+      day.endings.set(task.operation.id, ending)
+      if (until > now) day.drying.push({ task, ...ending })
       else day.ready.push(task)
     } else if (from > now) day.later.push({ task, from })
     else day.ready.push(task)

@@ -9,6 +9,18 @@ namespace YoungTinge.Core.Learning;
 /// <param name="Listed">In 1/mm for each g per 100 g.</param>
 public sealed record Jar(string Id, string Name, KubelkaMunkSpectra Listed);
 
+/// <summary>Which way a jar's colour leans against that of its list.</summary>
+public enum ColourLean
+{
+    None,
+
+    /// <summary>It takes more of the long waves.</summary>
+    ToBlue,
+
+    /// <summary>It takes more of the short ones.</summary>
+    ToRed,
+}
+
 /// <summary>How a jar differs from its list.</summary>
 /// <param name="Strength">Natural logarithm of how many times as strong it is; 0 as listed.</param>
 /// <param name="Tilt">Its K is exp(tilt) times the listed one 175 nm above the middle of the spectrum, and the inverse below; 0 as listed.</param>
@@ -19,6 +31,12 @@ public readonly record struct JarDifference(double Strength, double Tilt)
 
     /// <summary>How many times as strong as listed.</summary>
     public double Times => Math.Exp(Strength);
+
+    /// <summary>How its colour leans, as an eye would say it.</summary>
+    public ColourLean Lean => Tilt switch { > SeenTilt => ColourLean.ToBlue, < -SeenTilt => ColourLean.ToRed, _ => ColourLean.None };
+
+    /// <summary>Less of it nobody sees. House figure.</summary>
+    private const double SeenTilt = 0.04;
 
     /// <summary>Where a band stands on the way from the middle of the spectrum, about -1 to 1.</summary>
     public static double TiltAt(int band) => (SpectralGrid.WavelengthNm(band) - MiddleNm) / TiltNm;
@@ -38,6 +56,9 @@ public static class JarPrior
     public const double Strength = 0.22;
 
     public const double Tilt = 0.08;
+
+    /// <param name="which">0 for strength, 1 for tilt: the order of both in everything that is solved.</param>
+    internal static double Variance(int which) => which == 0 ? Strength * Strength : Tilt * Tilt;
 
     /// <summary>Of strength, for each root of a month: a jar ages, so what was read long ago says less of it now.</summary>
     public const double AgeingPerRootMonth = 0.03;

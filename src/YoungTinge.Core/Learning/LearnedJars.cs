@@ -35,6 +35,11 @@ public sealed class LearnedJars
     /// <summary>How much of each reading is believed, 0 to about 1, by its id: a slip of the hand hardly at all.</summary>
     public IReadOnlyDictionary<Guid, double> Trust { get; }
 
+    /// <summary>Whether a reading is hardly believed: a slip, or another jar.</summary>
+    public bool IsOutlier(Guid readingId) => Trust.TryGetValue(readingId, out var trust) && trust < OutlierTrust;
+
+    private const double OutlierTrust = 0.35;
+
     /// <summary>As the list has it, with all its doubt, for a jar that nobody has read.</summary>
     public JarKnowledge Of(string jarId) => places.TryGetValue(jarId, out var at) ? known[at] : new JarKnowledge(NewLotOf(jarId), JarPrior.Strength, JarPrior.Tilt, 0);
 
@@ -79,6 +84,6 @@ public sealed class LearnedJars
     {
         if (places.TryGetValue(jar, out var at) && places.TryGetValue(other, out var atOther))
             return covariance[2 * at + which, 2 * atOther + whichOther];
-        return jar != other || which != whichOther ? 0 : which == 0 ? JarPrior.Strength * JarPrior.Strength : JarPrior.Tilt * JarPrior.Tilt;
+        return jar != other || which != whichOther ? 0 : JarPrior.Variance(which);
     }
 }

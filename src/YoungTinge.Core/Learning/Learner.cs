@@ -98,13 +98,11 @@ public static class Learner
                 for (var which = 0; which < 2 && others.Count > 0; which++)
                 {
                     // As far as the others are known: one that was hardly read draws hardly.
-                    double Weight(int other) => 1 / (covariance[2 * other + which, 2 * other + which] + JarVariance(which));
-                    priorMeans[2 * place + which] = others.Sum(other => Weight(other) * x[2 * other + which]) / (others.Sum(Weight) + 1 / JarVariance(which));
+                    double Weight(int other) => 1 / (covariance[2 * other + which, 2 * other + which] + JarPrior.Variance(which));
+                    priorMeans[2 * place + which] = others.Sum(other => Weight(other) * x[2 * other + which]) / (others.Sum(Weight) + 1 / JarPrior.Variance(which));
                 }
             }
         }
-
-        private static double JarVariance(int which) => which == 0 ? JarPrior.Strength * JarPrior.Strength : JarPrior.Tilt * JarPrior.Tilt;
 
         private Matrix<double> Solve(double settled)
         {
@@ -143,7 +141,7 @@ public static class Learner
             var cost = 0.0;
             for (var i = 0; i < x.Length; i++)
             {
-                var (off, variance) = (x[i] - priorMeans[i], JarVariance(i % 2));
+                var (off, variance) = (x[i] - priorMeans[i], JarPrior.Variance(i % 2));
                 normal[i, i] += 1 / variance;
                 pull[i] -= off / variance;
                 cost += off * off / (2 * variance);

@@ -37,11 +37,9 @@ public static class BenchDay
             var parts = planned.GetValueOrDefault(operation.Id) ?? [];
             return new BenchTask(
                 operation, parts.Count > 0 ? parts.Min(part => part.From) : null, parts.FirstOrDefault()?.MakerId, Math.Max(1, parts.Count), WaitsOf(operation, graph, byId),
-                OnlyDries(operation) ? operation.WaitMinutes : 0, WindowOf(operation, byId));
+                operation.IsByHand ? 0 : operation.WaitMinutes, WindowOf(operation, byId));
         });
     }
-
-    private static bool OnlyDries(Operation operation) => operation.SetUpMinutes + operation.HandMinutes <= 0 && operation.WaitMinutes > 0;
 
     private static IReadOnlyList<BenchWait> WaitsOf(Operation operation, WorkGraph graph, Dictionary<string, Operation> byId)
     {
@@ -49,13 +47,13 @@ public static class BenchDay
         if (operation.Step is MixPot or MakeLetDown && graph.Operations.FirstOrDefault(other => other.After.Contains(operation.Id)) is { } host)
             return [.. WaitsOf(host, graph, byId).Where(wait => wait.OperationId != operation.Id && byId[wait.OperationId].Step is not (MixPot or MakeLetDown))];
         // That something is dry was felt before it is ticked.
-        return [.. operation.After.Select(id => new BenchWait(id, OnlyDries(byId[id]) ? 0 : byId[id].WaitMinutes))
+        return [.. operation.After.Select(id => new BenchWait(id, byId[id].IsByHand ? byId[id].WaitMinutes : 0))
             .Concat(operation.Rests.Select(rest => new BenchWait(rest.AfterId, rest.LeastMinutes)))
             .GroupBy(wait => wait.OperationId).Select(same => same.MaxBy(wait => wait.Minutes)!)];
     }
 
     /// <summary>Of what dries by itself, counted from when it was laid out.</summary>
     private static BenchWait? WindowOf(Operation operation, Dictionary<string, Operation> byId) => operation.Windows
-        .Select(window => byId[window.AfterId] is var opened && OnlyDries(opened) && opened.After is [var laidOut, ..] ? new BenchWait(laidOut, window.MostMinutes) : new BenchWait(window.AfterId, window.MostMinutes))
+        .Select(window => byId[window.AfterId] is var opened && !opened.IsByHand && opened.After is [var laidOut, ..] ? new BenchWait(laidOut, window.MostMinutes) : new BenchWait(window.AfterId, window.MostMinutes))
         .MinBy(window => window.Minutes);
 }

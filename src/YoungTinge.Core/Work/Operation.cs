@@ -41,6 +41,9 @@ public sealed record Operation(
     string Id, WorkPhase Phase, Guid CommissionId, RunStep Step, IReadOnlyList<Lot> Lots, IReadOnlyList<MaterialTake> Takes, double SetUpMinutes, double HandMinutes,
     double WaitMinutes, IReadOnlyList<string> After)
 {
+    /// <summary>Of a hand; what is not only dries.</summary>
+    public bool IsByHand => SetUpMinutes + HandMinutes > 0;
+
     /// <summary>When it has to be begun; empty where there is time.</summary>
     public IReadOnlyList<Window> Windows { get; init; } = [];
 

@@ -18,6 +18,9 @@ public static class GetBench
     /// <summary>What was done last, to be taken back.</summary>
     private const int MostRecent = 12;
 
+    /// <summary>What was over longer ago is no news at the bench.</summary>
+    private static readonly TimeSpan Lately = TimeSpan.FromMinutes(30);
+
     /// <param name="OutlinePath">SVG path in a box of width by length millimetres, tip up.</param>
     /// <param name="Finished">By zone, when this has been done.</param>
     public sealed record LookView(Guid PieceId, string OutlinePath, double LengthMm, double WidthMm, PieceBuild Build, IReadOnlyDictionary<Zone, string> Finished);
@@ -63,8 +66,8 @@ public static class GetBench
         var done = open.SelectMany(commission => work.DoneOf(commission.Id)).ToHashSet();
         var needed = tasks.SelectMany(task => task.Waits.Append(task.Window).OfType<BenchWait>()).Select(wait => wait.OperationId).Where(done.Contains).Distinct();
         var ticked = done.Where(work.Ticks.ContainsKey).Select(id => work.Ticks[id]).OrderByDescending(tick => tick.At).ToList();
-        // The longest wait is a night; what dries by itself stands among the tasks.
-        var resting = ticked.Where(tick => tick.At > clock.GetUtcNow().AddDays(-1)).Select(tick => work.FindOperation(tick.OperationId)!).Where(operation => operation.WaitMinutes > 0 && operation.HandMinutes + operation.SetUpMinutes > 0);
+        // What dries by itself stands among the tasks. Over is told by the device, so a little past counts too.
+        var resting = ticked.Select(tick => (tick.At, Operation: work.FindOperation(tick.OperationId)!)).Where(one => one.Operation.IsByHand && one.At.AddMinutes(one.Operation.WaitMinutes) > clock.GetUtcNow() - Lately).Select(one => one.Operation);
         return TypedResults.Ok(new Answer(
             work.Studio.TimeZone, kept?.Makers ?? [], kept?.Plan is not null,
             [.. tasks.Select(task => new TaskView(

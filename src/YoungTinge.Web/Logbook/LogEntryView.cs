@@ -12,11 +12,12 @@ namespace YoungTinge.Web.Logbook;
 /// <param name="Mix">What was kneaded then; null where that is not known.</param>
 /// <param name="LoggedBy">Empty if that is not known.</param>
 /// <param name="IsLeftOut">Nothing is learned of it.</param>
-/// <param name="Trust">How much of it is believed, 0 to about 1; null where nothing is learned of it.</param>
+/// <param name="HasTaught">Something is learned of it.</param>
+/// <param name="IsOutlier">It stands apart, and is hardly believed.</param>
 /// <param name="Version">To send with a change of it.</param>
 public sealed record LogEntryView(
     Guid Id, Guid? PieceId, string PieceName, Guid? FlowerId, string FlowerName, string CommissionName, LogSubject Subject,
-    ColourView Predicted, ColourView Actual, Difference Difference, double? PredictedRange, LoggedMix? Mix, ReadBy By, string LoggedBy, bool IsLeftOut, double? Trust, string Note, DateTimeOffset LoggedAt, int Version)
+    ColourView Predicted, ColourView Actual, Difference Difference, double? PredictedRange, LoggedMix? Mix, ReadBy By, string LoggedBy, bool IsLeftOut, bool HasTaught, bool IsOutlier, string Note, DateTimeOffset LoggedAt, int Version)
 {
     public static LogEntryView From(NamedLogEntry named, LearnedJars jars)
     {
@@ -24,6 +25,6 @@ public sealed record LogEntryView(
         return new LogEntryView(
             entry.Id, entry.PieceId, named.PieceName, named.FlowerId, named.FlowerName, named.CommissionName, entry.Subject,
             ColourView.From(entry.Predicted), ColourView.From(entry.Actual), Difference.Of(entry.Actual, entry.Predicted),
-            entry.PredictedRange, entry.Mix, entry.By, entry.LoggedBy, entry.IsLeftOut, jars.Trust.TryGetValue(entry.Id, out var trust) ? trust : null, entry.Note, entry.LoggedAt, entry.Version);
+            entry.PredictedRange, entry.Mix, entry.By, entry.LoggedBy, entry.IsLeftOut, jars.Trust.ContainsKey(entry.Id), jars.IsOutlier(entry.Id), entry.Note, entry.LoggedAt, entry.Version);
     }
 }

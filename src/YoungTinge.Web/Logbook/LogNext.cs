@@ -21,7 +21,7 @@ public static class LogNext
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/log-next", Handle).KeepsAnswer().WithName("getLogNext").Produces<IReadOnlyList<NextView>>().ProducesProblems();
 
-    private static async Task<IResult> Handle(StudioWorks works, CabinetStore cabinet, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> Handle(StudioWorks works, CabinetStore cabinet, CancellationToken cancel)
     {
         var work = await works.LoadAsync(cancel);
         var listed = await cabinet.ListedAsync(work.Studio.Id, cancel);
@@ -29,13 +29,10 @@ public static class LogNext
         var pieces = work.Commissions.Where(commission => commission.IsOpen).SelectMany(commission => work.PiecesIn(commission.Id)).Where(piece => learned.HasAllOf(piece.Plan.Paste) && piece.Plan.Paste.Doses.Count > 0)
             .DistinctBy(piece => string.Join('|', piece.Plan.Paste.Doses.OrderBy(dose => dose.ColourantId).Select(dose => $"{dose.ColourantId} {dose.GPer100g:0.000}"))).Take(MostWeighed).ToList();
         List<(string BaseId, IReadOnlyList<JarDose> Doses)> pastes = [.. pieces.Select(piece => (piece.Plan.Paste.BaseId, Doses(piece.Plan.Paste)))];
-        var entries = await cabinet.PasteReadingsAsync(work.Studio.Id, listed, cancel);
-        PasteReading[] readings = [.. entries.Where(entry => !entry.IsLeftOut).Select(CabinetStore.ReadingOf)];
-        var known = LearnedCabinet.JarsOf(listed, entries.SelectMany(entry => entry.Mix!.Doses).Select(dose => (dose.ColourantId, dose.Lot)));
-        var (bases, now) = (CabinetStore.BasesOf(listed), clock.GetUtcNow());
+        var readings = await cabinet.JarReadingsAsync(work.Studio.Id, listed, cancel);
         var worth = NextReading.Of(
-            pastes, jars, reading => Learner.Learn(known, bases, [.. readings, reading], now),
-            at => new PasteReading(Guid.Empty, now, pastes[at].BaseId, pastes[at].Doses, ReadBy.Reader, jars.Predict(pastes[at].BaseId, pastes[at].Doses).Colour));
+            pastes, jars, reading => readings.Learn([.. readings.Used, reading], readings.At),
+            at => new PasteReading(Guid.Empty, readings.At, pastes[at].BaseId, pastes[at].Doses, ReadBy.Reader, jars.Predict(pastes[at].BaseId, pastes[at].Doses).Colour));
         return TypedResults.Ok<IReadOnlyList<NextView>>([.. worth.Take(Most).Select(one =>
         {
             var piece = pieces[one.Paste];

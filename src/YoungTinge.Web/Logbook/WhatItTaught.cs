@@ -18,10 +18,10 @@ public static class WhatItTaught
 
     /// <param name="Before">The paste of the piece as it was predicted without this entry.</param>
     /// <param name="Wanted">That its plan was made for.</param>
-    public sealed record PlanView(Guid FlowerId, string FlowerName, Guid PieceId, string PieceName, ColourView Before, ColourView After, ColourView Wanted, double DeltaE, double OffBefore, double OffAfter);
+    public sealed record PlanView(Guid FlowerId, string FlowerName, Guid PieceId, string PieceName, ColourView Before, ColourView After, ColourView Wanted, double DeltaE);
 
     /// <param name="Plans">Those whose paste comes out visibly otherwise; they stay as they are until the maker plans them again.</param>
-    public sealed record Answer(IReadOnlyList<JarView> Jars, IReadOnlyList<PlanView> Plans, double Trust);
+    public sealed record Answer(IReadOnlyList<JarView> Jars, IReadOnlyList<PlanView> Plans);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/log-entries/{id:guid}/taught", Handle).WithName("getWhatItTaught").Produces<Answer>().ProducesProblems(404);
 
@@ -32,15 +32,14 @@ public static class WhatItTaught
         if (await logbook.FindAsync(work.Studio.Id, id, cancel) is not { } entry)
             return ApiProblem.NotFound();
         var (after, jars) = await cabinet.LoadLearnedAsync(work.Studio.Id, cancel);
-        if (entry.Mix is null || !jars.Trust.TryGetValue(id, out var trust))
-            return TypedResults.Ok(new Answer([], [], 0));
-        var all = await cabinet.PasteReadingsAsync(work.Studio.Id, listed, cancel);
-        var known = LearnedCabinet.JarsOf(listed, all.SelectMany(one => one.Mix!.Doses).Select(dose => (dose.ColourantId, dose.Lot)));
-        var without = Learner.Learn(known, CabinetStore.BasesOf(listed), [.. all.Where(one => !one.IsLeftOut && one.Id != id).Select(CabinetStore.ReadingOf)], DateTimeOffset.UtcNow);
+        if (entry.Mix is null || !jars.Trust.ContainsKey(id))
+            return TypedResults.Ok(new Answer([], []));
+        var readings = await cabinet.JarReadingsAsync(work.Studio.Id, listed, cancel);
+        var without = readings.Learn([.. readings.Used.Where(reading => reading.Id != id)], readings.At);
         var before = listed.With(without);
         return TypedResults.Ok(new Answer(
             [.. entry.Mix.Doses.Select(dose => JarOf(dose, entry.Mix.BaseId))],
-            [.. work.Commissions.Where(commission => commission.IsOpen).SelectMany(commission => work.PiecesIn(commission.Id)).Select(PlanOf).OfType<PlanView>()], trust));
+            [.. work.Commissions.Where(commission => commission.IsOpen).SelectMany(commission => work.PiecesIn(commission.Id)).Select(PlanOf).OfType<PlanView>()]));
 
         JarView JarOf(LoggedDose dose, string baseId)
         {
@@ -56,7 +55,7 @@ public static class WhatItTaught
             var (was, now, wanted) = (PasteOptics.ColourOf(piece.Plan.Paste, before), PasteOptics.ColourOf(piece.Plan.Paste, after), piece.Plan.PasteTarget);
             return DeltaE2000.Between(was, now) is var moved && moved < Seen ? null : new PlanView(
                 piece.FlowerId, work.FlowerName(piece.FlowerId) ?? "", piece.Id, piece.Piece.Name, ColourView.From(was), ColourView.From(now), ColourView.From(wanted),
-                moved, DeltaE2000.Between(wanted, was), DeltaE2000.Between(wanted, now));
+                moved);
         }
     }
 }

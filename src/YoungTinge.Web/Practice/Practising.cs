@@ -14,6 +14,9 @@ public static class Practising
     private const int MostTrials = 2000;
     private const int TrialsOfThreshold = 60;
 
+    /// <summary>Before that it is mostly chance.</summary>
+    private const int FewestTries = 5;
+
     /// <summary>So often a question begins from a colour that went wrong before.</summary>
     private const double FromMistakes = 0.4;
 
@@ -26,9 +29,9 @@ public static class Practising
     /// <param name="Threshold">CIEDE2000 told apart in four of five tries, by all that was tried until then.</param>
     public sealed record MomentView(DateTimeOffset At, double Threshold);
 
-    /// <param name="Threshold">CIEDE2000 told apart in four of five tries; of a match, how far off it is left in the middle. Null before the first.</param>
+    /// <param name="Threshold">CIEDE2000 told apart in four of five tries; of a match, how far off it is left in the middle. Null while there were too few tries.</param>
     /// <param name="Tries">How many there were.</param>
-    /// <param name="Trend">The oldest first.</param>
+    /// <param name="Trend">The oldest first; empty while there were too few tries.</param>
     public sealed record ExerciseView(Exercise Exercise, double? Threshold, int Tries, IReadOnlyList<MomentView> Trend);
 
     /// <param name="Exercises">All there are.</param>
@@ -65,7 +68,7 @@ public static class Practising
     {
         var moments = Enumerable.Range(1, own.Count).Where(count => count == own.Count || count % Math.Max(1, own.Count / MostMoments) == 0)
             .Select(count => new MomentView(own[count - 1].At, ThresholdOf(exercise, own.Take(count)))).ToList();
-        return new ExerciseView(exercise, moments.LastOrDefault()?.Threshold, own.Count, moments);
+        return own.Count < FewestTries ? new ExerciseView(exercise, null, own.Count, []) : new ExerciseView(exercise, moments[^1].Threshold, own.Count, moments);
     }
 
     private static double ThresholdOf(Exercise exercise, IEnumerable<PracticeTrial> own)
@@ -73,8 +76,10 @@ public static class Practising
         var last = own.TakeLast(TrialsOfThreshold).ToList();
         if (exercise == Exercise.Match)
             return last.Select(trial => trial.Level).Order().ElementAt(last.Count / 2);
-        return Staircase.Of(last.Select(trial => new Trial(Math.Max(0.01, trial.Level), trial.IsRight)), Exercises.GuessRateOf(exercise)).Threshold;
+        return Staircase.Of(last.Select(Of), Exercises.GuessRateOf(exercise)).Threshold;
     }
+
+    private static Trial Of(PracticeTrial trial) => new(Math.Max(0.01, trial.Level), trial.IsRight);
 
     /// <param name="exercise">Which.</param>
     private static async Task<IResult> Ask(string exercise, CurrentStudio studio, CabinetStore cabinet, PracticeStore practice, CancellationToken cancel)
@@ -87,7 +92,7 @@ public static class Practising
             materials = StarterCabinet.Load();
         var own = (await practice.ListAsync(studioId, MostTrials, cancel)).Where(trial => trial.Exercise == which).TakeLast(TrialsOfThreshold).ToList();
         var chance = new Random();
-        var level = Staircase.Of(own.Select(trial => new Trial(Math.Max(0.01, trial.Level), trial.IsRight)), Exercises.GuessRateOf(which)).NextLevel;
+        var level = Staircase.Of(own.Select(Of), Exercises.GuessRateOf(which)).NextLevel;
         var wrong = own.Where(trial => !trial.IsRight).ToList();
         Lab? near = wrong.Count > 0 && chance.NextDouble() < FromMistakes ? wrong[chance.Next(wrong.Count)].Colour : null;
         var question = new Exercises(materials, chance).Ask(which, level, near);

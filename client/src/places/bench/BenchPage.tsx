@@ -2,6 +2,7 @@ import { Bell } from 'lucide-react'
 import { useState } from 'react'
 import { Link } from 'wouter'
 import type { BenchAnswer, BenchTaskView, Operation } from '../../api/api'
+import type { Ending } from '../../core/BenchDay'
 import { benchDay } from '../../core/BenchDay'
 import { Choice } from '../../shared/Choice'
 import { FrameState } from '../../shared/FrameState'
@@ -63,13 +64,6 @@ function Day({ facts }: { facts: BenchAnswer }) {
   }
   const when = (at: number) => whenWords(t, at, now, timeZone)
 
-  // What is done and still has to rest before anything may touch it.
-  const resting = [...known.values()].flatMap((operation) => {
-    const at = day.doneAt.get(operation.id) ?? (operation.tickedAt ? Date.parse(operation.tickedAt) : null)
-    const wasTakenBack = notes.some((note) => note.kind === 'takeBack' && note.operationId === operation.id)
-    const until = at === null ? 0 : at + 60_000 * operation.waitMinutes
-    return at !== null && until > now && operation.minutes > 0 && !wasTakenBack ? [{ operation, until }] : []
-  })
   useAlarms(
     [
       ...[...day.closesAt].map(([id, at]) => ({
@@ -82,36 +76,24 @@ function Day({ facts }: { facts: BenchAnswer }) {
         words: timer.name || whatOf(timer.operationId),
         endsAt,
       })),
-      ...facts.tasks
-        .filter((one) => one.driesMinutes > 0 && !day.doneAt.has(one.operation.id))
-        .flatMap((one) => {
-          const dries = day.drying.find((other) => other.task === one)
-          return dries
-            ? [{ key: `${one.operation.id} ${dries.until}`, words: whatOf(one.operation.id), endsAt: dries.until }]
-            : []
-        }),
-      ...resting.map(({ operation, until }) => ({
-        key: `${operation.id} ${until}`,
-        words: whatOf(operation.id),
-        endsAt: until,
-      })),
+      ...[...day.endings].map(([id, { until }]) => ({ key: `${id} ${until}`, words: whatOf(id), endsAt: until })),
     ],
     now,
   )
 
-  const last = lastDone(facts, notes)
+  const last = day.lastDone
   const done = (one: BenchTaskView | undefined) => {
     if (one && one.driesMinutes === 0)
       tell({ kind: 'tick', operationId: one.operation.id, fingerprint: one.operation.fingerprint })
   }
   const dry = (one: BenchTaskView, isDry: boolean) => {
-    const laidOut = one.waits.map((wait) => day.doneAt.get(wait.operationId) ?? null).filter((at) => at !== null)
+    const since = day.endings.get(one.operation.id)?.since ?? null
     tell({
       kind: 'touched',
       operationId: one.operation.id,
       fingerprint: one.operation.fingerprint,
       isDry,
-      minutes: laidOut.length > 0 ? Math.max(0, (now - Math.max(...laidOut)) / 60_000) : null,
+      minutes: since === null ? null : Math.max(0, (now - since) / 60_000),
     })
   }
   const start = (operationId: string | null, name: string, seconds: number) =>
@@ -161,7 +143,7 @@ function Day({ facts }: { facts: BenchAnswer }) {
             task={task}
             when={task.from ? when(Date.parse(task.from)) : undefined}
             closes={closes === undefined ? undefined : { time: when(closes), isPast: closes <= now }}
-            due={dueOf(task, day.doneAt, when)}
+            due={endOf(day.endings.get(task.operation.id), when)}
             waits={waitOf(
               day.later.find((one) => one.task === task),
               when,
@@ -240,7 +222,7 @@ function Day({ facts }: { facts: BenchAnswer }) {
         />
         <Drying
           drying={day.drying}
-          resting={resting}
+          resting={day.resting}
           now={now}
           nameOf={nameOf}
           whenOf={when}
@@ -261,25 +243,10 @@ function Day({ facts }: { facts: BenchAnswer }) {
   )
 }
 
-/** What was done last and is to be taken back: here, or on whichever sheet. */
-function lastDone(facts: BenchAnswer, notes: readonly { kind: string; operationId?: string | null }[]): string | null {
-  const done = facts.recent.map((operation) => operation.id).reverse()
-  for (const note of notes) {
-    if (!note.operationId) continue
-    if (note.kind === 'tick' || note.kind === 'touched') done.push(note.operationId)
-    if (note.kind === 'takeBack') done.splice(done.lastIndexOf(note.operationId), 1)
-  }
-  return done.at(-1) ?? null
-}
-
 /** Why something would not be its turn yet: until when it rests, or nothing where that is not known. */
 const waitOf = (later: { from: number | null } | undefined, when: (at: number) => string) =>
   later && { until: later.from === null ? null : when(later.from) }
 
-/** Since when what dries should be dry. */
-function dueOf(task: BenchTaskView, doneAt: ReadonlyMap<string, number | null>, when: (at: number) => string) {
-  if (task.driesMinutes === 0) return undefined
-  const laidOut = task.waits.map((wait) => doneAt.get(wait.operationId) ?? 0)
-  const latest = Math.max(0, ...laidOut)
-  return latest > 0 ? when(latest + 60_000 * task.driesMinutes) : undefined
-}
+/** Since when what dries should be dry; nothing where nobody knows. */
+const endOf = (ending: Ending | undefined, when: (at: number) => string) =>
+  ending && ending.since !== null ? when(ending.until) : undefined

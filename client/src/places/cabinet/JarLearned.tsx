@@ -10,7 +10,6 @@ import { InlineSwatch } from '../../shared/Swatch'
 import { useTranslation } from '../../shared/translation'
 import type { NameOf } from '../../shared/words'
 import { dayWords, deltaE } from '../../shared/words'
-import { hangsOnLearning } from '../logbook/hangsOnLearning'
 
 /** What the logbook has taught of a jar: how strong it is, how that came, and the readings behind it. */
 export function JarLearned({ id, nameOf }: { id: string; nameOf: NameOf }) {
@@ -34,8 +33,8 @@ export function JarLearned({ id, nameOf }: { id: string; nameOf: NameOf }) {
           }),
         )
     },
-    onSettled: () =>
-      client.invalidateQueries({ predicate: ({ queryKey }) => hangsOnLearning.includes(String(queryKey[0])) }),
+    // Every colour is predicted with what the logbook has taught.
+    onSettled: () => client.invalidateQueries(),
   })
   const { data } = jar
   if (!data) return null
@@ -53,7 +52,7 @@ export function JarLearned({ id, nameOf }: { id: string; nameOf: NameOf }) {
             <span className="font-semibold">{strengthWords(t, data.now.times)}</span>,{' '}
             {t('learned.jar.surely', { low: percent(data.now.low), high: percent(data.now.high) })},{' '}
             {t('learned.jar.count', { count: data.count })}: {t(`learned.sureness.${data.sureness}`)}.{' '}
-            {Math.abs(data.tilt) > 0.04 && t(data.tilt > 0 ? 'learned.jar.warmer' : 'learned.jar.cooler')}
+            {data.lean !== 'none' && t(`learned.jar.${data.lean}`)}
           </p>
           {data.history.length > 1 && <StrengthChart jar={data} />}
         </>

@@ -14,7 +14,6 @@ import { Choice } from '../../shared/Choice'
 import { Editor } from '../../shared/Editor'
 import { newId } from '../../shared/newId'
 import { hasFields } from '../../core/Kept'
-import { hangsOnLearning } from '../logbook/hangsOnLearning'
 import { EyeSteps } from './EyeSteps'
 import { useUnsavedForm } from '../../shared/unsavedForms'
 import { useKept } from '../../shared/useKept'
@@ -72,7 +71,7 @@ export function LogForm({
     retry: (count, error) => error instanceof RequestFailed && error.isPassing && count < 4,
     onSuccess: () => {
       kept.drop(fresh())
-      void queryClient.invalidateQueries({ predicate: ({ queryKey }) => hangsOnLearning.includes(String(queryKey[0])) })
+      void queryClient.invalidateQueries()
     },
   })
   const change = (part: Partial<LogDraft>) => {

@@ -14,7 +14,6 @@ import { TextField } from '../../shared/TextField'
 import { useTranslation } from '../../shared/translation'
 import type { NameOf } from '../../shared/words'
 import { colourName, dayWords, deltaE, differenceWords, nameFinder } from '../../shared/words'
-import { hangsOnLearning } from './hangsOnLearning'
 import { LogNext } from './LogNext'
 import { Taught } from './Taught'
 
@@ -152,8 +151,8 @@ function useChange() {
           },
         }),
       ),
-    onSettled: () =>
-      client.invalidateQueries({ predicate: ({ queryKey }) => hangsOnLearning.includes(String(queryKey[0])) }),
+    // Every colour is predicted with what the logbook has taught.
+    onSettled: () => client.invalidateQueries(),
   })
 }
 
@@ -213,7 +212,7 @@ function Entry({
             {' '}
             · {colourName(t, entry.actual)} · {t(`readBy.${entry.by}`)}
             {entry.isLeftOut && ` · ${t('learned.jar.leftOut')}`}
-            {entry.trust !== null && entry.trust < 0.35 && ` · ${t('learned.jar.outlier')}`}
+            {entry.isOutlier && ` · ${t('learned.jar.outlier')}`}
           </span>
         </p>
         {entry.mix && (
@@ -273,7 +272,7 @@ function Entry({
             <span className="sr-only">: {what}</span>
           </button>
         </p>
-        {entry.trust !== null && <Taught id={entry.id} nameOf={nameOf} />}
+        {entry.hasTaught && <Taught id={entry.id} nameOf={nameOf} />}
       </div>
     </li>
   )

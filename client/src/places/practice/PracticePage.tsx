@@ -8,9 +8,6 @@ import { useTranslation } from '../../shared/translation'
 import { deltaE } from '../../shared/words'
 import { QuestionCard } from './QuestionCard'
 
-/** A threshold from fewer tries says nothing. */
-const fewestTries = 5
-
 /** Practice for the eye and the hand: choose what to train, and see how it goes. */
 export function PracticePage() {
   const { t } = useTranslation()
@@ -46,9 +43,7 @@ export function PracticePage() {
                   {one.tries === 0
                     ? t('practice.notYet')
                     : [
-                        // Before that it is mostly chance.
                         one.threshold !== null &&
-                          one.tries >= fewestTries &&
                           t(one.exercise === 'match' ? 'practice.matches' : 'practice.threshold', {
                             deltaE: deltaE(one.threshold),
                           }),
@@ -58,7 +53,7 @@ export function PracticePage() {
                         .join(' · ')}
                 </span>
               </button>
-              {one.trend.length > fewestTries && <Trend trend={one.trend} />}
+              {one.trend.length > 1 && <Trend trend={one.trend} />}
             </li>
           ))}
         </ul>
