@@ -25,7 +25,7 @@ export function BenchBar({
   const size = 'btn h-18 min-w-0 px-4 text-xl sm:text-2xl'
   return (
     <div className="bg-base-100 sticky bottom-0 z-10 -mx-4 px-4 pt-2 pb-3 lg:mx-0 lg:px-0">
-      <div className="flex gap-3">
+      <div className="flex flex-wrap-reverse gap-3">
         {back !== null && (
           <button className={size} title={t('benchDay.takeBack', { what: back })} onClick={onBack}>
             <Undo2 size={24} aria-hidden className="shrink-0" />
@@ -45,7 +45,7 @@ export function BenchBar({
         )}
         {task && (
           <button
-            className={`${size} btn-primary grow-2`}
+            className={`${size} btn-primary grow-2 basis-44`}
             onClick={() => (step?.kind === 'dryPieces' ? onDry(true) : onDone())}
           >
             <Check size={28} aria-hidden className="shrink-0" />
