@@ -25,6 +25,9 @@ public static class Bloom
     /// <summary>Of each kind, round an open flower.</summary>
     private const int MostLeaves = 12;
     private const double LeafBaseShare = 0.05;
+
+    /// <summary>Where nothing stands in the middle, leaves leave room there: of the longest leaf.</summary>
+    private const double FoliageBaseShare = 0.3;
     private const double FirstLeafDegrees = 24;
 
     private const double GoldenAngleDegrees = 137.507764;
@@ -103,7 +106,7 @@ public static class Bloom
     {
         var leaves = kinds.Index().Where(kind => kind.Item.Form.Role == PieceRole.Leaf)
             .SelectMany(kind => Enumerable.Range(0, Math.Min(MostLeaves, kind.Item.PerPart)).Select(number => (kind.Index, Number: number))).ToList();
-        var baseMm = LeafBaseShare * ReachMm(kinds);
+        var baseMm = IsFoliage(kinds) ? FoliageBaseShare * leaves.Select(leaf => kinds[leaf.Index].LengthMm).DefaultIfEmpty(0).Max() : LeafBaseShare * ReachMm(kinds);
         return [.. leaves.Select((leaf, i) => new SprayPiece(0, leaf.Index, leaf.Number, i * 360.0 / leaves.Count + FirstLeafDegrees, baseMm))];
     }
 
@@ -125,6 +128,9 @@ public static class Bloom
         var gapMm = 2 * outMm * Math.Sin(Math.PI / piece.SeenPerPart);
         return Math.Clamp(1 - gapMm / piece.WidthMm, 0, 1);
     }
+
+    /// <summary>Whether there is nothing of a flower in it: leaves and berries on a stem, which nobody counts as flowers.</summary>
+    public static bool IsFoliage(IReadOnlyCollection<Piece> kinds) => kinds.Count > 0 && kinds.All(kind => kind.Form.Role is PieceRole.Leaf or PieceRole.Berry or PieceRole.Stem);
 
     private static bool IsSeen(Piece piece) => piece.PartOf == PartOf.Flower && piece.Form.Role is not (PieceRole.Bud or PieceRole.Stem or PieceRole.Leaf or PieceRole.Berry);
 

@@ -25,7 +25,7 @@ public sealed record LibraryFlower(string Id, string Name, IReadOnlyList<Library
 {
     public KnownFrom KnownFrom { get; init; }
 
-    public bool IsFoliage => Pieces.All(piece => piece.Piece.Form.Role is Leaf or Berry);
+    public bool IsFoliage => Bloom.IsFoliage([.. Pieces.Select(piece => piece.Piece)]);
 }
 
 /// <summary>Common flowers and leaves as they are made of paste; sizes from general knowledge of how they grow.</summary>

@@ -96,6 +96,9 @@ public class FlowerTests
         var leaf = Petals(3) with { Form = PieceForm.Usual(PieceRole.Leaf) };
         Assert.Empty(Bloom.Of([bud, leaf]));
         Assert.Equal(0, Bloom.ReachMm([bud, leaf]));
+        // Leaves alone are counted by their stems, and leave room for each other.
+        Assert.Equal([false, true, false], new Piece[][] { [bud, leaf], [leaf], [] }.Select(Bloom.IsFoliage));
+        Assert.All(Bloom.LeavesOf([leaf]), placed => Assert.InRange(placed.BaseMm, 1, leaf.LengthMm));
     }
 
     [Fact]
