@@ -7,7 +7,8 @@ namespace YoungTinge.Web.Shared.Computing;
 /// connections are never used up by optics, and health is told however much there is to compute.
 /// </summary>
 /// <param name="count">Of the threads, at least 1.</param>
-public sealed class WorkerThreads(string name, int count) : TaskScheduler, IDisposable
+/// <param name="givesWay">To all ordinary threads: it computes with what they leave.</param>
+public sealed class WorkerThreads(string name, int count, bool givesWay = false) : TaskScheduler, IDisposable
 {
     private readonly BlockingCollection<Task> waiting = [];
     private readonly ThreadLocal<bool> isOurs = new();
@@ -39,6 +40,8 @@ public sealed class WorkerThreads(string name, int count) : TaskScheduler, IDisp
     private void Work()
     {
         isOurs.Value = true;
+        if (givesWay)
+            Niceness.GiveWay();
         foreach (var task in waiting.GetConsumingEnumerable())
             TryExecuteTask(task);
     }

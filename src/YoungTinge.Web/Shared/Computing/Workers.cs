@@ -4,7 +4,7 @@ namespace YoungTinge.Web.Shared.Computing;
 
 /// <summary>
 /// All that is computed here, on as many threads as there are cores, twice: once for what is answered in a breath, once for searches
-/// that last seconds. So an answer never stands in line behind a search; the system shares the cores between the two.
+/// that last seconds. So an answer never stands in line behind a search, and a search takes what cores are left.
 /// </summary>
 public sealed class Workers : IDisposable
 {
@@ -14,7 +14,7 @@ public sealed class Workers : IDisposable
     private static readonly int Cores = Environment.ProcessorCount;
 
     private readonly WorkerThreads pictures = new("picture", 1);
-    private readonly WorkerThreads searches = new("search", Cores);
+    private readonly WorkerThreads searches = new("search", Cores, givesWay: true);
     private readonly ConcurrencyLimiter turns = new(new() { PermitLimit = Cores, QueueLimit = MostWaiting, QueueProcessingOrder = QueueProcessingOrder.OldestFirst });
 
     /// <summary>For what is answered in a breath.</summary>
