@@ -51,7 +51,7 @@ public sealed class BatchStore(NpgsqlDataSource dataSource)
             b.made_at, b.made_recipe::text, b.made_g, b.left_g, b.kept_in, b.block_key, b.place, coalesce(c.name, b.commission_name)
         """;
 
-    internal const string From = "batch b left join commission c on c.id = b.commission_id";
+    internal const string From = "batch b left join commission c on c.studio_id = b.studio_id and c.id = b.commission_id";
 
     /// <summary>Newest first.</summary>
     public async Task<IReadOnlyList<Batch>> ListAsync(Guid studioId, int most, CancellationToken cancel)

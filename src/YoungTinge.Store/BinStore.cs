@@ -29,11 +29,11 @@ public sealed class BinStore(NpgsqlDataSource dataSource)
             select 'Commission', id, name, '', deleted_at from commission where studio_id = $1 and deleted_at >= $2
             union all
             select 'Flower', f.id, f.name, c.name, f.deleted_at
-            from flower f join live_commission c on c.id = f.commission_id
+            from flower f join live_commission c on c.studio_id = f.studio_id and c.id = f.commission_id
             where f.studio_id = $1 and f.deleted_at >= $2
             union all
             select 'Piece', p.id, p.name, f.name, p.deleted_at
-            from piece p join live_flower f on f.id = p.flower_id
+            from piece p join live_flower f on f.studio_id = p.studio_id and f.id = p.flower_id
             where p.studio_id = $1 and p.deleted_at >= $2
             order by 5 desc, 2
             """);

@@ -1,7 +1,5 @@
-using System.Buffers.Text;
-using System.Security.Cryptography;
-using System.Text;
 using Npgsql;
+using YoungTinge.Store.People;
 using static YoungTinge.Store.Sql;
 
 namespace YoungTinge.Store;
@@ -9,11 +7,6 @@ namespace YoungTinge.Store;
 /// <summary>A private address for the calendar of a studio. It is told once, when it is made; kept is only what it hashes to.</summary>
 public sealed class CalendarAddressStore(NpgsqlDataSource dataSource)
 {
-    private const int SecretBytes = 24;
-
-    /// <summary>Of what stands in an address, in characters.</summary>
-    public const int TokenLength = SecretBytes / 3 * 4;
-
     /// <returns>When the address was made; null if there is none.</returns>
     public async Task<DateTimeOffset?> MadeAtAsync(Guid studioId, CancellationToken cancel)
     {
@@ -26,12 +19,12 @@ public sealed class CalendarAddressStore(NpgsqlDataSource dataSource)
     /// <returns>What stands in the address.</returns>
     public async Task<string> MakeAsync(Guid studioId, CancellationToken cancel)
     {
-        var token = Base64Url.EncodeToString(RandomNumberGenerator.GetBytes(SecretBytes));
+        var token = Secret.New();
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
         await RunAsync(connection, """
             insert into calendar_address (studio_id, token_hash) values ($1, $2)
             on conflict (studio_id) do update set token_hash = excluded.token_hash, made_at = now()
-            """, cancel, Of(studioId), Of(Hash(token)));
+            """, cancel, Of(studioId), Of(Secret.Hash(token)));
         return token;
     }
 
@@ -41,13 +34,12 @@ public sealed class CalendarAddressStore(NpgsqlDataSource dataSource)
         await RunAsync(connection, "delete from calendar_address where studio_id = $1", cancel, Of(studioId));
     }
 
-    /// <returns>The studio that an address is of; null if it leads nowhere.</returns>
-    public async Task<Guid?> FindAsync(string token, CancellationToken cancel)
+    /// <summary>Looks an address up among all studios: at the door.</summary>
+    /// <returns>The studio that it is of; null if it leads nowhere.</returns>
+    public static async Task<Guid?> FindAsync(NpgsqlDataSource door, string token, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand("select studio_id from calendar_address where token_hash = $1");
-        command.Parameters.Add(Of(Hash(token)));
+        await using var command = door.CreateCommand("select studio_id from calendar_address where token_hash = $1");
+        command.Parameters.Add(Of(Secret.Hash(token)));
         return await command.ExecuteScalarAsync(cancel) as Guid?;
     }
-
-    private static byte[] Hash(string token) => SHA256.HashData(Encoding.UTF8.GetBytes(token));
 }

@@ -78,7 +78,7 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
         await using var command = dataSource.CreateCommand($"""
             select {CommissionColumns}, {FlowerColumns}
             from live_commission c
-            left join live_flower f on f.commission_id = c.id
+            left join live_flower f on f.studio_id = c.studio_id and f.commission_id = c.id
             where c.studio_id = $1
             order by c.due_on, c.name, c.id, f.position, f.id
             """);
@@ -103,7 +103,7 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
         await using var command = dataSource.CreateCommand($"""
             select {CommissionColumns}, {FlowerColumns}
             from live_flower f
-            join commission c on c.id = f.commission_id
+            join commission c on c.studio_id = f.studio_id and c.id = f.commission_id
             where f.studio_id = $1 and f.id = $2
             """);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });

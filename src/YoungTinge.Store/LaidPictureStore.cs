@@ -16,14 +16,14 @@ public sealed class LaidPictureStore(NpgsqlDataSource dataSource)
         await using var batch = dataSource.CreateBatch();
         var lay = new NpgsqlBatchCommand("""
             insert into laid_picture (id, studio_id, jpeg, laid_at) values ($1, $2, $3, $4)
-            on conflict (id) do update set jpeg = excluded.jpeg, laid_at = excluded.laid_at where laid_picture.studio_id = excluded.studio_id
+            on conflict (studio_id, id) do update set jpeg = excluded.jpeg, laid_at = excluded.laid_at
             """);
         lay.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = id });
         lay.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         lay.Parameters.Add(new NpgsqlParameter<byte[]> { TypedValue = jpeg });
         lay.Parameters.Add(new NpgsqlParameter<DateTimeOffset> { TypedValue = now.ToUniversalTime() });
         var tidy = new NpgsqlBatchCommand("""
-            delete from laid_picture where id in (
+            delete from laid_picture where studio_id = $1 and id in (
                 select id from (select id, laid_at, row_number() over (order by laid_at desc) as place from laid_picture where studio_id = $1) laid
                 where laid_at < $2 or place > $3)
             """);

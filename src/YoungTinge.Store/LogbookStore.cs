@@ -92,10 +92,10 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
             select $1, $2, p.id, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, coalesce(p.name, ''), coalesce(f.name, ''), coalesce(c.name, '')
             from (select 1) one
             left join live_piece p on p.studio_id = $2 and p.id = $3
-            left join flower f on f.id = p.flower_id
-            left join commission c on c.id = f.commission_id
+            left join flower f on f.studio_id = p.studio_id and f.id = p.flower_id
+            left join commission c on c.studio_id = f.studio_id and c.id = f.commission_id
             where p.id is not null or $3 is null
-            on conflict (id) do nothing
+            on conflict (studio_id, id) do nothing
             """, connection);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = entry.Id });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
@@ -154,9 +154,9 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
         await using var command = dataSource.CreateCommand($"""
             select {Columns}, coalesce(p.name, e.piece_name), f.id, coalesce(f.name, e.flower_name), coalesce(c.name, e.commission_name)
             from log_entry e
-            left join live_piece p on p.id = e.piece_id
-            left join flower f on f.id = p.flower_id
-            left join commission c on c.id = f.commission_id
+            left join live_piece p on p.studio_id = e.studio_id and p.id = e.piece_id
+            left join flower f on f.studio_id = p.studio_id and f.id = p.flower_id
+            left join commission c on c.studio_id = f.studio_id and c.id = f.commission_id
             where e.studio_id = $1 and ($2 is null or e.piece_id = $2) and not e.is_taken_out
             order by e.logged_at desc, e.id
             limit $3

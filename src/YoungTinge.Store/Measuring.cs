@@ -19,6 +19,7 @@ public sealed record Measuring(Measures Measures, double ScaleG, double Leftover
     /// <summary>Diameters of the maker's own sizing holes, from the smallest up; empty if she has none.</summary>
     public IReadOnlyList<double> HolesMm { get; init; } = [];
 
+    public const double UsualDeltaE = 2;
     public const double LeastDeltaE = 0.1;
     public const double MostDeltaE = 10;
 }

@@ -20,7 +20,7 @@ public sealed class PastePlanStore(NpgsqlDataSource dataSource)
         await using var command = dataSource.CreateCommand("""
             select p.flower_id, p.plan::text, p.version
             from paste_plan p
-            join live_flower f on f.id = p.flower_id
+            join live_flower f on f.studio_id = p.studio_id and f.id = p.flower_id
             where p.studio_id = $1 and p.kind = $2 and ($3 is null or p.flower_id = $3)
             order by p.flower_id
             """);

@@ -24,14 +24,14 @@ public sealed class PictureStore(NpgsqlDataSource dataSource)
         await using var transaction = await connection.BeginTransactionAsync(cancel);
         if (!await FlowerHold.TakeAsync(connection, studioId, picture.FlowerId, cancel))
             return false;
-        var sum = await PictureFiles.PutAsync(connection, jpeg, cancel);
+        var sum = await PictureFiles.PutAsync(connection, studioId, jpeg, cancel);
         await using var command = new NpgsqlCommand("""
             insert into picture (id, studio_id, flower_id, name, file_sha256, marks)
             select $1, f.studio_id, f.id, $4, $5, $6
             from live_flower f
             where f.studio_id = $2 and f.id = $3
-                and (select count(*) from picture p where p.flower_id = f.id and p.id <> $1) < $7
-            on conflict (id) do update set name = picture.name
+                and (select count(*) from picture p where p.studio_id = f.studio_id and p.flower_id = f.id and p.id <> $1) < $7
+            on conflict (studio_id, id) do update set name = picture.name
             """, connection);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = picture.Id });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
@@ -72,7 +72,7 @@ public sealed class PictureStore(NpgsqlDataSource dataSource)
     {
         await using var command = dataSource.CreateCommand("""
             select file.jpeg
-            from picture p join picture_file file on file.sha256 = p.file_sha256
+            from picture p join picture_file file on file.studio_id = p.studio_id and file.sha256 = p.file_sha256
             where p.studio_id = $1 and p.id = $2
             """);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
@@ -104,7 +104,7 @@ public sealed class PictureStore(NpgsqlDataSource dataSource)
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = id });
         if (await command.ExecuteNonQueryAsync(cancel) == 0)
             return false;
-        await PictureFiles.ForgetUnnamedAsync(dataSource, cancel);
+        await PictureFiles.ForgetUnnamedAsync(dataSource, studioId, cancel);
         return true;
     }
 

@@ -67,8 +67,8 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
         await using var command = dataSource.CreateCommand($"""
             select {Columns}
             from live_piece p
-            join flower f on f.id = p.flower_id
-            join commission c on c.id = f.commission_id
+            join flower f on f.studio_id = p.studio_id and f.id = p.flower_id
+            join commission c on c.studio_id = f.studio_id and c.id = f.commission_id
             where p.studio_id = $1 and p.id = $2
             """);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
@@ -83,8 +83,8 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
         await using var command = dataSource.CreateCommand($"""
             select {Columns}
             from live_piece p
-            join flower f on f.id = p.flower_id
-            join commission c on c.id = f.commission_id
+            join flower f on f.studio_id = p.studio_id and f.id = p.flower_id
+            join commission c on c.studio_id = f.studio_id and c.id = f.commission_id
             where p.studio_id = $1 and ($2 is null or p.flower_id = $2)
             order by p.flower_id, p.position, p.id
             """);

@@ -6,12 +6,14 @@ namespace YoungTinge.Store;
 public sealed class StateStore
 {
     private readonly NpgsqlDataSource dataSource;
-    private readonly SharedReading<(Studio Studio, IReadOnlyDictionary<string, string> State)?> first;
+    private readonly Guid studioId;
+    private readonly SharedReading<(Studio Studio, IReadOnlyDictionary<string, string> State)?> reading;
 
-    public StateStore(NpgsqlDataSource dataSource)
+    public StateStore(NpgsqlDataSource dataSource, Guid studioId)
     {
         this.dataSource = dataSource;
-        first = new(ReadFirstAsync);
+        this.studioId = studioId;
+        reading = new(ReadAsync);
     }
 
     /// <summary>
@@ -23,14 +25,14 @@ public sealed class StateStore
         "material", "stock", "dose_unit", "commission", "flower", "piece", "paste_plan", "batch", "operation_done", "paste_day_leftover", "stock_use", "log_entry", "studio", "work_plan", "bench_timer", "drying_reading", "practice_trial",
     ];
 
-    /// <summary>The studio that this server serves with the state that it is in, in one going; null before one is set up.</summary>
+    /// <summary>The studio with the state that it is in, in one going; null if it is gone.</summary>
     /// <returns>
     /// The state has a word for each table, for what a reader sees of it at this moment. Marks carry the number of the transaction that made
     /// the change and are seen with it, so the word is another after any change, whoever made it and in whatever order changes end.
     /// </returns>
-    public Task<(Studio Studio, IReadOnlyDictionary<string, string> State)?> FindFirstAsync(CancellationToken cancel) => first.ReadAsync(cancel);
+    public Task<(Studio Studio, IReadOnlyDictionary<string, string> State)?> FindAsync(CancellationToken cancel) => reading.ReadAsync(cancel);
 
-    private async Task<(Studio Studio, IReadOnlyDictionary<string, string> State)?> ReadFirstAsync()
+    private async Task<(Studio Studio, IReadOnlyDictionary<string, string> State)?> ReadAsync()
     {
         await using var command = dataSource.CreateCommand($"""
             select {StudioStore.Columns}, (
@@ -42,9 +44,9 @@ public sealed class StateStore
                     group by table_name
                 ) marks)
             from studio
-            order by name
-            limit 1
+            where id = $1
             """);
+        command.Parameters.Add(Sql.Of(studioId));
         await using var reader = await command.ExecuteReaderAsync();
         if (!await reader.ReadAsync())
             return null;

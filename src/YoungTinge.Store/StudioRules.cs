@@ -1,6 +1,7 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Mixing;
+using YoungTinge.Store.People;
 
 namespace YoungTinge.Store;
 
@@ -42,6 +43,8 @@ public static class StudioRules
         // Three letters, as ISO 4217 writes them; whether they name a currency is for the browser, which knows them.
         if (studio.Currency.Length != 3 || !studio.Currency.All(char.IsAsciiLetterUpper))
             yield return new Fault("currency", "unknownCurrency");
+        if (!LanguageTag.IsPossible(studio.Language))
+            yield return new Fault("language", "unknownWord");
         if (!Enum.IsDefined(studio.Measuring.Measures))
             yield return new Fault("measures", "unknownWord");
         if (!BenchScale.IsPossible(studio.Measuring.ScaleG))
@@ -57,12 +60,13 @@ public static class StudioRules
             yield return new Fault("holesMm", "holesNotInOrder");
     }
 
-    public static IEnumerable<Fault> OfName(string name)
+    /// <param name="path">The field that it stands in.</param>
+    public static IEnumerable<Fault> OfName(string name, string path = "name", int longest = LongestName)
     {
         if (string.IsNullOrWhiteSpace(name))
-            yield return new Fault("name", "nameMissing");
-        else if (name.Trim().Length > LongestName)
-            yield return new Fault("name", "nameTooLong", LongestName);
+            yield return new Fault(path, "nameMissing");
+        else if (name.Trim().Length > longest)
+            yield return new Fault(path, "nameTooLong", longest);
     }
 
     public static IEnumerable<Fault> Of(CommissionDetails details)

@@ -1,5 +1,4 @@
 using Npgsql;
-using YoungTinge.Core.Cabinet;
 
 namespace YoungTinge.Store;
 
@@ -9,16 +8,18 @@ namespace YoungTinge.Store;
 /// <param name="Version">Counts the saves.</param>
 public sealed record Studio(Guid Id, string Name, string Maker, string TimeZone, string Currency, Measuring Measuring, int Version)
 {
-    /// <summary>One to begin with, for its maker to name.</summary>
-    public static Studio Empty(Guid id, string timeZone) =>
-        new(id, "My studio", "", timeZone, "EUR", new Measuring(Measures.Metric, BenchScale.UsualG, LeftoverDeltaE: 2), 1);
+    /// <summary>Of its words, where nobody has chosen another: a BCP 47 tag.</summary>
+    public string Language { get; init; } = "en";
+
+    /// <summary>The made-up one, which may be begun anew.</summary>
+    public bool IsDemo { get; init; }
 }
 
 public sealed class StudioStore(NpgsqlDataSource dataSource)
 {
-    internal const string Columns = "id, name, maker, time_zone, currency, measures, scale_g, leftover_delta_e, version, holes_mm";
+    internal const string Columns = "id, name, maker, time_zone, currency, measures, scale_g, leftover_delta_e, version, holes_mm, language, is_demo";
 
-    /// <summary>Makes the studio that this server is to serve, with nothing in it.</summary>
+    /// <summary>Makes a studio with nothing in it.</summary>
     public async Task AddAsync(Studio studio, CancellationToken cancel)
     {
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
@@ -27,28 +28,31 @@ public sealed class StudioStore(NpgsqlDataSource dataSource)
 
     internal static async Task AddAsync(NpgsqlConnection connection, Studio studio, CancellationToken cancel)
     {
-        await using var command = new NpgsqlCommand("insert into studio (id, name, maker, time_zone, currency, measures, scale_g, leftover_delta_e, holes_mm) values ($1, $2, $3, $4, $5, $6, $7, $8, $9)", connection);
+        await using var command = new NpgsqlCommand("insert into studio (id, name, maker, time_zone, currency, measures, scale_g, leftover_delta_e, holes_mm, language, is_demo) values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)", connection);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studio.Id });
         AddFields(command, studio);
+        command.Parameters.Add(new NpgsqlParameter<bool> { TypedValue = studio.IsDemo });
         await command.ExecuteNonQueryAsync(cancel);
     }
 
-    /// <summary>The studio that this server serves; null before one is set up.</summary>
-    public async Task<Studio?> FindFirstAsync(CancellationToken cancel)
+    /// <summary>All studios that there are, those of makers before the demo: at the door, where none has been gone into.</summary>
+    public async Task<IReadOnlyList<Studio>> ListAsync(CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand($"""
-            select {Columns}
-            from studio
-            order by name
-            limit 1
-            """);
+        await using var command = dataSource.CreateCommand($"select {Columns} from studio order by is_demo, name, id");
         await using var reader = await command.ExecuteReaderAsync(cancel);
-        return await reader.ReadAsync(cancel) ? Read(reader) : null;
+        var studios = new List<Studio>();
+        while (await reader.ReadAsync(cancel))
+            studios.Add(Read(reader));
+        return studios;
     }
 
     internal static Studio Read(NpgsqlDataReader reader) => new(
         reader.GetGuid(0), reader.GetString(1), reader.GetString(2), reader.GetString(3), reader.GetString(4),
-        new Measuring(Words.Measures.ValueOf(reader.GetString(5)), reader.GetDouble(6), reader.GetDouble(7)) { HolesMm = HolesOf(reader.GetFieldValue<double[]>(9)) }, reader.GetInt32(8));
+        new Measuring(Words.Measures.ValueOf(reader.GetString(5)), reader.GetDouble(6), reader.GetDouble(7)) { HolesMm = HolesOf(reader.GetFieldValue<double[]>(9)) }, reader.GetInt32(8))
+    {
+        Language = reader.GetString(10),
+        IsDemo = reader.GetBoolean(11),
+    };
 
     /// <summary>The same list whenever there are none.</summary>
     private static IReadOnlyList<double> HolesOf(double[] holesMm) => holesMm.Length > 0 ? holesMm : [];
@@ -57,10 +61,16 @@ public sealed class StudioStore(NpgsqlDataSource dataSource)
     /// <returns>False if someone else saved in the meantime; nothing was written then.</returns>
     public async Task<bool> SaveAsync(Studio studio, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand("""
-            update studio set name = $2, maker = $3, time_zone = $4, currency = $5, measures = $6, scale_g = $7, leftover_delta_e = $8, holes_mm = $9, version = version + 1
-            where id = $1 and version = $10
-            """);
+        await using var connection = await dataSource.OpenConnectionAsync(cancel);
+        return await SaveAsync(connection, studio, cancel);
+    }
+
+    internal static async Task<bool> SaveAsync(NpgsqlConnection connection, Studio studio, CancellationToken cancel)
+    {
+        await using var command = new NpgsqlCommand("""
+            update studio set name = $2, maker = $3, time_zone = $4, currency = $5, measures = $6, scale_g = $7, leftover_delta_e = $8, holes_mm = $9, language = $10, version = version + 1
+            where id = $1 and version = $11
+            """, connection);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studio.Id });
         AddFields(command, studio);
         command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = studio.Version });
@@ -74,5 +84,6 @@ public sealed class StudioStore(NpgsqlDataSource dataSource)
         command.Parameters.Add(new NpgsqlParameter<double> { TypedValue = studio.Measuring.ScaleG });
         command.Parameters.Add(new NpgsqlParameter<double> { TypedValue = studio.Measuring.LeftoverDeltaE });
         command.Parameters.Add(new NpgsqlParameter<double[]> { TypedValue = [.. studio.Measuring.HolesMm] });
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = studio.Language });
     }
 }

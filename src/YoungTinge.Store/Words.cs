@@ -3,6 +3,7 @@ using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Learning;
 using YoungTinge.Core.Practice;
+using YoungTinge.Store.People;
 
 namespace YoungTinge.Store;
 
@@ -17,6 +18,14 @@ internal static class Words
         (DoseUnitKind.Pinch, "pinch"));
 
     public static readonly WordList<Measures> Measures = new((Store.Measures.Metric, "metric"), (Store.Measures.Imperial, "imperial"));
+
+    public static readonly WordList<Role> Role = new((People.Role.Helper, "helper"), (People.Role.Maker, "maker"), (People.Role.Owner, "owner"));
+
+    public static readonly WordList<Theme> Theme = new((People.Theme.Light, "light"), (People.Theme.Dark, "dark"));
+
+    public static readonly WordList<CodeKind> CodeKind = new((People.CodeKind.Invite, "invite"), (People.CodeKind.Password, "password"), (People.CodeKind.Enter, "enter"));
+
+    public static readonly WordList<Archives.BackupEvery> BackupEvery = new((Archives.BackupEvery.Never, "never"), (Archives.BackupEvery.Day, "day"), (Archives.BackupEvery.Week, "week"));
 
     public static readonly WordList<CommissionStatus> Status = new(
         (CommissionStatus.Asked, "asked"), (CommissionStatus.Planned, "planned"), (CommissionStatus.InWork, "in_work"),

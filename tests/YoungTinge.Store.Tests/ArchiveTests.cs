@@ -23,7 +23,7 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
     public async Task InitializeAsync()
     {
         await demo.ResetAsync();
-        studioId = (await new StudioStore(demo.DataSource).FindFirstAsync(Cancel))!.Id;
+        studioId = demo.StudioId;
         flowerId = (await new CommissionStore(demo.DataSource).ListAsync(studioId, Cancel)).Flowers[0].Id;
         var picture = new KeptPicture(Guid.NewGuid(), flowerId, "Hellebore.jpg", Marks, 1);
         Assert.True(await Pictures.AddAsync(studioId, picture, [0xFF, 0xD8, 1, 2, 3, 0], Cancel));
@@ -31,7 +31,9 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
 
     public Task DisposeAsync() => Task.CompletedTask;
 
-    private ArchiveStore Archive => new(demo.DataSource, picture => picture is [0xFF, 0xD8, .., 0]);
+    private ArchiveStore Archive => new(demo.DataSource, IsPicture);
+
+    private static bool IsPicture(byte[] picture) => picture is [0xFF, 0xD8, .., 0];
 
     private PictureStore Pictures => new(demo.DataSource);
 
@@ -68,10 +70,45 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
         Assert.Equal(RemoveMaterialResult.Removed, await new CabinetStore(demo.DataSource).RemoveAsync(studioId, "edible-glue", Cancel));
         Assert.Equal(new RestoreResult.Restored("Saltmarsh Lane Sugar Room"), await Archive.RestoreAsync(studioId, before));
         Assert.Equal(before, await Archive.WriteAsync(studioId));
-        // Into an empty database.
-        await demo.EmptyAsync();
-        Assert.IsType<RestoreResult.Restored>(await Archive.RestoreAsync(null, before));
+    }
+
+    [Fact]
+    public async Task Another_studio_takes_an_archive_in_whole_and_the_first_never_sees_it()
+    {
+        var before = await Archive.WriteAsync(studioId);
+        var other = demo.Databases.Of(Guid.CreateVersion7());
+        await new StudioStore(other.DataSource).AddAsync(new Studio(other.StudioId, "Quay Room", "Ida Marsh", "UTC", "NOK", new Measuring(Measures.Metric, 0.1, Measuring.UsualDeltaE), 1), Cancel);
+        var theirs = new ArchiveStore(other.DataSource, IsPicture);
+        Assert.Equal(new RestoreResult.Restored("Saltmarsh Lane Sugar Room"), await theirs.RestoreAsync(other.StudioId, before));
+
+        // Row by row the same, but for whose they are; and it did not become the demo.
+        var (mine, now) = (ArchiveBytes.Read(before), ArchiveBytes.Read(await theirs.WriteAsync(other.StudioId)));
+        Assert.Equal(mine["tables"]!.ToJsonString().Replace($"{studioId}", $"{other.StudioId}", StringComparison.Ordinal), now["tables"]!.ToJsonString());
+        Assert.False((await new StudioStore(other.DataSource).ListAsync(Cancel)).Single().IsDemo);
         Assert.Equal(before, await Archive.WriteAsync(studioId));
+
+        // What one of them changes or throws away is the other's no more than before.
+        await using (var remove = other.DataSource.CreateCommand("delete from studio"))
+            Assert.Equal(1, await remove.ExecuteNonQueryAsync());
+        Assert.Equal(before, await Archive.WriteAsync(studioId));
+    }
+
+    [Fact]
+    public async Task The_demo_begins_anew_and_what_it_was_can_be_had_back()
+    {
+        var people = await new YoungTinge.Store.People.PersonStore(demo.DataSource).ListAsync(studioId, Cancel);
+        var studios = new StudioStore(demo.DataSource);
+        await new CabinetStore(demo.DataSource).RemoveAsync(studioId, "edible-glue", Cancel);
+        Assert.True(await studios.SaveAsync((await studios.ListAsync(Cancel)).Single() with { Name = "Another name", Currency = "DKK" }, Cancel));
+        var changed = await Archive.WriteAsync(studioId);
+        var now = (await studios.ListAsync(Cancel)).Single();
+        Assert.False(await Archive.BeginDemoAnewAsync(now with { Version = 99 }, DateTimeOffset.UtcNow, Cancel));
+        Assert.True(await Archive.BeginDemoAnewAsync(now, DateTimeOffset.UtcNow, Cancel));
+        Assert.Equal(("Saltmarsh Lane Sugar Room", "EUR"), ((await studios.ListAsync(Cancel)).Single().Name, (await studios.ListAsync(Cancel)).Single().Currency));
+        Assert.True((await new CabinetStore(demo.DataSource).LoadAsync(studioId, Cancel)).Has<YoungTinge.Core.Cabinet.Adhesive>("edible-glue"));
+        Assert.Equal(people, await new YoungTinge.Store.People.PersonStore(demo.DataSource).ListAsync(studioId, Cancel));
+        await Archive.BringBackAsync(studioId, Assert.Single(await Archive.ListReplacedAsync(studioId, Cancel)).Id, Cancel);
+        Assert.Equal(changed, await Archive.WriteAsync(studioId));
     }
 
     [Fact]
@@ -91,7 +128,7 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
         // Its own work of before the wrong restores lies further back than the last of them.
         foreach (var wanted in states)
         {
-            var kept = await Archive.ListReplacedAsync(Cancel);
+            var kept = await Archive.ListReplacedAsync(demo.StudioId, Cancel);
             Assert.All(kept, state => Assert.Equal("Saltmarsh Lane Sugar Room", state.StudioName));
             var found = false;
             foreach (var state in kept)
@@ -107,7 +144,7 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
         Assert.Null(await Archive.BringBackAsync(studioId, 999_999, Cancel));
         for (var i = 0; i < ArchiveStore.MostReplaced + 3; i++)
             await Archive.RestoreAsync(studioId, states[0]);
-        Assert.Equal(ArchiveStore.MostReplaced, (await Archive.ListReplacedAsync(Cancel)).Count);
+        Assert.Equal(ArchiveStore.MostReplaced, (await Archive.ListReplacedAsync(demo.StudioId, Cancel)).Count);
     }
 
     public static TheoryData<string, ArchiveProblem> Broken => new()
@@ -118,7 +155,6 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
         { "studio/name=null", ArchiveProblem.Damaged },
         { "tables/material/0/kind=\"soup\"", ArchiveProblem.Damaged },
         { "tables/material/5/absorption=[1,2,3]", ArchiveProblem.Damaged },
-        { "tables/commission/0/studio_id=\"7c9e6679-7425-40de-944b-e07fc1f90ae7\"", ArchiveProblem.Damaged },
         { "tables/piece/0/plan={}", ArchiveProblem.Damaged },
         { "tables/piece/0/plan/coats=[{\"loadMgPerCm2\": 1}]", ArchiveProblem.Damaged },
         { "tables/piece/0/plan/coats=[null]", ArchiveProblem.Damaged },
@@ -156,7 +192,7 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
             at[path[^1]] = JsonNode.Parse(value);
         Assert.Equal(problem, Assert.IsType<RestoreResult.Refused>(await Archive.RestoreAsync(studioId, ArchiveBytes.With(before, archive))).Problem);
         Assert.Equal(before, await Archive.WriteAsync(studioId));
-        Assert.Empty(await Archive.ListReplacedAsync(Cancel));
+        Assert.Empty(await Archive.ListReplacedAsync(demo.StudioId, Cancel));
     }
 
     [Fact]

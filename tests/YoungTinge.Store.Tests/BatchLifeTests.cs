@@ -19,7 +19,7 @@ public sealed class BatchLifeTests(DemoDatabase demo) : IClassFixture<DemoDataba
     public async Task InitializeAsync()
     {
         await demo.ResetAsync();
-        studioId = (await new StudioStore(demo.DataSource).FindFirstAsync(Cancel))!.Id;
+        studioId = demo.StudioId;
         commissionId = (await new CommissionStore(demo.DataSource).ListAsync(studioId, Cancel)).Commissions[0].Id;
     }
 
@@ -154,10 +154,10 @@ public sealed class BatchLifeTests(DemoDatabase demo) : IClassFixture<DemoDataba
     {
         var studios = new StudioStore(demo.DataSource);
         var ounces = new Measuring(Measures.Imperial, 0.01, 1.25);
-        var changed = (await studios.FindFirstAsync(Cancel))! with { Name = "Marsh Room", Maker = "", Currency = "DKK", TimeZone = "Europe/Copenhagen", Measuring = ounces };
+        var changed = (await studios.ListAsync(Cancel))[0] with { Name = "Marsh Room", Maker = "", Currency = "DKK", TimeZone = "Europe/Copenhagen", Measuring = ounces };
         Assert.True(await studios.SaveAsync(changed, Cancel));
         Assert.False(await studios.SaveAsync(changed with { Name = "Too late" }, Cancel));
-        Assert.Equal(changed with { Version = 2 }, (await studios.FindFirstAsync(Cancel))!);
+        Assert.Equal(changed with { Version = 2 }, (await studios.ListAsync(Cancel))[0]);
         Assert.Equal(0.01, (await new CabinetStore(demo.DataSource).LoadAsync(studioId, Cancel)).ScaleG);
     }
 

@@ -19,7 +19,7 @@ public sealed class CommissionLifeTests(DemoDatabase demo) : IClassFixture<DemoD
     public async Task InitializeAsync()
     {
         await demo.ResetAsync();
-        studioId = (await new StudioStore(demo.DataSource).FindFirstAsync(Cancel))!.Id;
+        studioId = demo.StudioId;
     }
 
     public Task DisposeAsync() => Task.CompletedTask;

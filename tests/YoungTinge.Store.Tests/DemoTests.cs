@@ -13,7 +13,7 @@ public class DemoTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
     public async Task Every_plan_of_the_demo_is_possible_and_near_its_targets()
     {
         var cancel = CancellationToken.None;
-        var studio = (await new StudioStore(demo.DataSource).FindFirstAsync(cancel))!;
+        var studio = (await new StudioStore(demo.DataSource).ListAsync(cancel))[0];
         var materials = await new CabinetStore(demo.DataSource).LoadAsync(studio.Id, cancel);
         var pieces = await new PieceStore(demo.DataSource).ListAsync(studio.Id, null, cancel);
         Assert.Equal(19, pieces.Count);
@@ -37,7 +37,7 @@ public class DemoTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
     public async Task The_planner_brings_every_zone_of_the_demo_to_its_target(string name)
     {
         var cancel = CancellationToken.None;
-        var studio = (await new StudioStore(demo.DataSource).FindFirstAsync(cancel))!;
+        var studio = (await new StudioStore(demo.DataSource).ListAsync(cancel))[0];
         var materials = await new CabinetStore(demo.DataSource).LoadAsync(studio.Id, cancel);
         var (_, flowers) = await new CommissionStore(demo.DataSource).ListAsync(studio.Id, cancel);
         var pieces = await new PieceStore(demo.DataSource).ListAsync(studio.Id, flowers.Single(flower => flower.Name == name).Id, cancel);
@@ -53,7 +53,7 @@ public class DemoTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
     public async Task The_logbook_reaches_back_weeks_and_tells_of_a_failure()
     {
         var cancel = CancellationToken.None;
-        var studio = (await new StudioStore(demo.DataSource).FindFirstAsync(cancel))!;
+        var studio = (await new StudioStore(demo.DataSource).ListAsync(cancel))[0];
         var entries = await new LogbookStore(demo.DataSource).ListAsync(studio.Id, null, 100, cancel);
         Assert.True(entries[0].Entry.LoggedAt - entries[^1].Entry.LoggedAt > TimeSpan.FromDays(14));
         Assert.Equal(entries.OrderByDescending(entry => entry.Entry.LoggedAt), entries);

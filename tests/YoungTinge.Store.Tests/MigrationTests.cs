@@ -84,10 +84,10 @@ public sealed class MigrationTests(DemoDatabase demo) : IClassFixture<DemoDataba
             select studio.id, 'chalk-down', 2, 'dust', 'Chalk Down', 'powder', 'edible', array_fill(0.01::float8, array[36]), array_fill(3::float8, array[36]), 0.6 from studio
             """);
         await RunAsync(Script("0018_glaze_soaks_dust.sql"));
-        foreach (var script in new[] { "0019_work_has_its_time", "0020_the_bench", "0021_a_calendar_has_an_address", "0022_what_was_done_is_logged", "0023_practice" })
+        foreach (var script in new[] { "0019_work_has_its_time", "0020_the_bench", "0021_a_calendar_has_an_address", "0022_what_was_done_is_logged", "0023_practice", "0024_studios_apart", "0025_people" })
             await RunAsync(Script($"{script}.sql"));
 
-        var studio = (await new StudioStore(demo.Owner).FindFirstAsync(Cancel))!;
+        var studio = (await new StudioStore(demo.Owner).ListAsync(Cancel))[0];
         Assert.Equal(new Measuring(Measures.Metric, 0.1, 2), studio.Measuring);
         var materials = await new CabinetStore(demo.Owner).ListedAsync(studio.Id, Cancel);
         Assert.Equal(3, materials.All.Count);
@@ -116,7 +116,7 @@ public sealed class MigrationTests(DemoDatabase demo) : IClassFixture<DemoDataba
         var logged = Assert.Single(await new LogbookStore(demo.Owner).ListAsync(studio.Id, null, 10, Cancel));
         Assert.Equal(("Petals", "Rose", "Supper"), (logged.PieceName, logged.FlowerName, logged.CommissionName));
         Assert.Equal("Supper", Assert.Single(await new BatchStore(demo.Owner).ListAsync(studio.Id, 10, Cancel)).CommissionName);
-        Assert.Equal(2, (await new ArchiveStore(demo.Owner, _ => true).ListReplacedAsync(Cancel)).Count);
+        Assert.Equal(2, (await new ArchiveStore(demo.Owner, _ => true).ListReplacedAsync(studio.Id, Cancel)).Count);
         // The paste is one tick; what it was like then is not known, so nothing is said to have changed.
         var done = await new DoneStore(demo.Owner).ListAsync(studio.Id, Cancel);
         Assert.Equal([$"paste:{piece.Id}", $"piece:{piece.Id}:7c9e6679-7425-40de-944b-e07fc1f90aeb:brush", $"piece:{piece.Id}:shape"], done.Select(tick => tick.OperationId).Order(StringComparer.Ordinal));

@@ -35,19 +35,20 @@ public sealed class OldArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatab
     [InlineData(11)]
     [InlineData(12)]
     [InlineData(13)]
+    [InlineData(23)]
     public async Task An_archive_of_an_earlier_build_comes_in_whole(int version)
     {
         await demo.ResetAsync();
         var studios = new StudioStore(demo.DataSource);
         var archive = new ArchiveStore(demo.DataSource, PictureFile.IsPicture);
-        var own = await archive.WriteAsync((await studios.FindFirstAsync(Cancel))!.Id);
+        var own = await archive.WriteAsync((await studios.ListAsync(Cancel))[0].Id);
         var old = Archived(version);
         var rows = (version >= FirstZip ? ArchiveBytes.Read(old) : JsonNode.Parse(old))!["tables"]!.AsObject();
         Assert.Equal(("Saltmarsh Lane Sugar Room", null), ArchiveHead.Look(old.AsSpan(0, ArchiveHead.Bytes < old.Length ? ArchiveHead.Bytes : old.Length)));
 
-        var current = (await studios.FindFirstAsync(Cancel))!.Id;
+        var current = (await studios.ListAsync(Cancel))[0].Id;
         Assert.Equal(new RestoreResult.Restored("Saltmarsh Lane Sugar Room"), await archive.RestoreAsync(current, old));
-        var studioId = (await studios.FindFirstAsync(Cancel))!.Id;
+        var studioId = (await studios.ListAsync(Cancel))[0].Id;
         var restored = await archive.WriteAsync(studioId);
         var now = ArchiveBytes.Read(restored)["tables"]!;
         foreach (var (table, kept) in rows.Where(row => row.Key is not ("run_sheet_tick" or "paste_day_tick")))
@@ -62,7 +63,7 @@ public sealed class OldArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatab
         // Written anew it is one of this build, and comes in the same; what was there before can be had back.
         Assert.IsType<RestoreResult.Restored>(await archive.RestoreAsync(studioId, restored));
         Assert.Equal(restored, await archive.WriteAsync(studioId));
-        var first = (await archive.ListReplacedAsync(Cancel))[^1];
+        var first = (await archive.ListReplacedAsync(demo.StudioId, Cancel))[^1];
         Assert.IsType<RestoreResult.Restored>(await archive.BringBackAsync(studioId, first.Id, Cancel));
         Assert.Equal(own, await archive.WriteAsync(current));
     }
@@ -83,7 +84,7 @@ public sealed class OldArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatab
     {
         await demo.ResetAsync();
         var archive = new ArchiveStore(demo.DataSource, PictureFile.IsPicture);
-        var current = (await new StudioStore(demo.DataSource).FindFirstAsync(Cancel))!.Id;
+        var current = demo.StudioId;
         var before = await archive.WriteAsync(current);
         Assert.Equal(problem, Assert.IsType<RestoreResult.Refused>(await archive.RestoreAsync(current, System.Text.Encoding.UTF8.GetBytes(file))).Problem);
         Assert.Equal(before, await archive.WriteAsync(current));

@@ -16,7 +16,7 @@ public sealed class PastePlanTests(DemoDatabase demo) : IClassFixture<DemoDataba
     public async Task InitializeAsync()
     {
         await demo.ResetAsync();
-        studioId = (await new StudioStore(demo.DataSource).FindFirstAsync(Cancel))!.Id;
+        studioId = demo.StudioId;
         flowers = (await Commissions.ListAsync(studioId, Cancel)).Flowers;
     }
 

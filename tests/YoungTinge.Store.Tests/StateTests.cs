@@ -12,7 +12,7 @@ public sealed class StateTests(DemoDatabase demo) : IClassFixture<DemoDatabase>,
 
     public Task DisposeAsync() => Task.CompletedTask;
 
-    private async Task<IReadOnlyDictionary<string, string>> StateAsync() => (await new StateStore(demo.DataSource).FindFirstAsync(Cancel))!.Value.State;
+    private async Task<IReadOnlyDictionary<string, string>> StateAsync() => (await new StateStore(demo.DataSource, demo.StudioId).FindAsync(Cancel))!.Value.State;
 
     /// <summary>Tables whose word is another after some statements.</summary>
     private async Task<IEnumerable<string>> ChangedByAsync(string sql)

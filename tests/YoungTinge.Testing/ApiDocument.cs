@@ -30,7 +30,7 @@ public static class ApiDocument
     private static IEnumerable<string> Addresses(string path, StudioIds ids)
     {
         // Those are kept for a while, made by something else, or another each time.
-        if (path is "/api/dab-pictures/{id}/image" or "/api/calendars/{token}" or "/api/practice/{exercise}/question")
+        if (path is "/api/dab-pictures/{id}/image" or "/api/practice/{exercise}/question" or "/api/backups/{id}/studio.zip" || path.EndsWith("/{token}", StringComparison.Ordinal))
             return [];
         // Only colours for paste are learned.
         if (path is "/api/materials/{id}/jar")

@@ -5,7 +5,8 @@ using System.Net.Sockets;
 namespace YoungTinge.Testing;
 
 /// <summary>The real server, as a process of its own, that tests may stop and start.</summary>
-public sealed class AppServer(string connectionString) : IAsyncDisposable
+/// <param name="settings">Of its keeper, by the names of the environment.</param>
+public sealed class AppServer(string connectionString, IReadOnlyDictionary<string, string>? settings = null) : IAsyncDisposable
 {
     private static readonly TimeSpan LongestStart = TimeSpan.FromSeconds(60);
 
@@ -19,11 +20,14 @@ public sealed class AppServer(string connectionString) : IAsyncDisposable
     {
         var web = Path.Combine(Repository.Folder, "src", "YoungTinge.Web");
         var dll = Path.Combine(web, "bin", Repository.Configuration, "net10.0", "YoungTinge.Web.dll");
-        process = Process.Start(new ProcessStartInfo("dotnet", [dll, "--contentRoot", web, "--urls", Address.ToString()])
+        var start = new ProcessStartInfo("dotnet", [dll, "--contentRoot", web, "--urls", Address.ToString()])
         {
             Environment = { ["ConnectionStrings__Studio"] = connectionString },
             RedirectStandardOutput = true,
-        });
+        };
+        foreach (var (name, value) in settings ?? new Dictionary<string, string>())
+            start.Environment[name] = value;
+        process = Process.Start(start);
         process!.OutputDataReceived += (_, line) => Keep(line.Data);
         process.BeginOutputReadLine();
 

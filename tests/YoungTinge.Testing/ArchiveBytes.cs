@@ -17,8 +17,8 @@ public static class ArchiveBytes
         return to.ToArray();
     }
 
-    public static Task<RestoreResult> RestoreAsync(this ArchiveStore archive, Guid? currentId, byte[] file) =>
-        archive.RestoreAsync(currentId, new MemoryStream(file), Cancel);
+    public static Task<RestoreResult> RestoreAsync(this ArchiveStore archive, Guid studioId, byte[] file) =>
+        archive.RestoreAsync(studioId, new MemoryStream(file), Cancel);
 
     /// <summary>As one JSON document: <c>studio</c> and a list of rows for each of the <c>tables</c>.</summary>
     public static JsonNode Read(byte[] file)

@@ -1,7 +1,9 @@
 using Npgsql;
 using Xunit;
 using YoungTinge.Store;
+using YoungTinge.Store.Archives;
 using YoungTinge.Store.Demo;
+using YoungTinge.Store.People;
 
 namespace YoungTinge.Testing;
 
@@ -27,8 +29,8 @@ public class DemoDatabase : IAsyncLifetime
         declare one text;
         begin
             set local session_replication_role = replica;
-            execute 'truncate ' || (select string_agg(format('public.%I', tablename), ', ') from pg_tables where schemaname = 'public') || ' restart identity';
-            for one in select tablename from pg_tables where schemaname = 'public' loop
+            execute 'truncate ' || (select string_agg(format('public.%I', tablename), ', ') from pg_tables where schemaname = 'public' and tablename <> 'protection_key') || ' restart identity';
+            for one in select tablename from pg_tables where schemaname = 'public' and tablename <> 'protection_key' loop
                 execute format('insert into public.%1$I overriding system value select * from as_new.%1$I', one);
             end loop;
         end $$
@@ -44,7 +46,13 @@ public class DemoDatabase : IAsyncLifetime
     public string ConnectionString { get; private set; } = "";
 
     /// <summary>As the server reaches it.</summary>
-    public NpgsqlDataSource DataSource { get; private set; } = null!;
+    public StudioDatabases Databases { get; private set; } = null!;
+
+    /// <summary>The demo.</summary>
+    public Guid StudioId { get; } = Guid.CreateVersion7();
+
+    /// <summary>As the server reaches the demo.</summary>
+    public NpgsqlDataSource DataSource => Databases.Of(StudioId).DataSource;
 
     public async Task InitializeAsync()
     {
@@ -54,7 +62,7 @@ public class DemoDatabase : IAsyncLifetime
         // Roles are the whole cluster's.
         server.Username = $"app_of_{server.Database}";
         ConnectionString = server.ConnectionString;
-        DataSource = NpgsqlDataSource.Create(ConnectionString);
+        Databases = new StudioDatabases(ConnectionString);
         Owner = NpgsqlDataSource.Create(OwnerConnection);
         await FillAsync();
         await RunAsync(KeepAsNew);
@@ -64,6 +72,7 @@ public class DemoDatabase : IAsyncLifetime
     public async Task ResetAsync()
     {
         // Connections from before a restart of the cluster are dead.
+        Databases.Door.Clear();
         DataSource.Clear();
         Owner.Clear();
         await RunAsync(PutBack);
@@ -78,23 +87,44 @@ public class DemoDatabase : IAsyncLifetime
     /// <summary>Leaves the tables without a studio, as on a new machine.</summary>
     public Task EmptyAsync() => RunAsync("truncate studio, picture_file restart identity cascade");
 
-    /// <summary>Begins a studio of one's own, with nothing in it.</summary>
-    public async Task BeginAsync()
+    /// <summary>Makes the demo a studio of one's own that has just been begun, with nothing in it; who has signed in stays so.</summary>
+    public Task BeginAsync() => RunAsync($"""
+        {string.Join("; ", ArchiveStore.TableNames.Reverse().Select(table => $"delete from {table}"))};
+        update studio set name = 'My studio', maker = '', is_demo = false
+        """);
+
+    /// <summary>A code by which somebody comes in who may do so much: the demo's owner, or somebody who is made for it.</summary>
+    public async Task<string> CodeAsync(Role role = Role.Owner)
     {
-        await EmptyAsync();
-        await new StudioStore(DataSource).AddAsync(Studio.Empty(Guid.CreateVersion7(), "UTC"), CancellationToken.None);
+        var now = TimeProvider.System.GetUtcNow();
+        var none = CancellationToken.None;
+        var people = new PersonStore(DataSource);
+        if ((await people.ListAsync(StudioId, none)).FirstOrDefault(person => person.Role == role) is not { } known)
+        {
+            known = new Person(Guid.CreateVersion7(), $"A {role}".ToLowerInvariant(), $"{role} {Guid.NewGuid():N}", role, 1);
+            await using var connection = await DataSource.OpenConnectionAsync();
+            await PersonStore.AddAsync(connection, StudioId, known, null, none);
+        }
+
+        return await new OneTimeCodeStore(DataSource).MakeAsync(StudioId, CodeKind.Enter, known.Id, now, none);
     }
+
+    /// <summary>Signs a client in.</summary>
+    public async Task SignInAsync(HttpClient http, Role role = Role.Owner) => await Visitor.UseCodeAsync(http, await CodeAsync(role));
+
+    /// <summary>As when their time is over.</summary>
+    public Task ExpireGuestsAsync() => RunAsync("update guest_address set expires_at = now() - interval '1 second'");
 
     private async Task FillAsync()
     {
         Schema.Migrate(OwnerConnection);
         await Schema.AllowAsync(Owner, new NpgsqlConnectionStringBuilder(ConnectionString), CancellationToken.None);
-        await DemoStudio.SeedAsync(DataSource, TimeProvider.System.GetUtcNow(), CancellationToken.None);
+        await DemoStudio.SeedAsync(Owner, StudioId, null, TimeProvider.System.GetUtcNow(), CancellationToken.None);
     }
 
     public async Task DisposeAsync()
     {
-        await DataSource.DisposeAsync();
+        await Databases.DisposeAsync();
         await Owner.DisposeAsync();
         await LeaveAsync();
     }

@@ -17,7 +17,12 @@ public static class Repository
     public static async Task<string> RunAsync(string script, params string[] arguments)
     {
         // Its error output goes to ours: a server that it starts would keep a pipe open for ever.
-        using var process = Process.Start(new ProcessStartInfo(Path.Combine(Folder, script), arguments) { RedirectStandardOutput = true })!;
+        using var process = Process.Start(new ProcessStartInfo(Path.Combine(Folder, script), arguments)
+        {
+            RedirectStandardOutput = true,
+            // What is written outlives a killed process; only a machine that loses its power would need the disk to be waited for.
+            Environment = { ["YOUNG_TINGE_POSTGRES_OPTIONS"] = "-c fsync=off" },
+        })!;
         var output = "";
         while (await process.StandardOutput.ReadLineAsync() is { } line)
             output = line;

@@ -14,7 +14,7 @@ internal static class ArchiveLift
     /// <summary>The first build whose rows only name their pictures.</summary>
     private const int PicturesApart = 11;
 
-    public static async Task PutAsync(NpgsqlConnection connection, ArchiveFile file, Func<byte[], bool> isPicture, Action<string> at, Action tell, CancellationToken cancel)
+    public static async Task PutAsync(NpgsqlConnection connection, Guid studioId, ArchiveFile file, Func<byte[], bool> isPicture, Action<string> at, Action tell, CancellationToken cancel)
     {
         at("studio");
         // What a migration makes without saying where is made here, and is gone with the connection.
@@ -24,12 +24,12 @@ internal static class ArchiveLift
         // Pictures that came as files stand in their own table already, and are too large to be copied here for rows to name them.
         if (file.Version >= PicturesApart)
             await RowLoader.RunAsync(connection, "alter table pg_temp.picture drop constraint picture_file_sha256_fkey", cancel);
-        await RowLoader.PutAsync(connection, "studio", ArchiveStore.One(file.Studio), tell, cancel);
+        await RowLoader.PutAsync(connection, "studio", studioId, ArchiveStore.One(file.Studio), tell, cancel);
         foreach (var table in ArchiveTables.All.Concat(ArchiveTables.Former))
         {
             at(table.Name);
             if (await IsThereAsync(connection, table, cancel))
-                await RowLoader.PutAsync(connection, table.Name, file.RowsAsync(table, cancel), tell, cancel);
+                await RowLoader.PutAsync(connection, table.Name, studioId, file.RowsAsync(table, cancel), tell, cancel);
             else if (file.Has(table))
                 throw new DamagedArchiveException(table.Name);
         }
@@ -40,18 +40,25 @@ internal static class ArchiveLift
         await RowLoader.RunAsync(connection, "set local search_path to default", cancel);
         await CheckPicturesAsync(connection, isPicture, cancel);
         await RowLoader.RunAsync(connection, "insert into public.picture_file select * from pg_temp.picture_file on conflict do nothing", cancel);
-        foreach (var table in ArchiveTables.All.Select(table => table.Name).Prepend("studio"))
+        at("studio");
+        await StudioRow.PutAsync(connection, studioId, "pg_temp.studio", null, cancel);
+        foreach (var table in ArchiveTables.All.Select(table => table.Name))
         {
             at(table);
             await RowLoader.RunAsync(connection, $"insert into public.{table} select * from pg_temp.{table}", cancel);
         }
 
         // Their names must not stand before those of the studio's own tables from here on.
-        await RowLoader.RunAsync(connection, $"drop table {string.Join(", ", TemporaryTables)} cascade", cancel);
+        await RowLoader.RunAsync(connection, """
+            do $$
+            declare one regclass;
+            begin
+                for one in select oid from pg_class where relnamespace = pg_my_temp_schema() and relkind = 'r' loop
+                    execute format('drop table %s cascade', one);
+                end loop;
+            end $$
+            """, cancel);
     }
-
-    private static IEnumerable<string> TemporaryTables =>
-        ArchiveTables.All.Select(table => table.Name).Concat(["studio", "picture_file", "laid_picture", "replaced_studio", "replaced_studio_picture", "change_mark"]).Select(name => $"pg_temp.{name}");
 
     private static async Task CheckPicturesAsync(NpgsqlConnection connection, Func<byte[], bool> isPicture, CancellationToken cancel)
     {

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using Npgsql;
 using NpgsqlTypes;
+using YoungTinge.Store.Demo;
 
 namespace YoungTinge.Store.Archives;
 
@@ -50,11 +51,27 @@ public sealed class ArchiveStore(NpgsqlDataSource dataSource, Func<byte[], bool>
         await ArchiveWriter.WriteAsync(connection, studioId, to, withPictures: true, cancel);
     }
 
-    /// <summary>Puts an archived studio in place of the one that is there, all of it or nothing.</summary>
+    /// <summary>Writes an archive and reads it back to its end.</summary>
+    /// <param name="file">Empty; stands at its beginning afterwards.</param>
+    /// <returns>How many rows and pictures were read back.</returns>
+    /// <exception cref="IOException">It cannot be read back.</exception>
+    public async Task<(long Rows, long Pictures)> WriteProvenAsync(Guid studioId, Stream file, CancellationToken cancel)
+    {
+        await WriteAsync(studioId, file, cancel);
+        file.Position = 0;
+        var read = await CountAsync(file, cancel) ?? throw new IOException("What was written cannot be read back.");
+        file.Position = 0;
+        return read;
+    }
+
+    /// <summary>
+    /// Puts what an archive holds in place of what is in a studio, all of it or nothing. The studio stays who it is, with its people, and so
+    /// do its number and whether it is the demo: an archive may come from anywhere.
+    /// </summary>
     /// <param name="archive">Can be sought in.</param>
     /// <param name="progress">Told the share that is done, 0 to 1.</param>
-    public Task<RestoreResult> RestoreAsync(Guid? currentId, Stream archive, CancellationToken cancel, Action<double>? progress = null) =>
-        RestoreAsync(currentId, archive, null, progress, cancel);
+    public Task<RestoreResult> RestoreAsync(Guid studioId, Stream archive, CancellationToken cancel, Action<double>? progress = null) =>
+        RestoreAsync(studioId, archive, null, progress, cancel);
 
     /// <summary>Reads an archive to its end.</summary>
     /// <returns>How many rows and pictures it holds; null if it cannot be read.</returns>
@@ -87,9 +104,10 @@ public sealed class ArchiveStore(NpgsqlDataSource dataSource, Func<byte[], bool>
     }
 
     /// <summary>States of the studio before archives took its place, newest first.</summary>
-    public async Task<IReadOnlyList<ReplacedStudio>> ListReplacedAsync(CancellationToken cancel)
+    public async Task<IReadOnlyList<ReplacedStudio>> ListReplacedAsync(Guid studioId, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand("select id, studio_name, replaced_at from replaced_studio order by id desc");
+        await using var command = dataSource.CreateCommand("select id, studio_name, replaced_at from replaced_studio where studio_id = $1 order by id desc");
+        command.Parameters.Add(Sql.Of(studioId));
         await using var reader = await command.ExecuteReaderAsync(cancel);
         var states = new List<ReplacedStudio>();
         while (await reader.ReadAsync(cancel))
@@ -99,13 +117,30 @@ public sealed class ArchiveStore(NpgsqlDataSource dataSource, Func<byte[], bool>
 
     /// <summary>Puts an earlier state back; the one that it takes the place of is kept in turn, so nothing is lost by trying.</summary>
     /// <returns>Null if there is no such state.</returns>
-    public async Task<RestoreResult?> BringBackAsync(Guid? currentId, int stateId, CancellationToken cancel)
+    public async Task<RestoreResult?> BringBackAsync(Guid studioId, int stateId, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand("select archive from replaced_studio where id = $1");
+        await using var command = dataSource.CreateCommand("select archive from replaced_studio where studio_id = $1 and id = $2");
+        command.Parameters.Add(Sql.Of(studioId));
         command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = stateId });
         return await command.ExecuteScalarAsync(cancel) is byte[] archive
-            ? await RestoreAsync(currentId, new MemoryStream(archive), stateId, null, cancel)
+            ? await RestoreAsync(studioId, new MemoryStream(archive), stateId, null, cancel)
             : null;
+    }
+
+    /// <summary>Puts the demo back to how it is when new; as it was before it is kept as an earlier state.</summary>
+    /// <param name="demo">As it is now.</param>
+    /// <returns>False if it was changed in the meantime; nothing has been done then.</returns>
+    public async Task<bool> BeginDemoAnewAsync(Studio demo, DateTimeOffset now, CancellationToken cancel)
+    {
+        await using var connection = await dataSource.OpenConnectionAsync(cancel);
+        await using var transaction = await connection.BeginTransactionAsync(cancel);
+        await SetAsideAsync(connection, demo.Id, cancel);
+        if (!await StudioStore.SaveAsync(connection, DemoStudio.Of(demo.Id) with { Version = demo.Version }, cancel))
+            return false;
+        await DemoStudio.FillAsync(connection, demo.Id, now, cancel);
+        await transaction.CommitAsync(cancel);
+        await PictureFiles.ForgetUnnamedAsync(dataSource, demo.Id, cancel);
+        return true;
     }
 
     /// <summary>One thing as a list of one.</summary>
@@ -115,7 +150,7 @@ public sealed class ArchiveStore(NpgsqlDataSource dataSource, Func<byte[], bool>
         yield return row;
     }
 
-    private async Task<RestoreResult> RestoreAsync(Guid? currentId, Stream archive, int? fromStateId, Action<double>? progress, CancellationToken cancel)
+    private async Task<RestoreResult> RestoreAsync(Guid studioId, Stream archive, int? fromStateId, Action<double>? progress, CancellationToken cancel)
     {
         await using var file = await ArchiveFile.OpenAsync(archive, cancel);
         if (file is null)
@@ -126,14 +161,13 @@ public sealed class ArchiveStore(NpgsqlDataSource dataSource, Func<byte[], bool>
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
         await using var transaction = await connection.BeginTransactionAsync(cancel);
         if (fromStateId is { } state)
-            await ForgetAsync(connection, "id = $1", state, cancel);
-        if (currentId is { } current)
-            await SetAsideAsync(connection, current, cancel);
+            await ForgetAsync(connection, studioId, "id = $2", state, cancel);
+        await SetAsideAsync(connection, studioId, cancel);
         var table = "studio";
         string name;
         try
         {
-            name = await PutAsync(connection, file, at => table = at, () => progress?.Invoke(file.Share), cancel);
+            name = await PutAsync(connection, studioId, file, at => table = at, () => progress?.Invoke(file.Share), cancel);
         }
         catch (Exception exception) when (IsDamage(exception))
         {
@@ -142,7 +176,7 @@ public sealed class ArchiveStore(NpgsqlDataSource dataSource, Func<byte[], bool>
         }
 
         await transaction.CommitAsync(cancel);
-        await PictureFiles.ForgetUnnamedAsync(dataSource, cancel);
+        await PictureFiles.ForgetUnnamedAsync(dataSource, studioId, cancel);
         return new RestoreResult.Restored(name);
     }
 
@@ -155,71 +189,75 @@ public sealed class ArchiveStore(NpgsqlDataSource dataSource, Func<byte[], bool>
     };
 
     /// <returns>The name of the studio.</returns>
-    private async Task<string> PutAsync(NpgsqlConnection connection, ArchiveFile file, Action<string> at, Action tell, CancellationToken cancel)
+    private async Task<string> PutAsync(NpgsqlConnection connection, Guid studioId, ArchiveFile file, Action<string> at, Action tell, CancellationToken cancel)
     {
         at("picture");
         await foreach (var picture in file.PicturesAsync(cancel))
         {
-            await PutPictureAsync(connection, picture, cancel);
+            await PutPictureAsync(connection, studioId, picture, cancel);
             tell();
         }
 
         if (file.Version == Version)
-            await PutRowsAsync(connection, file, at, tell, cancel);
+            await PutRowsAsync(connection, studioId, file, at, tell, cancel);
         else
-            await ArchiveLift.PutAsync(connection, file, isPicture, at, tell, cancel);
+            await ArchiveLift.PutAsync(connection, studioId, file, isPicture, at, tell, cancel);
         at("studio");
-        using var head = JsonDocument.Parse(file.Studio);
-        var studioId = head.RootElement.TryGetProperty("id", out var id) && id.TryGetGuid(out var known) ? known : throw new DamagedArchiveException("studio");
         await StudioCheck.RunAsync(connection, studioId, at, cancel);
-        return head.RootElement.GetProperty("name").GetString()!;
+        await using var named = new NpgsqlCommand("select name from studio where id = $1", connection);
+        named.Parameters.Add(Sql.Of(studioId));
+        return (string)(await named.ExecuteScalarAsync(cancel))!;
     }
 
-    private static async Task PutRowsAsync(NpgsqlConnection connection, ArchiveFile file, Action<string> at, Action tell, CancellationToken cancel)
+    private static async Task PutRowsAsync(NpgsqlConnection connection, Guid studioId, ArchiveFile file, Action<string> at, Action tell, CancellationToken cancel)
     {
         at("studio");
-        await RowLoader.PutAsync(connection, "studio", One(file.Studio), tell, cancel);
+        await StudioRow.PutAsync(connection, studioId, "jsonb_populate_record(null::studio, $2)", file.Studio, cancel);
         foreach (var table in ArchiveTables.All)
         {
             at(table.Name);
             if (!file.Has(table))
                 throw new DamagedArchiveException(table.Name);
-            await RowLoader.PutAsync(connection, table.Name, file.RowsAsync(table, cancel), tell, cancel);
+            await RowLoader.PutAsync(connection, table.Name, studioId, file.RowsAsync(table, cancel), tell, cancel);
         }
     }
 
-    private async Task PutPictureAsync(NpgsqlConnection connection, byte[] picture, CancellationToken cancel)
+    private async Task PutPictureAsync(NpgsqlConnection connection, Guid studioId, byte[] picture, CancellationToken cancel)
     {
         if (!isPicture(picture))
             throw new DamagedArchiveException("picture");
-        await PictureFiles.PutAsync(connection, picture, cancel);
+        await PictureFiles.PutAsync(connection, studioId, picture, cancel);
     }
 
-    /// <summary>Keeps the studio that is there as an earlier state, and makes room.</summary>
+    /// <summary>Keeps what is in the studio as an earlier state, and makes room.</summary>
     private static async Task SetAsideAsync(NpgsqlConnection connection, Guid studioId, CancellationToken cancel)
     {
         using var archive = new MemoryStream();
         await ArchiveWriter.WriteAsync(connection, studioId, archive, withPictures: false, cancel);
         await using var keep = new NpgsqlCommand("""
             with kept as (
-                insert into replaced_studio (archive, studio_name) select $2, name from studio where id = $1 returning id
+                insert into replaced_studio (studio_id, archive, studio_name) select id, $2, name from studio where id = $1 returning id
             )
-            insert into replaced_studio_picture (state_id, file_sha256)
-            select distinct kept.id, p.file_sha256 from kept, picture p where p.studio_id = $1
+            insert into replaced_studio_picture (studio_id, state_id, file_sha256)
+            select distinct $1, kept.id, p.file_sha256 from kept, picture p where p.studio_id = $1
             """, connection);
         keep.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         keep.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Bytea, Value = archive.ToArray() });
         await keep.ExecuteNonQueryAsync(cancel);
-        await ForgetAsync(connection, "id not in (select id from replaced_studio order by id desc limit $1)", MostReplaced, cancel);
-        await using var clear = new NpgsqlCommand("delete from studio where id = $1", connection) { CommandTimeout = 0 };
-        clear.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
-        await clear.ExecuteNonQueryAsync(cancel);
+        await ForgetAsync(connection, studioId, "id not in (select id from replaced_studio where studio_id = $1 order by id desc limit $2)", MostReplaced, cancel);
+        foreach (var table in ArchiveTables.All.Reverse().Select(table => table.Name).Concat(["bench_note", "laid_picture"]))
+        {
+            await using var clear = new NpgsqlCommand($"delete from {table} where studio_id = $1", connection) { CommandTimeout = 0 };
+            clear.Parameters.Add(Sql.Of(studioId));
+            await clear.ExecuteNonQueryAsync(cancel);
+        }
     }
 
-    /// <param name="which">A condition of ours over one number.</param>
-    private static async Task ForgetAsync(NpgsqlConnection connection, string which, int number, CancellationToken cancel)
+    /// <param name="which">A condition of ours over one number, $2.</param>
+    private static async Task ForgetAsync(NpgsqlConnection connection, Guid studioId, string which, int number, CancellationToken cancel)
     {
-        await using var command = new NpgsqlCommand($"delete from replaced_studio where {which}", connection);
+        await using var command = new NpgsqlCommand($"delete from replaced_studio where studio_id = $1 and {which}", connection);
+        command.Parameters.Add(Sql.Of(studioId));
         command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = number });
         await command.ExecuteNonQueryAsync(cancel);
     }

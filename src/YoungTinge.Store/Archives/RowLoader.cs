@@ -17,8 +17,9 @@ internal static class RowLoader
     private const int RowsAtOnce = 500;
     private const int CharactersAtOnce = 1_000_000;
 
+    /// <param name="studioId">Whose the rows become, whatever they say.</param>
     /// <returns>How many rows there were.</returns>
-    public static async Task<long> PutAsync(NpgsqlConnection connection, string table, IAsyncEnumerable<string> rows, Action? tell, CancellationToken cancel)
+    public static async Task<long> PutAsync(NpgsqlConnection connection, string table, Guid studioId, IAsyncEnumerable<string> rows, Action? tell, CancellationToken cancel)
     {
         long count = 0;
         var some = new StringBuilder("[");
@@ -39,8 +40,11 @@ internal static class RowLoader
 
         async Task FlushAsync()
         {
-            await using var command = new NpgsqlCommand($"insert into {table} select * from jsonb_populate_recordset(null::{table}, $1)", connection) { CommandTimeout = 0 };
+            await using var command = new NpgsqlCommand($"""
+                insert into {table} select own.* from jsonb_array_elements($1) line, jsonb_populate_record(null::{table}, line || jsonb_build_object('{(table == "studio" ? "id" : "studio_id")}', $2)) own
+                """, connection) { CommandTimeout = 0 };
             command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = some.Append(']').ToString() });
+            command.Parameters.Add(Sql.Of(studioId));
             if (await command.ExecuteNonQueryAsync(cancel) != inIt)
                 throw new DamagedArchiveException(table);
             some.Clear().Append('[');

@@ -33,9 +33,9 @@ internal static class StudioCheck
         var materials = new Materials(sheets.Select(sheet => MaterialFromRecord.Convert(sheet, sheet.Id!)));
         await EachAsync(connection, "commission", $"select {CommissionStore.CommissionColumns} from commission c where c.studio_id = $1",
             reader => Check(StudioRules.Of(CommissionStore.ReadCommission(reader).Details)));
-        await EachAsync(connection, "flower", $"select {CommissionStore.CommissionColumns}, {CommissionStore.FlowerColumns} from flower f join commission c on c.id = f.commission_id where f.studio_id = $1",
+        await EachAsync(connection, "flower", $"select {CommissionStore.CommissionColumns}, {CommissionStore.FlowerColumns} from flower f join commission c on c.studio_id = f.studio_id and c.id = f.commission_id where f.studio_id = $1",
             reader => CommissionStore.ReadFlower(reader, Guid.Empty) is var flower ? Check(StudioRules.OfName(flower.Name).Concat(StudioRules.OfCounts(flower.Flowers, flower.Buds))) : true);
-        await EachAsync(connection, "piece", $"select {PieceStore.Columns} from piece p join flower f on f.id = p.flower_id join commission c on c.id = f.commission_id where p.studio_id = $1",
+        await EachAsync(connection, "piece", $"select {PieceStore.Columns} from piece p join flower f on f.studio_id = p.studio_id and f.id = p.flower_id join commission c on c.studio_id = f.studio_id and c.id = f.commission_id where p.studio_id = $1",
             reader => CheckPiece(PieceStore.Read(reader), materials));
         await EachAsync(connection, "log_entry", $"select {LogbookStore.Columns} from log_entry e where e.studio_id = $1", reader => Check(StudioRules.Of(LogbookStore.Read(reader))));
         await EachAsync(connection, "batch", $"select {BatchStore.Columns} from {BatchStore.From} where b.studio_id = $1", reader => Check(StudioRules.Of(BatchStore.Read(reader), materials)));

@@ -10,31 +10,44 @@ using YoungTinge.Core.Marble;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Ombre;
 using YoungTinge.Core.Work;
+using YoungTinge.Store.People;
 
 namespace YoungTinge.Store.Demo;
 
-/// <summary>Fills an empty database with the made-up studio that the demo, the screenshots and the browser tests use.</summary>
+/// <summary>The made-up studio that the demo, the screenshots and the browser tests use.</summary>
 public static class DemoStudio
 {
-    /// <returns>False, with nothing changed, if the database already has a studio.</returns>
-    public static async Task<bool> SeedAsync(NpgsqlDataSource dataSource, DateTimeOffset now, CancellationToken cancel)
-    {
-        if (await new StudioStore(dataSource).FindFirstAsync(cancel) is not null)
-            return false;
-        var studio = new Studio(Guid.CreateVersion7(now), "Saltmarsh Lane Sugar Room", "Odile Farrant", "UTC", "EUR", new Measuring(Measures.Metric, BenchScale.UsualG, LeftoverDeltaE: 2), 1);
-        var materials = DemoSupplies.Stock(StarterCabinet.Load());
+    /// <summary>Its owner signs in with it.</summary>
+    public const string SignInName = "demo";
 
+    /// <summary>What it is called and how it measures when it is new.</summary>
+    internal static Studio Of(Guid id) =>
+        new(id, "Saltmarsh Lane Sugar Room", "Odile Farrant", "UTC", "EUR", new Measuring(Measures.Metric, BenchScale.UsualG, Measuring.UsualDeltaE), 1) { IsDemo = true };
+
+    /// <summary>Makes the demo with its owner.</summary>
+    /// <param name="dataSource">Of the studio that it is to be, or of the tables' owner.</param>
+    /// <param name="passwordHash">Of its owner; null for one who has chosen none yet.</param>
+    public static async Task SeedAsync(NpgsqlDataSource dataSource, Guid studioId, string? passwordHash, DateTimeOffset now, CancellationToken cancel)
+    {
+        var studio = Of(studioId);
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
         await using var transaction = await connection.BeginTransactionAsync(cancel);
         await StudioStore.AddAsync(connection, studio, cancel);
-        await CabinetStore.InsertAllAsync(connection, studio.Id, materials.All, cancel);
+        await PersonStore.AddAsync(connection, studioId, new Person(Guid.CreateVersion7(now), studio.Maker, SignInName, Role.Owner, 1), passwordHash, cancel);
+        await FillAsync(connection, studioId, now, cancel);
+        await transaction.CommitAsync(cancel);
+    }
+
+    /// <summary>Fills a studio that has nothing in it with what the demo has when it is new.</summary>
+    internal static async Task FillAsync(NpgsqlConnection connection, Guid studioId, DateTimeOffset now, CancellationToken cancel)
+    {
+        var materials = DemoSupplies.Stock(StarterCabinet.Load());
+        await CabinetStore.InsertAllAsync(connection, studioId, materials.All, cancel);
         var today = DateOnly.FromDateTime(now.UtcDateTime);
         foreach (var commission in DemoCommissions.All)
-            await AddCommissionAsync(connection, studio.Id, commission, today, materials, now, cancel);
+            await AddCommissionAsync(connection, studioId, commission, today, materials, now, cancel);
         foreach (var reading in DemoReadings.Of(materials, now))
-            await LogbookStore.AddAsync(connection, studio.Id, reading, cancel);
-        await transaction.CommitAsync(cancel);
-        return true;
+            await LogbookStore.AddAsync(connection, studioId, reading, cancel);
     }
 
     private static async Task AddCommissionAsync(
