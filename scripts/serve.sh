@@ -49,10 +49,18 @@ connect() {
   password=$(cat "$home/app-password")
   name=$(sed -E "s/Username=[^;]*;Password=[^;]*/Username=studio_app;Password=$password/" <<<"$owner")
   export ConnectionStrings__Studio=$name
+  # On this machine the demo is open to whoever comes: its password is another on each, and the page that asks for it is filled in.
+  [ -s "$home/demo-password" ] || (umask 077 && od -An -N12 -tx1 /dev/urandom | tr -d ' \n' >"$home/demo-password")
+  Demo__Password=$(cat "$home/demo-password")
+  export Demo__Password
+  # Copies that the server makes by itself, for whoever asks for some.
+  export Backups__Folder="$home/backups"
+  mkdir -p "$Backups__Folder"
+  if [ ${#as_server[@]} != 0 ]; then chown "$server_user:" "$Backups__Folder"; fi
 }
 
-# prepare [--fresh] [--empty]: brings the database up to this build.
-prepare() { ConnectionStrings__Owner=$owner dotnet "$app/YoungTinge.Web.dll" setup "$@" 9>&-; }
+# prepare [--fresh] [--empty]: brings the database up to this build. Sets "told": how to come in.
+prepare() { told=$(ConnectionStrings__Owner=$owner dotnet "$app/YoungTinge.Web.dll" setup "$@" --address "http://127.0.0.1:${port:-5080}" 9>&-); }
 
 # Without curl or wget, which a fresh machine may not have.
 is_ready() (

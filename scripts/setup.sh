@@ -60,6 +60,6 @@ build_application() {
   [ -f src/YoungTinge.Web/bin/Release/net10.0/YoungTinge.Web.dll ] || rm -f "$local_folder/server.done"
   build_client_side &
   local client_side=$!
-  once server "$(state_of src Directory.Build.props Directory.Build.targets Directory.Packages.props)" build_server
+  once server "$(state_of src client/src/locales Directory.Build.props Directory.Build.targets Directory.Packages.props)" build_server
   wait "$client_side"
 }

@@ -112,7 +112,7 @@ public sealed class Faults(DemoServer demo, int seed)
 
     private async Task<IReadOnlyList<string>> ListAsync(string sql)
     {
-        await using var source = NpgsqlDataSource.Create(demo.Demo.ConnectionString);
+        await using var source = NpgsqlDataSource.Create(demo.Demo.OwnerConnection);
         await using var command = source.CreateCommand(sql);
         await using var reader = await command.ExecuteReaderAsync();
         var texts = new List<string>();

@@ -1,5 +1,6 @@
 using System.Diagnostics;
 using System.Globalization;
+using System.Net;
 using System.Net.Http.Headers;
 using System.Text;
 using System.Text.Json;
@@ -19,8 +20,9 @@ public sealed record FuzzReport(int Requests, IReadOnlyDictionary<int, int> BySt
 /// Hostile requests, made from the API's own description: what a client would send, with something wrong in it. Nothing may be
 /// answered with 5xx, with a number that is none, or later than ten seconds.
 /// </summary>
+/// <param name="clients">Who asks, in turn; the first may do everything.</param>
 /// <param name="longestSeconds">For one answer; more where other work shares the machine, as among other tests.</param>
-public sealed class Fuzzer(HttpClient http, int seed, double longestSeconds = 10)
+public sealed class Fuzzer(IReadOnlyList<(HttpClient Http, Func<Task> SignIn)> clients, int seed, double longestSeconds = 10)
 {
     /// <summary>At the same time, so that changes meet each other.</summary>
     private const int AtOnce = 4;
@@ -30,12 +32,15 @@ public sealed class Fuzzer(HttpClient http, int seed, double longestSeconds = 10
 
     public async Task<FuzzReport> RunAsync(int requests)
     {
-        var samples = await Samples.ReadAsync(http);
+        var samples = await Samples.ReadAsync(clients[0].Http);
+        using var signingIn = new SemaphoreSlim(1);
         var (faults, statuses) = (new List<FuzzFault>(), new SortedDictionary<int, int>());
         var (slowest, slow) = (0.0, "");
         await Parallel.ForEachAsync(Enumerable.Range(0, requests), new ParallelOptions { MaxDegreeOfParallelism = AtOnce }, async (number, cancel) =>
         {
             var random = new Random(HashCode.Combine(seed, number) & int.MaxValue);
+            // Most of it by whoever gets through to the rules.
+            var (http, signIn) = clients[number % 2 == 0 ? 0 : number / 2 % clients.Count];
             using var request = Request(samples, random, out var said);
             var watch = Stopwatch.StartNew();
             string? fault = null;
@@ -45,6 +50,13 @@ public sealed class Fuzzer(HttpClient http, int seed, double longestSeconds = 10
                 using var answer = await http.SendAsync(request, cancel);
                 status = (int)answer.StatusCode;
                 fault = Fault(answer, await answer.Content.ReadAsByteArrayAsync(cancel));
+                // One of the requests has signed it out, or taken the person out.
+                if (answer.StatusCode == HttpStatusCode.Unauthorized)
+                {
+                    await signingIn.WaitAsync(cancel);
+                    await signIn();
+                    signingIn.Release();
+                }
             }
             catch (HttpRequestException exception)
             {

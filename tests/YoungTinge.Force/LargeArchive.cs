@@ -3,6 +3,7 @@ using System.Net.Http.Json;
 using System.Security.Cryptography;
 using System.Text.Json.Nodes;
 using Npgsql;
+using YoungTinge.Testing;
 
 namespace YoungTinge.Force;
 
@@ -73,7 +74,8 @@ public sealed class LargeArchive(DemoServer demo)
     private async Task<double> FetchAsync(string path)
     {
         var watch = System.Diagnostics.Stopwatch.StartNew();
-        using var http = new HttpClient { BaseAddress = demo.Server.Address, Timeout = TimeSpan.FromMinutes(20) };
+        var (http, _) = Visitor.Of(demo.Server.Address, TimeSpan.FromMinutes(20));
+        await demo.Demo.SignInAsync(http);
         using var answer = await http.GetAsync("/api/files/studio.zip", HttpCompletionOption.ResponseHeadersRead);
         answer.EnsureSuccessStatusCode();
         await using var file = File.Create(path);
@@ -83,7 +85,8 @@ public sealed class LargeArchive(DemoServer demo)
 
     private async Task<int> RestoreAsync(string path)
     {
-        using var http = new HttpClient { BaseAddress = demo.Server.Address, Timeout = TimeSpan.FromMinutes(20) };
+        var (http, _) = Visitor.Of(demo.Server.Address, TimeSpan.FromMinutes(20));
+        await demo.Demo.SignInAsync(http);
         await using var file = File.OpenRead(path);
         using var request = new HttpRequestMessage(HttpMethod.Post, "/api/files/studio") { Content = new StreamContent(file) };
         request.Headers.Accept.ParseAdd("application/x-ndjson");

@@ -26,7 +26,7 @@ static async Task<int> FuzzAsync(int requests)
     for (var done = 0; done < requests; done += inOneGo)
     {
         await using var demo = await DemoServer.StartAsync();
-        var report = await new Fuzzer(demo.Http, seed + done).RunAsync(Math.Min(inOneGo, requests - done));
+        var report = await new Fuzzer(await demo.EverybodyAsync(), seed + done).RunAsync(Math.Min(inOneGo, requests - done));
         foreach (var (status, count) in report.ByStatus)
             statuses[status] = statuses.GetValueOrDefault(status) + count;
         faults.AddRange(report.Faults);

@@ -1,6 +1,7 @@
 using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
+using YoungTinge.Store.People;
 using YoungTinge.Testing;
 
 namespace YoungTinge.Web.Tests;
@@ -12,13 +13,19 @@ public abstract class ApiTest(DemoApplication application) : IClassFixture<DemoA
 
     protected DemoDatabase Demo => application.Demo;
 
+    /// <summary>A client that somebody else has signed in with.</summary>
+    protected Task<HttpClient> ClientAsync(Role role) => application.CreateClientAsync(role);
+
+    /// <summary>A client that nobody has signed in with.</summary>
+    protected HttpClient Stranger() => application.CreateClient();
+
     /// <summary>Of the application that is asked.</summary>
     protected IServiceProvider Services => application.Services;
 
     public virtual async Task InitializeAsync()
     {
         await Demo.ResetAsync();
-        Http = application.CreateClient();
+        Http = await application.CreateClientAsync();
     }
 
     public Task DisposeAsync()

@@ -242,7 +242,7 @@ public sealed class ApiTests(DemoApplication application) : ApiTest(application)
     {
         await using var away = DemoApplication.Over("Host=127.0.0.1;Port=1;Username=nobody;Database=none;Timeout=2");
         var client = away.CreateClient();
-        Assert.Equal((HttpStatusCode.ServiceUnavailable, "databaseAway"), await StatusAndCode(client.GetAsync("/api/commissions")));
+        Assert.Equal((HttpStatusCode.ServiceUnavailable, "databaseAway"), await StatusAndCode(client.GetAsync("/api/door")));
         Assert.Equal(HttpStatusCode.OK, (await client.GetAsync("/health/live")).StatusCode);
         Assert.Equal(HttpStatusCode.ServiceUnavailable, (await client.GetAsync("/health/ready")).StatusCode);
     }

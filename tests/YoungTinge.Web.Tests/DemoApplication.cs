@@ -1,4 +1,5 @@
 using Microsoft.AspNetCore.Mvc.Testing;
+using YoungTinge.Store.People;
 using YoungTinge.Testing;
 
 namespace YoungTinge.Web.Tests;
@@ -22,7 +23,20 @@ public sealed class DemoApplication : IAsyncLifetime
     public static WebApplicationFactory<Program> Over(string connection) =>
         new WebApplicationFactory<Program>().WithWebHostBuilder(host => host.UseSetting("ConnectionStrings:Studio", connection));
 
-    public HttpClient CreateClient() => factory.CreateClient();
+    /// <summary>Nobody has signed in with it.</summary>
+    public HttpClient CreateClient() => CreateClient(new Visitor());
+
+    /// <param name="visitor">Whose cookies it sends.</param>
+    public HttpClient CreateClient(Visitor visitor) => factory.CreateDefaultClient(visitor);
+
+    /// <param name="role">Of whoever has signed in with it.</param>
+    public async Task<HttpClient> CreateClientAsync(Role role = Role.Owner)
+    {
+        var http = CreateClient();
+        await Demo.SignInAsync(http, role);
+        return http;
+    }
+
 
     public async Task DisposeAsync()
     {

@@ -9,7 +9,7 @@ public class HostileRequestTests
     public async Task Hostile_requests_are_turned_away_in_words_and_in_time()
     {
         await using var demo = await DemoServer.StartAsync();
-        var report = await new Fuzzer(demo.Http, seed: 1, longestSeconds: 90).RunAsync(5000);
+        var report = await new Fuzzer(await demo.EverybodyAsync(), seed: 1, longestSeconds: 90).RunAsync(5000);
         Assert.True(report.Faults.Count == 0, string.Join('\n', report.Faults.Take(10)) + string.Join('\n', demo.Server.Errors.Take(3)));
         // They got through to the rules, and some were fine.
         Assert.True(report.ByStatus[200] > 500 && report.ByStatus[422] > 100 && report.ByStatus[405] > 10 && report.ByStatus[415] > 10, string.Join(", ", report.ByStatus));

@@ -79,7 +79,7 @@ public sealed class StartTests : IAsyncLifetime
 
     private ProcessStartInfo Info(string[] options) => new(Path.Combine(Repository.Folder, "start"), options)
     {
-        Environment = { ["YOUNG_TINGE_HOME"] = home, ["YOUNG_TINGE_BUILT"] = "yes" },
+        Environment = { ["YOUNG_TINGE_HOME"] = home, ["YOUNG_TINGE_BUILT"] = "yes", ["YOUNG_TINGE_POSTGRES_OPTIONS"] = "-c fsync=off" },
         RedirectStandardOutput = true,
         RedirectStandardError = true,
     };

@@ -21,7 +21,8 @@ public sealed class UploadTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
         await demo.ResetAsync();
         server = new AppServer(demo.ConnectionString);
         await server.StartAsync();
-        http = new HttpClient { BaseAddress = server.Address };
+        (http, _) = Visitor.Of(server.Address);
+        await demo.SignInAsync(http);
         var commissions = (await http.GetFromJsonAsync<JsonNode>("/api/commissions"))!;
         flowerId = (string)commissions["commissions"]![0]!["flowers"]![0]!["id"]!;
     }

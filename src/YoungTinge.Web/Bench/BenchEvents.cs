@@ -23,8 +23,8 @@ public static class BenchEvents
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/bench/events", Handle).WithName("benchEvents").Produces<Told>(StatusCodes.Status200OK, "text/event-stream").ProducesProblems();
 
-    private static IResult Handle(StateStore states, TimeProvider clock, IHostApplicationLifetime life, CancellationToken cancel) =>
-        TypedResults.ServerSentEvents(ChangesAsync(states, clock, life.ApplicationStopping, cancel));
+    private static IResult Handle(CurrentStudio studio, TimeProvider clock, IHostApplicationLifetime life, CancellationToken cancel) =>
+        TypedResults.ServerSentEvents(ChangesAsync(studio.Database.States, clock, life.ApplicationStopping, cancel));
 
     private static async IAsyncEnumerable<SseItem<Told>> ChangesAsync(StateStore states, TimeProvider clock, CancellationToken stopping, [EnumeratorCancellation] CancellationToken cancel)
     {
@@ -52,7 +52,7 @@ public static class BenchEvents
     {
         try
         {
-            return await states.FindFirstAsync(cancel) is var (_, tables) ? string.Join('-', tables.Values) : null;
+            return await states.FindAsync(cancel) is var (_, tables) ? string.Join('-', tables.Values) : null;
         }
         catch (Exception failure) when (failure is NpgsqlException or TimeoutException or OperationCanceledException)
         {

@@ -31,7 +31,7 @@ public static class TakeNote
     /// <summary>Clocks of devices are not set to the second.</summary>
     private static readonly TimeSpan Longest = TimeSpan.FromDays(60);
 
-    public static void Map(RouteGroupBuilder api) => api.MapPut("/bench/notes/{id:guid}", Handle).WithName("takeBenchNote").Produces<Answer>().ProducesProblems(422);
+    public static void Map(RouteGroupBuilder api) => api.MapPut("/bench/notes/{id:guid}", Handle).ForHelper().LeavesNoLine().WithName("takeBenchNote").Produces<Answer>().ProducesProblems(422);
 
     private static async Task<IResult> Handle(Guid id, BenchNote note, StudioWorks works, DoneStore done, BenchStore bench, TimeProvider clock, CancellationToken cancel)
     {

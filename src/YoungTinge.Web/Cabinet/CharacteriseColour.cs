@@ -30,11 +30,11 @@ public static class CharacteriseColour
         IReadOnlyList<double> Absorption, IReadOnlyList<double> Scattering, double WorstDeltaE, FitQuality Quality, IReadOnlyList<DabView> Dabs, IReadOnlyList<StepView> Ladder);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/materials/characterise", Handle)
-        .WithName("characteriseColour").Produces<Answer>().ProducesProblems(422);
+        .Computes().WithName("characteriseColour").Produces<Answer>().ProducesProblems(422);
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {
-        var materials = await cabinet.ListedAsync(await studio.IdAsync(cancel), cancel);
+        var materials = await cabinet.ListedAsync(studio.Id, cancel);
         if (Problems(request, materials) is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
         var (learned, told, ladder) = Characterisation.Of(

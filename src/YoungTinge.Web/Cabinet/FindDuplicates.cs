@@ -13,7 +13,7 @@ public static class FindDuplicates
 
     private static async Task<IResult> Handle(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {
-        var materials = await cabinet.ListedAsync(await studio.IdAsync(cancel), cancel);
+        var materials = await cabinet.ListedAsync(studio.Id, cancel);
         return TypedResults.Ok(Duplicates.In(materials, material => SwatchColour.Of(material, materials)));
     }
 }

@@ -21,7 +21,7 @@ public static class GetCabinet
 
     private static async Task<IResult> Handle(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {
-        var materials = await cabinet.LoadAsync(await studio.IdAsync(cancel), cancel);
+        var materials = await cabinet.LoadAsync(studio.Id, cancel);
         return TypedResults.Ok<IReadOnlyList<MaterialView>>([.. materials.All.Select(material => View(material, materials))]);
     }
 

@@ -41,7 +41,7 @@ public static class GetJar
 
     private static async Task<IResult> Handle(string id, CurrentStudio studio, CabinetStore cabinet, TimeProvider clock, CancellationToken cancel)
     {
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         var listed = await cabinet.ListedAsync(studioId, cancel);
         if (listed.Find(id) is not Colourant colour)
             return ApiProblem.NotFound();

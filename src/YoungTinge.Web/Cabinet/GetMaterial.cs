@@ -17,7 +17,7 @@ public static class GetMaterial
         .KeepsAnswer().WithName("getMaterial").Produces<Answer>().ProducesProblems(404);
 
     private static async Task<IResult> Handle(string id, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
-        (await cabinet.ListAsync(await studio.IdAsync(cancel), cancel)).FirstOrDefault(kept => kept.Material.Id == id) is { } found
+        (await cabinet.ListAsync(studio.Id, cancel)).FirstOrDefault(kept => kept.Material.Id == id) is { } found
             ? TypedResults.Ok(new Answer(
                 MaterialRecord.Of(found.Material), found.Version, [.. found.Material.Source.Dabs.Select(dab => new DabView(dab.Amount, ColourView.From(dab.Colour)))]))
             : ApiProblem.NotFound();

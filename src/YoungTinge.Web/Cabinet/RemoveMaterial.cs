@@ -10,7 +10,7 @@ public static class RemoveMaterial
         .WithName("removeMaterial").Produces(204).ProducesProblems(404, 409);
 
     private static async Task<IResult> Handle(string id, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
-        await cabinet.RemoveAsync(await studio.IdAsync(cancel), id, cancel) switch
+        await cabinet.RemoveAsync(studio.Id, id, cancel) switch
         {
             RemoveMaterialResult.Removed => TypedResults.NoContent(),
             RemoveMaterialResult.InUse => ApiProblem.Result(StatusCodes.Status409Conflict, ApiProblemCode.InUse),

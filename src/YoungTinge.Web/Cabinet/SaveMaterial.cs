@@ -19,7 +19,7 @@ public static class SaveMaterial
     {
         if (MaterialRecordCheck.Problems(request.Sheet) is { Count: > 0 } problems)
             return ApiProblem.NotPossible([.. problems.Select(problem => Problem(problem.Field, JsonNamingPolicy.CamelCase.ConvertName(problem.Code.ToString()), problem.Limit))]);
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         var isKnown = madeFrom.Version > 0;
         var all = await cabinet.ListedAsync(studioId, cancel);
         if (isKnown && (request.Sheet.Id is not { } known || all.Find(known) is null))

@@ -22,7 +22,7 @@ public static class StarterJars
 
     private static async Task<IResult> PutIn(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         var kept = (await cabinet.ListAsync(studioId, cancel)).Select(one => one.Material).ToList();
         // A jar of one's own that has this name is the one that is meant.
         var missing = StarterCabinet.Load().All
@@ -33,7 +33,7 @@ public static class StarterJars
 
     private static async Task<IResult> TakeOut(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         var results = new List<RemoveMaterialResult>();
         foreach (var jar in StarterCabinet.Load().All)
             results.Add(await cabinet.RemoveAsync(studioId, jar.Id, cancel));

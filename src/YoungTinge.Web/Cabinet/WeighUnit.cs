@@ -9,7 +9,7 @@ public static class WeighUnit
     public sealed record Request(double TotalG, double Count);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/materials/weigh", Handle)
-        .WithName("weighUnit").Produces<UnitWeighing>().ProducesProblems(422);
+        .Computes().WithName("weighUnit").Produces<UnitWeighing>().ProducesProblems(422);
 
     private static IResult Handle(Request request)
     {

@@ -25,15 +25,15 @@ public static class Bin
     }
 
     private static Func<Guid, CurrentStudio, BinStore, TimeProvider, CancellationToken, Task<IResult>> Remove(BinKind kind) => async (id, studio, bin, clock, cancel) =>
-        await bin.PutInAsync(await studio.IdAsync(cancel), kind, id, clock.GetUtcNow(), cancel) ? TypedResults.NoContent() : ApiProblem.NotFound();
+        await bin.PutInAsync(studio.Id, kind, id, clock.GetUtcNow(), cancel) ? TypedResults.NoContent() : ApiProblem.NotFound();
 
     private static async Task<IResult> List(CurrentStudio studio, BinStore bin, TimeProvider clock, CancellationToken cancel)
     {
         var now = clock.GetUtcNow();
-        return TypedResults.Ok<IReadOnlyList<EntryView>>([.. (await bin.ListAsync(await studio.IdAsync(cancel), now, cancel)).Select(entry => new EntryView(
+        return TypedResults.Ok<IReadOnlyList<EntryView>>([.. (await bin.ListAsync(studio.Id, now, cancel)).Select(entry => new EntryView(
             entry.Kind, entry.Id, entry.Name, entry.Of, entry.DeletedAt, (int)Math.Ceiling(BinStore.KeptDays - (now - entry.DeletedAt).TotalDays)))]);
     }
 
     private static async Task<IResult> GiveBack(Guid id, CurrentStudio studio, BinStore bin, TimeProvider clock, CancellationToken cancel) =>
-        await bin.GiveBackAsync(await studio.IdAsync(cancel), id, clock.GetUtcNow(), cancel) ? TypedResults.NoContent() : ApiProblem.NotFound();
+        await bin.GiveBackAsync(studio.Id, id, clock.GetUtcNow(), cancel) ? TypedResults.NoContent() : ApiProblem.NotFound();
 }

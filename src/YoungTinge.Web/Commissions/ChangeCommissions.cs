@@ -32,7 +32,7 @@ public static class ChangeCommissions
         if (StudioRules.Of(request).Lines() is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
         var id = Guid.CreateVersion7();
-        await commissions.AddAsync(await studio.IdAsync(cancel), id, Trimmed(request), cancel);
+        await commissions.AddAsync(studio.Id, id, Trimmed(request), cancel);
         return TypedResults.Ok(new Made(id));
     }
 
@@ -41,7 +41,7 @@ public static class ChangeCommissions
     {
         if (StudioRules.Of(details).Lines() is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         if (await commissions.SaveAsync(studioId, id, madeFrom.Version, Trimmed(details), cancel) is not { } version)
             return await commissions.FindAsync(studioId, id, cancel) is null ? ApiProblem.NotFound() : ApiProblem.ChangedElsewhere();
         return MadeFrom.Saved(response, version);
@@ -50,7 +50,7 @@ public static class ChangeCommissions
     private static async Task<IResult> CopyWhole(
         Guid id, Copy request, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CabinetStore cabinet, CopyStore copies, CancellationToken cancel)
     {
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         if (await commissions.FindAsync(studioId, id, cancel) is not { } commission)
             return ApiProblem.NotFound();
         var details = Trimmed(commission.Details with { Name = request.Name, DueOn = request.DueOn, Status = CommissionStatus.Planned });
@@ -75,7 +75,7 @@ public static class ChangeCommissions
     {
         if (StudioRules.OfName(request.Name).Lines() is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         if (await commissions.FindFlowerAsync(studioId, id, cancel) is not var (_, flower))
             return ApiProblem.NotFound();
         if (await CopyOfAsync(studioId, flower, request.CommissionId, request.Name.Trim(), request.WithColours, pieces, cabinet, cancel) is not { } copy)

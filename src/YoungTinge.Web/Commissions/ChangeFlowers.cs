@@ -27,7 +27,7 @@ public static class ChangeFlowers
     {
         if (StudioRules.OfName(request.Name).Concat(StudioRules.OfCounts(request.Flowers, request.Buds)).Lines() is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         var materials = await cabinet.LoadAsync(studioId, cancel);
         var pieces = new List<(Guid, Piece, PiecePlan)>();
         var begin = request.FromLibrary is { } fromLibrary ? FlowerLibrary.Find(fromLibrary) : null;
@@ -49,7 +49,7 @@ public static class ChangeFlowers
     {
         if (StudioRules.OfName(change.Name).Concat(StudioRules.OfCounts(change.Flowers, change.Buds)).Lines() is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         if (await commissions.FindFlowerAsync(studioId, id, cancel) is not var (_, flower))
             return ApiProblem.NotFound();
         var changed = flower with

@@ -16,7 +16,7 @@ public static class SaveCounts
     {
         if (StudioRules.OfCounts(request.Flowers, request.Buds).Lines() is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         if (await commissions.FindFlowerAsync(studioId, id, cancel) is not var (_, flower))
             return ApiProblem.NotFound();
         var changed = flower with { Flowers = request.Flowers, Buds = request.Buds, Version = madeFrom.Version };

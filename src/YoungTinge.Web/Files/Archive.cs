@@ -1,5 +1,4 @@
 using System.Text.Json;
-using YoungTinge.Store;
 using YoungTinge.Store.Archives;
 using YoungTinge.Web.Shared;
 using YoungTinge.Web.Shared.Computing;
@@ -14,16 +13,16 @@ public static class Archive
     public static void Map(RouteGroupBuilder api)
     {
         var files = api.MapGroup("/files");
-        files.MapGet("/studio.zip", Write).WithName("getStudioArchive")
+        files.MapGet("/studio.zip", Write).ForOwner().WithName("getStudioArchive")
             .WithSummary("All of the studio as an archive (zip).").Produces(200, contentType: "application/zip").ProducesProblems();
-        files.MapPost("/studio", Restore).TakesAnyFile().WithName("restoreStudio")
+        files.MapPost("/studio", Restore).TakesAnyFile().ForOwner().WithName("restoreStudio")
             .WithSummary("Puts an archived studio in place of this one. Told line by line if application/x-ndjson is accepted.").Produces<Answer>().ProducesProblems(422);
-        files.MapPost("/studio/preview", Preview).TakesFile(ArchiveHead.Bytes).WithName("previewStudio")
+        files.MapPost("/studio/preview", Preview).TakesFile(ArchiveHead.Bytes).Computes().ForOwner().WithName("previewStudio")
             .WithSummary("What an archive says of itself: only its first bytes are sent.").Produces<Answer>().ProducesProblems(413, 422);
-        files.MapGet("/studio/replaced", async (ArchiveStore archive, CancellationToken cancel) => TypedResults.Ok(await archive.ListReplacedAsync(cancel)))
-            .WithName("listReplacedStudios")
+        files.MapGet("/studio/replaced", async (CurrentStudio studio, ArchiveStore archive, CancellationToken cancel) => TypedResults.Ok(await archive.ListReplacedAsync(studio.Id, cancel)))
+            .ForOwner().WithName("listReplacedStudios")
             .WithSummary("Studios that were replaced by an archive, the last first.").Produces<IReadOnlyList<ReplacedStudio>>().ProducesProblems();
-        files.MapPost("/studio/replaced/{state:int}", BringBack).WithName("bringBackStudio")
+        files.MapPost("/studio/replaced/{state:int}", BringBack).ForOwner().WithName("bringBackStudio")
             .WithSummary("Puts a replaced studio back in place.").Produces<Answer>().ProducesProblems(404, 422);
     }
 
@@ -33,7 +32,7 @@ public static class Archive
         var file = Uploads.NewSpool();
         try
         {
-            await archive.WriteAsync(await studio.IdAsync(cancel), file, cancel);
+            await archive.WriteAsync(studio.Id, file, cancel);
             file.Position = 0;
             return TypedResults.File(file, "application/zip", "studio.zip");
         }
@@ -44,10 +43,10 @@ public static class Archive
         }
     }
 
-    private static Task<IResult> Restore(HttpContext context, StudioStore studios, ArchiveStore archive) => LongWork.TellAsync(context, async (progress, cancel) =>
+    private static Task<IResult> Restore(HttpContext context, CurrentStudio studio, ArchiveStore archive) => LongWork.TellAsync(context, async (progress, cancel) =>
     {
         await using var file = await context.Request.SpoolAsync(cancel);
-        return Answered(await archive.RestoreAsync((await studios.FindFirstAsync(cancel))?.Id, file, cancel, progress));
+        return Answered(await archive.RestoreAsync(studio.Id, file, cancel, progress));
     });
 
     /// <summary>Whose studio it is, so that nobody is asked whether a holiday picture shall take the place of hers. The beginning of the file is enough.</summary>
@@ -57,10 +56,10 @@ public static class Archive
         return problem is { } why ? Answered(new RestoreResult.Refused(why)) : TypedResults.Ok(new Answer(name!));
     }
 
-    private static async Task<IResult> BringBack(int state, StudioStore studios, ArchiveStore archive, CancellationToken cancel) =>
-        await archive.BringBackAsync((await studios.FindFirstAsync(cancel))?.Id, state, cancel) is { } result ? Answered(result) : ApiProblem.NotFound();
+    private static async Task<IResult> BringBack(int state, CurrentStudio studio, ArchiveStore archive, CancellationToken cancel) =>
+        await archive.BringBackAsync(studio.Id, state, cancel) is { } result ? Answered(result) : ApiProblem.NotFound();
 
-    private static IResult Answered(RestoreResult result) => result switch
+    internal static IResult Answered(RestoreResult result) => result switch
     {
         RestoreResult.Restored restored => TypedResults.Ok(new Answer(restored.Name)),
         RestoreResult.Refused refused => ApiProblem.NotPossible(

@@ -36,10 +36,10 @@ public static class Downloads
     private static void Named(this RouteHandlerBuilder route, string name, string summary, string type) =>
         route.WithName(name).WithSummary(summary).Produces(200, contentType: type).ProducesProblems();
 
-    private static async Task<Materials> LoadAsync(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) => await cabinet.ListedAsync(await studio.IdAsync(cancel), cancel);
+    private static async Task<Materials> LoadAsync(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) => await cabinet.ListedAsync(studio.Id, cancel);
 
     private static async Task<IReadOnlyList<LogRow>> RowsAsync(CurrentStudio studio, LogbookStore logbook, CancellationToken cancel) =>
-        [.. (await logbook.ListAsync(await studio.IdAsync(cancel), null, MostEntries, cancel)).Select(LogRows.From)];
+        [.. (await logbook.ListAsync(studio.Id, null, MostEntries, cancel)).Select(LogRows.From)];
 
     /// <summary>What was read of dabs; of materials without, what their figures tell: a colour as its chip, a thing as its face.</summary>
     private static List<SpectralReading> Readings(Materials materials)

@@ -32,15 +32,15 @@ public static class Imports
     public static void Map(RouteGroupBuilder api)
     {
         var files = api.MapGroup("/files");
-        files.MapPost("/cabinet/preview", PreviewCabinet).TakesFile(LargestFile).WithName("previewCabinet")
+        files.MapPost("/cabinet/preview", PreviewCabinet).TakesFile(LargestFile).Computes().WithName("previewCabinet")
             .WithSummary("What a cabinet file would change, line by line. Changes nothing.").Produces<Preview>().ProducesProblems(413);
         files.MapPost("/cabinet", TakeCabinet).TakesFile(LargestFile).WithName("takeCabinet")
             .WithSummary("Takes in a cabinet file, all of it or nothing, unless the cabinet has changed since the preview.").Produces<Answer>().ProducesProblems(412, 413, 422);
-        files.MapPost("/logbook/preview", PreviewLogbook).TakesFile(LargestFile).WithName("previewLogbook")
+        files.MapPost("/logbook/preview", PreviewLogbook).TakesFile(LargestFile).Computes().WithName("previewLogbook")
             .WithSummary("What a logbook file would add, line by line. Changes nothing.").Produces<Preview>().ProducesProblems(413);
         files.MapPost("/logbook", TakeLogbook).TakesFile(LargestFile).WithName("takeLogbook")
             .WithSummary("Takes in a logbook file, all of it or nothing.").Produces<Answer>().ProducesProblems(413, 422);
-        files.MapPost("/spectra/read", ReadSpectra).TakesFile(SpectralReadings.LargestBytes + 1024).WithName("readSpectra")
+        files.MapPost("/spectra/read", ReadSpectra).TakesFile(SpectralReadings.LargestBytes + 1024).Computes().WithName("readSpectra")
             .WithSummary("The readings of a spectral file. Keeps nothing.").Produces<IReadOnlyList<ReadingView>>().ProducesProblems(413, 422);
     }
 
@@ -60,7 +60,7 @@ public static class Imports
         var versions = kept.ToDictionary(one => one.Material.Id, one => one.Version);
         var changes = lines.Where(line => line.State is LineState.New or LineState.Changed)
             .Select(line => new MaterialChange(line.Value!, versions.GetValueOrDefault(line.Value!.Id))).ToList();
-        return await cabinet.SaveAsync(await studio.IdAsync(cancel), changes, cancel) is SaveMaterialsResult.Saved
+        return await cabinet.SaveAsync(studio.Id, changes, cancel) is SaveMaterialsResult.Saved
             ? TypedResults.Ok(new Answer(lines.Count(line => line.State == LineState.New), lines.Count(line => line.State == LineState.Changed)))
             : ApiProblem.ChangedElsewhere();
     }
@@ -75,7 +75,7 @@ public static class Imports
         if (Whole(await ReadLogbookAsync(request, studio, logbook, commissions, pieces, cancel)) is not { } lines)
             return Refused();
         var entries = lines.Where(line => line.State == LineState.New).Select(line => LogRows.ToEntry(line.Value!)).ToList();
-        await logbook.AddAllAsync(await studio.IdAsync(cancel), entries, cancel);
+        await logbook.AddAllAsync(studio.Id, entries, cancel);
         return TypedResults.Ok(new Answer(entries.Count, 0));
     }
 
@@ -88,7 +88,7 @@ public static class Imports
         HttpRequest request, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {
         var file = await request.ReadFileAsync(cancel);
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         var kept = await cabinet.ListAsync(studioId, cancel);
         var materials = new Materials(kept.Select(one => one.Material));
         return (CabinetState.Of(studioId, kept), kept, IsJson(file) ? CabinetTable.ReadJson(file, materials) : CabinetTable.ReadCsv(file, materials));
@@ -98,7 +98,7 @@ public static class Imports
         HttpRequest request, CurrentStudio studio, LogbookStore logbook, CommissionStore commissions, PieceStore pieces, CancellationToken cancel)
     {
         var file = await request.ReadFileAsync(cancel);
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         var (all, flowers) = await commissions.ListAsync(studioId, cancel);
         var commissionOf = all.ToDictionary(commission => commission.Id, commission => commission.Name);
         var flowerOf = flowers.ToDictionary(flower => flower.Id);

@@ -16,7 +16,7 @@ public static class Palettes
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPost("/palettes/read", Read).TakesFile(Palette.LargestBytes + 1024).WithName("readPalette")
+        api.MapPost("/palettes/read", Read).TakesFile(Palette.LargestBytes + 1024).Computes().WithName("readPalette")
             .WithSummary("The colours of a palette file, to choose targets from.").Produces<Answer>().ProducesProblems(413, 422);
         api.MapGet("/flowers/{id:guid}/palette.gpl", (Guid id, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CancellationToken cancel) =>
             Write(id, "gpl", "text/plain", GplPalette.Write, studio, commissions, pieces, cancel)).WithName("getPaletteGpl")
@@ -33,7 +33,7 @@ public static class Palettes
     private static async Task<IResult> Write(
         Guid id, string ending, string type, Func<Palette, string> write, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CancellationToken cancel)
     {
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         if (await commissions.FindFlowerAsync(studioId, id, cancel) is not var (_, flower))
             return ApiProblem.NotFound();
         var colours = (await pieces.ListAsync(studioId, id, cancel)).SelectMany(piece => piece.Plan.Targets.OrderBy(target => target.Key)

@@ -40,7 +40,7 @@ public static class ChangePieces
     {
         if (Problems(request.Piece, sure) is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         if (await commissions.FindFlowerAsync(studioId, id, cancel) is not var (_, flower))
             return ApiProblem.NotFound();
         var materials = await cabinet.LoadAsync(studioId, cancel);
@@ -63,7 +63,7 @@ public static class ChangePieces
     {
         if (Problems(piece, sure) is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         if (await pieces.FindAsync(studioId, id, cancel) is { } kept
             && Lines(BodyCheck.Problems(piece, kept.Parts, await cabinet.LoadAsync(studioId, cancel), sure ?? false)) is { Count: > 0 } missing)
             return ApiProblem.NotPossible(missing);
@@ -77,7 +77,7 @@ public static class ChangePieces
     {
         if (order.PieceIds.Count > PieceCheck.MostKinds || order.PieceIds.Distinct().Count() != order.PieceIds.Count)
             return ApiProblem.NotPossible([new FieldProblem("pieceIds", "tooManyPieces", PieceCheck.MostKinds, null)]);
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         if (await pieces.OrderAsync(studioId, id, madeFrom.Version, order.PieceIds, cancel) is not { } version)
             return await commissions.FindFlowerAsync(studioId, id, cancel) is null ? ApiProblem.NotFound() : ApiProblem.ChangedElsewhere();
         return MadeFrom.Saved(response, version);

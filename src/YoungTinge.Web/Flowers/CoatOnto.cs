@@ -13,7 +13,7 @@ public static class CoatOnto
     public sealed record Answer(IReadOnlyList<PieceChanges.Change> Changes);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/commissions/{id:guid}/coat-onto", Handle)
-        .WithName("putCoatOnto").WithSummary("What several pieces would look like with one coat more. Keeps nothing.").Produces<Answer>().ProducesProblems(404, 422);
+        .Computes().ForMaker().WithName("putCoatOnto").WithSummary("What several pieces would look like with one coat more. Keeps nothing.").Produces<Answer>().ProducesProblems(404, 422);
 
     private static async Task<IResult> Handle(Guid id, Request request, StudioWorks works, CancellationToken cancel)
     {

@@ -25,7 +25,7 @@ public static class GetCoatBeginnings
 
     private static async Task<IResult> Handle(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {
-        var materials = await cabinet.LoadAsync(await studio.IdAsync(cancel), cancel);
+        var materials = await cabinet.LoadAsync(studio.Id, cancel);
         return TypedResults.Ok(new Answer(
             Beginnings.CoatsOf(materials), new SteamCoat(Guid.Empty, SteamCoat.UsualSeconds), Beginnings.Places, Beginnings.Markings, TintMix.Begin(materials), CrumbTint.Begin(materials),
             Beginnings.WashGPerMl, Beginnings.DetailGPerMl));

@@ -57,7 +57,7 @@ public static class PreviewPlan
         IReadOnlyList<NamedLoad> Loads);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/pieces/{id:guid}/preview", Handle)
-        .WithName("previewPlan").Produces<Answer>().ProducesProblems(404, 422);
+        .Computes().WithName("previewPlan").Produces<Answer>().ProducesProblems(404, 422);
 
     /// <param name="light">That the pictures are seen under; daylight by default. Zones are always judged under daylight.</param>
     /// <param name="shown">How many coats lie in the pictures; all by default.</param>

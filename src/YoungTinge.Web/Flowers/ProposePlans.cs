@@ -31,7 +31,7 @@ public static class ProposePlans
     public sealed record Answer(IReadOnlyList<ProposalView> Proposals, double ReachedDeltaE);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/pieces/{id:guid}/proposals", Handle)
-        .WithName("proposePlans").Produces<Answer>().ProducesProblems(404, 422);
+        .Computes().ForMaker().WithName("proposePlans").Produces<Answer>().ProducesProblems(404, 422);
 
     /// <summary>More is not worth waiting for: after that a plan that is whole is not bettered any more.</summary>
     private static readonly TimeSpan LongestSearch = TimeSpan.FromSeconds(3);

@@ -41,7 +41,7 @@ public static class ProposeTogether
     private static readonly TimeSpan LongestSearch = TimeSpan.FromSeconds(3);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/commissions/{id:guid}/proposals", Handle)
-        .WithName("proposeTogether").WithSummary("Plans several pieces of a commission together. Keeps nothing.").Produces<Answer>().ProducesProblems(404, 422);
+        .Computes().ForMaker().WithName("proposeTogether").WithSummary("Plans several pieces of a commission together. Keeps nothing.").Produces<Answer>().ProducesProblems(404, 422);
 
     private static async Task<IResult> Handle(Guid id, Request request, StudioWorks works, HttpContext context, CancellationToken cancel)
     {

@@ -17,7 +17,7 @@ public static class SaveSpares
     {
         if (request.SpareShare is not (>= 0 and <= PieceCheck.MostSpares))
             return ApiProblem.NotPossible([new FieldProblem("spareShare", "sparesOutOfRange", 100 * PieceCheck.MostSpares, null)]);
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         if (await pieces.SaveSparesAsync(studioId, id, madeFrom.Version, request.SpareShare, cancel) is not { } version)
             return await pieces.FindAsync(studioId, id, cancel) is null ? ApiProblem.NotFound() : ApiProblem.ChangedElsewhere();
         return MadeFrom.Saved(response, version);

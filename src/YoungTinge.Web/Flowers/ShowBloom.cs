@@ -21,10 +21,11 @@ public static class ShowBloom
         Guid PieceId, string Name, PieceRole Role, PartOf PartOf, string OutlinePath, double LengthMm, double WidthMm, double Overlap, int PerPart,
         IReadOnlyList<PreviewPlan.FieldView> Looks);
 
+    /// <param name="IsFoliage">Leaves on a stem: its number is of stems.</param>
     /// <param name="Bloom">What is seen from above, lowest first.</param>
     /// <param name="Leaves">Under it.</param>
     /// <param name="ReachMm">From the middle to the farthest tip of what is seen from above; 0 if nothing is.</param>
-    public sealed record FlowerView(Guid FlowerId, string Name, int Flowers, int Buds, IReadOnlyList<KindView> Kinds, IReadOnlyList<BloomPiece> Bloom,
+    public sealed record FlowerView(Guid FlowerId, string Name, int Flowers, int Buds, bool IsFoliage, IReadOnlyList<KindView> Kinds, IReadOnlyList<BloomPiece> Bloom,
         IReadOnlyList<SprayPiece> Leaves, double ReachMm);
 
     /// <param name="Spray">How they lie; its flowers and kinds are by their places in the list.</param>
@@ -53,17 +54,22 @@ public static class ShowBloom
         var work = await works.LoadAsync(cancel);
         if (work.FindCommission(id) is null)
             return ApiProblem.NotFound();
-        var own = work.Flowers.Where(flower => flower.CommissionId == id).ToList();
-        return TypedResults.Ok(new SprayView(
-            [.. own.Select(flower => View(flower, [.. work.PiecesOf(flower.Id)], Lights.Of((light ?? default).Value), work.Materials))],
-            Core.Flowers.Spray.Of([.. own.Select(flower => new SprayFlower([.. work.PiecesOf(flower.Id).Select(piece => piece.Piece)], flower.Flowers, flower.Buds))])));
+        return TypedResults.Ok(SprayOf(work, id, Lights.Of((light ?? default).Value)));
+    }
+
+    internal static SprayView SprayOf(StudioWork work, Guid commissionId, Illuminant light)
+    {
+        var own = work.Flowers.Where(flower => flower.CommissionId == commissionId).ToList();
+        return new SprayView(
+            [.. own.Select(flower => View(flower, [.. work.PiecesOf(flower.Id)], light, work.Materials))],
+            Core.Flowers.Spray.Of([.. own.Select(flower => new SprayFlower([.. work.PiecesOf(flower.Id).Select(piece => piece.Piece)], flower.Flowers, flower.Buds))]));
     }
 
     private static FlowerView View(Flower flower, IReadOnlyList<PlannedPiece> planned, Illuminant light, Materials materials)
     {
         var kinds = planned.Select(piece => piece.Piece).ToList();
         return new FlowerView(
-            flower.Id, flower.Name, flower.Flowers, flower.Buds, SideBySide.Select(planned, (piece, _) => View(piece, light, materials)),
+            flower.Id, flower.Name, flower.Flowers, flower.Buds, Bloom.IsFoliage(kinds), SideBySide.Select(planned, (piece, _) => View(piece, light, materials)),
             Bloom.Of(kinds), Bloom.LeavesOf(kinds), Bloom.ReachMm(kinds));
     }
 

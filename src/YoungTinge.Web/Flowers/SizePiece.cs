@@ -17,7 +17,7 @@ public static class SizePiece
     /// <param name="Hole">Of the maker's own sizing holes, from 1; null if none holds it.</param>
     public sealed record Answer(double LengthMm, double WidthMm, double ThicknessMm, double? SkinMm, double Grams, BenchBall Ball, int? Hole);
 
-    public static void Map(RouteGroupBuilder api) => api.MapPost("/piece-sizes", Handle).WithName("sizePiece")
+    public static void Map(RouteGroupBuilder api) => api.MapPost("/piece-sizes", Handle).Computes().WithName("sizePiece")
         .Produces<Answer>().ProducesProblems(422);
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, CancellationToken cancel)

@@ -44,7 +44,8 @@ internal sealed class ApiProblemHandler(ILogger<ApiProblemHandler> log) : IExcep
             ApiProblem.Result(StatusCodes.Status507InsufficientStorage, ApiProblemCode.DiskFull),
         // A server error with its own SQLSTATE is our mistake, unless the server is on its way up or down.
         PostgresException { IsTransient: false } => ApiProblem.ForStatus(StatusCodes.Status500InternalServerError),
-        NpgsqlException or NoStudioException => ApiProblem.Result(StatusCodes.Status503ServiceUnavailable, ApiProblemCode.DatabaseAway),
+        NoStudioException => ApiProblem.ForStatus(StatusCodes.Status401Unauthorized),
+        NpgsqlException => ApiProblem.Result(StatusCodes.Status503ServiceUnavailable, ApiProblemCode.DatabaseAway),
         _ => ApiProblem.ForStatus(StatusCodes.Status500InternalServerError),
     };
 }

@@ -1,6 +1,5 @@
 using Microsoft.Extensions.Diagnostics.HealthChecks;
 using Npgsql;
-using YoungTinge.Store;
 
 namespace YoungTinge.Web.Hosting;
 
@@ -35,20 +34,21 @@ internal sealed class DatabaseWatch(IConfiguration configuration, TimeProvider c
             ApplicationName = "watch",
         };
         await using var database = NpgsqlDataSource.Create(connection);
-        var studios = new StudioStore(database);
         using var timer = new PeriodicTimer(Pause, clock);
         do
         {
-            trouble = await LookAsync(studios, stoppingToken);
+            trouble = await LookAsync(database, stoppingToken);
         }
         while (await timer.WaitForNextTickAsync(stoppingToken));
     }
 
-    private async Task<string?> LookAsync(StudioStore studios, CancellationToken stopping)
+    private async Task<string?> LookAsync(NpgsqlDataSource database, CancellationToken stopping)
     {
         try
         {
-            return await studios.FindFirstAsync(stopping).WaitAsync(Patience, clock, stopping) is null ? "There is no studio yet." : null;
+            await using var command = database.CreateCommand("select exists (select from studio)");
+            await command.ExecuteScalarAsync(stopping).WaitAsync(Patience, clock, stopping);
+            return null;
         }
         catch (Exception exception) when (exception is NpgsqlException or TimeoutException or InvalidOperationException)
         {

@@ -14,11 +14,18 @@ public static class Keeping
     {
         if (Setup.Connection() is not { } connection)
             return 2;
-        await using var dataSource = NpgsqlDataSource.Create(connection);
-        var archive = new ArchiveStore(dataSource, PictureFile.IsPicture);
+        await using var databases = new StudioDatabases(connection);
         try
         {
-            return what == "backup" ? await BackupAsync(dataSource, archive) : await RestoreAsync(dataSource, archive);
+            // A maker's own before the demo.
+            if ((await new StudioStore(databases.Door).ListAsync(CancellationToken.None)).FirstOrDefault() is not { } studio)
+            {
+                await Console.Error.WriteLineAsync("There is no studio yet. Start, make one, and try again.");
+                return 1;
+            }
+
+            var archive = new ArchiveStore(databases.Of(studio.Id).DataSource, PictureFile.IsPicture);
+            return what == "backup" ? await BackupAsync(studio, archive) : await RestoreAsync(studio, archive);
         }
         catch (Exception exception) when (exception is IOException or UnauthorizedAccessException or NpgsqlException)
         {
@@ -27,38 +34,27 @@ public static class Keeping
         }
     }
 
-    private static async Task<int> BackupAsync(NpgsqlDataSource dataSource, ArchiveStore archive)
+    private static async Task<int> BackupAsync(Studio studio, ArchiveStore archive)
     {
-        if (await new StudioStore(dataSource).FindFirstAsync(CancellationToken.None) is not { } studio)
-        {
-            await Console.Error.WriteLineAsync("There is no studio to keep.");
-            return 1;
-        }
-
         await using var file = Uploads.NewSpool();
-        await archive.WriteAsync(studio.Id, file, CancellationToken.None);
-        file.Position = 0;
-        if (await ArchiveStore.CountAsync(file, CancellationToken.None) is not var (rows, pictures))
-            throw new IOException("What was written cannot be read back.");
-        file.Position = 0;
+        var (rows, pictures) = await archive.WriteProvenAsync(studio.Id, file, CancellationToken.None);
         await using var output = Console.OpenStandardOutput();
         await file.CopyToAsync(output);
         await Console.Error.WriteLineAsync($"{studio.Name} is kept: {rows} rows and {pictures} pictures, {Size(file.Length)}. It was read back.");
         return 0;
     }
 
-    private static async Task<int> RestoreAsync(NpgsqlDataSource dataSource, ArchiveStore archive)
+    private static async Task<int> RestoreAsync(Studio studio, ArchiveStore archive)
     {
         await using var file = Uploads.NewSpool();
         await using (var input = Console.OpenStandardInput())
             await input.CopyToAsync(file);
         file.Position = 0;
-        var current = await new StudioStore(dataSource).FindFirstAsync(CancellationToken.None);
         var told = 0;
-        switch (await archive.RestoreAsync(current?.Id, file, CancellationToken.None, Tell))
+        switch (await archive.RestoreAsync(studio.Id, file, CancellationToken.None, Tell))
         {
             case RestoreResult.Restored restored:
-                Console.WriteLine($"This is now {restored.Name} as it was kept." + (current is null ? "" : $" {current.Name} as it was before can be brought back under Files."));
+                Console.WriteLine($"This is now {restored.Name} as it was kept. {studio.Name} as it was before can be brought back under Files.");
                 return 0;
             case RestoreResult.Refused refused:
                 await Console.Error.WriteLineAsync(refused.Problem switch

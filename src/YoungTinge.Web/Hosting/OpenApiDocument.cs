@@ -16,6 +16,9 @@ internal static class OpenApiDocument
 {
     public const string Path = "/api/openapi.json";
 
+    /// <summary>Of an operation: who may use it.</summary>
+    public const string LeastRole = "x-least-role";
+
     /// <summary>The places of the API, each a folder of this project, in the order of a maker's work.</summary>
     private static readonly (string Folder, string Name, string Words)[] Places =
     [
@@ -31,6 +34,7 @@ internal static class OpenApiDocument
         new("Work", "Work", "What there is to do, on run sheets, and ticking what is done."),
         ("Cabinet", "Cabinet", "Jars, wires and all else that there is, and what is needed of it."),
         ("Logbook", "Logbook", "What came out, beside what was foretold."),
+        new("People", "People", "Coming in and going out, who works in the studio, and who changed what."),
         new("Practice", "Practice", "Exercises for the eye and the hand on simulated pastes."),
         ("Files", "Files", "Files in and out, palettes and archives."),
         ("LightBox", "Light box", "Stand-ins for a light box and a colour reader."),
@@ -87,8 +91,24 @@ internal static class OpenApiDocument
             });
         }
 
+        if (metadata.OfType<AllowedFor>().LastOrDefault() is { } allowed)
+        {
+            (operation.Extensions ??= new Dictionary<string, IOpenApiExtension>())[LeastRole] = new JsonNodeExtension(allowed.Least.ToString().ToLowerInvariant());
+            if (allowed.Least != Access.Anyone)
+                AddFailure(operation, "401");
+            if (allowed.Least > Access.Helper || !metadata.IsReading())
+                AddFailure(operation, "403");
+        }
+
         foreach (var (status, response) in operation.Responses ?? [])
             response.Description = ApiProblem.TitlesOf(int.Parse(status, CultureInfo.InvariantCulture)) ?? response.Description;
+    }
+
+    /// <summary>Any that is not for everybody may be refused; told as all other failures are.</summary>
+    private static void AddFailure(OpenApiOperation operation, string status)
+    {
+        if (operation.Responses is { } responses && responses.TryGetValue("400", out var alike))
+            responses.TryAdd(status, new OpenApiResponse { Content = alike.Content });
     }
 
     private static void DescribeProperties(Microsoft.OpenApi.OpenApiDocument document)

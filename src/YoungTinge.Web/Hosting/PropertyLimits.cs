@@ -12,11 +12,15 @@ using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Ombre;
 using YoungTinge.Core.Pictures;
 using YoungTinge.Store;
+using YoungTinge.Store.Archives;
+using YoungTinge.Store.People;
 using YoungTinge.Web.Cabinet;
 using YoungTinge.Web.Commissions;
+using YoungTinge.Web.Files;
 using YoungTinge.Web.Flowers;
 using YoungTinge.Web.Logbook;
 using YoungTinge.Web.Mixing;
+using YoungTinge.Web.People;
 using YoungTinge.Web.Pictures;
 using YoungTinge.Web.Shared;
 using YoungTinge.Web.Studios;
@@ -37,6 +41,22 @@ internal static class PropertyLimits
         [(typeof(Lab), nameof(Lab.A))] = new Range(-150, 150),
         [(typeof(Lab), nameof(Lab.B))] = new Range(-150, 150),
         [(typeof(Target), nameof(Target.Spread))] = new Range(0, Target.MostSpread),
+
+        [(typeof(SigningIn.Request), nameof(SigningIn.Request.Name))] = new Length(1, PersonRules.LongestName),
+        [(typeof(SigningIn.Request), nameof(SigningIn.Request.Password))] = new Length(1, PersonRules.LongestPassword),
+        [(typeof(UseCode.Request), nameof(UseCode.Request.Name))] = new Length(0, PersonRules.LongestName),
+        [(typeof(UseCode.Request), nameof(UseCode.Request.SignInName))] = new Length(0, PersonRules.LongestName),
+        [(typeof(UseCode.Request), nameof(UseCode.Request.Password))] = new Length(0, PersonRules.LongestPassword),
+        [(typeof(BeginStudio.Request), nameof(BeginStudio.Request.Name))] = new Length(1, StudioRules.LongestName),
+        [(typeof(BeginStudio.Request), nameof(BeginStudio.Request.Maker))] = new Length(1, PersonRules.LongestName),
+        [(typeof(BeginStudio.Request), nameof(BeginStudio.Request.SignInName))] = new Length(1, PersonRules.LongestName),
+        [(typeof(BeginStudio.Request), nameof(BeginStudio.Request.Password))] = new Length(PersonRules.ShortestPassword, PersonRules.LongestPassword),
+        [(typeof(BeginStudio.Request), nameof(BeginStudio.Request.ScaleG))] = new Range(BenchScale.FinestG, BenchScale.CoarsestG),
+        [(typeof(Me.SaveRequest), nameof(Me.SaveRequest.Name))] = new Length(1, PersonRules.LongestName),
+        [(typeof(Me.PasswordRequest), nameof(Me.PasswordRequest.Old))] = new Length(1, PersonRules.LongestPassword),
+        [(typeof(Me.PasswordRequest), nameof(Me.PasswordRequest.Password))] = new Length(PersonRules.ShortestPassword, PersonRules.LongestPassword),
+        [(typeof(Backups.ScheduleRequest), nameof(Backups.ScheduleRequest.Keep))] = new Range(1, BackupSchedule.MostKept),
+        [(typeof(ShowToGuest.AddressRequest), nameof(ShowToGuest.AddressRequest.Days))] = new Range(1, ShowToGuest.MostDays),
 
         [(typeof(Piece), nameof(Piece.Name))] = new Length(1, PieceCheck.LongestName),
         [(typeof(Piece), nameof(Piece.LengthMm))] = new Range(PieceCheck.SmallestMm, PieceCheck.LargestMm),

@@ -37,8 +37,8 @@ internal sealed class RequestNumber(RequestDelegate next)
         ];
     });
 
-    /// <summary>Whoever reads the log must not be able to read the calendar.</summary>
-    private static string WithoutSecret(string path) => path.StartsWith(Calendars, StringComparison.OrdinalIgnoreCase) ? $"{Calendars}..." : path;
+    /// <summary>Whoever reads the log must not be able to go where an address leads.</summary>
+    private static string WithoutSecret(string path) => Secret.FirstOrDefault(beginning => path.StartsWith(beginning, StringComparison.OrdinalIgnoreCase)) is { } found ? $"{found}..." : path;
 
-    private const string Calendars = "/api/calendars/";
+    private static readonly string[] Secret = ["/api/calendars/", "/api/guest/", "/guest/", "/api/door/codes/", "/in/"];
 }

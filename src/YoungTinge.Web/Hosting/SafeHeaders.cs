@@ -1,3 +1,5 @@
+using YoungTinge.Web.Shared;
+
 namespace YoungTinge.Web.Hosting;
 
 /// <summary>Headers that keep a page from running, framing or leaking anything that is not ours.</summary>
@@ -12,7 +14,7 @@ internal sealed class SafeHeaders(RequestDelegate next)
     {
         context.Response.OnStarting(() =>
         {
-            Add(context.Response.Headers, isApi: context.Request.Path.StartsWithSegments("/api"));
+            Add(context.Response.Headers, isApi: context.Request.IsApi());
             return Task.CompletedTask;
         });
         return next(context);

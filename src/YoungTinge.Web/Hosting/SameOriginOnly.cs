@@ -10,7 +10,7 @@ internal sealed class SameOriginOnly(RequestDelegate next)
 {
     public async Task InvokeAsync(HttpContext context)
     {
-        if (IsChange(context.Request) && !IsOwn(context.Request))
+        if (!context.Request.IsReading() && !IsOwn(context.Request))
         {
             await ApiProblem.Result(StatusCodes.Status403Forbidden, ApiProblemCode.OtherSite).ExecuteAsync(context);
             return;
@@ -18,8 +18,6 @@ internal sealed class SameOriginOnly(RequestDelegate next)
 
         await next(context);
     }
-
-    private static bool IsChange(HttpRequest request) => !HttpMethods.IsGet(request.Method) && !HttpMethods.IsHead(request.Method);
 
     private static bool IsOwn(HttpRequest request)
     {

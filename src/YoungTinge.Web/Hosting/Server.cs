@@ -1,4 +1,8 @@
 using System.IO.Compression;
+using Microsoft.AspNetCore.Authentication.Cookies;
+using Microsoft.AspNetCore.DataProtection;
+using Microsoft.AspNetCore.DataProtection.KeyManagement;
+using Microsoft.AspNetCore.HttpOverrides;
 using Microsoft.AspNetCore.ResponseCompression;
 using Microsoft.Extensions.FileProviders;
 using Npgsql;
@@ -6,6 +10,7 @@ using Serilog;
 using YoungTinge.Files.Pictures;
 using YoungTinge.Store;
 using YoungTinge.Store.Archives;
+using YoungTinge.Store.People;
 using YoungTinge.Web.Bench;
 using YoungTinge.Web.Cabinet;
 using YoungTinge.Web.Commissions;
@@ -16,6 +21,7 @@ using YoungTinge.Web.LightBox;
 using YoungTinge.Web.Logbook;
 using YoungTinge.Web.Mixing;
 using YoungTinge.Web.PasteDay;
+using YoungTinge.Web.People;
 using YoungTinge.Web.Pictures;
 using YoungTinge.Web.Plan;
 using YoungTinge.Web.Practice;
@@ -41,6 +47,8 @@ public static class Server
         builder.Host.UseSerilog((context, log) => log
             .MinimumLevel.Information()
             .MinimumLevel.Override("Microsoft", Serilog.Events.LogEventLevel.Warning)
+            // Keys lie in the database like all else that is kept; whoever may read that has everything anyway.
+            .MinimumLevel.Override("Microsoft.AspNetCore.DataProtection", Serilog.Events.LogEventLevel.Error)
             .MinimumLevel.Override("Npgsql", Serilog.Events.LogEventLevel.Warning)
             .Enrich.FromLogContext()
             .ReadFrom.Configuration(context.Configuration)
@@ -54,6 +62,7 @@ public static class Server
         AddServices(builder);
 
         var app = builder.Build();
+        app.UseForwardedHeaders();
         app.UseMiddleware<RequestNumber>();
         app.UseMiddleware<SafeHeaders>();
         RequestNumber.Log(app);
@@ -64,6 +73,14 @@ public static class Server
         app.UseMiddleware<SameOriginOnly>();
         app.UseMiddleware<CompressedFiles>();
         app.UseStaticFiles(new StaticFileOptions { OnPrepareResponse = CacheFiles.Prepare });
+        app.UseRouting();
+        app.UseMiddleware<SignInAfresh>();
+        app.UseAuthentication();
+        app.UseRateLimiter();
+        app.UseAuthorization();
+        app.UseMiddleware<AntiForgery>();
+        app.UseMiddleware<ComeIn>();
+        app.UseMiddleware<AuditTrail>();
         app.UseMiddleware<OnWorkers>();
         MapPlaces(app);
         return app;
@@ -72,21 +89,13 @@ public static class Server
     private static void AddServices(WebApplicationBuilder builder)
     {
         var services = builder.Services;
-        services.AddNpgsqlDataSource(builder.Configuration.GetConnectionString(ConnectionName) ?? "", database =>
-        {
-            // The same few statements are asked all day: the database plans each of them once for a connection.
-            database.ConnectionStringBuilder.MaxAutoPrepare = 50;
-            // To open one more takes longer than to wait for one that answers in a millisecond.
-            database.ConnectionStringBuilder.MinPoolSize = 4;
-            database.ConnectionStringBuilder.MaxPoolSize = 16;
-        });
-        services.AddSingleton<StudioStore>().AddSingleton<CabinetStore>().AddSingleton<CommissionStore>().AddSingleton<PieceStore>()
-            .AddSingleton<DoneStore>().AddSingleton<LogbookStore>().AddSingleton<BatchStore>().AddSingleton<PictureStore>().AddSingleton<PastePlanStore>().AddSingleton<FlowerWorksLoader>().AddScoped<PasteDayLoader>().AddSingleton<LeftoverStore>().AddSingleton(provider => new ArchiveStore(provider.GetRequiredService<NpgsqlDataSource>(), PictureFile.IsPicture))
-            .AddSingleton<BinStore>().AddSingleton<CopyStore>().AddSingleton<StateStore>().AddSingleton<LaidPictureStore>().AddSingleton<WorkPlanStore>().AddSingleton<BenchStore>().AddSingleton<CalendarAddressStore>().AddSingleton<PracticeStore>();
+        services.AddSingleton(new StudioDatabases(builder.Configuration.GetConnectionString(ConnectionName) ?? ""));
+        AddStores(services);
+        AddPeople(builder);
         services.AddSingleton<Workers>().AddSingleton<KeptAnswers>().AddHostedService<WarmUp>();
-        services.AddSingleton<PictureDesk>().AddSingleton<Reach>();
-        services.AddSingleton<StudioWorks>();
-        services.AddScoped<CurrentStudio>().AddScoped<FlowerPastePlans>();
+        services.AddSingleton<UnpackedPictures>().AddSingleton<Reach>().AddSingleton<KeptWorks>();
+        services.AddSingleton<BackupMaker>().AddHostedService<BackupClock>();
+        services.AddScoped<CurrentStudio>().AddScoped<StudioWorks>().AddScoped<PictureDesk>().AddScoped<FlowerPastePlans>().AddScoped<FlowerWorksLoader>().AddScoped<PasteDayLoader>();
         services.AddSingleton(TimeProvider.System);
         services.ConfigureHttpJsonOptions(json => PlanJson.Configure(json.SerializerOptions));
         services.Configure<RouteHandlerOptions>(routes => routes.ThrowOnBadRequest = true);
@@ -100,6 +109,72 @@ public static class Server
         services.Configure<BrotliCompressionProviderOptions>(brotli => brotli.Level = CompressionLevel.Fastest);
     }
 
+    /// <summary>What is kept of the studio that a request works in: it never gets to see another.</summary>
+    private static void AddStores(IServiceCollection services)
+    {
+        Add(database => new StudioStore(database));
+        Add(database => new CommissionStore(database));
+        Add(database => new PieceStore(database));
+        Add(database => new DoneStore(database));
+        Add(database => new LogbookStore(database));
+        Add(database => new BatchStore(database));
+        Add(database => new PictureStore(database));
+        Add(database => new PastePlanStore(database));
+        Add(database => new LeftoverStore(database));
+        Add(database => new ArchiveStore(database, PictureFile.IsPicture));
+        Add(database => new BackupStore(database));
+        Add(database => new BinStore(database));
+        Add(database => new CopyStore(database));
+        Add(database => new LaidPictureStore(database));
+        Add(database => new WorkPlanStore(database));
+        Add(database => new BenchStore(database));
+        Add(database => new CalendarAddressStore(database));
+        Add(database => new PracticeStore(database));
+        Add(database => new PersonStore(database));
+        Add(database => new SessionStore(database));
+        Add(database => new OneTimeCodeStore(database));
+        Add(database => new GuestAddressStore(database));
+        Add(database => new AuditStore(database));
+        services.AddScoped(provider => provider.GetRequiredService<CurrentStudio>().Database.Cabinet);
+
+        void Add<T>(Func<NpgsqlDataSource, T> make) where T : class => services.AddScoped(provider => make(provider.GetRequiredService<CurrentStudio>().Database.DataSource));
+    }
+
+    /// <summary>Who may come in, and what each may do.</summary>
+    private static void AddPeople(WebApplicationBuilder builder)
+    {
+        var services = builder.Services;
+        services.AddSingleton<Passwords>().AddSingleton(DoorSettings.From(builder.Configuration));
+        services.AddDataProtection().SetApplicationName("young-tinge");
+        services.AddOptions<KeyManagementOptions>().Configure<StudioDatabases>((keys, databases) => keys.XmlRepository = new ProtectionKeys(databases));
+        services.AddAuthentication(Nobody.ByAddress).AddNobodyElsewhere().AddCookie(cookie =>
+        {
+            cookie.Cookie.Name = "young-tinge";
+            cookie.Cookie.HttpOnly = true;
+            cookie.Cookie.SameSite = SameSiteMode.Lax;
+            cookie.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
+            cookie.ExpireTimeSpan = SessionStore.Longest;
+            cookie.SlidingExpiration = true;
+            // A page of the client asks for itself what to show; nobody is sent anywhere.
+            cookie.Events.OnRedirectToLogin = context => ApiProblem.ForStatus(StatusCodes.Status401Unauthorized).ExecuteAsync(context.HttpContext);
+            cookie.Events.OnRedirectToAccessDenied = context => ApiProblem.ForStatus(StatusCodes.Status403Forbidden).ExecuteAsync(context.HttpContext);
+        });
+        services.AddOptions<CookieAuthenticationOptions>(CookieAuthenticationDefaults.AuthenticationScheme)
+            .Configure<StudioDatabases, TimeProvider>((cookie, databases, clock) => cookie.SessionStore = new SessionTickets(databases, clock));
+        services.AddAuthorization(AccessRules.Configure);
+        services.AddAntiforgery(forgery =>
+        {
+            forgery.HeaderName = ForgeryWord.Header;
+            forgery.Cookie.Name = ForgeryWord.SealedCookie;
+            forgery.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
+            // Pages may not be framed at all, see SafeHeaders.
+            forgery.SuppressXFrameOptionsHeader = true;
+        });
+        services.AddRateLimiter(RequestLimits.Configure);
+        // A proxy on this machine says who asked it, and whether over https.
+        services.Configure<ForwardedHeadersOptions>(forwarded => forwarded.ForwardedHeaders = ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto);
+    }
+
     private static void MapPlaces(WebApplication app)
     {
         app.MapOpenApi(OpenApiDocument.Path);
@@ -108,6 +183,16 @@ public static class Server
         app.MapHealthChecks("/health/ready");
 
         var api = app.MapGroup("/api");
+        api.AskWhoMay();
+        SigningIn.Map(api);
+        UseCode.Map(api);
+        BeginStudio.Map(api);
+        Me.Map(api);
+        ManagePeople.Map(api);
+        ReadAudit.Map(api);
+        ShowToGuest.Map(api);
+        Backups.Map(api);
+        ResetDemo.Map(api);
         ListCommissions.Map(api);
         GetFlower.Map(api);
         GetPiece.Map(api);

@@ -12,7 +12,7 @@ public static class PhotographFlower
     public sealed record Request(string StartingPointId, int Seed);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/bench/light-box/flowers", Handle)
-        .WithName("photographFlower").Produces<ShotView>().ProducesProblems(404);
+        .Computes().WithName("photographFlower").Produces<ShotView>().ProducesProblems(404);
 
     private static async Task<IResult> Handle(Request request, CancellationToken cancel)
     {

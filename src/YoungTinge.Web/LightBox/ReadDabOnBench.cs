@@ -20,9 +20,9 @@ public static class ReadDabOnBench
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPost("/bench/light-box/dabs", Photograph).WithName("photographDab")
+        api.MapPost("/bench/light-box/dabs", Photograph).Computes().WithName("photographDab")
             .WithSummary("A dab of a jar laid before the simulated light box.").Produces<ShotView>().ProducesProblems(422);
-        api.MapPost("/bench/colour-reader/dabs", Read).WithName("readDab")
+        api.MapPost("/bench/colour-reader/dabs", Read).Computes().WithName("readDab")
             .WithSummary("A dab of a jar under the simulated colour reader.").Produces<Spectrogram>().ProducesProblems(422);
     }
 
@@ -43,7 +43,7 @@ public static class ReadDabOnBench
 
     private static async Task<Spectrum?> DabAsync(Request request, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         // The jar itself, not what was learned of it: a learned one would be its own truth.
         var jars = StarterCabinet.Load();
         var materials = await cabinet.ListedAsync(studioId, cancel);

@@ -26,7 +26,7 @@ public static class AddLogEntry
     }
 
     public static void Map(RouteGroupBuilder api) => api.MapPut("/log-entries/{id:guid}", Handle)
-        .WithName("addLogEntry").Produces(204).ProducesProblems(404, 422);
+        .ForHelper().WithName("addLogEntry").Produces(204).ProducesProblems(404, 422);
 
     private static async Task<IResult> Handle(
         Guid id, Request request, StudioWorks works, CabinetStore cabinet, LogbookStore logbook, TimeProvider clock, CancellationToken cancel)

@@ -17,7 +17,7 @@ public static class ChangeLogEntry
 
     private static async Task<IResult> Handle(Guid id, Request request, MadeFrom madeFrom, HttpResponse response, CurrentStudio studio, LogbookStore logbook, CancellationToken cancel)
     {
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         if (await logbook.FindAsync(studioId, id, cancel) is not { } entry)
             return ApiProblem.NotFound();
         var changed = entry with

@@ -24,7 +24,7 @@ public static class ListLogEntries
     /// <param name="near">Near what came out of this other entry, or of what was predicted for it.</param>
     private static async Task<IResult> Handle(Guid? pieceId, string? materialId, string? words, double? offBy, Guid? near, CurrentStudio studio, CabinetStore cabinet, LogbookStore logbook, CancellationToken cancel)
     {
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         var entries = await logbook.ListAsync(studioId, pieceId, Most, cancel);
         var (_, jars) = await cabinet.LoadLearnedAsync(studioId, cancel);
         var beside = entries.FirstOrDefault(named => named.Entry.Id == near)?.Entry.Actual;

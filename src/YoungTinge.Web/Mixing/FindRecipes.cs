@@ -24,11 +24,11 @@ public static class FindRecipes
     public sealed record Answer(ColourView Target, IReadOnlyList<RecipeView> Recipes, BeyondView? Beyond);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/recipes/find", Handle)
-        .WithName("findRecipes").Produces<Answer>().ProducesProblems(422);
+        .Computes().WithName("findRecipes").Produces<Answer>().ProducesProblems(422);
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, HttpContext context, CancellationToken cancel)
     {
-        var (materials, jars) = await cabinet.LoadLearnedAsync(await studio.IdAsync(cancel), cancel);
+        var (materials, jars) = await cabinet.LoadLearnedAsync(studio.Id, cancel);
         var search = (request.Filters ?? FiltersView.None).Apply(
             new RecipeSearch(request.BaseIds, request.Target, request.PasteG) { MostColourants = request.MostColourants });
         return SearchProblems.Of(search, materials) is { Count: > 0 } problems

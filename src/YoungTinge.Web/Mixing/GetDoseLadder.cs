@@ -20,7 +20,7 @@ public static class GetDoseLadder
 
     private static async Task<IResult> Handle(string id, string baseId, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {
-        var materials = await cabinet.LoadAsync(await studio.IdAsync(cancel), cancel);
+        var materials = await cabinet.LoadAsync(studio.Id, cancel);
         if (materials.Find(id) is not Colourant colourant || materials.Find(baseId) is not PasteBase paste)
             return ApiProblem.NotFound();
         var plain = SwatchColour.Of(paste, materials)!.Value;

@@ -22,7 +22,7 @@ public static class KeepBatch
     private static async Task<IResult> Handle(
         Guid id, Request request, MadeFrom madeFrom, HttpResponse response, CurrentStudio studio, BatchStore batches, CabinetStore cabinet, CancellationToken cancel)
     {
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         var materials = await cabinet.LoadAsync(studioId, cancel);
         var batch = new Batch(
             id, request.CommissionId, request.Name.Trim(), request.Recipe, request.PasteG, request.Target, request.Measured, request.Note.Trim(), madeFrom.Version)

@@ -14,7 +14,7 @@ public static class ListBatches
 
     private static async Task<IResult> Handle(CurrentStudio studio, BatchStore batches, CabinetStore cabinet, TimeProvider clock, CancellationToken cancel)
     {
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         var materials = await cabinet.LoadAsync(studioId, cancel);
         return TypedResults.Ok<IReadOnlyList<KeptBatchView>>(
             [.. (await batches.ListAsync(studioId, Most, cancel)).Select(batch => KeptBatchView.From(batch, materials, clock.GetUtcNow()))]);

@@ -30,11 +30,11 @@ public static class LookAtRecipe
         IReadOnlyList<double> Reflectance, IReadOnlyList<double> TargetReflectance, double Range, Sureness Sureness);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/recipes/look", Handle)
-        .WithName("lookAtRecipe").Produces<Answer>().ProducesProblems(422);
+        .Computes().WithName("lookAtRecipe").Produces<Answer>().ProducesProblems(422);
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {
-        var (materials, jars) = await cabinet.LoadLearnedAsync(await studio.IdAsync(cancel), cancel);
+        var (materials, jars) = await cabinet.LoadLearnedAsync(studio.Id, cancel);
         FieldProblem[] problems =
         [
             .. StudioRules.OfRecipe(request.Recipe, "recipe", materials).Lines(), .. SearchProblems.OfTarget(request.Target),

@@ -22,11 +22,11 @@ public static class PlanLetDown
     private const double LeastUnits = 1e-9;
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/let-downs", Handle)
-        .WithName("planLetDown").Produces<Answer>().ProducesProblems(422);
+        .Computes().WithName("planLetDown").Produces<Answer>().ProducesProblems(422);
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {
-        var materials = await cabinet.LoadAsync(await studio.IdAsync(cancel), cancel);
+        var materials = await cabinet.LoadAsync(studio.Id, cancel);
         var unit = materials.Find(request.ColourantId) is Colourant colourant ? colourant.Units.FirstOrDefault(unit => unit.Kind == request.Unit) : null;
         FieldProblem[] problems = [.. Problems(request, unit)];
         if (unit is null || problems.Length > 0)

@@ -11,7 +11,7 @@ public static partial class ReadColour
     public sealed record Request(string Text);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/colours/read", Handle)
-        .WithName("readColour").Produces<ColourView>().ProducesProblems(422);
+        .Computes().WithName("readColour").Produces<ColourView>().ProducesProblems(422);
 
     private static IResult Handle(Request request)
     {

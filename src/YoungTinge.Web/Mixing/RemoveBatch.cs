@@ -10,5 +10,5 @@ public static class RemoveBatch
         .WithName("removeBatch").Produces(204).ProducesProblems(404);
 
     private static async Task<IResult> Handle(Guid id, CurrentStudio studio, BatchStore batches, CancellationToken cancel) =>
-        await batches.RemoveAsync(await studio.IdAsync(cancel), id, cancel) ? TypedResults.NoContent() : ApiProblem.NotFound();
+        await batches.RemoveAsync(studio.Id, id, cancel) ? TypedResults.NoContent() : ApiProblem.NotFound();
 }

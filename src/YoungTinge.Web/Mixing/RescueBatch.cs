@@ -38,11 +38,11 @@ public static class RescueBatch
         FindRecipes.RecipeView Fresh, double SavedShare, bool StartAgain, bool IsThere);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/recipes/rescue", Handle)
-        .WithName("rescueBatch").Produces<Answer>().ProducesProblems(422);
+        .Computes().WithName("rescueBatch").Produces<Answer>().ProducesProblems(422);
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, HttpContext context, CancellationToken cancel)
     {
-        var (materials, jars) = await cabinet.LoadLearnedAsync(await studio.IdAsync(cancel), cancel);
+        var (materials, jars) = await cabinet.LoadLearnedAsync(studio.Id, cancel);
         var search = (request.Filters ?? FiltersView.None).Apply(new RecipeSearch(request.Recipe.BaseId, request.Target, request.NeedG));
         FieldProblem[] problems =
         [

@@ -17,7 +17,7 @@ internal sealed class FlowerPastePlans(CurrentStudio studio, FlowerWorksLoader w
     /// <summary>Computes something from a plan if it can be; keeps nothing.</summary>
     public async Task<IResult> LookAsync<T>(Guid flowerId, T plan, Check<T> check, Func<FlowerWorks, Materials, IResult> answer, CancellationToken cancel)
     {
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         if (await works.FindAsync(flowerId, cancel) is not { } flower)
             return ApiProblem.NotFound();
         var materials = await cabinet.LoadAsync(studioId, cancel);
@@ -27,7 +27,7 @@ internal sealed class FlowerPastePlans(CurrentStudio studio, FlowerWorksLoader w
     public async Task<IResult> SaveAsync<T>(Guid flowerId, T plan, MadeFrom madeFrom, HttpResponse response, Check<T> check, CancellationToken cancel)
         where T : IPastePlan
     {
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         if (await works.FindAsync(flowerId, cancel) is not { } flower)
             return ApiProblem.NotFound();
         FieldProblem[] problems =
@@ -55,5 +55,5 @@ internal sealed class FlowerPastePlans(CurrentStudio studio, FlowerWorksLoader w
     }
 
     public async Task<IResult> RemoveAsync<T>(Guid flowerId, CancellationToken cancel) =>
-        await plans.RemoveAsync<T>(await studio.IdAsync(cancel), flowerId, cancel) ? TypedResults.NoContent() : ApiProblem.NotFound();
+        await plans.RemoveAsync<T>(studio.Id, flowerId, cancel) ? TypedResults.NoContent() : ApiProblem.NotFound();
 }

@@ -62,9 +62,9 @@ public static class PlanMarble
     {
         api.MapGet("/flowers/{id:guid}/marble", Get).KeepsLook().WithName("getMarble")
             .WithSummary("The marbled batch of a flower: as it was kept, or one to begin with.").Produces<Answer>().ProducesProblems(404);
-        api.MapPost("/flowers/{id:guid}/marble/look", Look).WithName("lookAtMarble")
+        api.MapPost("/flowers/{id:guid}/marble/look", Look).Computes().WithName("lookAtMarble")
             .WithSummary("The sheet and the pieces that come of a marbled batch. Keeps nothing.").Produces<LookView>().ProducesProblems(404, 422);
-        api.MapPost("/flowers/{id:guid}/marble/folds", Folds).WithName("foldMarble")
+        api.MapPost("/flowers/{id:guid}/marble/folds", Folds).Computes().WithName("foldMarble")
             .WithSummary("What each fold makes of a marbled batch.").Produces<FoldsView>().ProducesProblems(404, 422);
         api.MapPut("/flowers/{id:guid}/marble", Save).WithName("saveMarble")
             .WithSummary("Keeps a marbled batch, over the version it was made from.").Produces<NewVersion>().ProducesProblems(404, 422);

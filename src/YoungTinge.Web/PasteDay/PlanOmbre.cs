@@ -21,9 +21,9 @@ public static class PlanOmbre
     {
         api.MapGet("/flowers/{id:guid}/ombre", Get).KeepsLook().WithName("getOmbre")
             .WithSummary("The run of shades of a flower: as it was kept, or one to begin with.").Produces<Answer>().ProducesProblems(404);
-        api.MapPost("/flowers/{id:guid}/ombre/look", Look).WithName("lookAtOmbre")
+        api.MapPost("/flowers/{id:guid}/ombre/look", Look).Computes().WithName("lookAtOmbre")
             .WithSummary("What follows from a run of shades, by each method. Keeps nothing.").Produces<OmbreView>().ProducesProblems(404, 422);
-        api.MapPost("/flowers/{id:guid}/ombre/dusted", Dusted).WithName("dustOmbre")
+        api.MapPost("/flowers/{id:guid}/ombre/dusted", Dusted).Computes().WithName("dustOmbre")
             .WithSummary("How dust and glaze bring shades nearer that paste alone cannot reach.").Produces<IReadOnlyList<DustedShadeView>>().ProducesProblems(404, 422);
         api.MapPut("/flowers/{id:guid}/ombre", Save).WithName("saveOmbre")
             .WithSummary("Keeps a run of shades, over the version it was made from.").Produces<NewVersion>().ProducesProblems(404, 422);

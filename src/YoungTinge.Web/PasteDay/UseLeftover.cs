@@ -20,12 +20,12 @@ public static class UseLeftover
     {
         if (block.Length > BlockPlace.LongestKey)
             return ApiProblem.NotPossible([new FieldProblem("block", "tooLong", BlockPlace.LongestKey, null)]);
-        return await store.UseAsync(await studio.IdAsync(cancel), block, request.BatchId, cancel) ? TypedResults.NoContent() : ApiProblem.NotFound();
+        return await store.UseAsync(studio.Id, block, request.BatchId, cancel) ? TypedResults.NoContent() : ApiProblem.NotFound();
     }
 
     private static async Task<IResult> Leave(string block, CurrentStudio studio, LeftoverStore store, CancellationToken cancel)
     {
-        await store.LeaveAsync(await studio.IdAsync(cancel), block, cancel);
+        await store.LeaveAsync(studio.Id, block, cancel);
         return TypedResults.NoContent();
     }
 }

@@ -19,7 +19,7 @@ public static class AddPicture
     {
         api.MapPost("/flowers/{flowerId:guid}/pictures/{id:guid}", Keep).TakesFile(LargestBody).WithName("addPicture")
             .WithSummary("Takes in a picture of a flower, to stay with it. Sending it again does not add it twice.").Produces<Answer>().ProducesProblems(404, 413, 422);
-        api.MapPost("/dab-pictures/{id:guid}", LayOut).TakesFile(LargestBody).WithName("layOutDabPicture")
+        api.MapPost("/dab-pictures/{id:guid}", LayOut).TakesFile(LargestBody).Computes().WithName("layOutDabPicture")
             .WithSummary("Takes in a picture of a dab, only to be read.").Produces<Answer>().ProducesProblems(413, 422);
     }
 
@@ -30,7 +30,7 @@ public static class AddPicture
         {
             case PictureResult.Read read:
                 var kept = new KeptPicture(id, flowerId, Shortened(name), read.SaysItsColours ? PictureMarks.AsItIs : PictureMarks.None, 1);
-                if (!await pictures.AddAsync(await studio.IdAsync(cancel), kept, PictureFile.WriteJpeg(read.Photo), cancel))
+                if (!await pictures.AddAsync(studio.Id, kept, PictureFile.WriteJpeg(read.Photo), cancel))
                     return await TooManyOrMissing(flowerId, studio, pictures, cancel);
                 return TypedResults.Ok(new Answer(id, read.Photo.Width, read.Photo.Height));
             case PictureResult.Refused refused:
@@ -45,7 +45,7 @@ public static class AddPicture
         switch (await desk.TakeInAsync(request, cancel))
         {
             case PictureResult.Read { Photo: var photo }:
-                await desk.LayAsync(await studio.IdAsync(cancel), id, photo, cancel);
+                await desk.LayAsync(studio.Id, id, photo, cancel);
                 return TypedResults.Ok(new Answer(id, photo.Width, photo.Height));
             case PictureResult.Refused refused:
                 return PictureProblems.Of(refused);
@@ -55,7 +55,7 @@ public static class AddPicture
     }
 
     private static async Task<IResult> TooManyOrMissing(Guid flowerId, CurrentStudio studio, PictureStore pictures, CancellationToken cancel) =>
-        (await pictures.ListAsync(await studio.IdAsync(cancel), flowerId, cancel)).Count >= PictureStore.MostPerFlower
+        (await pictures.ListAsync(studio.Id, flowerId, cancel)).Count >= PictureStore.MostPerFlower
             ? ApiProblem.NotPossible([new FieldProblem("picture", "tooManyPictures", PictureStore.MostPerFlower, null)])
             : ApiProblem.NotFound();
 

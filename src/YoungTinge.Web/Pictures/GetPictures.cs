@@ -20,12 +20,12 @@ public static class GetPictures
     }
 
     private static async Task<IResult> List(Guid flowerId, CurrentStudio studio, PictureStore pictures, CancellationToken cancel) =>
-        TypedResults.Ok<IReadOnlyList<PictureView>>([.. (await pictures.ListAsync(await studio.IdAsync(cancel), flowerId, cancel))
+        TypedResults.Ok<IReadOnlyList<PictureView>>([.. (await pictures.ListAsync(studio.Id, flowerId, cancel))
             .Select(kept => new PictureView(kept.Id, kept.Name, kept.Marks, kept.Version))]);
 
     private static async Task<IResult> Image(Guid id, CurrentStudio studio, PictureStore pictures, CancellationToken cancel) =>
-        await pictures.FindJpegAsync(await studio.IdAsync(cancel), id, cancel) is { } jpeg ? TypedResults.File(jpeg, "image/jpeg") : ApiProblem.NotFound();
+        await pictures.FindJpegAsync(studio.Id, id, cancel) is { } jpeg ? TypedResults.File(jpeg, "image/jpeg") : ApiProblem.NotFound();
 
     private static async Task<IResult> DabImage(Guid id, CurrentStudio studio, LaidPictureStore laid, CancellationToken cancel) =>
-        await laid.FindJpegAsync(await studio.IdAsync(cancel), id, cancel) is { } jpeg ? TypedResults.File(jpeg, "image/jpeg") : ApiProblem.Result(StatusCodes.Status404NotFound, ApiProblemCode.PictureGone);
+        await laid.FindJpegAsync(studio.Id, id, cancel) is { } jpeg ? TypedResults.File(jpeg, "image/jpeg") : ApiProblem.Result(StatusCodes.Status404NotFound, ApiProblemCode.PictureGone);
 }

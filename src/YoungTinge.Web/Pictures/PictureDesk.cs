@@ -11,13 +11,8 @@ namespace YoungTinge.Web.Pictures;
 /// Pictures that are being looked at, unpacked: a drag over a zone must not unpack a file each time. What is kept is in the database;
 /// here are only a few of them, and what has not been looked at for a while goes.
 /// </summary>
-public sealed class PictureDesk(PictureStore pictures, LaidPictureStore laid, Workers workers, TimeProvider clock) : IDisposable
+public sealed class PictureDesk(PictureStore pictures, LaidPictureStore laid, UnpackedPictures unpacked, Workers workers, TimeProvider clock)
 {
-    private const long MostBytes = 96_000_000;
-    private static readonly TimeSpan Kept = TimeSpan.FromMinutes(30);
-
-    private readonly MemoryCache unpacked = new(new MemoryCacheOptions { SizeLimit = MostBytes, CompactionPercentage = 0.25 });
-
     /// <summary>A file that is sent, made small and upright. One at a time: unpacking takes memory.</summary>
     public async Task<PictureResult> TakeInAsync(HttpRequest request, CancellationToken cancel)
     {
@@ -40,16 +35,26 @@ public sealed class PictureDesk(PictureStore pictures, LaidPictureStore laid, Wo
     public async Task<Photograph?> FindLaidAsync(Guid studioId, Guid id, CancellationToken cancel) =>
         Unpacked(studioId, id) ?? await UnpackAsync(studioId, id, await laid.FindJpegAsync(studioId, id, cancel), cancel);
 
-    public void TakeAway(Guid studioId, Guid id) => unpacked.Remove((studioId, id));
+    public void TakeAway(Guid studioId, Guid id) => unpacked.Cache.Remove((studioId, id));
 
-    public void Dispose() => unpacked.Dispose();
-
-    private Photograph? Unpacked(Guid studioId, Guid id) => unpacked.Get<Photograph>((studioId, id));
+    private Photograph? Unpacked(Guid studioId, Guid id) => unpacked.Cache.Get<Photograph>((studioId, id));
 
     private async Task<Photograph?> UnpackAsync(Guid studioId, Guid id, byte[]? jpeg, CancellationToken cancel)
     {
         if (jpeg is null || await workers.UnpackAsync(() => PictureFile.Read(jpeg), cancel) is not PictureResult.Read { Photo: var photo })
             return null;
-        return unpacked.Set((studioId, id), photo, new MemoryCacheEntryOptions { Size = photo.Rgb.Length, SlidingExpiration = Kept });
+        return unpacked.Cache.Set((studioId, id), photo, new MemoryCacheEntryOptions { Size = photo.Rgb.Length, SlidingExpiration = UnpackedPictures.Kept });
     }
+}
+
+/// <summary>Pictures as they were last unpacked, of all studios together.</summary>
+public sealed class UnpackedPictures : IDisposable
+{
+    private const long MostBytes = 96_000_000;
+
+    public static readonly TimeSpan Kept = TimeSpan.FromMinutes(30);
+
+    public MemoryCache Cache { get; } = new(new MemoryCacheOptions { SizeLimit = MostBytes, CompactionPercentage = 0.25 });
+
+    public void Dispose() => Cache.Dispose();
 }

@@ -27,19 +27,19 @@ public static class ReadPicture
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPost("/pictures/{id:guid}/read", Read).WithName("readPicture")
+        api.MapPost("/pictures/{id:guid}/read", Read).Computes().WithName("readPicture")
             .WithSummary("Reads colours from a picture of a flower where the maker points.").Produces<Answer>().ProducesProblems(404, 422);
-        api.MapPost("/dab-pictures/{id:guid}/read", ReadDab).WithName("readDabPicture")
+        api.MapPost("/dab-pictures/{id:guid}/read", ReadDab).Computes().WithName("readDabPicture")
             .WithSummary("Reads colours from a picture of a dab where the maker points.").Produces<Answer>().ProducesProblems(404, 422);
-        api.MapPost("/pictures/{id:guid}/divide", Divide).WithName("dividePicture")
+        api.MapPost("/pictures/{id:guid}/divide", Divide).Computes().WithName("dividePicture")
             .WithSummary("Where the zones of the flower seem to lie in its picture. Keeps nothing.").Produces<Division>().ProducesProblems(404, 422);
     }
 
     private static async Task<IResult> Read(Guid id, Request request, CurrentStudio studio, PictureDesk desk, CancellationToken cancel) =>
-        await desk.FindAsync(await studio.IdAsync(cancel), id, cancel) is { } photo ? ColoursOf(photo, request) : ApiProblem.NotFound();
+        await desk.FindAsync(studio.Id, id, cancel) is { } photo ? ColoursOf(photo, request) : ApiProblem.NotFound();
 
     private static async Task<IResult> ReadDab(Guid id, Request request, CurrentStudio studio, PictureDesk desk, CancellationToken cancel) =>
-        await desk.FindLaidAsync(await studio.IdAsync(cancel), id, cancel) is { } photo ? ColoursOf(photo, request) : ApiProblem.Result(StatusCodes.Status404NotFound, ApiProblemCode.PictureGone);
+        await desk.FindLaidAsync(studio.Id, id, cancel) is { } photo ? ColoursOf(photo, request) : ApiProblem.Result(StatusCodes.Status404NotFound, ApiProblemCode.PictureGone);
 
     private static IResult ColoursOf(Photograph photo, Request request)
     {
@@ -56,7 +56,7 @@ public static class ReadPicture
             return ApiProblem.NotPossible(problems);
         if (request.Meant is { IsPossible: false })
             return ApiProblem.NotPossible([new FieldProblem("meant", "loopNotPossible", MeantFlower.MostPoints, null)]);
-        if (await desk.FindAsync(await studio.IdAsync(cancel), id, cancel) is not { } photo)
+        if (await desk.FindAsync(studio.Id, id, cancel) is not { } photo)
             return ApiProblem.NotFound();
         var division = FlowerDivision.Of(photo, LightReading.Of(photo, request.Light), request.SeenAs, request.Meant, request.Light.Mark);
         if (!division.IsClear)

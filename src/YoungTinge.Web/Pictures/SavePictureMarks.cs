@@ -21,7 +21,7 @@ public static class SavePictureMarks
     {
         if (!request.Marks.IsPossible)
             return ApiProblem.NotPossible([new FieldProblem("marks", "outsidePicture", null, null)]);
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         if (await pictures.SaveMarksAsync(studioId, id, madeFrom.Version, request.Marks, cancel) is not { } version)
             return await pictures.FindJpegAsync(studioId, id, cancel) is null ? ApiProblem.NotFound() : ApiProblem.ChangedElsewhere();
         return MadeFrom.Saved(response, version);
@@ -29,7 +29,7 @@ public static class SavePictureMarks
 
     private static async Task<IResult> Remove(Guid id, CurrentStudio studio, PictureStore pictures, PictureDesk desk, CancellationToken cancel)
     {
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         if (!await pictures.RemoveAsync(studioId, id, cancel))
             return ApiProblem.NotFound();
         desk.TakeAway(studioId, id);

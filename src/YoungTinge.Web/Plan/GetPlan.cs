@@ -52,7 +52,7 @@ public static class GetPlan
         var problems = Lines(MakerCheck.Problems(change.Makers)).Concat(OfPlan(change.Plan)).ToList();
         if (problems.Count > 0)
             return ApiProblem.NotPossible(problems);
-        return await plans.SaveAsync(await studio.IdAsync(cancel), new KeptWorkPlan(change.Makers, change.Plan, madeFrom.Version), cancel) is { } version
+        return await plans.SaveAsync(studio.Id, new KeptWorkPlan(change.Makers, change.Plan, madeFrom.Version), cancel) is { } version
             ? MadeFrom.Saved(response, version)
             : ApiProblem.ChangedElsewhere();
     }

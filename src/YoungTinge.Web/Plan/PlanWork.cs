@@ -42,7 +42,7 @@ public static class PlanWork
     private const double SideEffort = 0.01;
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/plan/proposals", Handle)
-        .WithName("planWork").WithSummary("Puts the work of commissions into time. Keeps nothing.").Produces<Answer>().ProducesProblems(404, 422);
+        .Computes().ForMaker().WithName("planWork").WithSummary("Puts the work of commissions into time. Keeps nothing.").Produces<Answer>().ProducesProblems(404, 422);
 
     private static async Task<IResult> Handle(Request request, StudioWorks works, TimeProvider clock, HttpContext context, CancellationToken cancel)
     {

@@ -55,12 +55,12 @@ public static class Practising
     {
         api.MapGet("/practice", Look).WithName("getPractice").WithSummary("How practice goes, exercise by exercise.").Produces<Answer>().ProducesProblems();
         api.MapGet("/practice/{exercise}/question", Ask).WithName("askPractice").WithSummary("A new question, about as hard as the maker can just do.").Produces<QuestionView>().ProducesProblems(404);
-        api.MapPut("/practice/trials/{id:guid}", Try).WithName("addPracticeTrial").WithSummary("Keeps what came of a question. Sending it again changes nothing.").Produces(204).ProducesProblems(422);
+        api.MapPut("/practice/trials/{id:guid}", Try).ForHelper().LeavesNoLine().WithName("addPracticeTrial").WithSummary("Keeps what came of a question. Sending it again changes nothing.").Produces(204).ProducesProblems(422);
     }
 
     private static async Task<IResult> Look(CurrentStudio studio, PracticeStore practice, CancellationToken cancel)
     {
-        var trials = await practice.ListAsync(await studio.IdAsync(cancel), MostTrials, cancel);
+        var trials = await practice.ListAsync(studio.Id, MostTrials, cancel);
         return TypedResults.Ok(new Answer([.. Enum.GetValues<Exercise>().Select(exercise => ViewOf(exercise, [.. trials.Where(trial => trial.Exercise == exercise)]))]));
     }
 
@@ -86,7 +86,7 @@ public static class Practising
     {
         if (!Enum.TryParse<Exercise>(exercise, ignoreCase: true, out var which) || !Enum.IsDefined(which) || int.TryParse(exercise, out _))
             return ApiProblem.NotFound();
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         var materials = await cabinet.LoadAsync(studioId, cancel);
         if (materials.All.OfType<PasteBase>().FirstOrDefault() is null || materials.All.OfType<Glaze>().FirstOrDefault() is null || materials.All.OfType<Colourant>().Count(colour => !colour.Label.IsRetired) < 4)
             materials = StarterCabinet.Load();
@@ -113,7 +113,7 @@ public static class Practising
             return ApiProblem.NotPossible(problems);
         // Whether a match is right is told by how far off it is.
         var isRight = tried.Exercise == Exercise.Match ? tried.Level <= MatchedDeltaE : tried.IsRight;
-        await practice.AddAsync(await studio.IdAsync(cancel), new PracticeTrial(id, tried.Exercise, tried.Level, isRight, tried.About, clock.GetUtcNow()), cancel);
+        await practice.AddAsync(studio.Id, new PracticeTrial(id, tried.Exercise, tried.Level, isRight, tried.About, clock.GetUtcNow()), cancel);
         return TypedResults.NoContent();
     }
 }

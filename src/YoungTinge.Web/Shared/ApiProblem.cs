@@ -14,6 +14,27 @@ public enum ApiProblemCode
     ChangedElsewhere,
     OtherSite,
 
+    /// <summary>Nobody has signed in.</summary>
+    SignedOut,
+
+    /// <summary>Somebody has signed in who may not do this.</summary>
+    NotAllowed,
+
+    /// <summary>The page is from before somebody signed in or out.</summary>
+    OldPage,
+
+    /// <summary>Name and password do not belong together; which of the two is wrong is not told.</summary>
+    WrongPassword,
+
+    /// <summary>Too many tries, or requests, in a row.</summary>
+    TooOften,
+
+    /// <summary>A studio has an owner at any time.</summary>
+    LastOwner,
+
+    /// <summary>The one-time address was used, or is too old.</summary>
+    CodeGone,
+
     /// <summary>A plan or a batch names it.</summary>
     InUse,
 
@@ -55,9 +76,12 @@ public sealed class ApiProblem : ProblemDetails
     /// <summary>For a failure that the framework answered with a bare status.</summary>
     public static JsonHttpResult<ApiProblem> ForStatus(int status) => Result(status, status switch
     {
+        StatusCodes.Status401Unauthorized => ApiProblemCode.SignedOut,
+        StatusCodes.Status403Forbidden => ApiProblemCode.NotAllowed,
         StatusCodes.Status404NotFound => ApiProblemCode.NotFound,
         StatusCodes.Status413PayloadTooLarge => ApiProblemCode.TooLarge,
         StatusCodes.Status428PreconditionRequired => ApiProblemCode.VersionMissing,
+        StatusCodes.Status429TooManyRequests => ApiProblemCode.TooOften,
         < StatusCodes.Status500InternalServerError => ApiProblemCode.Unreadable,
         _ => ApiProblemCode.Unexpected,
     });
@@ -76,14 +100,16 @@ public sealed class ApiProblem : ProblemDetails
 
     private static int StatusOf(ApiProblemCode code) => code switch
     {
-        ApiProblemCode.NotFound or ApiProblemCode.PictureGone => StatusCodes.Status404NotFound,
+        ApiProblemCode.NotFound or ApiProblemCode.PictureGone or ApiProblemCode.CodeGone => StatusCodes.Status404NotFound,
         ApiProblemCode.Unreadable => StatusCodes.Status400BadRequest,
         ApiProblemCode.TooLarge => StatusCodes.Status413PayloadTooLarge,
         ApiProblemCode.NotPossible => StatusCodes.Status422UnprocessableEntity,
         ApiProblemCode.VersionMissing => StatusCodes.Status428PreconditionRequired,
         ApiProblemCode.ChangedElsewhere => StatusCodes.Status412PreconditionFailed,
-        ApiProblemCode.OtherSite => StatusCodes.Status403Forbidden,
-        ApiProblemCode.InUse => StatusCodes.Status409Conflict,
+        ApiProblemCode.SignedOut or ApiProblemCode.WrongPassword => StatusCodes.Status401Unauthorized,
+        ApiProblemCode.OtherSite or ApiProblemCode.NotAllowed or ApiProblemCode.OldPage => StatusCodes.Status403Forbidden,
+        ApiProblemCode.TooOften => StatusCodes.Status429TooManyRequests,
+        ApiProblemCode.InUse or ApiProblemCode.LastOwner => StatusCodes.Status409Conflict,
         ApiProblemCode.DatabaseAway or ApiProblemCode.Busy => StatusCodes.Status503ServiceUnavailable,
         ApiProblemCode.DiskFull => StatusCodes.Status507InsufficientStorage,
         _ => StatusCodes.Status500InternalServerError,
@@ -98,6 +124,13 @@ public sealed class ApiProblem : ProblemDetails
         ApiProblemCode.VersionMissing => "Say which version this change was made from (If-Match).",
         ApiProblemCode.ChangedElsewhere => "It was changed somewhere else in the meantime.",
         ApiProblemCode.OtherSite => "Another site may not change anything here.",
+        ApiProblemCode.SignedOut => "Sign in first.",
+        ApiProblemCode.NotAllowed => "This is not for you to do.",
+        ApiProblemCode.OldPage => "The page is from before somebody signed in or out. Ask who has signed in, and do it again.",
+        ApiProblemCode.WrongPassword => "Name and password do not belong together.",
+        ApiProblemCode.TooOften => "Too many tries in a row. Wait a little.",
+        ApiProblemCode.LastOwner => "A studio needs an owner.",
+        ApiProblemCode.CodeGone => "This address was used already, or is too old.",
         ApiProblemCode.InUse => "Something that is kept names it.",
         ApiProblemCode.PictureGone => "The picture is no longer at hand.",
         ApiProblemCode.DatabaseAway => "The database does not answer.",

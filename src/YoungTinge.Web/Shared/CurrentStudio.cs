@@ -2,21 +2,29 @@ using YoungTinge.Store;
 
 namespace YoungTinge.Web.Shared;
 
-/// <summary>The studio that a request works in, and the state that it was in when that was first asked. There is one; with sign-in it will be the maker's own.</summary>
-public sealed class CurrentStudio(StateStore states)
+/// <summary>The studio that a request works in, that of whoever has signed in, and the state that it was in when that was first asked.</summary>
+public sealed class CurrentStudio
 {
+    private StudioDatabase? entered;
     private (Studio Studio, IReadOnlyDictionary<string, string> State)? found;
 
-    /// <exception cref="NoStudioException">The database has not been set up.</exception>
-    public async Task<Studio> GetAsync(CancellationToken cancel) => (await FindAsync(cancel)).Studio;
+    /// <summary>As this studio sees it.</summary>
+    /// <exception cref="NoStudioException">Nobody has come in.</exception>
+    public StudioDatabase Database => entered ?? throw new NoStudioException();
 
-    public async Task<Guid> IdAsync(CancellationToken cancel) => (await GetAsync(cancel)).Id;
+    public Guid Id => Database.StudioId;
+
+    /// <summary>Goes into a studio: by a session, or by an address that leads there.</summary>
+    public void Enter(StudioDatabase studio) => entered = studio;
+
+    /// <exception cref="NoStudioException">Nobody has come in, or the studio is gone.</exception>
+    public async Task<Studio> GetAsync(CancellationToken cancel) => (await FindAsync(cancel)).Studio;
 
     /// <summary>A word for each table: whether anything in it has changed.</summary>
     public async Task<IReadOnlyDictionary<string, string>> StateAsync(CancellationToken cancel) => (await FindAsync(cancel)).State;
 
     private async Task<(Studio Studio, IReadOnlyDictionary<string, string> State)> FindAsync(CancellationToken cancel) =>
-        found ??= await states.FindFirstAsync(cancel) ?? throw new NoStudioException();
+        found ??= await Database.States.FindAsync(cancel) ?? throw new NoStudioException();
 }
 
-public sealed class NoStudioException() : Exception("The database has no studio yet.");
+public sealed class NoStudioException() : Exception("Nobody has come into a studio.");

@@ -73,6 +73,9 @@ internal sealed class StudioWork
     /// <summary>The pieces of a flower as they are carried out, in order along the stem.</summary>
     public IReadOnlyList<PlannedPiece> PiecesOf(Guid flowerId) => flowers.GetValueOrDefault(flowerId) is { } flower ? [.. PartOf(flower.CommissionId).Pieces[flowerId]] : [];
 
+    /// <summary>Leaves on a stem, which nobody counts as flowers.</summary>
+    public bool IsFoliage(Guid flowerId) => Bloom.IsFoliage([.. PiecesOf(flowerId).Select(piece => piece.Piece)]);
+
     /// <summary>The pieces of a commission as they are carried out, flower by flower.</summary>
     public IEnumerable<PlannedPiece> PiecesIn(Guid commissionId) => Flowers.Where(flower => flower.CommissionId == commissionId).SelectMany(flower => PiecesOf(flower.Id));
 

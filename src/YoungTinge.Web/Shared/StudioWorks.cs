@@ -7,32 +7,27 @@ namespace YoungTinge.Web.Shared;
 
 /// <summary>Reads the work of a studio, once for each state that it is in, and of that only what has changed.</summary>
 internal sealed class StudioWorks(
-    StateStore states, CabinetStore cabinet, CommissionStore commissions, PieceStore pieces, PastePlanStore plans, BatchStore batches,
+    CurrentStudio current, KeptWorks kept, CabinetStore cabinet, CommissionStore commissions, PieceStore pieces, PastePlanStore plans, BatchStore batches,
     LeftoverStore leftovers, DoneStore ticks)
 {
     private const int MostBatches = 500;
 
-    /// <summary>The last state that was read, of each studio.</summary>
-    private readonly ConcurrentDictionary<Guid, Read> read = new();
-
-    private sealed record Read(string State, IReadOnlyDictionary<string, string> Tables, Task<(StudioRows Rows, StudioWork Work)> Found);
-
-    /// <exception cref="NoStudioException">The database has not been set up.</exception>
+    /// <exception cref="NoStudioException">Nobody has come in.</exception>
     public async Task<StudioWork> LoadAsync(CancellationToken cancel)
     {
         // Before anything is read: what is read may be newer than the state it is kept under, never older.
-        var (studio, tables) = await states.FindFirstAsync(cancel) ?? throw new NoStudioException();
+        var (studio, tables) = await current.Database.States.FindAsync(cancel) ?? throw new NoStudioException();
         var state = string.Join('-', tables.Values);
-        var known = read.GetValueOrDefault(studio.Id);
+        var known = kept.Last.GetValueOrDefault(studio.Id);
         if (known?.State == state && !known.Found.IsFaulted)
             return (await known.Found.WaitAsync(cancel)).Work;
         // Whoever asks first may hang up; the others wait for the same.
         var found = ReadAsync(studio, tables, known);
-        read[studio.Id] = new Read(state, tables, found);
+        kept.Last[studio.Id] = new ReadWork(state, tables, found);
         return (await found.WaitAsync(cancel)).Work;
     }
 
-    private async Task<(StudioRows Rows, StudioWork Work)> ReadAsync(Studio studio, IReadOnlyDictionary<string, string> tables, Read? known)
+    private async Task<(StudioRows Rows, StudioWork Work)> ReadAsync(Studio studio, IReadOnlyDictionary<string, string> tables, ReadWork? known)
     {
         // A state that is still being read, or could not be, is nothing to go on from.
         var (rows, work) = known?.Found.IsCompletedSuccessfully == true ? await known.Found : (null, null);
@@ -51,10 +46,18 @@ internal sealed class StudioWorks(
         var marbles = isSamePlans ? rows!.Marbles : (await plans.ListAsync<MarblePlan>(studio.Id, null, none)).ToDictionary(kept => kept.FlowerId, kept => kept.Plan);
         // The name of a commission stands with its batches.
         var isSameBatches = IsSame("batch", "paste_day_leftover", "commission");
-        var kept = isSameBatches ? rows!.Batches : await batches.ListAsync(studio.Id, MostBatches, none);
-        var chosen = isSameBatches ? rows!.Leftovers : [.. (await leftovers.ListAsync(studio.Id, none)).Where(leftover => kept.Any(batch => batch.Id == leftover.BatchId))];
+        var ownBatches = isSameBatches ? rows!.Batches : await batches.ListAsync(studio.Id, MostBatches, none);
+        var chosen = isSameBatches ? rows!.Leftovers : [.. (await leftovers.ListAsync(studio.Id, none)).Where(leftover => ownBatches.Any(batch => batch.Id == leftover.BatchId))];
         var done = IsSame("operation_done") ? rows!.Ticks : (await ticks.ListAsync(studio.Id, none)).ToDictionary(tick => tick.OperationId);
-        var now = new StudioRows(studio, materials, all, flowers, own, ombres, marbles, kept, chosen, done);
+        var now = new StudioRows(studio, materials, all, flowers, own, ombres, marbles, ownBatches, chosen, done);
         return (now, isSameCabinet ? new StudioWork(now, work) : new StudioWork(now));
     }
 }
+
+/// <summary>The last state that was read, of each studio.</summary>
+internal sealed class KeptWorks
+{
+    public ConcurrentDictionary<Guid, ReadWork> Last { get; } = new();
+}
+
+internal sealed record ReadWork(string State, IReadOnlyDictionary<string, string> Tables, Task<(StudioRows Rows, StudioWork Work)> Found);

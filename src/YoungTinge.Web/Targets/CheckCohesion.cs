@@ -35,7 +35,7 @@ public static class CheckCohesion
 
     private static async Task<IResult> OfFlower(Guid id, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CancellationToken cancel)
     {
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         if (await commissions.FindFlowerAsync(studioId, id, cancel) is not var (commission, flower))
             return ApiProblem.NotFound();
         var all = await InCommissionAsync(studioId, commission.Id, commissions, pieces, cancel);
@@ -48,7 +48,7 @@ public static class CheckCohesion
 
     private static async Task<IResult> OfCommission(Guid id, CurrentStudio studio, CommissionStore commissions, PieceStore pieces, CancellationToken cancel)
     {
-        var all = await InCommissionAsync(await studio.IdAsync(cancel), id, commissions, pieces, cancel);
+        var all = await InCommissionAsync(studio.Id, id, commissions, pieces, cancel);
         return all.Count == 0 ? ApiProblem.NotFound() : TypedResults.Ok(Pairs([.. all.Select(one => (one, one.Flower.Name))]));
     }
 

@@ -1,6 +1,7 @@
 using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Targets;
+using YoungTinge.Store;
 using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Targets;
@@ -36,13 +37,13 @@ public static class PickByEye
         IReadOnlyList<NeighbourView> Neighbours);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/colours/picker", Handle)
-        .WithName("pickByEye").Produces<Answer>().ProducesProblems(422);
+        .Computes().WithName("pickByEye").Produces<Answer>().ProducesProblems(422);
 
-    private static async Task<IResult> Handle(Request request, CurrentStudio studio, Reach reach, CancellationToken cancel)
+    private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, Reach reach, CancellationToken cancel)
     {
         if (!PlanCheck.IsColour(request.Colour))
             return ApiProblem.NotPossible([new FieldProblem("colour", FieldProblem.NotAColour, null, null)]);
-        var map = await reach.OfAsync(await studio.IdAsync(cancel), cancel);
+        var map = await reach.OfAsync(cabinet, studio.Id, cancel);
         var colour = ObjectColourSolid.Nearest(request.Colour);
         CellView Cell(Lab lab) => ObjectColourSolid.Contain(lab) ? new CellView(ColourView.From(lab), map.By(lab)) : new CellView(null, ReachedBy.Nothing);
         return TypedResults.Ok(new Answer(

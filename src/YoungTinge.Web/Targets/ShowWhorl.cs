@@ -13,7 +13,7 @@ public static class ShowWhorl
     public sealed record Request(Target Target, int Pieces, int Seed);
 
     public static void Map(RouteGroupBuilder api) => api.MapPost("/targets/whorl", Handle)
-        .WithName("showWhorl").Produces<IReadOnlyList<ColourView>>().ProducesProblems(422);
+        .Computes().WithName("showWhorl").Produces<IReadOnlyList<ColourView>>().ProducesProblems(422);
 
     private static IResult Handle(Request request)
     {

@@ -19,7 +19,7 @@ public static class TickOperations
 
     public sealed record Request(IReadOnlyList<Ticked> Operations, bool IsDone);
 
-    public static void Map(RouteGroupBuilder api) => api.MapPut("/ticks", Tick).WithName("tickOperations")
+    public static void Map(RouteGroupBuilder api) => api.MapPut("/ticks", Tick).ForHelper().LeavesNoLine().WithName("tickOperations")
         .WithSummary("Ticks what is done, or takes ticks back. A paste that is ticked is a batch from then on.").Produces(204).ProducesProblems(404, 422);
 
     private static async Task<IResult> Tick(Request request, StudioWorks works, DoneStore store, TimeProvider clock, CancellationToken cancel)

@@ -37,7 +37,7 @@ public sealed class KeptAnswers(TimeProvider clock, IOptions<JsonOptions> option
     public async ValueTask<object?> AnswerAsync(HttpContext context, CurrentStudio studio, FollowsFrom follows, Func<ValueTask<object?>> compute)
     {
         var cancel = context.RequestAborted;
-        var studioId = await studio.IdAsync(cancel);
+        var studioId = studio.Id;
         var state = string.Join('-', (await studio.StateAsync(cancel)).Where(table => !follows.Without.Contains(table.Key)).Select(table => table.Value));
         var question = $"{studioId} {clock.GetUtcNow().Ticks / SameDay.Ticks} {state} {context.Request.Path}{context.Request.QueryString}";
         // The state names the answer: whoever has it already is told so, before anything is computed or read.

@@ -14,7 +14,7 @@ internal sealed class OnWorkers(RequestDelegate next, Workers workers) : IDispos
 
     public async Task InvokeAsync(HttpContext context)
     {
-        if (!context.Request.Path.StartsWithSegments("/api"))
+        if (!context.Request.IsApi())
         {
             await next(context);
             return;

@@ -1,0 +1,18 @@
+using YoungTinge.Store;
+
+namespace YoungTinge.Web.Shared;
+
+/// <summary>Of an endpoint that a secret in its address leads to: which studio that is of, before anything of the studio is asked.</summary>
+/// <param name="Find">Takes the secret; null if it leads nowhere.</param>
+internal sealed record EnteredBy(Func<StudioDatabases, string, CancellationToken, Task<StudioDatabase?>> Find)
+{
+    /// <summary>Of the address that has it.</summary>
+    public const string RouteValue = "token";
+}
+
+internal static class EnteredByRules
+{
+    /// <summary>Whoever knows the secret may ask.</summary>
+    public static RouteHandlerBuilder EnteredBy(this RouteHandlerBuilder route, Func<StudioDatabases, string, CancellationToken, Task<StudioDatabase?>> find) =>
+        route.ForAnyone().WithMetadata(new EnteredBy(find));
+}
