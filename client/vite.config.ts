@@ -2,11 +2,13 @@ import tailwindcss from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
+import { languages } from './scripts/languages'
 
 export default defineConfig({
   plugins: [
     react(),
     tailwindcss(),
+    languages(),
     // A day at the bench goes on without a connection: the application and the day are held by the browser.
     VitePWA({
       injectRegister: null,
@@ -30,19 +32,13 @@ export default defineConfig({
         runtimeCaching: [
           {
             // The newest build while the server answers at once, else the one that is held: a bench begins in under a second.
-            urlPattern: ({ request, url }) => request.mode === 'navigate' && !url.pathname.startsWith('/api/'),
+            urlPattern: ({ request, url }) => request.mode === 'navigate' && !/^\/(api|in|guest)\//.test(url.pathname),
             handler: 'NetworkFirst',
             options: {
               cacheName: 'pages',
               networkTimeoutSeconds: 0.7,
               precacheFallback: { fallbackURL: '/index.html' },
             },
-          },
-          {
-            // Never an older day than the server's while it can be reached, however slow it is.
-            urlPattern: ({ url }) => ['/api/bench', '/api/studio'].includes(url.pathname),
-            handler: 'NetworkFirst',
-            options: { cacheName: 'day', cacheableResponse: { statuses: [200] } },
           },
         ],
       },

@@ -3,6 +3,7 @@ import { FreshQueryClient } from './api/FreshQueryClient'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { App } from './App'
+import { speakAsBefore } from './shared/language'
 import { applyTheme } from './shared/theme'
 import './styles.css'
 
@@ -13,10 +14,15 @@ if (import.meta.env.PROD) void navigator.serviceWorker?.register('/sw.js')
 
 const queries = new FreshQueryClient({ defaultOptions: { queries: { retry: 1, staleTime: 5_000 } } })
 
-createRoot(document.getElementById('root')!).render(
-  <StrictMode>
-    <QueryClientProvider client={queries}>
-      <App />
-    </QueryClientProvider>
-  </StrictMode>,
-)
+// Where its words cannot be fetched the first language does.
+void speakAsBefore()
+  .catch(() => undefined)
+  .then(() =>
+    createRoot(document.getElementById('root')!).render(
+      <StrictMode>
+        <QueryClientProvider client={queries}>
+          <App />
+        </QueryClientProvider>
+      </StrictMode>,
+    ),
+  )

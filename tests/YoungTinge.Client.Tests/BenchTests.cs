@@ -16,7 +16,7 @@ public class BenchTests
             task('dust', [{ operationId: 'wash', minutes: 10 }], { makerId: 'ann' }),
             task('attach', [{ operationId: 'dry', minutes: 0 }], { window: { operationId: 'shape', minutes: 50 } }),
           ],
-          done: [{ operationId: 'shape', at: at('08:00') }], timers: [], readings: [], resting: [], recent: [{ id: 'shape' }],
+          done: [{ operationId: 'shape', at: at('08:00') }], timers: [], readings: [], resting: [], recent: [{ id: 'shape' }, { id: 'cut' }],
         }
         const seen = (notes, time, maker = null) => {
           const day = benchDay(facts, notes, ms(time), maker)
@@ -73,9 +73,11 @@ public class BenchTests
     [InlineData("touched('08:39', true)", "dry")]
     [InlineData("touched('08:39', true), { kind: 'takeBack', at: at('08:40'), by: '', operationId: 'dry' }", "shape")]
     [InlineData("{ kind: 'takeBack', at: at('08:40'), by: '', operationId: 'another' }", "shape")]
+    // Told, and already known.
+    [InlineData("{ kind: 'tick', at: at('08:00'), by: '', operationId: 'shape', fingerprint: 'f' }, { kind: 'takeBack', at: at('08:40'), by: '', operationId: 'shape' }", "cut")]
     public void What_was_done_last_can_be_taken_back(string notes, string last) => Assert.Equal($"\"{last}\"", ClientCore.Run(Petal + $"return benchDay(facts, [{notes}], ms('08:45')).lastDone"));
 
-    private enum Event { Note, Away, Lost, Back, Wind, Reload, OtherWindow }
+    private enum Event { Note, Away, Lost, Unread, Back, Wind, Reload, OtherWindow }
 
     [Fact]
     public void Notes_arrive_in_order_and_count_once_whatever_happens_on_the_way() =>
@@ -84,7 +86,7 @@ public class BenchTests
             var told = JsonSerializer.Serialize(events.Select(one => one.ToString()));
             Assert.Equal("true", ClientCore.Run("""
                 const shelf = new Shelf(), timers = new Timers()
-                const server = { taken: [], isAway: false, losesAnswer: false }
+                const server = { taken: [], isAway: false, losesAnswer: false, isUnread: false }
                 const post = {
                   send: async ({ id, note }) => {
                     await null
@@ -92,7 +94,7 @@ public class BenchTests
                     if (!server.taken.some((one) => one.id === id)) server.taken.push({ id, note })
                     if (server.losesAnswer) throw new RequestFailed('offline')
                   },
-                  arrived: async () => {},
+                  arrived: async () => { if (server.isUnread) throw new RequestFailed('offline') },
                   refused: () => {},
                 }
                 const open = () => {
@@ -108,17 +110,40 @@ public class BenchTests
                   if (event === 'Note') { count++; box.add({ id: `n${count}`, note: count }) }
                   if (event === 'Away') server.isAway = true
                   if (event === 'Lost') server.losesAnswer = true
-                  if (event === 'Back') server.isAway = server.losesAnswer = false
+                  if (event === 'Unread') server.isUnread = true
+                  if (event === 'Back') server.isAway = server.losesAnswer = server.isUnread = false
                   if (event === 'Wind') await timers.wind(3000)
                   if (event === 'Reload') { box.close(); box = open() }
                   if (event === 'OtherWindow') others.push(open())
                 }
-                server.isAway = server.losesAnswer = false
+                server.isAway = server.losesAnswer = server.isUnread = false
                 await timers.wind(10000)
                 await settle()
                 return box.waiting.length === 0 && shelf.items.size === 0 && JSON.stringify(server.taken.map((one) => one.note)) === JSON.stringify(Array.from({ length: count }, (_, i) => i + 1))
                 """, told));
         }, 60);
+
+    [Fact]
+    public void What_arrived_is_kept_until_it_is_seen_there() => Assert.Equal("[1,2,0,\"a a b\"]", ClientCore.Run("""
+        const timers = new Timers(), told = []
+        let isUnread = true
+        const box = new Outbox('bench/notes', keptOn(new Shelf()), timers)
+        box.sendBy({
+          send: async ({ id }) => told.push(id),
+          arrived: async () => { if (isUnread) throw new RequestFailed('notFound') },
+          refused: () => {},
+        })
+        box.open()
+        box.add({ id: 'a', note: 1 })
+        await settle()
+        const waiting = [box.waiting.length]
+        box.add({ id: 'b', note: 2 })
+        waiting.push(box.waiting.length)
+        isUnread = false
+        await timers.wind(3000)
+        await settle()
+        return [...waiting, box.waiting.length, told.join(' ')]
+        """));
 
     [Fact]
     public void What_is_refused_for_good_is_told_and_does_not_hold_up_the_rest() => Assert.Equal("[\"a\",\"b\",0]", ClientCore.Run("""

@@ -1,4 +1,4 @@
-import type { InvalidateOptions, InvalidateQueryFilters, QueryKey } from '@tanstack/react-query'
+import type { InvalidateOptions, InvalidateQueryFilters, Query, QueryKey } from '@tanstack/react-query'
 import { QueryClient } from '@tanstack/react-query'
 
 /**
@@ -10,7 +10,9 @@ export class FreshQueryClient extends QueryClient {
     filters?: InvalidateQueryFilters<TTaggedQueryKey>,
     options?: InvalidateOptions,
   ): Promise<void> {
-    await this.cancelQueries(filters, { silent: true })
+    const isFirst = ({ state }: Query) => state.data === undefined && state.fetchStatus !== 'idle'
+    const isMeant = filters?.predicate ?? (() => true)
+    await this.cancelQueries({ ...filters, predicate: (query) => isFirst(query) && isMeant(query) }, { silent: true })
     return super.invalidateQueries(filters, options)
   }
 }

@@ -89,16 +89,18 @@ export function benchDay<T extends BenchTask>(
 ): BenchDay<T> {
   const doneAt = new Map(facts.done.map((one) => [one.operationId, one.at === null ? null : Date.parse(one.at)]))
   const timers = new Map(facts.timers.map((timer) => [timer.id, timer]))
-  const done = facts.recent.map((one) => one.id).reverse()
+  let done = facts.recent.map((one) => one.id).reverse()
+  // What is told may be known already.
+  const allBut = (id: string) => done.filter((one) => one !== id)
   const notDry = facts.readings.filter((one) => !one.isDry).map((one) => ({ ...one, at: Date.parse(one.at) }))
   for (const note of notes) {
     const at = Date.parse(note.at)
     if (note.kind === 'tick' || (note.kind === 'touched' && note.isDry)) {
       doneAt.set(note.operationId, at)
-      done.push(note.operationId)
+      done = [...allBut(note.operationId), note.operationId]
     } else if (note.kind === 'takeBack') {
       doneAt.delete(note.operationId)
-      if (done.includes(note.operationId)) done.splice(done.lastIndexOf(note.operationId), 1)
+      done = allBut(note.operationId)
     } else if (note.kind === 'touched') notDry.push({ operationId: note.operationId, isDry: false, at })
     else if (note.kind === 'stopTimer') timers.delete(note.timerId)
     else timers.set(note.timerId, { ...note, id: note.timerId, startedAt: note.at })

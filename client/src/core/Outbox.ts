@@ -10,9 +10,9 @@ export interface Letter<N> {
   note: N
 }
 
-export interface Post<N, A> {
+export interface Post<N, A extends object> {
   send(letter: Letter<N>): Promise<A>
-  /** After each that has arrived, before it is forgotten here. */
+  /** After each that has arrived, before it is forgotten here. What this cannot do yet is tried again: it then arrives once more, and counts once. */
   arrived(letter: Letter<N>, answer: A): Promise<unknown>
   /** The server will never take it. */
   refused(letter: Letter<N>): void
@@ -25,7 +25,7 @@ const areLetters = (value: unknown): value is Letter<never>[] =>
  * What is told to the server one after the other, in the order in which it was done. What has not arrived is kept in the browser, and sent again until it
  * does, also after a reload. Two windows may send the same: its id makes it count once.
  */
-export class Outbox<N, A> {
+export class Outbox<N, A extends object> {
   private letters: readonly Letter<N>[]
   private away = false
   private readonly watchers = new Set<() => void>()
@@ -72,6 +72,8 @@ export class Outbox<N, A> {
 
   /** Sends what an earlier page has left, and goes on until it is closed. */
   open() {
+    // Nobody knows yet.
+    this.setAway(false)
     this.loop.open()
   }
 
@@ -91,13 +93,12 @@ export class Outbox<N, A> {
   }
 
   private async sendOne(letter: Letter<N>, post: Post<N, A>) {
-    try {
-      const answer = await post.send(letter)
-      await post.arrived(letter, answer)
-    } catch (error) {
+    const answer = await post.send(letter).catch((error: unknown) => {
       if (!(error instanceof RequestFailed) || error.isPassing) throw error
       post.refused(letter)
-    }
+      return null
+    })
+    if (answer !== null) await post.arrived(letter, answer)
     this.change((was) => was.filter((one) => one.id !== letter.id))
   }
 

@@ -13,6 +13,7 @@ import { useTranslation } from '../../shared/translation'
 import { useKept } from '../../shared/useKept'
 import { useKeys } from '../../shared/useKeys'
 import type { NameOf } from '../../shared/words'
+import { useTimeZone } from '../../shared/useTimeZone'
 import { stepWords } from '../sheets/stepWords'
 import { BenchBar } from './BenchBar'
 import { leftWords, whenWords } from './clockWords'
@@ -41,7 +42,8 @@ const nextShown = 4
 
 function Day({ facts }: { facts: BenchAnswer }) {
   const { t } = useTranslation()
-  const { makers, timeZone } = facts
+  const { makers } = facts
+  const timeZone = useTimeZone(facts.timeZone)
   const hands = useKept('bench/hands', '', isId)
   const maker = makers.find((one) => one.id === hands.value) ?? null
   const { notes, isAway, told, read, readAgain, tell } = useNotes(maker?.name ?? '')
@@ -156,7 +158,7 @@ function Day({ facts }: { facts: BenchAnswer }) {
               ? t('benchDay.nothingNow')
               : maker
                 ? t('benchDay.nothingForHands', { name: maker.name })
-                : t('benchDay.allDone')}
+                : t(facts.recent.length > 0 ? 'benchDay.allDone' : 'benchDay.nothingYet')}
           </p>
         )}
         <BenchBar
@@ -167,47 +169,49 @@ function Day({ facts }: { facts: BenchAnswer }) {
           onTimer={(seconds) => task && start(task.operation.id, '', seconds)}
           onBack={goBack}
         />
-        <section aria-labelledby="next" className="mt-6">
-          <h2 id="next" className="text-lg font-semibold">
-            {t('benchDay.next')}
-          </h2>
-          {!facts.isPlanned && coming.length > 0 && (
-            <p className="quiet text-sm">
-              {t('benchDay.noPlan')}{' '}
-              <Link className="act" to="/plan">
-                {t('benchDay.toPlan')}
-              </Link>
-            </p>
-          )}
-          <ol>
-            {coming.slice(0, nextShown).map(({ task: one, from, isReady }) => (
-              <li key={one.operation.id} className="border-base-300 border-b py-2">
-                <span className="flex items-start justify-between gap-3">
-                  <span>{stepWords(t, one.operation, nameOf).what}</span>
-                  {one.driesMinutes === 0 && (
-                    <button className="btn btn-sm" onClick={() => choose(one.operation.id)}>
-                      {t('benchDay.take')}
-                      <span className="sr-only">: {stepWords(t, one.operation, nameOf).what}</span>
-                    </button>
-                  )}
-                </span>
-                <span className="quiet block text-sm">
-                  {[
-                    aboutWords(one.operation, true),
-                    from !== null ? t('benchDay.from', { when: when(from) }) : !isReady && t('benchDay.waitsForWork'),
-                  ]
-                    .filter(Boolean)
-                    .join(' · ')}
-                </span>
-              </li>
-            ))}
-          </ol>
-          {coming.length + facts.more > nextShown && (
-            <p className="quiet mt-1 text-sm">
-              {t('benchDay.more', { count: coming.length + facts.more - nextShown })}
-            </p>
-          )}
-        </section>
+        {coming.length + facts.more > 0 && (
+          <section aria-labelledby="next" className="mt-6">
+            <h2 id="next" className="text-lg font-semibold">
+              {t('benchDay.next')}
+            </h2>
+            {!facts.isPlanned && coming.length > 0 && (
+              <p className="quiet text-sm">
+                {t('benchDay.noPlan')}{' '}
+                <Link className="act" to="/plan">
+                  {t('benchDay.toPlan')}
+                </Link>
+              </p>
+            )}
+            <ol>
+              {coming.slice(0, nextShown).map(({ task: one, from, isReady }) => (
+                <li key={one.operation.id} className="border-base-300 border-b py-2">
+                  <span className="flex items-start justify-between gap-3">
+                    <span>{stepWords(t, one.operation, nameOf).what}</span>
+                    {one.driesMinutes === 0 && (
+                      <button className="btn btn-sm" onClick={() => choose(one.operation.id)}>
+                        {t('benchDay.take')}
+                        <span className="sr-only">: {stepWords(t, one.operation, nameOf).what}</span>
+                      </button>
+                    )}
+                  </span>
+                  <span className="quiet block text-sm">
+                    {[
+                      aboutWords(one.operation, true),
+                      from !== null ? t('benchDay.from', { when: when(from) }) : !isReady && t('benchDay.waitsForWork'),
+                    ]
+                      .filter(Boolean)
+                      .join(' · ')}
+                  </span>
+                </li>
+              ))}
+            </ol>
+            {coming.length + facts.more > nextShown && (
+              <p className="quiet mt-1 text-sm">
+                {t('benchDay.more', { count: coming.length + facts.more - nextShown })}
+              </p>
+            )}
+          </section>
+        )}
       </div>
       <div className="space-y-6">
         <TimerList

@@ -8,12 +8,13 @@ import type { NameOf } from '../../shared/words'
 import { scale, zoneName } from '../../shared/words'
 import { PasteSteps } from '../pasteDay/PasteSteps'
 import { stepWords } from '../sheets/stepWords'
+import { inSentence } from '../../shared/inSentence'
 
 /** What it is done to: the flower, and its pieces where they are few. */
 export function aboutWords({ lots }: Operation, withPieces: boolean): string {
   const [flowers, pieces] = [
     lots.map((lot) => lot.flowerName),
-    lots.flatMap((lot) => lot.pieceName?.toLowerCase() ?? []),
+    lots.flatMap((lot) => (lot.pieceName ? inSentence(lot.pieceName) : [])),
   ]
   const named = [...new Set(pieces)]
   return [...new Set(flowers), ...(withPieces && named.length <= 3 ? named : [])].join(', ')
@@ -156,7 +157,7 @@ function Looks({ task }: { task: BenchTaskView }) {
                       <li key={zone} className="w-14 text-xs">
                         <span
                           role="img"
-                          aria-label={t('benchDay.lookOf', { piece, zone: name.toLowerCase() })}
+                          aria-label={t('benchDay.lookOf', { piece, zone: inSentence(name) })}
                           className="block h-12"
                           style={{ backgroundColor: look.finished[zone] }}
                         />
@@ -185,7 +186,7 @@ function Lots({ operation }: { operation: Operation }) {
       {lots.map(({ pieceId, flowerName, pieceName, count, pasteG, shade }) => (
         <li key={pieceId}>
           {[
-            `${isOfOne ? (pieceName ?? '') : `${flowerName}, ${(pieceName ?? '').toLowerCase()}`}: ${count}`,
+            `${isOfOne ? (pieceName ?? '') : `${flowerName}, ${inSentence(pieceName ?? '')}`}: ${count}`,
             shade !== null && t('benchDay.shade', { shade }),
             pasteG !== null && scale(t, pasteG),
           ]

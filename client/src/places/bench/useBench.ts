@@ -2,10 +2,11 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react'
 import type { BenchAnswer, BenchClash } from '../../api/api'
 import { answer, api } from '../../api/api'
-import { benchAddress, queries } from '../../api/queries'
+import { queries } from '../../api/queries'
 import type { BenchNote } from '../../core/BenchDay'
 import { hasFields } from '../../core/Kept'
 import { Outbox } from '../../core/Outbox'
+import { RequestFailed } from '../../core/RequestFailed'
 import { kept } from '../../shared/kept'
 import { newId } from '../../shared/newId'
 import { hangsOnTicks } from '../../shared/tickStep'
@@ -29,6 +30,8 @@ const toldName = 'bench/told'
 
 const outbox = new Outbox<BenchNote, Sent>('bench/notes', kept, timers)
 
+const day = { queryKey: queries.bench().queryKey }
+
 const operationOf = (note: BenchNote) => ('operationId' in note ? (note.operationId ?? '') : '')
 
 /** The day as it is known here: from the server, or, without a connection, as it was held when there was one. */
@@ -36,26 +39,9 @@ export function useBenchFacts(): {
   facts: BenchAnswer | undefined
   queries: { error: unknown; refetch: () => unknown }[]
 } {
-  const client = useQueryClient()
   const live = useQuery(queries.bench())
-  useEffect(() => {
-    // On the first visit nobody held the day when it was read.
-    const hold = () => void client.invalidateQueries({ queryKey: queries.bench().queryKey })
-    navigator.serviceWorker?.addEventListener('controllerchange', hold)
-    return () => navigator.serviceWorker?.removeEventListener('controllerchange', hold)
-  }, [client])
-  // What the service worker holds is there at once.
-  const held = useQuery({
-    queryKey: ['bench-held'],
-    queryFn: async (): Promise<BenchAnswer | null> => {
-      const found = 'caches' in window ? await caches.match(benchAddress) : undefined
-      return found ? ((await found.json()) as BenchAnswer) : null
-    },
-    networkMode: 'always',
-    enabled: !live.data,
-    staleTime: Infinity,
-  })
-  return { facts: live.data ?? held.data ?? undefined, queries: [live] }
+  const found = useQuery({ ...queries.heldBench(), enabled: !live.data })
+  return { facts: live.data ?? found.data ?? undefined, queries: [live] }
 }
 
 /** What is done at the bench: shown at once, told when it can be. */
@@ -67,25 +53,30 @@ export function useNotes(by: string) {
     else kept.forget(toldName)
   }, [told])
   const readAgain = useMemo(
-    () => () =>
-      client.invalidateQueries({
-        predicate: ({ queryKey }) => hangsOnTicks.includes(String(queryKey[0])),
-      }),
+    () => () => {
+      void client.invalidateQueries({
+        predicate: ({ queryKey: [name] }) => name !== day.queryKey[0] && hangsOnTicks.includes(String(name)),
+      })
+      return client.invalidateQueries(day)
+    },
     [client],
   )
   useEffect(() => {
     outbox.sendBy({
       send: ({ id, note }) => answer(api.PUT('/api/bench/notes/{id}', { params: { path: { id } }, body: note })),
-      arrived: async ({ id }, { clash }) => {
-        if (clash) setTold((was) => [...was, { id, ...clash }])
+      arrived: async ({ id, note }, { clash }) => {
+        if (clash) setTold((was) => [...was.filter((one) => one.id !== id), { id, ...clash }])
         await readAgain()
+        // Until it can be seen in the day it stays among what is told, or what was just done would look undone.
+        const shown = client.getQueryCache().find(day)
+        if (shown?.isActive() && shown.state.isInvalidated) throw new RequestFailed('offline')
       },
       refused: ({ id, note }) =>
         setTold((was) => [...was, { id, kind: 'refused', operationId: operationOf(note), by: '', at: null }]),
     })
     outbox.open()
     return () => outbox.close()
-  }, [readAgain])
+  }, [readAgain, client])
   const waiting = useSyncExternalStore(outbox.watch, () => outbox.waiting)
   const isAway = useSyncExternalStore(outbox.watch, () => outbox.isAway)
   return {
