@@ -4,6 +4,7 @@ import { useAddress, useAddressSearch } from './shared/address'
 import type { WordGroup } from './shared/catalogue'
 import { bringWords } from './shared/catalogue'
 import { Frame } from './shared/Frame'
+import { Gate } from './shared/Gate'
 import { later } from './shared/later'
 import { NothingHere } from './shared/NothingHere'
 import { Place } from './shared/Place'
@@ -23,8 +24,14 @@ const page = (path: string, load: () => Promise<ComponentType>, words: WordGroup
 /** Every page by its address; the first that fits is shown. */
 const pages = [
   page(firstPage, async () => (await import('./places/commissions/CommissionsPage')).CommissionsPage, []),
-  page('/commissions/new', async () => (await import('./places/commissions/CommissionPage')).CommissionPage),
-  page('/commissions/:commissionId', async () => (await import('./places/commissions/CommissionPage')).CommissionPage),
+  page('/commissions/new', async () => (await import('./places/commissions/CommissionPage')).CommissionPage, [
+    'rest',
+    'people',
+  ]),
+  page('/commissions/:commissionId', async () => (await import('./places/commissions/CommissionPage')).CommissionPage, [
+    'rest',
+    'people',
+  ]),
   page(
     '/commissions/:commissionId/new-flower',
     async () => (await import('./places/commissions/NewFlowerPage')).NewFlowerPage,
@@ -82,9 +89,9 @@ const pages = [
     ['rest', 'paste'],
   ),
   page('/bench', async () => (await import('./places/bench/BenchPage')).BenchPage, ['rest', 'paste', 'plan', 'bench']),
-  page('/plan', async () => (await import('./places/plan/PlanPage')).PlanPage, ['rest', 'paste', 'plan']),
+  page('/plan', async () => (await import('./places/plan/PlanPage')).PlanPage, ['rest', 'paste', 'plan', 'people']),
   page('/paste-day', async () => (await import('./places/pasteDay/PasteDayPage')).PasteDayPage, ['rest', 'paste']),
-  page('/studio', async () => (await import('./places/studio/StudioPage')).StudioPage),
+  page('/studio', async () => (await import('./places/studio/StudioPage')).StudioPage, ['rest', 'people']),
   page('/mixing', async () => (await import('./places/mixing/MixingPage')).MixingPage, ['rest', 'learn']),
   page('/cabinet', async () => (await import('./places/cabinet/CabinetPage')).CabinetPage),
   page('/cabinet/:id', async () => (await import('./places/cabinet/MaterialPage')).MaterialPage, [
@@ -96,30 +103,50 @@ const pages = [
   page('/files', async () => (await import('./places/files/FilesPage')).FilesPage, ['rest', 'files']),
   page('/logbook', async () => (await import('./places/logbook/LogbookPage')).LogbookPage, ['rest', 'learn', 'read']),
   page('/practice', async () => (await import('./places/practice/PracticePage')).PracticePage, ['rest', 'practice']),
+  page('/people', async () => (await import('./places/people/PeoplePage')).PeoplePage, ['rest', 'people']),
+  page('/me', async () => (await import('./places/people/MePage')).MePage, ['rest', 'people']),
   page('/glossary', async () => (await import('./places/glossary/GlossaryPage')).GlossaryPage),
+]
+
+/** What is seen without having signed in. */
+const door = page('/door', async () => (await import('./places/door/DoorPage')).DoorPage, ['rest', 'people'])
+const outside = [
+  page('/in/:token', async () => (await import('./places/door/CodePage')).CodePage, ['rest', 'people']),
+  page('/guest/:token', async () => (await import('./places/door/GuestPage')).GuestPage, ['rest', 'people']),
 ]
 
 export function App() {
   return (
     <Place>
       <Router hook={useAddress} searchHook={useAddressSearch}>
-        <Frame>
-          <Place>
-            <Switch>
-              <Route path="/">
-                <Redirect to={firstPage} replace />
-              </Route>
-              {pages.map(({ path, Page }) => (
-                <Route key={path} path={path}>
-                  <Page />
-                </Route>
-              ))}
-              <Route>
-                <NothingHere />
-              </Route>
-            </Switch>
-          </Place>
-        </Frame>
+        <Switch>
+          {outside.map(({ path, Page }) => (
+            <Route key={path} path={path}>
+              <Page />
+            </Route>
+          ))}
+          <Route>
+            <Gate door={door.Page}>
+              <Frame>
+                <Place>
+                  <Switch>
+                    <Route path="/">
+                      <Redirect to={firstPage} replace />
+                    </Route>
+                    {pages.map(({ path, Page }) => (
+                      <Route key={path} path={path}>
+                        <Page />
+                      </Route>
+                    ))}
+                    <Route>
+                      <NothingHere />
+                    </Route>
+                  </Switch>
+                </Place>
+              </Frame>
+            </Gate>
+          </Route>
+        </Switch>
       </Router>
     </Place>
   )

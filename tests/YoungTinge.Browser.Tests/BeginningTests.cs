@@ -12,7 +12,7 @@ public class BeginningTests(Application application)
         await application.Demo.BeginAsync();
         browser.Open("/");
         browser.Find("heading", "Begin here");
-        browser.Click("link", "Name the studio");
+        browser.Click("link", "The studio");
         browser.Fill("Name of the studio", "Quay Room");
         browser.Fill("Maker", "Ida Marsh");
         browser.Choose("Currency", "NOK, Norwegian Krone");
@@ -36,7 +36,7 @@ public class BeginningTests(Application application)
         browser.Find("heading", "Petals", exact: true);
         browser.WaitForSaved();
 
-        var picture = await TestFiles.FlowerAsync(application.Server.Address, "anemone-petal-violet");
+        var picture = await TestFiles.FlowerAsync(application.Http, "anemone-petal-violet");
         browser.Click("link", "Choose targets");
         browser.Find("heading", "Targets: Anemone");
         browser.WaitForText("Anemone as it grows");

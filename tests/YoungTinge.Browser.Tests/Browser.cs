@@ -20,7 +20,16 @@ public sealed class Browser
         const send = window.fetch
         window.fetch = async (...what) => {
           window.requestsUnderWay++
-          try { return await send(...what) } finally { window.requestsUnderWay-- }
+          const over = () => window.requestsUnderWay--
+          try {
+            const answer = await send(...what)
+            // What a long computation tells comes bit by bit: it is under way until the last of it is there.
+            answer.clone().blob().then(over, over)
+            return answer
+          } catch (failure) {
+            over()
+            throw failure
+          }
         }
         """;
 
@@ -29,7 +38,7 @@ public sealed class Browser
         const [role, name, exact] = arguments
         const selectors = {
           button: 'button:not(dfn button)', term: 'dfn button', link: 'a[href]', checkbox: 'input[type=checkbox]', combobox: 'select', slider: 'input[type=range],[role=slider]',
-          textbox: 'input:not([type]),input[type=text],input[type=search],textarea', heading: 'h1,h2,h3', img: '[role=img],img[alt]',
+          textbox: 'input:not([type]),input[type=text],input[type=search],input[type=password],textarea', radio: 'input[type=radio]', heading: 'h1,h2,h3', img: '[role=img],img[alt]',
           file: 'input[type=file]', group: '[role=group],fieldset',
           region: 'section[aria-label],[role=region]', listitem: 'li', row: 'tr', alert: '[role=alert]', status: '[role=status]', disclosure: 'summary', timer: '[role=timer]',
         }
@@ -78,6 +87,14 @@ public sealed class Browser
             ["mobile"] = width < 600,
         });
         CountRequests();
+    }
+
+    /// <summary>Signs in as whoever has these cookies; with none, out.</summary>
+    public void SignIn(IReadOnlyDictionary<string, string> cookies)
+    {
+        driver.ExecuteCdpCommand("Network.clearBrowserCookies", []);
+        foreach (var (name, value) in cookies)
+            driver.ExecuteCdpCommand("Network.setCookie", new Dictionary<string, object?> { ["name"] = name, ["value"] = value, ["url"] = Address.ToString(), ["path"] = "/", ["sameSite"] = "Lax" });
     }
 
     /// <summary>Starts Chromium: it takes as long as many a test, so it is kept for those that follow.</summary>

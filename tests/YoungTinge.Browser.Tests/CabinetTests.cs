@@ -207,7 +207,7 @@ public class CabinetTests(Application application)
     [Fact]
     public Task An_archive_takes_the_place_of_the_studio_and_that_can_be_taken_back() => application.InBrowserAsync(nameof(An_archive_takes_the_place_of_the_studio_and_that_can_be_taken_back), async browser =>
     {
-        var archive = await TestFiles.ArchiveAsync(application.Server.Address);
+        var archive = await TestFiles.ArchiveAsync(application.Http);
         browser.Open("/cabinet/edible-glue");
         browser.Click("button", "Remove it for good");
         browser.Click("button", "Yes, remove");

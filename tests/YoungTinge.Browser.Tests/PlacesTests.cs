@@ -9,7 +9,7 @@ public class PlacesTests(Application application)
     [Fact]
     public Task Every_piece_of_every_flower_opens() => application.InBrowserAsync(nameof(Every_piece_of_every_flower_opens), async browser =>
     {
-        using var http = new HttpClient { BaseAddress = application.Server.Address };
+        var http = application.Http;
         using var commissions = JsonDocument.Parse(await http.GetStringAsync("/api/commissions"));
         foreach (var commission in commissions.RootElement.GetProperty("commissions").EnumerateArray())
         {

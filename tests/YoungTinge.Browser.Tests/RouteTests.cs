@@ -21,7 +21,7 @@ public class RouteTests(Application application)
     public Task Every_page_has_a_title_of_its_own_and_the_focus_on_its_heading() => application.InBrowserAsync(nameof(Every_page_has_a_title_of_its_own_and_the_focus_on_its_heading), async browser =>
     {
         var titles = new List<string>();
-        foreach (var route in await Routes.AllAsync(application.Server.Address))
+        foreach (var route in await Routes.AllAsync(application.Http))
         {
             browser.Open(route);
             browser.WaitUntil($"the title of {route}", () => browser.Title.EndsWith(" · Young Tinge", StringComparison.Ordinal) && browser.Title.Length > 16);
@@ -37,7 +37,7 @@ public class RouteTests(Application application)
     [Fact]
     public Task No_page_is_wider_than_a_phone_with_the_longest_names() => application.InBrowserAsync(nameof(No_page_is_wider_than_a_phone_with_the_longest_names), async browser =>
     {
-        var routes = await Routes.AllAsync(application.Server.Address);
+        var routes = await Routes.AllAsync(application.Http);
         await using (var command = application.Demo.DataSource.CreateCommand(LongestNames))
             await command.ExecuteNonQueryAsync();
         var wide = new List<string>();
@@ -62,7 +62,7 @@ public class RouteTests(Application application)
     public Task Every_page_passes_axe() => application.InBrowserAsync(nameof(Every_page_passes_axe), async browser =>
     {
         var broken = new List<string>();
-        foreach (var route in await Routes.AllAsync(application.Server.Address))
+        foreach (var route in await Routes.AllAsync(application.Http))
         {
             browser.Open(route);
             browser.WaitUntilQuiet();

@@ -6,9 +6,8 @@ namespace YoungTinge.Browser.Tests;
 /// <summary>The address of every view, with something of the demo in it.</summary>
 internal static class Routes
 {
-    public static async Task<IReadOnlyList<string>> AllAsync(Uri server)
+    public static async Task<IReadOnlyList<string>> AllAsync(HttpClient http)
     {
-        using var http = new HttpClient { BaseAddress = server };
         var first = (await http.GetFromJsonAsync<JsonElement>("/api/commissions")).GetProperty("commissions")[0];
         var commission = $"/commissions/{first.GetProperty("commission").GetProperty("id").GetString()}";
         var made = first.GetProperty("flowers")[0];
@@ -19,7 +18,7 @@ internal static class Routes
         [
             "/commissions", "/commissions/new", commission, $"{commission}/new-flower", $"{commission}/together", $"{commission}/dust-day", $"{commission}/run-sheet", $"{commission}/spray", $"{commission}/spray-plan", "/bin",
             flower, $"{flower}/targets", $"{flower}/ombre", $"{flower}/marble", $"{flower}/bloom", $"{flower}/card", $"{flower}/assembly", $"{flower}/run-sheet", $"{flower}/new-piece", piece, $"{piece}/run-sheet",
-            "/plan", "/paste-day", "/mixing", "/cabinet", "/cabinet/new", $"/cabinet/{jar}", "/logbook", "/bench", "/practice", "/files", "/studio", "/glossary", "/nowhere",
+            "/plan", "/paste-day", "/mixing", "/cabinet", "/cabinet/new", $"/cabinet/{jar}", "/logbook", "/bench", "/practice", "/files", "/studio", "/people", "/me", "/glossary", "/nowhere",
         ];
     }
 }

@@ -27,8 +27,6 @@ public class Screenshots(Application application)
         browser.Click("checkbox", "Mix");
         browser.WaitForText("1 of ");
         browser.WaitForSaved();
-        browser.Run("window.scrollTo(0, 0)");
-        Take(browser, "run-sheet");
         browser.Open("/mixing");
         browser.Choose("Or a colour by name", "Dusty wine");
         browser.Click("button", "Find recipes");
@@ -52,10 +50,6 @@ public class Screenshots(Application application)
         browser.Click("button", "Number 1");
         browser.WaitForText("apart.");
         Take(browser, "practice");
-        browser.OpenSepals();
-        browser.Click("link", "From above");
-        browser.Find("img", "Hellebore from above");
-        Take(browser, "bloom");
         browser.Open("/plan");
         browser.Click("button", "Plan the work");
         browser.WaitForText("at the latest.");
@@ -69,14 +63,15 @@ public class Screenshots(Application application)
         browser.Click("button", "20 min");
         browser.Find("timer", "20 min");
         browser.WaitForText("Everything is sent.");
-        browser.Click("button", "Do this now: Mix");
-        browser.WaitForText("How it should look when this is done");
+        // What is next hangs on the time of day.
+        if (browser.Has("button", "Do this now: Mix"))
+        {
+            browser.Click("button", "Do this now: Mix");
+            browser.WaitForText("How it should look when this is done");
+        }
+
         browser.Run("window.scrollTo(0, 0)");
         Take(browser, "bench");
-        browser.Open("/");
-        browser.Click("link", "Dust day Lantern Pier winter supper");
-        browser.WaitForText("Clean brush:");
-        Take(browser, "dust-day");
         browser.Run("localStorage.setItem('young-tinge/theme', 'dark')");
         browser.Open("/");
         browser.Click("link", "Ivy");
@@ -91,7 +86,7 @@ public class Screenshots(Application application)
     [Trait("Category", "Screenshots")]
     public Task Targets() => application.InBrowserAsync(nameof(Targets), async browser =>
     {
-        var flower = await TestFiles.FlowerAsync(application.Server.Address, "hellebore-sepal-blush-ageing-green");
+        var flower = await TestFiles.FlowerAsync(application.Http, "hellebore-sepal-blush-ageing-green");
         browser.OpenTargets();
         browser.Upload("Picture of the flower", flower.Path);
         browser.Click("button", "White card", exact: true);
@@ -123,12 +118,31 @@ public class Screenshots(Application application)
 
     [Fact]
     [Trait("Category", "Screenshots")]
-    public Task On_a_phone() => application.InBrowserAsync(nameof(On_a_phone), browser =>
+    public Task Coming_in() => application.InBrowserAsync(nameof(Coming_in), browser =>
     {
-        browser.OpenSepals();
-        Take(browser, "flower-phone");
+        browser.Open("/commissions");
+        browser.Click("link", "Change Lantern Pier winter supper");
+        browser.Click("button", "Make an address");
+        browser.Find("textbox", "Address to hand on");
+        var guest = new Uri(browser.ValueOf("Address to hand on")).AbsolutePath;
+        browser.Open("/people");
+        browser.Click("button", "Make an invitation");
+        browser.Find("textbox", "Address of the invitation");
+        browser.Run("window.scrollTo(0, 0)");
+        Take(browser, "people");
+        browser.SignIn(new Dictionary<string, string>());
+        browser.Open(guest);
+        browser.Find("img", "A spray of");
+        Take(browser, "guest");
+        browser.Open("/");
+        browser.Find("heading", "Sign in", exact: true);
+        Take(browser, "sign-in");
+        browser.Click("button", "Begin a studio of your own");
+        browser.Find("heading", "A studio of your own");
+        browser.Fill("Name of the studio", "Quay Room");
+        Take(browser, "begin");
         return Task.CompletedTask;
-    }, width: 390, height: 844);
+    });
 
     private static void Take(Browser browser, string name)
     {

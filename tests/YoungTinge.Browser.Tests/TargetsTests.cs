@@ -11,7 +11,7 @@ public class TargetsTests(Application application)
     [Fact]
     public Task A_picture_is_taken_in_its_light_marked_and_a_zone_sampled() => application.InBrowserAsync(nameof(A_picture_is_taken_in_its_light_marked_and_a_zone_sampled), async browser =>
     {
-        var flower = await TestFiles.FlowerAsync(application.Server.Address, "rose-petal-deep-red");
+        var flower = await TestFiles.FlowerAsync(application.Http, "rose-petal-deep-red");
         browser.OpenTargets();
         browser.Upload("Picture of the flower", flower.Path);
         browser.Find("img", Picture);
@@ -41,7 +41,7 @@ public class TargetsTests(Application application)
     [Fact]
     public Task Zones_are_suggested_and_taken_over_all_at_once() => application.InBrowserAsync(nameof(Zones_are_suggested_and_taken_over_all_at_once), async browser =>
     {
-        var flower = await TestFiles.FlowerAsync(application.Server.Address, "cornflower-floret-blue");
+        var flower = await TestFiles.FlowerAsync(application.Http, "cornflower-floret-blue");
         browser.OpenTargets();
         browser.Upload("Picture of the flower", flower.Path);
         browser.Click("button", "Suggest the zones");
@@ -132,7 +132,7 @@ public class TargetsTests(Application application)
     [Fact]
     public Task Places_set_while_nobody_answers_are_not_lost() => application.InBrowserAsync(nameof(Places_set_while_nobody_answers_are_not_lost), async browser =>
     {
-        var flower = await TestFiles.FlowerAsync(application.Server.Address, "rose-petal-deep-red");
+        var flower = await TestFiles.FlowerAsync(application.Http, "rose-petal-deep-red");
         browser.OpenTargets();
         browser.Upload("Picture of the flower", flower.Path);
         browser.Find("img", Picture);
@@ -151,7 +151,7 @@ public class TargetsTests(Application application)
     [Fact]
     public Task Two_people_on_one_picture_never_overwrite_each_other() => application.InBrowserAsync(nameof(Two_people_on_one_picture_never_overwrite_each_other), async browser =>
     {
-        var flower = await TestFiles.FlowerAsync(application.Server.Address, "rose-petal-deep-red");
+        var flower = await TestFiles.FlowerAsync(application.Http, "rose-petal-deep-red");
         browser.OpenTargets();
         browser.Upload("Picture of the flower", flower.Path);
         browser.Find("img", Picture);
@@ -169,7 +169,7 @@ public class TargetsTests(Application application)
     [Fact]
     public Task A_picture_can_be_dropped_or_pasted() => application.InBrowserAsync(nameof(A_picture_can_be_dropped_or_pasted), async browser =>
     {
-        var flower = await TestFiles.FlowerAsync(application.Server.Address, "rose-petal-deep-red");
+        var flower = await TestFiles.FlowerAsync(application.Http, "rose-petal-deep-red");
         var bytes = Convert.ToBase64String(await File.ReadAllBytesAsync(flower.Path));
         browser.OpenTargets();
         browser.WaitForText("Choose a picture of the living flower");

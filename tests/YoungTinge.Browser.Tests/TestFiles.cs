@@ -14,9 +14,8 @@ internal static class TestFiles
     }
 
     /// <summary>A picture of a flower from the light box, and where its card lies.</summary>
-    public static async Task<(string Path, double Left, double Top, double Width, double Height)> FlowerAsync(Uri server, string plant)
+    public static async Task<(string Path, double Left, double Top, double Width, double Height)> FlowerAsync(HttpClient http, string plant)
     {
-        using var http = new HttpClient { BaseAddress = server };
         using var response = await http.PostAsJsonAsync("/api/bench/light-box/flowers", new { startingPointId = plant, seed = 12 });
         var shot = await response.Content.ReadFromJsonAsync<JsonElement>();
         var path = PathOf($"{plant}.jpg");
@@ -26,9 +25,8 @@ internal static class TestFiles
         return (path, Of("left"), Of("top"), Of("width"), Of("height"));
     }
 
-    public static async Task<string> ArchiveAsync(Uri server)
+    public static async Task<string> ArchiveAsync(HttpClient http)
     {
-        using var http = new HttpClient { BaseAddress = server };
         var path = PathOf("studio.zip");
         await File.WriteAllBytesAsync(path, await http.GetByteArrayAsync("/api/files/studio.zip"));
         return path;

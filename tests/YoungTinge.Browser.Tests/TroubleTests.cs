@@ -1,3 +1,4 @@
+using YoungTinge.Testing;
 namespace YoungTinge.Browser.Tests;
 
 /// <summary>Bad input, two people at once, and servers that go away: clear words, and nothing lost.</summary>
@@ -142,8 +143,9 @@ public class TroubleTests(Application application)
     [Fact]
     public async Task A_body_that_is_too_large_is_refused()
     {
-        using var http = new HttpClient();
-        var response = await http.PostAsync(new Uri(application.Server.Address, "/api/colours/read"), new StringContent($$"""{"text":"{{new string('x', 400_000)}}"}""", System.Text.Encoding.UTF8, "application/json"));
+        var (http, _) = Visitor.Of(application.Server.Address);
+        await application.Demo.SignInAsync(http);
+        var response = await http.PostAsync("/api/colours/read", new StringContent($$"""{"text":"{{new string('x', 400_000)}}"}""", System.Text.Encoding.UTF8, "application/json"));
         Assert.Equal(System.Net.HttpStatusCode.RequestEntityTooLarge, response.StatusCode);
         Assert.Contains("tooLarge", await response.Content.ReadAsStringAsync());
     }

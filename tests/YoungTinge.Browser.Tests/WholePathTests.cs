@@ -79,6 +79,7 @@ public class WholePathTests(Application application)
         browser.WaitForText("In the logbook.");
         browser.Click("button", "Base", exact: true);
         browser.Fill("Came out as", "#a9c47c");
+        // At once: it goes in as soon as the colour is read.
         browser.Click("button", "Put in the logbook");
         browser.WaitForText("In the logbook.");
         browser.Click("link", "See the logbook");

@@ -2,6 +2,7 @@ import createClient from 'openapi-fetch'
 import { ProgressLines } from '../core/ProgressLines'
 import { RequestFailed } from '../core/RequestFailed'
 import type { components, paths } from './schema'
+import { forgeryWord, send, signedOut } from './send'
 
 type Schemas = components['schemas']
 
@@ -31,6 +32,17 @@ export type JarAnswer = Schemas['GetJarAnswer']
 export type JarReading = Schemas['GetJarReadingView']
 export type ReadBy = Schemas['ReadBy']
 export type Exercise = Schemas['Exercise']
+export type AuditLine = Schemas['ReadAuditLineView']
+export type BackupEvery = Schemas['BackupEvery']
+export type Backups = Schemas['BackupsView']
+export type BeginStudio = Schemas['BeginStudioRequest']
+export type CodeView = Schemas['UseCodeCodeView']
+export type Door = Schemas['SigningInDoorView']
+export type GuestView = Schemas['ShowToGuestAnswer']
+export type Me = Schemas['MeView']
+export type Person = Schemas['ManagePeoplePersonView']
+export type Preferences = Schemas['Preferences']
+export type Role = NonNullable<Schemas['Role']>
 export type PracticeAnswer = Schemas['PractisingAnswer']
 export type PracticeQuestion = Schemas['PractisingQuestionView']
 export type Pin = Schemas['Pin']
@@ -166,7 +178,7 @@ export const statuses: CommissionView['status'][] = ['asked', 'planned', 'inWork
 
 export const zones: Zone[] = ['rim', 'tip', 'heart', 'base', 'back']
 
-export const api = createClient<paths>({ baseUrl: '' })
+export const api = createClient<paths>({ baseUrl: '', fetch: (request) => send(request) })
 
 /** The data of an answer, or a thrown {@link RequestFailed}. */
 export async function answer<T>(request: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
@@ -181,7 +193,7 @@ export const madeFrom = (version: number) => ({ 'If-Match': `"${version}"` })
 /** Sends a file as it is, and reads the answer. */
 export async function upload<T>(path: string, file: Blob): Promise<T> {
   const response = await reach(
-    fetch(path, { method: 'POST', headers: { 'Content-Type': 'application/octet-stream' }, body: file }),
+    send(path, { method: 'POST', headers: { 'Content-Type': 'application/octet-stream' }, body: file }),
   )
   if (!response.ok) throw await failureOf(response)
   return (await response.json()) as T
@@ -191,6 +203,7 @@ const failureOf = async (response: Response) => failed(await response.json().cat
 
 function failed(said: unknown, headers: { get(name: string): string | null }): RequestFailed {
   const trouble = said as Partial<ApiProblem> | undefined
+  if (trouble?.code === 'signedOut') signedOut.told()
   return new RequestFailed(trouble?.code ?? 'unexpected', trouble?.problems ?? [], headers.get(requestIdHeader) ?? '')
 }
 
@@ -234,6 +247,7 @@ export function uploadLarge<T>(path: string, file: Blob, onProgress: (share: num
     request.open('POST', path)
     request.setRequestHeader('Content-Type', 'application/octet-stream')
     request.setRequestHeader('Accept', ndjson)
+    for (const [name, value] of Object.entries(forgeryWord())) request.setRequestHeader(name, value)
     request.send(file)
   })
 }
@@ -253,7 +267,7 @@ export async function longWork<T>(
   onProgress: (share: number) => void,
 ): Promise<T> {
   const response = await reach(
-    fetch(path, {
+    send(path, {
       method: 'POST',
       headers: { 'Content-Type': 'application/json', Accept: ndjson },
       body: JSON.stringify(body),

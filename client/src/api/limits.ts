@@ -17,6 +17,18 @@ export const AssemblyStageLimits = {
   name: { maxLength: 120 },
 } as const
 
+export const BackupsScheduleRequestLimits = {
+  keep: { minimum: 1, maximum: 100 },
+} as const
+
+export const BeginStudioRequestLimits = {
+  name: { minLength: 1, maxLength: 120 },
+  maker: { minLength: 1, maxLength: 80 },
+  scaleG: { minimum: 0.001, maximum: 10 },
+  signInName: { minLength: 1, maxLength: 80 },
+  password: { minLength: 10, maxLength: 200 },
+} as const
+
 export const BloomPieceLimits = {
   widthShare: { default: 1 },
 } as const
@@ -180,6 +192,15 @@ export const MaterialRecordLimits = {
   dabs: { maxItems: 4 },
 } as const
 
+export const MePasswordRequestLimits = {
+  old: { minLength: 1, maxLength: 200 },
+  password: { minLength: 10, maxLength: 200 },
+} as const
+
+export const MeSaveRequestLimits = {
+  name: { minLength: 1, maxLength: 80 },
+} as const
+
 export const MeantFlowerLimits = {
   loop: { maxItems: 500 },
 } as const
@@ -287,8 +308,17 @@ export const ShadeUseLimits = {
   otherG: { minimum: 0, maximum: 100000 },
 } as const
 
+export const ShowToGuestAddressRequestLimits = {
+  days: { minimum: 1, maximum: 400 },
+} as const
+
 export const ShowWhorlRequestLimits = {
   pieces: { minimum: 1, maximum: 60 },
+} as const
+
+export const SigningInRequestLimits = {
+  name: { minLength: 1, maxLength: 80 },
+  password: { minLength: 1, maxLength: 200 },
 } as const
 
 export const SprayItemLimits = {
@@ -320,6 +350,12 @@ export const TickOperationsTickedLimits = {
 export const TintMixLimits = {
   mix: { minItems: 1, maxItems: 8 },
   gPer10ml: { maximum: 5, exclusiveMinimum: 0 },
+} as const
+
+export const UseCodeRequestLimits = {
+  name: { maxLength: 80 },
+  signInName: { maxLength: 80 },
+  password: { maxLength: 200 },
 } as const
 
 export const WeighUnitRequestLimits = {

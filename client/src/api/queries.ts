@@ -1,14 +1,59 @@
 import type { QueryKey } from '@tanstack/react-query'
 import { queryOptions } from '@tanstack/react-query'
-import type { Exercise, LightKind, LookRequest } from './api'
+import type { BenchAnswer, Exercise, LightKind, LookRequest } from './api'
 import { answer, api } from './api'
 import { RequestFailed } from '../core/RequestFailed'
+import { held } from './held'
 
-/** What the service worker holds for a bench without a connection. */
-export const benchAddress = '/api/bench'
+const addresses = { bench: '/api/bench', me: '/api/me', studio: '/api/studio' } as const
 
 /** Key and fetch of everything that is read, in one place. */
 export const queries = {
+  me: () =>
+    queryOptions({
+      queryKey: ['me'],
+      queryFn: (asked) =>
+        held.orHeld(addresses.me, () => answer(api.GET(addresses.me, { signal: asked.signal })), asked),
+      networkMode: 'always',
+      staleTime: 60_000,
+      // What is shown hangs on it: asked again until the server is back.
+      retry: (_, error) => error instanceof RequestFailed && error.isPassing && error.code !== 'signedOut',
+      retryDelay: 3_000,
+    }),
+  door: () =>
+    queryOptions({
+      queryKey: ['door'],
+      queryFn: ({ signal }) => answer(api.GET('/api/door', { signal })),
+    }),
+  code: (token: string) =>
+    queryOptions({
+      queryKey: ['code-of', token],
+      queryFn: ({ signal }) => answer(api.GET('/api/door/codes/{token}', { params: { path: { token } }, signal })),
+      retry: false,
+    }),
+  people: () =>
+    queryOptions({
+      queryKey: ['people'],
+      queryFn: ({ signal }) => answer(api.GET('/api/people', { signal })),
+    }),
+  backups: () =>
+    queryOptions({
+      queryKey: ['backups'],
+      queryFn: ({ signal }) => answer(api.GET('/api/backups', { signal })),
+    }),
+  guest: (token: string, light: LightKind) =>
+    queryOptions({
+      queryKey: ['guest', token, light],
+      queryFn: ({ signal }) =>
+        answer(api.GET('/api/guest/{token}', { params: { path: { token }, query: { light } }, signal })),
+      retry: false,
+    }),
+  guestAddress: (id: string) =>
+    queryOptions({
+      queryKey: ['guest-address', id],
+      queryFn: ({ signal }) =>
+        answer(api.GET('/api/commissions/{id}/guest-address', { params: { path: { id } }, signal })),
+    }),
   commissions: () =>
     queryOptions({
       queryKey: ['commissions'],
@@ -165,9 +210,17 @@ export const queries = {
   bench: () =>
     queryOptions({
       queryKey: ['bench'],
-      queryFn: ({ signal }) => answer(api.GET(benchAddress, { signal })),
-      // Without a connection the service worker may have it.
+      queryFn: ({ signal }) =>
+        held.reading(addresses.bench, () => answer(api.GET(addresses.bench, { signal })), signal),
       networkMode: 'always',
+    }),
+  /** The day as it was when there was a connection: there at once. */
+  heldBench: () =>
+    queryOptions({
+      queryKey: ['bench-held'],
+      queryFn: async () => (await held.find<BenchAnswer>(addresses.bench)) ?? null,
+      networkMode: 'always',
+      staleTime: Infinity,
     }),
   calendarAddress: () =>
     queryOptions({
@@ -182,7 +235,9 @@ export const queries = {
   studio: () =>
     queryOptions({
       queryKey: ['studio'],
-      queryFn: ({ signal }) => answer(api.GET('/api/studio', { signal })),
+      queryFn: (asked) =>
+        held.orHeld(addresses.studio, () => answer(api.GET(addresses.studio, { signal: asked.signal })), asked),
+      networkMode: 'always',
       staleTime: Infinity,
     }),
   bin: () =>

@@ -4,6 +4,368 @@
  */
 
 export interface paths {
+    "/api/door": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What whoever comes can do here. */
+        get: operations["getDoor"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/door/sign-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Signs somebody in by name and password. */
+        post: operations["signIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/door/sign-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Signs out, of this browser or of all. */
+        post: operations["signOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/door/codes/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a one-time address leads to. */
+        get: operations["getCode"];
+        put?: never;
+        /** Uses a one-time address up, and signs in. */
+        post: operations["useCode"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/door/studios": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begins a studio with somebody who owns it, and signs her in. */
+        post: operations["beginStudio"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who has signed in. Gives the word that changes are sent with, in a cookie. */
+        get: operations["getMe"];
+        /** Changes her name and how she sees the pages. */
+        put: operations["saveMe"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Changes her password; every other browser is signed out. */
+        put: operations["setMyPassword"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who works in the studio. */
+        get: operations["listPeople"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/invitations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes an address by which somebody new comes in, once. */
+        post: operations["invitePerson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/role": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Changes what somebody may do. */
+        put: operations["changeRole"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes somebody out of the studio, and signs her out everywhere. */
+        delete: operations["removePerson"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes an address by which she chooses a new password, once. */
+        post: operations["makePasswordCode"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/sign-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Signs somebody out of every browser. */
+        post: operations["signPersonOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/audit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who changed what, newest first. For owners. */
+        get: operations["readAudit"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/guest/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One commission for the client who ordered it: pictures of its flowers and what is in them; no prices, and nothing else of the studio. */
+        get: operations["getForGuest"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/commissions/{id}/guest-address": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whether a commission has a private address for its client. */
+        get: operations["getGuestAddress"];
+        put?: never;
+        /** Makes a private address for the client; one that there was leads nowhere from then on. */
+        post: operations["makeGuestAddress"];
+        /** Takes the client's private address away. */
+        delete: operations["withdrawGuestAddress"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/backups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** When copies of the studio are made, and which there are. */
+        get: operations["getBackups"];
+        put?: never;
+        /** Makes a copy of the studio now, and reads it back. */
+        post: operations["makeBackup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/backups/schedule": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Says when copies of the studio are made, and how many are kept. */
+        put: operations["saveBackupSchedule"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/backups/{id}/studio.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A copy of the studio, as an archive (zip). */
+        get: operations["getBackup"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/backups/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a copy in place of what is in the studio. Told line by line if application/x-ndjson is accepted. */
+        post: operations["restoreBackup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studio/demo/begin-anew": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts the demo back to how it is when new; as it was before can be brought back under Files. Only the demo: a maker's studio is never touched by it. */
+        post: operations["resetDemo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/commissions": {
         parameters: {
             query?: never;
@@ -2092,7 +2454,7 @@ export interface components {
          * @description What can go wrong with a request. The client has the words for each.
          * @enum {unknown}
          */
-        ApiProblemCode: "notFound" | "unreadable" | "tooLarge" | "notPossible" | "versionMissing" | "changedElsewhere" | "otherSite" | "inUse" | "pictureGone" | "databaseAway" | "busy" | "diskFull" | "unexpected";
+        ApiProblemCode: "notFound" | "unreadable" | "tooLarge" | "notPossible" | "versionMissing" | "changedElsewhere" | "otherSite" | "signedOut" | "notAllowed" | "oldPage" | "wrongPassword" | "tooOften" | "lastOwner" | "codeGone" | "inUse" | "pictureGone" | "databaseAway" | "busy" | "diskFull" | "unexpected";
         /**
          * @description Where most of the colour comes from.
          * @enum {unknown}
@@ -2146,6 +2508,67 @@ export interface components {
             /** @description How the flower dries afterwards. */
             pose: components["schemas"]["DryingPose"];
         };
+        /** @enum {unknown} */
+        BackupEvery: "never" | "day" | "week";
+        BackupsBackupView: {
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description Made at.
+             */
+            madeAt: string;
+            /**
+             * Format: int64
+             * @description Bytes.
+             */
+            bytes: number;
+            /**
+             * Format: int64
+             * @description That were read back from it.
+             */
+            rows: number;
+            /**
+             * Format: int64
+             * @description That were read back from it.
+             */
+            pictures: number;
+        };
+        BackupsScheduleRequest: {
+            /** @description Every. */
+            every: components["schemas"]["BackupEvery"];
+            /**
+             * Format: int32
+             * @description Keep.
+             */
+            keep: number;
+        };
+        BackupsView: {
+            /** @description The server's keeper has named a folder for them. */
+            canMake: boolean;
+            /** @description Every. */
+            every: components["schemas"]["BackupEvery"];
+            /**
+             * Format: int32
+             * @description Keep.
+             */
+            keep: number;
+            /**
+             * Format: date-time
+             * @description When the next is made; null for never.
+             */
+            nextAt: null | string;
+            /** @description Made. */
+            made: components["schemas"]["BackupsBackupView"][];
+            /**
+             * Format: int32
+             * @description To send with a change (If-Match).
+             */
+            version: number;
+        };
         /**
          * @description What a batch of paste is at the moment.
          * @enum {unknown}
@@ -2173,6 +2596,33 @@ export interface components {
              */
             roundingDeltaE: number;
         };
+        BeginStudioRequest: {
+            /** @description Of the studio. */
+            name: string;
+            /** @description Its owner, as others are shown it. */
+            maker: string;
+            /** @description Metric or imperial. */
+            measures: components["schemas"]["Measures"];
+            /**
+             * Format: double
+             * @description Smallest step of the scale, in g.
+             */
+            scaleG: number;
+            /** @description ISO 4217, three letters. */
+            currency: string;
+            /** @description A BCP 47 tag. */
+            language: string;
+            /** @description IANA name. */
+            timeZone: string;
+            /** @description Of its owner. */
+            signInName: string;
+            /** @description Password. */
+            password: string;
+            /** @description With. */
+            with: components["schemas"]["BeginStudioWith"];
+        };
+        /** @enum {unknown} */
+        BeginStudioWith: "emptyCabinet" | "starterCabinet" | "demo";
         /** @description A ball of paste as it is held against a ruler: never smaller than what it has to hold. */
         BenchBall: {
             /**
@@ -2999,6 +3449,8 @@ export interface components {
              */
             afterStageId?: null | string;
         };
+        /** @enum {unknown} */
+        CodeKind: "invite" | "password" | "enter";
         /** @description The part of one colour in a recipe: the recipe with it against the recipe without it. */
         ColourEffect: {
             /** @description Id of the colour for paste in the cabinet. */
@@ -3806,6 +4258,8 @@ export interface components {
              * @description Buds of this flower, 0 or more.
              */
             buds: number;
+            /** @description Leaves on a stem: its number is of stems. */
+            isFoliage: boolean;
             /** @description Whether this flower will be eaten. */
             mustBeEdible: boolean;
             /** @description The commission that it belongs to. */
@@ -4707,6 +5161,8 @@ export interface components {
              * @description Buds of this flower, 0 or more.
              */
             buds: number;
+            /** @description Leaves on a stem: its number is of stems. */
+            isFoliage: boolean;
             /** @description Null for commissions far down the list: to be had with the flower. */
             pieces: null | components["schemas"]["PieceView"][];
         };
@@ -5034,6 +5490,51 @@ export interface components {
             /** @description Where it lies, in the maker's words. */
             keptIn: string;
         };
+        /** @description An address that is told once, to be handed on. */
+        ManagePeopleCodeAnswer: {
+            /** @description Address. */
+            address: string;
+            /**
+             * Format: date-time
+             * @description Expires at.
+             */
+            expiresAt: string;
+        };
+        ManagePeopleInviteRequest: {
+            /** @description What the piece is: petal, leaf, stamen ... */
+            role: components["schemas"]["Role"];
+        };
+        ManagePeoplePersonView: {
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
+            id: string;
+            /** @description What it is called, in the maker's words. */
+            name: string;
+            /** @description Sign in name. */
+            signInName: string;
+            /** @description What the piece is: petal, leaf, stamen ... */
+            role: components["schemas"]["Role"];
+            /**
+             * Format: date-time
+             * @description Made at.
+             */
+            madeAt: string;
+            /** @description She has been in. */
+            hasPassword: boolean;
+            /** @description It is whoever asks. */
+            isMe: boolean;
+            /**
+             * Format: int32
+             * @description To send with a change (If-Match).
+             */
+            version: number;
+        };
+        ManagePeopleRoleRequest: {
+            /** @description What the piece is: petal, leaf, stamen ... */
+            role: components["schemas"]["Role"];
+        };
         /**
          * @description What a marbled sheet looks like, in a maker's words.
          * @enum {unknown}
@@ -5323,6 +5824,44 @@ export interface components {
              * @description How much: g in 100 g of paste for a colour, mg/cm2 for a dust, the material's own measure elsewhere; above 0.
              */
             amount: number;
+        };
+        MePasswordRequest: {
+            /** @description That she signs in with so far. */
+            old: string;
+            /** @description Password. */
+            password: string;
+        };
+        MeSaveRequest: {
+            /** @description What it is called, in the maker's words. */
+            name: string;
+            /** @description Preferences. */
+            preferences: components["schemas"]["Preferences"];
+        };
+        MeView: {
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
+            id: string;
+            /** @description What it is called, in the maker's words. */
+            name: string;
+            /** @description Sign in name. */
+            signInName: string;
+            /** @description What the piece is: petal, leaf, stamen ... */
+            role: components["schemas"]["Role"];
+            /** @description What the studio is called. */
+            studioName: string;
+            /** @description The studio is the demo. */
+            isDemo: boolean;
+            /** @description That the pages are in where she has chosen none. */
+            studioLanguage: string;
+            /** @description Preferences. */
+            preferences: components["schemas"]["Preferences"];
+            /**
+             * Format: int32
+             * @description To send with a change (If-Match).
+             */
+            version: number;
         };
         /** @description Which flower of a picture is meant. */
         MeantFlower: {
@@ -6523,6 +7062,17 @@ export interface components {
             /** @description As the question had it. */
             about: components["schemas"]["Lab"];
         };
+        /** @description How somebody sees the pages; null for as the studio or the browser has it. */
+        Preferences: {
+            /** @description A BCP 47 tag. */
+            language: null | string;
+            /** @description Metric or imperial. */
+            measures: null | components["schemas"]["Measures"];
+            /** @description IANA name. */
+            timeZone: null | string;
+            /** @description Theme. */
+            theme: null | components["schemas"]["Theme"];
+        };
         PreviewPlanAdviceView: {
             /** @description What it is, as one of the words listed. */
             code: components["schemas"]["AdviceCode"];
@@ -6770,6 +7320,33 @@ export interface components {
          * @enum {unknown}
          */
         ReachedBy: "paste" | "dust" | "nothing";
+        ReadAuditAnswer: {
+            /** @description Every line of the file, with what would happen to it. */
+            lines: components["schemas"]["ReadAuditLineView"][];
+            /**
+             * Format: date-time
+             * @description To ask for older lines; null if there are none.
+             */
+            before: null | string;
+        };
+        ReadAuditLineView: {
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description When, in UTC.
+             */
+            at: string;
+            /** @description Her name as it was then. */
+            who: string;
+            /** @description As this API calls it. */
+            action: string;
+            /** @description What it was done to, by its name now; empty if it has none, or is gone. */
+            subject: string;
+        };
         /**
          * @description How a colour was read.
          * @enum {unknown}
@@ -6974,6 +7551,11 @@ export interface components {
             /** @description Which colours may be used. */
             filters?: null | components["schemas"]["FiltersView"];
         };
+        /**
+         * @description What somebody may do in a studio; each may do all that those before may.
+         * @enum {unknown}
+         */
+        Role: "helper" | "maker" | "owner" | null;
         /** @description One thing to do for all pieces of a kind, with its amounts. */
         RunStep: components["schemas"]["RunStepShapePieces"] | components["schemas"]["RunStepDryPieces"] | components["schemas"]["RunStepComparePieces"] | components["schemas"]["RunStepBrushDust"] | components["schemas"]["RunStepBrushWash"] | components["schemas"]["RunStepSteamPieces"] | components["schemas"]["RunStepGlazePieces"] | components["schemas"]["RunStepStickPollen"] | components["schemas"]["RunStepMakePaste"] | components["schemas"]["RunStepTakeBatch"] | components["schemas"]["RunStepMakeLetDown"] | components["schemas"]["RunStepMixPot"] | components["schemas"]["RunStepBuildStage"] | components["schemas"]["RunStepGatherGroups"] | components["schemas"]["RunStepMakeSpray"] | components["schemas"]["RunStepBoxUp"];
         RunStepBoxUp: {
@@ -7472,6 +8054,8 @@ export interface components {
             timeZone: string;
             /** @description ISO 4217, three letters. */
             currency: string;
+            /** @description Language. */
+            language: string;
             /** @description Metric or imperial. */
             measures: components["schemas"]["Measures"];
             /**
@@ -7601,6 +8185,8 @@ export interface components {
              * @description Buds of this flower, 0 or more.
              */
             buds: number;
+            /** @description Leaves on a stem: its number is of stems. */
+            isFoliage: boolean;
             /** @description The kinds of piece that it is put together from. */
             kinds: components["schemas"]["ShowBloomKindView"][];
             /** @description What is seen from above, lowest first. */
@@ -7656,6 +8242,54 @@ export interface components {
             /** @description How they lie; its flowers and kinds are by their places in the list. */
             spray: components["schemas"]["Spray"];
         };
+        /** @description An address that is told once, to be handed on. */
+        ShowToGuestAddress: {
+            /** @description Path. */
+            path: string;
+            /**
+             * Format: date-time
+             * @description Expires at.
+             */
+            expiresAt: string;
+        };
+        ShowToGuestAddressRequest: {
+            /**
+             * Format: int32
+             * @description That it leads somewhere, 1 to 400.
+             */
+            days: number;
+        };
+        ShowToGuestAddressState: {
+            /**
+             * Format: date-time
+             * @description Null if there is none, or it has expired.
+             */
+            expiresAt: null | string;
+            /**
+             * Format: int32
+             * @description That a new one mostly leads somewhere. In days.
+             */
+            usualDays: number;
+        };
+        ShowToGuestAnswer: {
+            /** @description What the studio is called. */
+            studioName: string;
+            /** @description What the commission is called. */
+            commissionName: string;
+            /**
+             * Format: date
+             * @description Date of delivery; null if none is set.
+             */
+            dueOn: string;
+            /** @description The studio's: a BCP 47 tag. */
+            language: string;
+            /** @description How many flowers of this kind, 0 or more. */
+            flowers: components["schemas"]["ShowBloomFlowerView"][];
+            /** @description Spray. */
+            spray: components["schemas"]["Spray"];
+            /** @description With what is not edible by its name. */
+            food: components["schemas"]["FoodFacts"];
+        };
         ShowWhorlRequest: {
             /** @description The colour wanted, L*a*b* under daylight. */
             target: components["schemas"]["Target"];
@@ -7675,6 +8309,37 @@ export interface components {
          * @enum {unknown}
          */
         Sides: "face" | "back" | "both";
+        SigningInDemoAccount: {
+            /** @description What it is called, in the maker's words. */
+            name: string;
+            /** @description Password. */
+            password: string;
+        };
+        SigningInDoorView: {
+            /** @description There is one to sign in to, be it the demo. */
+            hasStudio: boolean;
+            /** @description Whoever comes may begin one. */
+            mayBegin: boolean;
+            /** @description A demo can be begun beside it. */
+            mayHaveDemo: boolean;
+            /**
+             * Format: double
+             * @description Smallest step of most makers' scales: what a new studio begins with.
+             */
+            usualScaleG: number;
+            /** @description Fills the form in, where this server shows its demo to whoever comes; else null. */
+            demo: null | components["schemas"]["SigningInDemoAccount"];
+        };
+        SigningInOutRequest: {
+            /** @description Out of every browser that she has signed in with. */
+            everywhere: boolean;
+        };
+        SigningInRequest: {
+            /** @description To sign in with. */
+            name: string;
+            /** @description Password. */
+            password: string;
+        };
         SizePieceAnswer: {
             /**
              * Format: double
@@ -7942,6 +8607,8 @@ export interface components {
             timeZone: string;
             /** @description ISO 4217. */
             currency: string;
+            /** @description Of its words, where nobody has chosen another: a BCP 47 tag. */
+            language: string;
             /** @description Metric or imperial. */
             measures: components["schemas"]["Measures"];
             /**
@@ -8069,6 +8736,8 @@ export interface components {
             /** @description Matt, satin, gloss or a shimmer. */
             finish: components["schemas"]["Finish"];
         };
+        /** @enum {unknown} */
+        Theme: "light" | "dark" | null;
         TickOperationsRequest: {
             /** @description What was done, 1 to 40. */
             operations: components["schemas"]["TickOperationsTicked"][];
@@ -8127,6 +8796,26 @@ export interface components {
              * @description Delta E by which one unit more moves the colour.
              */
             oneMore: null | number;
+        };
+        UseCodeCodeView: {
+            /** @description Which kind it is. */
+            kind: components["schemas"]["CodeKind"];
+            /** @description What the studio is called. */
+            studioName: string;
+            /** @description Of somebody new; null for one who is there. */
+            role: null | components["schemas"]["Role"];
+            /** @description Of the one it is for; empty for somebody new. */
+            name: string;
+            /** @description Of the one it is for; empty for somebody new. */
+            signInName: string;
+        };
+        UseCodeRequest: {
+            /** @description Of somebody new; else empty. */
+            name: string;
+            /** @description Of somebody new; else empty. */
+            signInName: string;
+            /** @description That is chosen; empty where none is. */
+            password: string;
         };
         UseLeftoverRequest: {
             /**
@@ -8312,6 +9001,1984 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    getDoor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SigningInDoorView"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    signIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SigningInRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Too many tries in a row. Wait a little. */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    signOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SigningInOutRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    getCode: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The secret part of the address. */
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UseCodeCodeView"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    useCode: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The secret part of the address. */
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UseCodeRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    beginStudio: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BeginStudioRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    getMe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeView"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    saveMe: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Version that the change was made from, in quotes: as it came with what is changed, or as ETag. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeSaveRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeView"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description It was changed somewhere else in the meantime. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Say which version this change was made from (If-Match). */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    setMyPassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MePasswordRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Too many tries in a row. Wait a little. */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    listPeople: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ManagePeoplePersonView"][];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    invitePerson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ManagePeopleInviteRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ManagePeopleCodeAnswer"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    changeRole: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Version that the change was made from, in quotes: as it came with what is changed, or as ETag. */
+                "If-Match"?: string;
+            };
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ManagePeopleRoleRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description A studio needs an owner. Something that is kept names it. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description It was changed somewhere else in the meantime. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Say which version this change was made from (If-Match). */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    removePerson: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Version that the change was made from, in quotes: as it came with what is changed, or as ETag. */
+                "If-Match"?: string;
+            };
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description A studio needs an owner. Something that is kept names it. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description It was changed somewhere else in the meantime. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Say which version this change was made from (If-Match). */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    makePasswordCode: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ManagePeopleCodeAnswer"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    signPersonOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    readAudit: {
+        parameters: {
+            query?: {
+                /** @description Only older lines than this; for the newest nothing. */
+                before?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadAuditAnswer"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    getForGuest: {
+        parameters: {
+            query?: {
+                /** @description The light that it is seen under. */
+                light?: string;
+            };
+            header?: never;
+            path: {
+                /** @description The secret part of the address. */
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShowToGuestAnswer"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    getGuestAddress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShowToGuestAddressState"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    makeGuestAddress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShowToGuestAddressRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShowToGuestAddress"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    withdrawGuestAddress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    getBackups: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BackupsView"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    makeBackup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BackupsBackupView"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    saveBackupSchedule: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Version that the change was made from, in quotes: as it came with what is changed, or as ETag. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BackupsScheduleRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BackupsView"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description It was changed somewhere else in the meantime. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Say which version this change was made from (If-Match). */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    getBackup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    restoreBackup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArchiveAnswer"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    resetDemo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description It was changed somewhere else in the meantime. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
     listCommissions: {
         parameters: {
             query?: never;
@@ -8332,6 +10999,15 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8383,6 +11059,24 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8449,7 +11143,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8515,7 +11218,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8599,7 +11320,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8658,7 +11397,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8727,7 +11475,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8811,7 +11577,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8877,7 +11661,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8972,7 +11774,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9040,7 +11860,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9103,7 +11932,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9175,7 +12022,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9247,7 +12112,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9319,7 +12202,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9393,6 +12294,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Something went wrong here. */
             500: {
                 headers: {
@@ -9433,6 +12343,15 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9497,7 +12416,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9572,7 +12509,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9659,6 +12614,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Some of the figures cannot be. */
             422: {
                 headers: {
@@ -9718,7 +12691,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9784,7 +12766,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9873,7 +12873,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9954,7 +12972,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10022,7 +13058,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10088,7 +13133,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10177,7 +13240,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10261,7 +13342,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10345,7 +13444,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10408,7 +13525,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10480,7 +13615,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10545,6 +13698,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Something went wrong here. */
             500: {
                 headers: {
@@ -10593,7 +13755,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10655,7 +13835,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10717,7 +13906,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10776,7 +13974,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10835,7 +14042,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10894,7 +14110,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10953,7 +14178,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11011,7 +14245,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11076,6 +14328,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Something went wrong here. */
             500: {
                 headers: {
@@ -11120,6 +14381,24 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -11187,6 +14466,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Some of the figures cannot be. */
             422: {
                 headers: {
@@ -11247,6 +14544,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Some of the figures cannot be. */
             422: {
                 headers: {
@@ -11300,6 +14615,24 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -11369,7 +14702,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11435,7 +14777,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11519,7 +14879,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11572,6 +14950,24 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -11635,6 +15031,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Something went wrong here. */
             500: {
                 headers: {
@@ -11689,7 +15094,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11779,6 +15202,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Something went wrong here. */
             500: {
                 headers: {
@@ -11819,6 +15251,15 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -11873,6 +15314,24 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -11936,6 +15395,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Something went wrong here. */
             500: {
                 headers: {
@@ -11976,6 +15444,15 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -12030,6 +15507,24 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -12115,7 +15610,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -12178,6 +15691,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Something went wrong here. */
             500: {
                 headers: {
@@ -12218,6 +15740,24 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -12272,6 +15812,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Something went wrong here. */
             500: {
                 headers: {
@@ -12310,6 +15868,24 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -12365,7 +15941,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -12414,6 +15990,15 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -12471,7 +16056,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -12528,7 +16122,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -12537,7 +16149,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description Something that is kept names it. */
+            /** @description A studio needs an owner. Something that is kept names it. */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -12593,6 +16205,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Something went wrong here. */
             500: {
                 headers: {
@@ -12633,6 +16263,24 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -12684,6 +16332,24 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -12751,6 +16417,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Some of the figures cannot be. */
             422: {
                 headers: {
@@ -12807,6 +16491,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Something went wrong here. */
             500: {
                 headers: {
@@ -12851,6 +16544,24 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -12918,6 +16629,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Some of the figures cannot be. */
             422: {
                 headers: {
@@ -12977,7 +16706,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13036,7 +16774,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13100,7 +16847,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13177,6 +16942,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description The request is too large. */
             413: {
                 headers: {
@@ -13245,6 +17028,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Something went wrong here. */
             500: {
                 headers: {
@@ -13293,7 +17085,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13350,7 +17151,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13413,7 +17223,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13485,7 +17313,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13557,7 +17403,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13632,7 +17496,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13716,7 +17598,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13769,6 +17669,24 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -13836,6 +17754,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Some of the figures cannot be. */
             422: {
                 headers: {
@@ -13896,7 +17832,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13945,6 +17899,24 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -14018,7 +17990,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -14075,7 +18056,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -14134,7 +18124,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -14200,7 +18199,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -14284,7 +18301,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -14347,7 +18382,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -14419,7 +18472,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -14487,7 +18558,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -14553,7 +18633,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -14637,7 +18735,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -14700,7 +18816,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -14772,7 +18906,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -14840,6 +18992,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Something went wrong here. */
             500: {
                 headers: {
@@ -14881,6 +19042,15 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -14940,7 +19110,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -15006,6 +19194,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Something went wrong here. */
             500: {
                 headers: {
@@ -15063,7 +19269,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -15146,6 +19370,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Something went wrong here. */
             500: {
                 headers: {
@@ -15193,6 +19426,24 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -15274,6 +19525,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Something went wrong here. */
             500: {
                 headers: {
@@ -15331,7 +19591,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -15425,6 +19703,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Something went wrong here. */
             500: {
                 headers: {
@@ -15477,7 +19764,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -15552,7 +19857,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -15638,7 +19961,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -15694,6 +20026,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Something went wrong here. */
             500: {
                 headers: {
@@ -15734,6 +20075,15 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -15791,7 +20141,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -15845,6 +20204,24 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -15911,7 +20288,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -15965,6 +20351,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Something went wrong here. */
             500: {
                 headers: {
@@ -16003,6 +20398,15 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -16055,6 +20459,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Something went wrong here. */
             500: {
                 headers: {
@@ -16093,6 +20506,15 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -16145,6 +20567,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Something went wrong here. */
             500: {
                 headers: {
@@ -16183,6 +20614,15 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -16235,6 +20675,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Something went wrong here. */
             500: {
                 headers: {
@@ -16273,6 +20722,15 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -16325,6 +20783,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Something went wrong here. */
             500: {
                 headers: {
@@ -16365,6 +20832,24 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -16424,6 +20909,24 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -16505,6 +21008,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description The request is too large. */
             413: {
                 headers: {
@@ -16554,6 +21075,24 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -16626,6 +21165,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description The request is too large. */
             413: {
                 headers: {
@@ -16689,6 +21246,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Something went wrong here. */
             500: {
                 headers: {
@@ -16729,6 +21304,24 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -16785,6 +21378,24 @@ export interface operations {
             };
             /** @description The request could not be read. */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -16857,6 +21468,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
             /** @description Something went wrong here. */
             500: {
                 headers: {
@@ -16907,7 +21536,25 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ApiProblem"];
                 };
             };
-            /** @description There is nothing at this address. The picture is no longer at hand. */
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
             404: {
                 headers: {
                     [name: string]: unknown;

@@ -1,6 +1,15 @@
 import type { ApiProblemCode, FieldProblem } from '../api/api'
 
-const passing: ApiProblemCode[] = ['offline', 'databaseAway', 'busy', 'diskFull', 'unexpected']
+const passing: ApiProblemCode[] = [
+  'offline',
+  'databaseAway',
+  'busy',
+  'diskFull',
+  'unexpected',
+  'signedOut',
+  'oldPage',
+  'tooOften',
+]
 
 /** A request that did not do what it was for. `code` picks the words; `problems` say which fields. */
 export class RequestFailed extends Error {

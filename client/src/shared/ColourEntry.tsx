@@ -21,12 +21,15 @@ export function ColourEntry({
   term,
   colour,
   onChange,
+  onReading,
 }: {
   label: string
   /** Word of the trade that the label is. */
   term?: TermName
   colour: ColourView | null
   onChange: (colour: ColourView) => void
+  /** While the server reads what was typed. */
+  onReading?: (isReading: boolean) => void
 }) {
   const { t } = useTranslation()
   const id = useId()
@@ -44,6 +47,7 @@ export function ColourEntry({
   async function read(text: string): Promise<boolean> {
     clearTimeout(pause.current)
     const question = ++asked.current
+    onReading?.(true)
     try {
       const read = await answer(api.POST('/api/colours/read', { body: { text } }))
       if (question !== asked.current) return false
@@ -56,6 +60,8 @@ export function ColourEntry({
       const [problem] = error.problems
       setWrong(problem ? problemWords(t, problem, (id) => id) : troubleWords(t, error))
       return false
+    } finally {
+      if (question === asked.current) onReading?.(false)
     }
   }
 

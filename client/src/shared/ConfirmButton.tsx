@@ -11,7 +11,7 @@ export function ConfirmButton({
   label: string
   /** It can be had back. */
   toBin?: boolean
-  /** Where neither what cannot be taken back nor the bin is meant. */
+  /** Where neither what cannot be taken back nor the bin is meant; answered with yes or no. */
   question?: string
   onYes: () => void
 }) {
@@ -38,10 +38,10 @@ export function ConfirmButton({
           onYes()
         }}
       >
-        {t('confirm.yes')}
+        {t(question ? 'confirm.agree' : 'confirm.yes')}
       </button>
       <button type="button" className="btn btn-sm" autoFocus onClick={() => setAsking(false)}>
-        {t('confirm.no')}
+        {t(question ? 'confirm.decline' : 'confirm.no')}
       </button>
     </span>
   ) : (

@@ -1,15 +1,18 @@
-import { useQuery } from '@tanstack/react-query'
-import { Keyboard, Moon, Search, Settings2, Sun } from 'lucide-react'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { CircleUserRound, Keyboard, Moon, Search, Settings2, Sun } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { useEffect, useState } from 'react'
 import { useTranslation } from './translation'
 import { Link } from 'wouter'
+import type { Me } from '../api/api'
+import { answer, api, madeFrom } from '../api/api'
 import { queries } from '../api/queries'
 import { FrameSlot } from './FrameState'
 import { JumpBox } from './JumpBox'
-import { measureIn } from './language'
+import { measureIn, speak } from './language'
 import { Shortcuts } from './Shortcuts'
-import { chooseTheme, currentTheme } from './theme'
+import type { Theme } from './theme'
+import { chooseTheme, useTheme } from './theme'
 import { useKeys } from './useKeys'
 import { NavLink } from './NavLink'
 
@@ -29,10 +32,31 @@ const places = [
 export function Frame({ children }: { children: ReactNode }) {
   const { t } = useTranslation()
   const studio = useQuery(queries.studio()).data
+  const me = useQuery(queries.me()).data
+  const preferred = me?.preferences
   useEffect(() => {
-    if (studio) measureIn(studio.measures === 'imperial', studio.scaleDecimals)
-  }, [studio])
-  const [theme, setTheme] = useState(currentTheme)
+    if (studio) measureIn((preferred?.measures ?? studio.measures) === 'imperial', studio.scaleDecimals)
+  }, [studio, preferred?.measures])
+  const spoken = me && (me.preferences.language ?? me.studioLanguage)
+  useEffect(() => {
+    if (spoken) void speak(spoken).catch(() => undefined)
+  }, [spoken])
+  const theme = useTheme()
+  const client = useQueryClient()
+  const keepTheme = useMutation({
+    mutationFn: ({ me, theme }: { me: Me; theme: Theme }) =>
+      answer(
+        api.PUT('/api/me', {
+          headers: madeFrom(me.version),
+          body: { name: me.name, preferences: { ...me.preferences, theme } },
+        }),
+      ),
+    onSuccess: (saved) => client.setQueryData(queries.me().queryKey, saved),
+  })
+  const wantedTheme = preferred?.theme
+  useEffect(() => {
+    if (wantedTheme) chooseTheme(wantedTheme)
+  }, [wantedTheme])
   const [slot, setSlot] = useState<HTMLElement | null>(null)
   const [opened, setOpened] = useState<'jump' | 'keys' | null>(null)
   useKeys({ '/': () => setOpened('jump'), '?': () => setOpened('keys') })
@@ -43,16 +67,26 @@ export function Frame({ children }: { children: ReactNode }) {
       <a className="btn btn-primary sr-only focus:not-sr-only focus:absolute focus:z-50" href="#place">
         {t('frame.skip')}
       </a>
-      <header className="border-base-300 flex flex-wrap items-center gap-x-6 gap-y-1 border-b px-4 py-2 lg:h-14 lg:flex-nowrap lg:px-6 print:hidden">
-        <span className="name text-xl whitespace-nowrap">{t('frame.name')}</span>
+      <header className="border-base-300 flex flex-wrap items-center gap-x-6 gap-y-1 border-b px-4 py-2 lg:h-14 lg:flex-nowrap lg:gap-x-5 lg:px-6 print:hidden">
+        <span className="name text-xl whitespace-nowrap">
+          {t('frame.name')}
+          {me?.isDemo && (
+            <span
+              className="quiet border-base-content/40 ml-2 rounded-sm border px-1 align-middle font-sans text-xs"
+              title={t('frame.demoHelp')}
+            >
+              {t('frame.demo')}
+            </span>
+          )}
+        </span>
         <nav aria-label={t('frame.places')} className="order-last w-full lg:order-none lg:w-auto">
-          <ul className="flex flex-wrap gap-x-4">
+          <ul className="flex flex-wrap gap-x-4 lg:gap-x-3.5 lg:text-[0.9375rem]">
             {places.map((place) => (
               <li key={place}>
                 <NavLink
                   to={`/${place}`}
                   className={(isHere) =>
-                    `whitespace-nowrap ${isHere ? 'font-semibold' : 'quiet hover:text-base-content'}`
+                    `inline-flex min-h-6 items-center whitespace-nowrap ${isHere ? 'font-semibold' : 'quiet hover:text-base-content'}`
                   }
                 >
                   {t(`frame.${place}`)}
@@ -82,13 +116,22 @@ export function Frame({ children }: { children: ReactNode }) {
           <Link to="/studio" className={icon} aria-label={t('frame.studio')} title={t('frame.studio')}>
             <Settings2 size={18} aria-hidden />
           </Link>
+          <Link
+            to="/me"
+            className={icon}
+            aria-label={t('frame.me')}
+            title={me ? `${t('frame.me')}: ${me.name}` : t('frame.me')}
+          >
+            <CircleUserRound size={18} aria-hidden />
+          </Link>
           <button
             className={icon}
             aria-label={t(`frame.theme.${other}`)}
             title={t(`frame.theme.${other}`)}
             onClick={() => {
               chooseTheme(other)
-              setTheme(other)
+              // Where she has a theme of her own it follows her to other browsers.
+              if (me?.preferences.theme) keepTheme.mutate({ me, theme: other })
             }}
           >
             {other === 'dark' ? <Moon size={18} aria-hidden /> : <Sun size={18} aria-hidden />}
@@ -96,6 +139,7 @@ export function Frame({ children }: { children: ReactNode }) {
         </span>
       </header>
       <div id="place" className="flex min-h-0 min-w-0 grow flex-col" tabIndex={-1}>
+        {me?.role === 'helper' && <p className="quiet px-4 pt-2 text-sm lg:px-6 print:hidden">{t('frame.helping')}</p>}
         <FrameSlot value={slot}>{children}</FrameSlot>
       </div>
       {opened === 'jump' && <JumpBox onClose={() => setOpened(null)} />}

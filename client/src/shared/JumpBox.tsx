@@ -88,13 +88,17 @@ function goalsOf(
   batches: KeptBatch[],
 ): Goal[] {
   const pages = [
+    'bench',
     'commissions',
+    'plan',
     'paste-day',
     'mixing',
     'cabinet',
     'logbook',
+    'practice',
     'files',
     'studio',
+    'me',
     'bin',
     'glossary',
   ] as const

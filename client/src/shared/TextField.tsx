@@ -8,13 +8,16 @@ export function TextField({
   problem,
   type = 'text',
   most,
+  autoComplete,
   className,
   onChange,
 }: {
   label: string
   value: string
   problem?: string
-  type?: 'text' | 'date'
+  type?: 'text' | 'date' | 'password'
+  /** What a browser may fill in, as HTML names it. */
+  autoComplete?: string
   /** Letters that the server keeps. */
   most?: number
   className: string
@@ -32,6 +35,7 @@ export function TextField({
         className={`input input-sm ${className}`}
         value={value}
         maxLength={most}
+        autoComplete={autoComplete}
         aria-invalid={problem ? true : undefined}
         aria-describedby={problem ? `${id}-wrong` : undefined}
         onChange={(event) => onChange(event.target.value)}

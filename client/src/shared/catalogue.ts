@@ -1,15 +1,19 @@
+import { others } from 'virtual:languages'
 import first from '../locales/en/first.json'
 
 interface Catalogue {
   [key: string]: string | Catalogue
 }
 
-let catalogue: Catalogue = first
+/** The language that everything was written in first. */
+export const firstLanguage = 'en'
 
 /** Words that come when a page first needs them: of all pages but the first, and of a few alone. */
 const groups = {
+  first: async () => ({ default: first as Catalogue }),
   bench: () => import('../locales/en/bench.json'),
   practice: () => import('../locales/en/practice.json'),
+  people: () => import('../locales/en/people.json'),
   read: () => import('../locales/en/read.json'),
   rest: () => import('../locales/en/rest.json'),
   files: () => import('../locales/en/files.json'),
@@ -21,9 +25,32 @@ const groups = {
 
 export type WordGroup = keyof typeof groups
 
+/** Tags of all languages that there are words in. */
+export const languages = [firstLanguage, ...Object.keys(others)]
+
+/** What a language calls itself. */
+export const nameOfLanguage = (tag: string) => new Intl.DisplayNames(tag, { type: 'language' }).of(tag) ?? tag
+
+let catalogue: Catalogue = first
+let tag = firstLanguage
+const brought = new Set<WordGroup>(['first'])
+
+const wordsOf = async (language: string, group: WordGroup): Promise<Catalogue> =>
+  (await (others[language]?.[group] ?? groups[group])()).default
+
 export async function bringWords(wanted: WordGroup[]) {
-  const found: { default: Catalogue }[] = await Promise.all(wanted.map((group) => groups[group]()))
-  for (const { default: words } of found) catalogue = { ...catalogue, ...words }
+  wanted.forEach((group) => brought.add(group))
+  const language = tag
+  const found = await Promise.all(wanted.map((group) => wordsOf(language, group)))
+  // Another language may have been chosen meanwhile; it brings all of them itself.
+  if (language === tag) for (const words of found) catalogue = { ...catalogue, ...words }
+}
+
+/** Goes over to another language, once all its words are there that were there in the last. */
+export async function changeLanguage(language: string) {
+  tag = language
+  const found = await Promise.all([...brought].map((group) => wordsOf(language, group)))
+  if (language === tag) catalogue = Object.assign({}, ...found) as Catalogue
 }
 
 /** The text of a key; nothing if there is none. */

@@ -1,4 +1,6 @@
 import { useSyncExternalStore } from 'react'
+import { changeLanguage, firstLanguage, languages } from './catalogue'
+import { kept } from './kept'
 
 /** How words, numbers and measures are written here. */
 export interface Language {
@@ -9,23 +11,47 @@ export interface Language {
   scaleDecimals: number
 }
 
-/** The languages that there is a catalogue for. */
-const catalogues = ['en']
+const name = 'language'
 
-const tagOf = (wanted: readonly string[]) =>
-  wanted.find((tag) => catalogues.includes(tag.split('-')[0]!)) ?? catalogues[0]!
+const isLanguage = (value: unknown): value is string => typeof value === 'string' && languages.includes(value)
 
-let current: Language = { tag: tagOf(navigator.languages), isImperial: false, scaleDecimals: 1 }
+/** In the way of this browser's country, if that is one where the language is spoken. */
+const tagOf = (language: string) => navigator.languages.find((tag) => tag.split('-')[0] === language) ?? language
+
+/** The language of the last time, before it is known who has signed in; else that of the browser. */
+const begun =
+  kept.read(name, isLanguage) ??
+  navigator.languages.map((tag) => tag.split('-')[0]!).find((tag) => languages.includes(tag)) ??
+  firstLanguage
+
+let current: Language = { tag: tagOf(firstLanguage), isImperial: false, scaleDecimals: 1 }
 
 const watchers = new Set<() => void>()
 
 export const language = () => current
 
+function become(next: Partial<Language>) {
+  current = { ...current, ...next }
+  watchers.forEach((watcher) => watcher())
+}
+
+/** Speaks another language, if there are words in it: every text on the page follows. */
+export async function speak(wanted: string) {
+  const spoken = wanted.split('-')[0]!
+  if (!languages.includes(spoken) || current.tag.split('-')[0] === spoken) return
+  await changeLanguage(spoken)
+  kept.write(name, spoken)
+  document.documentElement.lang = spoken
+  become({ tag: tagOf(spoken) })
+}
+
+/** Before anything is drawn. */
+export const speakAsBefore = () => speak(begun)
+
 /** Measures as the studio does: every text on the page follows. */
 export function measureIn(isImperial: boolean, scaleDecimals: number) {
   if (current.isImperial === isImperial && current.scaleDecimals === scaleDecimals) return
-  current = { ...current, isImperial, scaleDecimals }
-  watchers.forEach((watcher) => watcher())
+  become({ isImperial, scaleDecimals })
 }
 
 export const useLanguage = () =>

@@ -49,3 +49,7 @@ export function typedNumber(value: number): string {
   const digits = size >= 1 || size === 0 ? { maximumFractionDigits: 3 } : { maximumSignificantDigits: 4 }
   return figures(value, { useGrouping: false, ...digits })
 }
+
+/** "4.2 MB" */
+export const megabytes = (bytes: number): string =>
+  figures(bytes / 1e6, { style: 'unit', unit: 'megabyte', maximumFractionDigits: 1 })

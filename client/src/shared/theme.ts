@@ -1,3 +1,4 @@
+import { useSyncExternalStore } from 'react'
 import { kept } from './kept'
 
 const name = 'theme'
@@ -14,11 +15,20 @@ export function currentTheme(): Theme {
   return chosen ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light')
 }
 
+const watchers = new Set<() => void>()
+
 export function applyTheme(theme: Theme = currentTheme()) {
   document.documentElement.dataset.theme = themeNames[theme]
+  watchers.forEach((watcher) => watcher())
 }
 
 export function chooseTheme(theme: Theme) {
   kept.write(name, theme)
   applyTheme(theme)
 }
+
+export const useTheme = () =>
+  useSyncExternalStore((watcher) => {
+    watchers.add(watcher)
+    return () => watchers.delete(watcher)
+  }, currentTheme)

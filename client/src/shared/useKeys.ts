@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react'
+import { useEffect, useLayoutEffect, useRef } from 'react'
 
 const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
@@ -10,7 +10,8 @@ const isTyping = (target: EventTarget | null) =>
 /** Single keys of a page; not while something is typed, nor over something opened. */
 export function useKeys(keys: Record<string, () => void>) {
   const newest = useRef(keys)
-  useEffect(() => {
+  // With what is drawn, not a moment later: whoever sees the next thing may press for it already.
+  useLayoutEffect(() => {
     newest.current = keys
   })
   useEffect(() => {

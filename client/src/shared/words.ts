@@ -14,6 +14,7 @@ import type {
 } from '../api/api'
 import { RequestFailed } from '../core/RequestFailed'
 import { figures, fixed, moment, significant } from './numbers'
+import { inSentence } from './inSentence'
 
 /** A material's name by its id; the id itself if it is gone. */
 export type NameOf = (id: string) => string
@@ -65,7 +66,7 @@ export function foodWords(t: TFunction, food: FoodFacts, nameOf: NameOf): string
 /** What guests may not bear, as far as the cabinet knows; empty if there is nothing. */
 export function containsWords(t: TFunction, food: FoodFacts): string {
   return food.contains.length > 0
-    ? t('food.contains', { what: food.contains.map((one) => t(`ingredient.${one}`).toLowerCase()).join(', ') })
+    ? t('food.contains', { what: food.contains.map((one) => inSentence(t(`ingredient.${one}`))).join(', ') })
     : ''
 }
 
@@ -129,10 +130,10 @@ export function problemWords(t: TFunction, problem: FieldProblem, nameOf: (id: s
   })
 }
 
-/** "7 flowers, 3 buds"; only what there is. */
-export function flowerCount(t: TFunction, flower: { flowers: number; buds: number }): string {
+/** "7 flowers, 3 buds", "3 stems"; only what there is. */
+export function flowerCount(t: TFunction, flower: { flowers: number; buds: number; isFoliage: boolean }): string {
   return [
-    flower.flowers > 0 && t('flower.count', { count: flower.flowers }),
+    flower.flowers > 0 && t(flower.isFoliage ? 'flower.stems' : 'flower.count', { count: flower.flowers }),
     flower.buds > 0 && t('flower.buds', { count: flower.buds }),
   ]
     .filter(Boolean)

@@ -25,7 +25,8 @@ export function BloomPicture({
       const leaves = only ? [] : bloom.leaves.map((leaf) => ({ leaf, kind: bloom.kinds[leaf.kind]! }))
       const reachMm = only ? reachOf(bloom, only) : bloom.reachMm
       const leafMm = Math.max(0, ...leaves.map(({ leaf, kind }) => leaf.baseMm + kind.lengthMm))
-      const shownMm = Math.max(1, reachMm, Math.min(leafMm, mostForLeaves * reachMm))
+      // Leaves alone are all there is to look at.
+      const shownMm = Math.max(1, reachMm, reachMm > 0 ? Math.min(leafMm, mostForLeaves * reachMm) : leafMm)
       const stand = { x: sizePx / 2, y: sizePx / 2, pxPerMm: sizePx / 2 / (shownMm * margin), turn: 0 }
       leaves.forEach(({ leaf, kind }) => drawBeside(context, kind, leaf, stand))
       drawBloom(context, bloom, stand, only)

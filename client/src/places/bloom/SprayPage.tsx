@@ -1,20 +1,15 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { useCallback, useState } from 'react'
+import { useState } from 'react'
 import { useTranslation } from '../../shared/translation'
 import { Link, useParams } from 'wouter'
-import type { LightKind, SprayAnswer } from '../../api/api'
+import type { LightKind } from '../../api/api'
 import { queries } from '../../api/queries'
 import { lightKinds } from '../../shared/lights'
 import { NotThere } from '../../shared/Message'
 import { NothingHere } from '../../shared/NothingHere'
-import { Painting } from '../../shared/Painting'
 import { SelectField } from '../../shared/SelectField'
-import { drawBeside, drawBloom } from './drawBloom'
 import { PageTitle } from '../../shared/PageTitle'
-
-const widthPx = 860
-const heightPx = 600
-const margin = 1.05
+import { SprayPicture } from './SprayPicture'
 
 /** Flowers, buds and leaves of a commission as they lie together. */
 export function SprayPage() {
@@ -57,28 +52,4 @@ export function SprayPage() {
       </div>
     </main>
   )
-}
-
-function SprayPicture({ answer, label }: { answer: SprayAnswer; label: string }) {
-  const draw = useCallback(
-    (context: CanvasRenderingContext2D) => {
-      const { flowers, spray } = answer
-      const pxPerMm = Math.min(
-        widthPx / 2 / Math.max(1, spray.halfWidthMm * margin),
-        heightPx / 2 / Math.max(1, spray.halfHeightMm * margin),
-      )
-      const middle = { x: widthPx / 2, y: heightPx / 2, pxPerMm, turn: 0 }
-      spray.beside.forEach((piece) => drawBeside(context, flowers[piece.flower]!.kinds[piece.kind]!, piece, middle))
-      spray.blooms.forEach((bloom) =>
-        drawBloom(context, flowers[bloom.flower]!, {
-          x: middle.x + bloom.xMm * pxPerMm,
-          y: middle.y + bloom.yMm * pxPerMm,
-          pxPerMm,
-          turn: bloom.turnDegrees,
-        }),
-      )
-    },
-    [answer],
-  )
-  return <Painting widthPx={widthPx} heightPx={heightPx} label={label} draw={draw} />
 }

@@ -3,6 +3,7 @@ import { useTranslation } from '../../shared/translation'
 import { Link } from 'wouter'
 import { queries } from '../../api/queries'
 import { amountOf } from '../../shared/words'
+import { inSentence } from '../../shared/inSentence'
 
 /** Which plans take from a jar, and whether it is enough for them. */
 export function WhereUsed({ id }: { id: string }) {
@@ -32,7 +33,7 @@ export function WhereUsed({ id }: { id: string }) {
             {need.uses.map((use) => (
               <li key={use.pieceId}>
                 <Link className="act inline-block min-h-6" to={`/flowers/${use.flowerId}/${use.pieceId}`}>
-                  {use.flower}, {use.piece.toLowerCase()}
+                  {use.flower}, {inSentence(use.piece)}
                 </Link>
               </li>
             ))}

@@ -15,6 +15,7 @@ import { useKept } from '../../shared/useKept'
 import { useProblems } from '../../shared/useProblems'
 import { CommissionFields } from './CommissionFields'
 import { CopyForm } from '../../shared/CopyForm'
+import { GuestAddress } from './GuestAddress'
 
 /** In a fortnight, as the browser's calendar has it. */
 function inAFortnight(): string {
@@ -173,7 +174,8 @@ function Open({ kept }: { kept: CommissionView | null }) {
                 void go(`/commissions/${id}`)
               }}
             />
-            <div className="mt-4">
+            <GuestAddress commissionId={kept.id} />
+            <div className="mt-8">
               <ConfirmButton toBin label={t('commission.remove')} onYes={() => remove.mutate()} />
               <p className="quiet mt-1 text-xs">{t('bin.help')}</p>
               <Failure error={remove.error} nameOf={(id) => id} />

@@ -76,7 +76,7 @@ export function CommissionsPage() {
           {t('frame.bin')}
         </Link>
       </div>
-      {all.length === 0 && <FirstSteps studioName={data.studioName} maker={data.maker} />}
+      {all.length === 0 && <FirstSteps />}
       {all.length > 0 && entries.length === 0 && (
         <p role="status" className="px-4 lg:px-6">
           {t('commission.noneShown')}

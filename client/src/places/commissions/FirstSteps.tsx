@@ -6,7 +6,7 @@ import { queries } from '../../api/queries'
 import { PutInStarterJars } from '../../shared/PutInStarterJars'
 
 /** A studio without work: what to do first, one thing after the other. */
-export function FirstSteps({ studioName, maker }: { studioName: string; maker: string }) {
+export function FirstSteps() {
   const { t } = useTranslation()
   const materials = useQuery(queries.materials()).data
   const jars = materials?.length ?? 0
@@ -16,17 +16,7 @@ export function FirstSteps({ studioName, maker }: { studioName: string; maker: s
         {t('firstSteps.title')}
       </h2>
       <ol className="divide-base-300 mt-2 divide-y">
-        <Step
-          number={1}
-          isDone={maker !== ''}
-          title={t('firstSteps.studio')}
-          help={t('firstSteps.studioHelp', { name: studioName })}
-        >
-          <Link className="btn btn-sm" to="/studio">
-            {t('firstSteps.nameIt')}
-          </Link>
-        </Step>
-        <Step number={2} isDone={jars > 0} title={t('firstSteps.cabinet')} help={t('firstSteps.cabinetHelp')}>
+        <Step number={1} isDone={jars > 0} title={t('firstSteps.cabinet')} help={t('firstSteps.cabinetHelp')}>
           {jars > 0 ? (
             <Link className="act min-h-6 text-sm" to="/cabinet">
               {t('firstSteps.jars', { count: jars })}
@@ -40,11 +30,12 @@ export function FirstSteps({ studioName, maker }: { studioName: string; maker: s
             </>
           )}
         </Step>
-        <Step number={3} isDone={false} title={t('firstSteps.commission')} help={t('firstSteps.commissionHelp')}>
+        <Step number={2} isDone={false} title={t('firstSteps.commission')} help={t('firstSteps.commissionHelp')}>
           <Link className="btn btn-sm btn-primary" to="/commissions/new">
             {t('commission.new')}
           </Link>
         </Step>
+        <Step number={3} isDone={false} title={t('firstSteps.petal')} help={t('firstSteps.petalHelp')} />
       </ol>
     </section>
   )
@@ -61,12 +52,12 @@ function Step({
   isDone: boolean
   title: string
   help: string
-  children: React.ReactNode
+  children?: React.ReactNode
 }) {
   const { t } = useTranslation()
   return (
     <li className="flex gap-4 py-3">
-      <span className="name w-6 text-xl" aria-hidden>
+      <span className="name w-6 shrink-0 text-xl" aria-hidden>
         {isDone ? <Check size={22} /> : number}
       </span>
       <div>
@@ -75,7 +66,7 @@ function Step({
           {isDone && <span className="sr-only"> {t('firstSteps.done')}</span>}
         </h3>
         <p className="quiet max-w-prose text-sm">{help}</p>
-        <div className="mt-2 flex flex-wrap items-center gap-2">{children}</div>
+        {children && <div className="mt-2 flex flex-wrap items-center gap-2">{children}</div>}
       </div>
     </li>
   )

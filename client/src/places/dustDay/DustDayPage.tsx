@@ -15,6 +15,7 @@ import type { NameOf } from '../../shared/words'
 import { dayWords, handWords, nameFinder } from '../../shared/words'
 import { placeWords } from '../flower/coatWords'
 import { potWords, stepWords } from '../sheets/stepWords'
+import { inSentence } from '../../shared/inSentence'
 
 type PassView = DustDay['passes'][number]
 type Use = PassView['uses'][number]
@@ -196,13 +197,13 @@ function passWords(t: T, pass: PassView, nameOf: NameOf): string {
 function wordsOfUse(t: T, use: Use): string {
   const how = [
     use.flowers === null ? t('dustDay.pieces', { count: use.pieces }) : t('dustDay.flowers', { count: use.flowers }),
-    use.marking && t(`marking.${use.marking.kind}`).toLowerCase(),
+    use.marking && inSentence(t(`marking.${use.marking.kind}`)),
     use.load && t(`load.${use.load}`),
     use.place && placeWords(t, use.place),
     use.seconds !== null && t('coat.seconds', { count: use.seconds }),
     use.coats !== null && t('coat.coats', { count: use.coats }),
     use.sides && t(`sides.on.${use.sides}`),
   ].filter(Boolean)
-  const whom = use.flowers === null ? `${use.flowerName}, ${use.pieceName.toLowerCase()}` : use.flowerName
+  const whom = use.flowers === null ? `${use.flowerName}, ${inSentence(use.pieceName)}` : use.flowerName
   return `${whom}: ${how.join(', ')} (${minutesWords(t, use.minutes)})`
 }

@@ -1,6 +1,9 @@
+import { useQuery } from '@tanstack/react-query'
 import { Download } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { useTranslation } from '../../shared/translation'
+import { queries } from '../../api/queries'
+import { BackupList } from './BackupList'
 import { ImportFile } from './ImportFile'
 import { StudioArchive } from './StudioArchive'
 import { PageTitle } from '../../shared/PageTitle'
@@ -8,6 +11,8 @@ import { PageTitle } from '../../shared/PageTitle'
 /** The studio's own data, out and in, in open formats. */
 export function FilesPage() {
   const { t } = useTranslation()
+  // The whole studio is its owners' to give away.
+  const isOwner = useQuery(queries.me()).data?.role === 'owner'
   return (
     <main className="w-full max-w-5xl px-4 pt-5 pb-10 lg:px-6">
       <PageTitle title={t('files.title')} />
@@ -28,12 +33,19 @@ export function FilesPage() {
           <Out href="/api/files/spectra.txt">{t('files.spectra.out')}</Out>
         </ul>
       </Part>
-      <Part title={t('files.studio.title')} help={t('files.studio.help')}>
-        <ul className="text-sm">
-          <Out href="/api/files/studio.zip">{t('files.studio.out')}</Out>
-        </ul>
-        <StudioArchive />
-      </Part>
+      {isOwner && (
+        <>
+          <Part title={t('files.studio.title')} help={t('files.studio.help')}>
+            <ul className="text-sm">
+              <Out href="/api/files/studio.zip">{t('files.studio.out')}</Out>
+            </ul>
+            <StudioArchive />
+          </Part>
+          <Part title={t('backup.title')} help={t('backup.help')}>
+            <BackupList />
+          </Part>
+        </>
+      )}
     </main>
   )
 }

@@ -7,6 +7,7 @@ import { TextArea } from '../../shared/TextArea'
 import type { NameOf } from '../../shared/words'
 import { coatName } from './coatWords'
 import { keepOnPurpose, lookAgain } from './planEdits'
+import { inSentence } from '../../shared/inSentence'
 
 /** Also found by rule, where no zone can be named. */
 const seen = { hardLine: 'advice.hardLineAt', dustNotCut: 'advice.dustNotCutAt' } as const
@@ -40,7 +41,7 @@ export function AdviceList({
     return t(one.zone && one.code in seen ? seen[one.code as keyof typeof seen] : `advice.${one.code}`, {
       coat: coat ? coatName(t, coat, view, nameOf) : '',
       material: one.materialId ? nameOf(one.materialId) : '',
-      zone: one.zone ? zoneName(one.zone).toLowerCase() : '',
+      zone: one.zone ? inSentence(zoneName(one.zone)) : '',
     })
   }
   return (

@@ -73,9 +73,7 @@ function Workplace({ flower, pieceId, materials }: { flower: FlowerAnswer; piece
   return (
     <div className="grid grow grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr] lg:h-[calc(100dvh-3.5rem)] lg:grid-cols-[12rem_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)]">
       <FrameState>
-        <span className="quiet hidden md:inline">
-          {flower.commission.name} · {dueWords(t, flower.commission)}
-        </span>
+        <span className="quiet hidden md:inline">{dueWords(t, flower.commission)}</span>
         {state && <SaveWords save={state.save} />}
       </FrameState>
       <aside className="border-base-300 flex min-w-0 flex-col gap-2 border-b p-4 lg:overflow-y-auto lg:border-r lg:pr-2 lg:border-b-0">

@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { useTranslation } from '../../shared/translation'
 import { Link } from 'wouter'
 import type { ColourView, LogSubject, PieceView, Preview, ReadBy } from '../../api/api'
@@ -53,6 +53,9 @@ export function LogForm({
   const draft = kept.value
   useUnsavedForm(kept.isChanged)
   const [missing, setMissing] = useState(false)
+  const [isReading, setReading] = useState(false)
+  // Pressed while a colour is still being read: it goes in as soon as that is known.
+  const isWanted = useRef(false)
   const save = useMutation({
     mutationFn: (entry: LogDraft & { actual: ColourView }) =>
       answer(
@@ -90,6 +93,8 @@ export function LogForm({
         className="flex flex-wrap items-start gap-x-6 gap-y-3"
         onSubmit={(event) => {
           event.preventDefault()
+          isWanted.current = isReading
+          if (isReading) return
           setMissing(!draft.actual)
           if (draft.actual) save.mutate({ ...draft, actual: draft.actual })
         }}
@@ -113,7 +118,18 @@ export function LogForm({
           <EyeSteps predicted={predicted} actual={draft.actual} onChange={(actual) => change({ actual })} />
         )}
         <div>
-          <ColourEntry label={t('log.actual')} colour={draft.actual} onChange={(actual) => change({ actual })} />
+          <ColourEntry
+            label={t('log.actual')}
+            colour={draft.actual}
+            onChange={(actual) => {
+              change({ actual })
+              if (isWanted.current) save.mutate({ ...draft, actual })
+            }}
+            onReading={(isNow) => {
+              setReading(isNow)
+              if (!isNow) isWanted.current = false
+            }}
+          />
           {missing && !draft.actual && <Problem>{t('log.missing')}</Problem>}
         </div>
         <div className="surround flex items-center gap-0 p-3 text-xs">

@@ -5,6 +5,7 @@ import type { NameOf } from '../../shared/words'
 import { deltaE, differenceWords, grams, zoneName } from '../../shared/words'
 import { coatName, mixAmounts } from './coatWords'
 import { fixed } from '../../shared/numbers'
+import { inSentence } from '../../shared/inSentence'
 
 /** Under the ribbons: why, how much, and what to watch. */
 export function Notes({
@@ -107,7 +108,7 @@ function Why({
         {view.difference.size === 'there'
           ? t('notes.allThere')
           : t('notes.why', {
-              zone: zone.toLowerCase(),
+              zone: inSentence(zone),
               difference: differenceWords(t, view.difference),
               deltaE: deltaE(view.difference.deltaE),
             })}

@@ -15,6 +15,7 @@ import { ReadyBatches } from './ReadyBatches'
 import { RecipeFinder } from './RecipeFinder'
 import { offered } from '../../shared/cabinet'
 import { Term } from '../../shared/Term'
+import { inSentence } from '../../shared/inSentence'
 
 /** The paste of a piece: its ground colour, recipes for it, and the doses by hand. */
 export function PasteEditor({
@@ -56,7 +57,7 @@ export function PasteEditor({
         {t('paste.mass', {
           batch: grams(t, piece.batchG),
           pieces: piece.toMake,
-          name: piece.name.toLowerCase(),
+          name: inSentence(piece.name),
           each: grams(t, piece.pieceG),
           ball: piece.ball,
           spares: piece.spares,
@@ -94,7 +95,7 @@ export function PasteEditor({
                   key={zone}
                   type="button"
                   className="btn btn-sm px-2 font-normal"
-                  aria-label={t('paste.groundLikeZone', { zone: zoneName(t, zone, piece.build).toLowerCase() })}
+                  aria-label={t('paste.groundLikeZone', { zone: inSentence(zoneName(t, zone, piece.build)) })}
                   onClick={() => onGround(target.lab)}
                 >
                   <span aria-hidden className="size-5" style={{ backgroundColor: target.hex }} />

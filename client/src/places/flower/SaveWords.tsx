@@ -15,7 +15,7 @@ export function SaveWords({ save }: { save: SaveState }) {
   }
   const troubled = save.kind === 'waiting' || save.kind === 'refused' || save.kind === 'clash'
   return (
-    <span role="status" className={troubled ? 'text-error font-semibold' : 'quiet'}>
+    <span role="status" className={troubled ? 'text-error font-semibold' : 'quiet whitespace-nowrap'}>
       {t(`save.${save.kind}`)}
     </span>
   )

@@ -16,6 +16,7 @@ import type { NameOf } from '../../shared/words'
 import { colourName, dayWords, deltaE, differenceWords, nameFinder } from '../../shared/words'
 import { LogNext } from './LogNext'
 import { Taught } from './Taught'
+import { inSentence } from '../../shared/inSentence'
 
 /** What is asked of the logbook. */
 export interface LogQuestion {
@@ -159,7 +160,7 @@ function useChange() {
 /** What an entry is about. */
 function whatOf(t: ReturnType<typeof useTranslation>['t'], entry: LogEntry, nameOf: NameOf): string {
   const subject = t(entry.subject === 'paste' ? 'log.paste' : `zone.${entry.subject}`)
-  if (entry.pieceName) return `${entry.flowerName}, ${entry.pieceName.toLowerCase()}: ${subject.toLowerCase()}`
+  if (entry.pieceName) return `${entry.flowerName}, ${inSentence(entry.pieceName)}: ${inSentence(subject)}`
   return entry.mix?.doses.map((one) => nameOf(one.colourantId)).join(', ') || t('learned.entry.pasteOf')
 }
 

@@ -5,6 +5,7 @@ import { colourName } from '../../shared/words'
 import { fromBatch, fromPiece } from './starts'
 import type { Recent } from './recent'
 import type { Table } from './tableState'
+import { inSentence } from '../../shared/inSentence'
 
 const mostOfAKind = 8
 
@@ -43,7 +44,7 @@ export function Beginnings({
             return laid && colour ? (
               <Begin
                 key={piece.id}
-                name={`${piece.flowerName}, ${piece.name.toLowerCase()}`}
+                name={`${piece.flowerName}, ${inSentence(piece.name)}`}
                 colour={colour}
                 onPress={() => onBegin(laid)}
               />

@@ -12,6 +12,7 @@ import { TextField } from '../../shared/TextField'
 import type { NameOf } from '../../shared/words'
 import type { Table } from './tableState'
 import { UseForPiece } from './UseForPiece'
+import { inSentence } from '../../shared/inSentence'
 
 /** Keeps the mix on the table as a batch for a commission. */
 export function KeepForm({ shelf, table, nameOf }: { shelf: MixingTable; table: Table; nameOf: NameOf }) {
@@ -87,7 +88,7 @@ export function KeepForm({ shelf, table, nameOf }: { shelf: MixingTable; table: 
             nameOf={nameOf}
             words={t(table.mixes.length > 1 ? 'mixing.use.mixFor' : 'mixing.use.for', {
               letter: 'AB'[place],
-              piece: `${piece.flowerName}, ${piece.name.toLowerCase()}`,
+              piece: `${piece.flowerName}, ${inSentence(piece.name)}`,
             })}
           />
         ))}

@@ -10,6 +10,7 @@ import { grams } from '../../shared/words'
 import { Shelf } from './Shelf'
 import { fromPiece } from './starts'
 import type { Table } from './tableState'
+import { inSentence } from '../../shared/inSentence'
 
 const mass = LookAtRecipeRequestLimits.pasteG
 
@@ -124,7 +125,7 @@ function FromFlower({ shelf, onBegin }: { shelf: MixingTable; onBegin: (part: Pa
         placeholder={t('mixing.start.choosePiece')}
         options={shelf.pieces.map((one) => ({
           value: one.id,
-          label: `${one.flowerName}, ${one.name.toLowerCase()} (${grams(t, one.pasteG)})`,
+          label: `${one.flowerName}, ${inSentence(one.name)} (${grams(t, one.pasteG)})`,
         }))}
         onChoose={(id) => begin(id, ground)}
       />

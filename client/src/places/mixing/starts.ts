@@ -2,6 +2,7 @@ import type { KeptBatch, MixingTable } from '../../api/api'
 import { FindRecipesRequestLimits } from '../../api/limits'
 import type { Table } from './tableState'
 import { noFilters } from './tableState'
+import { inSentence } from '../../shared/inSentence'
 
 type PieceOnShelf = MixingTable['pieces'][number]
 
@@ -12,7 +13,7 @@ export function fromPiece(piece: PieceOnShelf, shelf: MixingTable, zone: string 
   const commission = shelf.commissions.find((one) => one.id === piece.commissionId)
   return {
     target: wanted.colour.lab,
-    targetName: `${piece.flowerName}, ${piece.name.toLowerCase()}`,
+    targetName: `${piece.flowerName}, ${inSentence(piece.name)}`,
     commissionId: piece.commissionId,
     batchId: null,
     pieceId: piece.id,

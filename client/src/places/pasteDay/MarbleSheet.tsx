@@ -5,6 +5,7 @@ import { Swatch } from '../../shared/Swatch'
 import { deltaE } from '../../shared/words'
 import { useWidth } from './useWidth'
 import { fixed } from '../../shared/numbers'
+import { inSentence } from '../../shared/inSentence'
 
 /** The rolled sheet, six pieces cut from it, and the flat colour it would become. */
 export function MarbleSheet({ look }: { look: MarbleLook }) {
@@ -31,10 +32,7 @@ export function MarbleSheet({ look }: { look: MarbleLook }) {
           </p>
         </div>
         {look.piece && (
-          <ul
-            className="grid grid-cols-3 gap-3"
-            aria-label={t('marble.cuts', { piece: look.piece.name.toLowerCase() })}
-          >
+          <ul className="grid grid-cols-3 gap-3" aria-label={t('marble.cuts', { piece: inSentence(look.piece.name) })}>
             {look.cuts.map((cut, i) => (
               <li key={i}>
                 <FieldPicture

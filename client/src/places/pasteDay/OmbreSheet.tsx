@@ -5,6 +5,7 @@ import { InlineSwatch } from '../../shared/Swatch'
 import type { NameOf } from '../../shared/words'
 import { scale } from '../../shared/words'
 import { PasteSteps } from './PasteSteps'
+import { inSentence } from '../../shared/inSentence'
 
 /** The run sheet of a run: what to make, set aside and add, in order. */
 export function OmbreSheet({
@@ -22,12 +23,12 @@ export function OmbreSheet({
   const piecesOf = (shade: number) =>
     kept.uses
       .filter((use) => plan.uses[shade]?.pieceIds.includes(use.piece.id))
-      .map((use) => use.piece.name.toLowerCase())
+      .map((use) => inSentence(use.piece.name))
       .join(', ')
   return (
     <section aria-labelledby="ombre-sheet" className="border-base-300 border-t px-4 py-4 lg:px-6">
       <h2 id="ombre-sheet" className="name text-xl">
-        {t('ombre.sheet', { school: t(`ombre.school.${way.school}.name`).toLowerCase() })}
+        {t('ombre.sheet', { school: inSentence(t(`ombre.school.${way.school}.name`)) })}
       </h2>
       <ol className="border-base-300 mt-2 max-w-3xl border-t">
         {way.steps.map((step, i) => (
@@ -52,7 +53,7 @@ export function OmbreSheet({
 export function ombreStepWords(t: TFunction, step: OmbreStep, nameOf: NameOf): string {
   const mass = scale(t, step.grams)
   const base = step.recipe && nameOf(step.recipe.baseId)
-  const shade = step.shade === null ? '' : t('ombre.shade', { number: step.shade + 1 }).toLowerCase()
+  const shade = step.shade === null ? '' : inSentence(t('ombre.shade', { number: step.shade + 1 }))
   const stopName = (stop: number) => t('ombre.stop', { letter: 'ABC'[stop] })
   switch (step.act) {
     case 'makePaste':

@@ -9,6 +9,7 @@ import { ombreStepWords } from './OmbreSheet'
 import { Leftovers } from './Leftovers'
 import { PasteSteps } from './PasteSteps'
 import { TooDeep } from './TooDeep'
+import { inSentence } from '../../shared/inSentence'
 
 /** One piece of work on paste day, to tick when it is done. */
 export function PasteBlock({
@@ -150,7 +151,7 @@ const flowersOf = (day: PasteDay) => day.commissions.flatMap((one) => one.flower
 export function pieceName(day: PasteDay, pieceId: string): string {
   for (const flower of flowersOf(day)) {
     const piece = flower.pieces.find((one) => one.id === pieceId)
-    if (piece) return `${flower.name}, ${piece.name.toLowerCase()}`
+    if (piece) return `${flower.name}, ${inSentence(piece.name)}`
   }
   return pieceId
 }

@@ -9,6 +9,7 @@ import type { ProblemAt } from '../../shared/Editor'
 import { Problem } from '../../shared/Message'
 import { Swatch } from '../../shared/Swatch'
 import type { NameOf } from '../../shared/words'
+import { inSentence } from '../../shared/inSentence'
 
 /** One paste of a run or a marble: taken from a piece, a batch or the shelf, and its doses by hand. */
 export function PasteChoice({
@@ -44,7 +45,7 @@ export function PasteChoice({
     })),
     ...(shelf.data?.pieces ?? []).map((piece) => ({
       key: piece.id,
-      label: `${piece.flowerName}, ${piece.name.toLowerCase()}`,
+      label: `${piece.flowerName}, ${inSentence(piece.name)}`,
       recipe: piece.recipe,
     })),
     ...(shelf.data?.batches ?? []).map((batch) => ({ key: batch.id, label: batch.name, recipe: batch.recipe })),

@@ -4,6 +4,7 @@ import type { OmbrePlan, OmbreView, OmbreWay } from '../../api/api'
 import { Swatch } from '../../shared/Swatch'
 import { deltaE, scale } from '../../shared/words'
 import { fixed } from '../../shared/numbers'
+import { inSentence } from '../../shared/inSentence'
 
 /** The three schools side by side, as a hand would really make the shades. */
 export function Schools({
@@ -33,7 +34,7 @@ export function Schools({
                 </span>
               ) : (
                 <button className="btn btn-sm" onClick={() => onChoose(way.school)}>
-                  {t('ombre.choose', { school: t(`ombre.school.${way.school}.name`).toLowerCase() })}
+                  {t('ombre.choose', { school: inSentence(t(`ombre.school.${way.school}.name`)) })}
                 </button>
               )}
             </div>

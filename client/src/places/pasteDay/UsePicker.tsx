@@ -2,6 +2,7 @@ import { X } from 'lucide-react'
 import { useTranslation } from '../../shared/translation'
 import type { PasteUse } from '../../api/api'
 import { grams } from '../../shared/words'
+import { inSentence } from '../../shared/inSentence'
 
 /** Which pieces a paste is for: of this flower first, then of the others in its commission. */
 export function UsePicker({
@@ -19,7 +20,7 @@ export function UsePicker({
   onChoose: (pieceIds: string[]) => void
 }) {
   const { t } = useTranslation()
-  const nameOf = (use: PasteUse) => `${use.flowerName}, ${use.piece.name.toLowerCase()}`
+  const nameOf = (use: PasteUse) => `${use.flowerName}, ${inSentence(use.piece.name)}`
   const open = uses.filter((use) => !chosen.includes(use.piece.id) && !taken.includes(use.piece.id))
   return (
     <div className="text-sm">

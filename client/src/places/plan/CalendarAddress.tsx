@@ -4,6 +4,7 @@ import { answer, api } from '../../api/api'
 import { queries } from '../../api/queries'
 import { Failure } from '../../shared/Message'
 import { moment } from '../../shared/numbers'
+import { SecretAddress } from '../../shared/SecretAddress'
 import { useTranslation } from '../../shared/translation'
 
 /** The plan in a calendar: as a file, and at a private address that can be taken away again. */
@@ -38,20 +39,7 @@ export function CalendarAddress() {
           </a>
         </p>
         <p>{t('plan.calendar.help')}</p>
-        {path && (
-          <p>
-            <label className="block">
-              <span className="quiet block text-xs">{t('plan.calendar.address')}</span>
-              <input
-                readOnly
-                className="input input-sm w-full"
-                value={`${location.origin}${path}`}
-                onFocus={(event) => event.target.select()}
-              />
-            </label>
-            {t('plan.calendar.once')}
-          </p>
-        )}
+        {path && <SecretAddress label={t('plan.calendar.address')} path={path} once={t('plan.calendar.once')} />}
         {madeAt && !path && <p>{t('plan.calendar.madeAt', { day: moment(madeAt, { dateStyle: 'long' }) })}</p>}
         <p className="flex flex-wrap gap-3">
           <button className="btn btn-sm" disabled={make.isPending} onClick={() => make.mutate()}>

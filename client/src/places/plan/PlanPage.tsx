@@ -12,6 +12,7 @@ import { useTranslation } from '../../shared/translation'
 import { useKept } from '../../shared/useKept'
 import { useProblems } from '../../shared/useProblems'
 import { nameFinder } from '../../shared/words'
+import { useTimeZone } from '../../shared/useTimeZone'
 import { useLongWork } from '../mixing/useLongWork'
 import { WorkState } from '../mixing/WorkState'
 import { Beside } from './Beside'
@@ -37,6 +38,7 @@ const areMakers = (value: unknown): value is Maker[] =>
 
 function OpenPlan({ kept }: { kept: WorkPlanInForce }) {
   const { t } = useTranslation()
+  const timeZone = useTimeZone(kept.timeZone)
   const client = useQueryClient()
   const nameOf = nameFinder(useQuery(queries.materials()).data ?? [])
   const hours = useKept<Maker[]>(`plan-hours/${kept.version}`, kept.makers, areMakers)
@@ -137,7 +139,7 @@ function OpenPlan({ kept }: { kept: WorkPlanInForce }) {
       {found ? (
         <PlanWords
           found={found}
-          timeZone={kept.timeZone}
+          timeZone={timeZone}
           nameOf={nameOf}
           onPlanWith={(makers) => {
             hours.set(makers)
@@ -154,7 +156,7 @@ function OpenPlan({ kept }: { kept: WorkPlanInForce }) {
           plans={beside.flatMap(({ plan, ...one }) => (plan ? [{ ...one, plan }] : []))}
           inForce={kept.plan}
           shown={shownAt}
-          timeZone={kept.timeZone}
+          timeZone={timeZone}
           onShow={setShownAt}
         />
       )}
@@ -174,19 +176,12 @@ function OpenPlan({ kept }: { kept: WorkPlanInForce }) {
               parts={parts}
               makers={makers}
               commissions={kept.commissions}
-              timeZone={kept.timeZone}
+              timeZone={timeZone}
               onMove={(operationId, at) => pin(operationId, { operationId, at, day: null })}
             />
             <p className="quiet mt-1 text-xs">{t('plan.dragHelp')}</p>
           </div>
-          <PlanList
-            parts={parts}
-            makers={makers}
-            pins={pins.value}
-            timeZone={kept.timeZone}
-            nameOf={nameOf}
-            onPin={pin}
-          />
+          <PlanList parts={parts} makers={makers} pins={pins.value} timeZone={timeZone} nameOf={nameOf} onPin={pin} />
         </div>
       )}
     </main>

@@ -15,6 +15,7 @@ import { dayWords, nameFinder, scale } from '../../shared/words'
 import { PasteSteps } from '../pasteDay/PasteSteps'
 import { cautionsOf, lotWords, stepWords } from './stepWords'
 import { WentIn } from './WentIn'
+import { inSentence } from '../../shared/inSentence'
 
 /** What there is to do for a kind of piece, a flower or a commission: to tick at the bench, or to print. */
 export function RunSheetPage() {
@@ -49,12 +50,12 @@ function Sheet({ name, sheet, materials }: { name: string; sheet: RunSheet; mate
   const numbers = new Map(sheet.operations.map((one, i) => [one.id, i + 1]))
   const { commission, flowerId, flowerName, pieceId, pieceName } = sheet
   const title = pieceName
-    ? t('runSheet.title', { flower: flowerName, piece: pieceName.toLowerCase() })
+    ? t('runSheet.title', { flower: flowerName, piece: inSentence(pieceName) })
     : t('runSheet.titleOf', { name: flowerName ?? commission.name })
   const back = pieceId
     ? {
         to: `/flowers/${flowerId}/${pieceId}`,
-        label: t('runSheet.back', { flower: flowerName, piece: pieceName?.toLowerCase() }),
+        label: t('runSheet.back', { flower: flowerName, piece: pieceName && inSentence(pieceName) }),
       }
     : flowerId
       ? { to: `/flowers/${flowerId}`, label: flowerName ?? '' }

@@ -10,6 +10,7 @@ import { PageTitle } from '../../shared/PageTitle'
 import { SelectField } from '../../shared/SelectField'
 import { useTranslation } from '../../shared/translation'
 import { useHousePlan } from './useHousePlan'
+import { inSentence } from '../../shared/inSentence'
 
 type Stock = SprayPlanAnswer['stock'][number]
 
@@ -108,7 +109,7 @@ function OpenSprayPlan({ commissionId, kept }: { commissionId: string; kept: Spr
 type T = ReturnType<typeof useTranslation>['t']
 
 function stockWords(t: T, one: Stock) {
-  const name = one.pieceName ? `${one.flowerName}, ${one.pieceName.toLowerCase()}` : one.flowerName
+  const name = one.pieceName ? `${one.flowerName}, ${inSentence(one.pieceName)}` : one.flowerName
   return one.groupOf > 1
     ? t('sprayPlan.groups', { name, count: one.groupOf })
     : t(`sprayPlan.part.${one.part}`, { name })

@@ -4,6 +4,7 @@ import type { NameOf } from '../../shared/words'
 import { grams, handWords, lumpWords, scale } from '../../shared/words'
 import { minutesWords } from '../../shared/minutesWords'
 import { placeWords } from '../flower/coatWords'
+import { inSentence } from '../../shared/inSentence'
 
 /** How a step is told. */
 interface StepWords {
@@ -56,7 +57,7 @@ function loneWords(t: TFunction, operation: Operation, nameOf: NameOf): StepWord
           parts: step.parts
             .map((part) => {
               const name = lots.find((lot) => lot.pieceId === part.pieceId)?.pieceName ?? ''
-              return t('step.stagePart', { count: part.perFlower, name: name.toLowerCase() })
+              return t('step.stagePart', { count: part.perFlower, name: inSentence(name) })
             })
             .join(', '),
         }),
@@ -72,7 +73,7 @@ function loneWords(t: TFunction, operation: Operation, nameOf: NameOf): StepWord
     case 'gatherGroups':
       return {
         what: step.pieceName
-          ? t('step.gatherPieces', { name: step.pieceName.toLowerCase(), count: step.groups, each: step.each })
+          ? t('step.gatherPieces', { name: inSentence(step.pieceName), count: step.groups, each: step.each })
           : t('step.gatherFlowers', { name: lots[0]?.flowerName ?? '', count: step.groups, each: step.each }),
         how: t('step.gatherHow'),
       }
@@ -81,7 +82,7 @@ function loneWords(t: TFunction, operation: Operation, nameOf: NameOf): StepWord
         what: t('step.makeSpray', { count: step.sprays }),
         lines: step.lines.map((line) => {
           const flower = lots.find((lot) => lot.flowerId === line.flowerId)?.flowerName ?? ''
-          const name = line.pieceName ? `${flower}, ${line.pieceName.toLowerCase()}` : flower
+          const name = line.pieceName ? `${flower}, ${inSentence(line.pieceName)}` : flower
           return t(line.distanceMm > 0 ? 'step.sprayLine' : 'step.sprayEnd', {
             what: t(`sprayPlan.some.${line.part}`, { name, count: line.count }),
             distance: line.distanceMm,
@@ -131,7 +132,7 @@ function loneWords(t: TFunction, operation: Operation, nameOf: NameOf): StepWord
       return {
         what: t(step.marking ? 'step.paintMarking' : 'step.brushWash', {
           name: nameOf(step.colourId),
-          marking: step.marking ? t(`marking.${step.marking.kind}`).toLowerCase() : '',
+          marking: step.marking ? inSentence(t(`marking.${step.marking.kind}`)) : '',
           place: placeWords(t, step.place),
           side: t(`sides.on.${step.sides}`),
           count: step.pieces,
@@ -218,7 +219,7 @@ export function lotWords(t: TFunction, operation: Operation, pieceId: string | n
   const { step, lots } = operation
   if (['buildStage', 'gatherGroups', 'makeSpray', 'boxUp'].includes(step.kind)) return ''
   const named = lots.map((lot) => {
-    const what = { flower: lot.flowerName, piece: lot.pieceName?.toLowerCase(), count: lot.count }
+    const what = { flower: lot.flowerName, piece: lot.pieceName && inSentence(lot.pieceName), count: lot.count }
     if (lot.pasteG === null) return t('runSheet.lot', what)
     const mass = scale(t, lot.pasteG)
     return lot.shade === null

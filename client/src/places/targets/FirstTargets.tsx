@@ -5,6 +5,7 @@ import type { FlowerAnswer, PieceView, StartingPoint, Zone } from '../../api/api
 import { queries } from '../../api/queries'
 import { StartCard } from './StartCard'
 import type { ChangeTargets } from './changeTargets'
+import { inSentence } from '../../shared/inSentence'
 
 const mostShown = 6
 
@@ -35,7 +36,7 @@ export function FirstTargets({
       <h2 id="first-targets" className="mt-4 font-semibold">
         {t(own.length > 0 ? 'firstTargets.own' : 'firstTargets.some', { flower: flower.name })}
       </h2>
-      <p className="quiet max-w-prose text-sm">{t('firstTargets.help', { piece: piece.name.toLowerCase() })}</p>
+      <p className="quiet max-w-prose text-sm">{t('firstTargets.help', { piece: inSentence(piece.name) })}</p>
       <p role="status" className="text-sm">
         {said}
       </p>

@@ -12,6 +12,7 @@ import { Swatch } from '../../shared/Swatch'
 import { colourName } from '../../shared/words'
 import type { ChangeTargets } from './changeTargets'
 import { StartCard } from './StartCard'
+import { inSentence } from '../../shared/inSentence'
 
 const shelves = ['flowers', 'leaves', 'fantasy'] as const
 
@@ -48,7 +49,7 @@ export function FromLibrary({ piece, zone, onChange }: { piece: PieceView; zone:
       </div>
       <PaletteFile zone={zone} onChange={onChange} />
       <p className="quiet max-w-prose pt-3 pb-2 text-sm">
-        {t('library.help', { zone: t(`zone.${zone}`).toLowerCase() })} {shelf !== 'fantasy' && t('library.living')}
+        {t('library.help', { zone: inSentence(t(`zone.${zone}`)) })} {shelf !== 'fantasy' && t('library.living')}
       </p>
       <p className="sr-only" role="status">
         {said}

@@ -25,6 +25,7 @@ import { DivisionParts } from './DivisionParts'
 import { SampledZones } from './SampledZones'
 import { usePictureMarks } from './usePictureMarks'
 import { rounded } from '../../shared/numbers'
+import { inSentence } from '../../shared/inSentence'
 
 const mark = 'mark'
 const meantSpot = 'meant'
@@ -182,7 +183,7 @@ export function OpenPicture({
             </p>
           </div>
         ) : (
-          <p>{t(isMarking ? 'pictures.nowMark' : 'pictures.nowZone', { zone: t(`zone.${zone}`).toLowerCase() })}</p>
+          <p>{t(isMarking ? 'pictures.nowMark' : 'pictures.nowZone', { zone: inSentence(t(`zone.${zone}`)) })}</p>
         )}
         <div>
           <Choice

@@ -5,6 +5,7 @@ import { PictureDoubts } from '../../shared/PictureDoubts'
 import { Swatch } from '../../shared/Swatch'
 import { fixed } from '../../shared/numbers'
 import { colourName } from '../../shared/words'
+import { inSentence } from '../../shared/inSentence'
 
 /** What was read at each place of a picture, to be taken as a target or looked at once more. */
 export function SampledZones({
@@ -41,7 +42,7 @@ export function SampledZones({
               </span>
               <button
                 className="btn btn-sm"
-                aria-label={t('pictures.useFor', { zone: t(`zone.${one}`).toLowerCase() })}
+                aria-label={t('pictures.useFor', { zone: inSentence(t(`zone.${one}`)) })}
                 onClick={() => onUse(one)}
               >
                 {t('pictures.use')}
@@ -53,7 +54,7 @@ export function SampledZones({
                 {t('pictures.unsure')}
                 <button
                   className="act min-h-6"
-                  aria-label={t('pictures.liesRightOf', { zone: t(`zone.${one}`).toLowerCase() })}
+                  aria-label={t('pictures.liesRightOf', { zone: inSentence(t(`zone.${one}`)) })}
                   onClick={() => onLooked([one])}
                 >
                   {t('pictures.liesRight')}

@@ -7,6 +7,7 @@ import { queries } from '../../api/queries'
 import { NotThere } from '../../shared/Message'
 import { Swatch } from '../../shared/Swatch'
 import type { ChangeTargets } from './changeTargets'
+import { inSentence } from '../../shared/inSentence'
 
 /** Whether the flower and its leaves, and the whole commission, look as if they belong together. */
 export function Together({
@@ -91,9 +92,9 @@ function Pairs({
                 className="-ml-3 h-14 w-20"
               />
               <span>
-                {pair.echo.piece}, {t(`zone.${pair.echo.zone}`).toLowerCase()}
+                {pair.echo.piece}, {inSentence(t(`zone.${pair.echo.zone}`))}
                 <br />
-                {pair.echoIn.piece}, {t(`zone.${pair.echoIn.zone}`).toLowerCase()}
+                {pair.echoIn.piece}, {inSentence(t(`zone.${pair.echoIn.zone}`))}
               </span>
             </div>
             <div className="px-4 py-3 text-sm lg:px-6">
@@ -133,9 +134,9 @@ function Accent({ accent, piece, onChange }: { accent: CohesionAccent; piece: Pi
       </span>
       <span>
         {t('together.accent', {
-          piece: `${spot.flower}, ${spot.piece.toLowerCase()}`,
-          zone: t(`zone.${spot.zone}`).toLowerCase(),
-          of: `${of.flower}, ${of.piece.toLowerCase()}`,
+          piece: `${spot.flower}, ${inSentence(spot.piece)}`,
+          zone: inSentence(t(`zone.${spot.zone}`)),
+          of: `${of.flower}, ${inSentence(of.piece)}`,
         })}
       </span>
       {spot.pieceId === piece.id ? (
