@@ -8,13 +8,16 @@ import type { Me } from '../api/api'
 import { answer, api, madeFrom } from '../api/api'
 import { queries } from '../api/queries'
 import { FrameSlot } from './FrameState'
-import { JumpBox } from './JumpBox'
 import { measureIn, speak } from './language'
-import { Shortcuts } from './Shortcuts'
+import { later } from './later'
 import type { Theme } from './theme'
 import { chooseTheme, useTheme } from './theme'
 import { useKeys } from './useKeys'
 import { NavLink } from './NavLink'
+
+const JumpBox = later('jump-box', async () => (await import('./JumpBox')).JumpBox)
+
+const Shortcuts = later('shortcuts', async () => (await import('./Shortcuts')).Shortcuts)
 
 const places = [
   'bench',
