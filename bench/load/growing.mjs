@@ -1,14 +1,32 @@
 // Mixed reads at 300 a second, and what the dear views cost with three commissions and with two hundred of six flowers.
 //   node growing.mjs http://127.0.0.1:5097 PID
-import autocannon from 'autocannon'
+import { readsAt, told as toldOf } from './arrivals.mjs'
+import { signIn } from './signIn.mjs'
 import { json, studioOf } from './views.mjs'
 
 const [base] = process.argv.slice(2)
-const { commissions, flowers, views } = await studioOf(base)
-const reads = (overallRate, duration) => autocannon({ url: base, requests: views.map((path) => ({ method: 'GET', path })), timeout: 20, connections: 30, overallRate, duration })
-await reads(40, 10)
-const result = await reads(300, 60)
-console.log(`${views.length} views at 300/s for 60 s: ${result.requests.total} requests, median ${result.latency.p50} ms, p99 ${result.latency.p99} ms, slowest ${result.latency.max} ms, ${result.non2xx} not 2xx, ${result.errors} errors`)
+const headers = await signIn(base)
+const { commissions, flowers, pieces, views } = await studioOf(base)
+const reads = (rate, seconds) => readsAt(rate, seconds, base, headers, views)
+// What is not compiled yet would be measured first.
+await reads(150, 20)
+console.log(`${views.length} views at 300/s for 60 s: ${toldOf(await reads(300, 60))}`)
+
+// Four plannings at a time meanwhile, each begun when one is over.
+const { plan } = await json(base, `/api/pieces/${pieces[0]}`)
+let isOn = true
+let planned = 0
+const plannings = Array.from({ length: 4 }, async () => {
+  while (isOn) {
+    const answer = await fetch(`${base}/api/pieces/${pieces[0]}/proposals`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ plan, keepPaste: false }) })
+    await answer.text()
+    if (!answer.ok) throw new Error(`Planning: ${answer.status}`)
+    planned++
+  }
+})
+console.log(`the same beside four plannings: ${toldOf(await reads(300, 60))}, ${planned} planned`)
+isOn = false
+await Promise.all(plannings)
 
 const id = commissions[0].commission.id
 const dear = ['/api/commissions', `/api/paste-day?commissionId=${id}`, '/api/materials/needs', `/api/commissions/${id}/dust-day`]

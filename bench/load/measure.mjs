@@ -3,6 +3,7 @@
 import autocannon from 'autocannon'
 import { readFileSync } from 'node:fs'
 import { randomUUID } from 'node:crypto'
+import { signIn } from './signIn.mjs'
 import { json, studioOf } from './views.mjs'
 
 const [base, pid, large] = process.argv.slice(2)
@@ -12,10 +13,11 @@ const memory = () => {
   return `${megabytes('VmRSS')} MB now, ${megabytes('VmHWM')} MB at most`
 }
 
+const headers = await signIn(base)
 const { commissions, flowers, pieces, views } = await studioOf(base)
 
 const reads = (options) =>
-  autocannon({ url: base, requests: views.map((path) => ({ method: 'GET', path })), timeout: 20, ...options })
+  autocannon({ url: base, headers, requests: views.map((path) => ({ method: 'GET', path })), timeout: 20, ...options })
 
 const told = (name, result) =>
   console.log(
