@@ -64,7 +64,7 @@ export function useNotes(by: string) {
   useEffect(() => {
     outbox.sendBy({
       send: ({ id, note }) => answer(api.PUT('/api/bench/notes/{id}', { params: { path: { id } }, body: note })),
-      arrived: async ({ id, note }, { clash }) => {
+      arrived: async ({ id }, { clash }) => {
         if (clash) setTold((was) => [...was.filter((one) => one.id !== id), { id, ...clash }])
         await readAgain()
         // Until it can be seen in the day it stays among what is told, or what was just done would look undone.
