@@ -185,6 +185,7 @@ export const MaterialRecordLimits = {
   glintStrength: { minimum: 0, maximum: 1 },
   glintHalfLoadMgPerCm2: { minimum: 0.001, maximum: 10 },
   wetScatter: { minimum: 0, maximum: 1 },
+  driesTimes: { minimum: 0.2, maximum: 10 },
   absorption: { minItems: 36, maxItems: 36 },
   scattering: { minItems: 36, maxItems: 36 },
   reflectance: { minItems: 36, maxItems: 36 },

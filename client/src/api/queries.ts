@@ -59,6 +59,13 @@ export const queries = {
       queryKey: ['commissions'],
       queryFn: ({ signal }) => answer(api.GET('/api/commissions', { signal })),
     }),
+  /** Follows the commissions, as its key says. */
+  lastBegin: (id: string) =>
+    queryOptions({
+      queryKey: ['commissions', id, 'last-begin'],
+      queryFn: ({ signal }) =>
+        answer(api.GET('/api/commissions/{id}/last-begin', { params: { path: { id } }, signal })),
+    }),
   flower: (id: string) =>
     queryOptions({
       queryKey: ['flower', id],

@@ -1176,6 +1176,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/commissions/{id}/last-begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The last day on which a commission may be begun and still be ready in time. */
+        get: operations["getLastBegin"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan/calendar.ics": {
         parameters: {
             query?: never;
@@ -1599,6 +1616,40 @@ export interface paths {
         put?: never;
         /** A dab of a jar under the simulated colour reader. */
         post: operations["readDab"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/light-box/pastes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The paste of a piece laid before the simulated light box. */
+        post: operations["photographPaste"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/colour-reader/pastes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The paste of a piece under the simulated colour reader. */
+        post: operations["readPaste"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3726,6 +3777,29 @@ export interface components {
              */
             countedBesides: number;
         };
+        /** @description How many times as long things dry in a studio as the house figures say. A touch only tells that it was dry before, or will be after: probit analysis (Finney 1971) of the logarithm of the times, with what is usual as a prior, over a grid. */
+        DryingFactor: {
+            /**
+             * Format: double
+             * @description In steps of a twentieth, so that plans do not tremble with each touch; 1 without touches.
+             */
+            factor: number;
+            /**
+             * Format: double
+             * @description Nine of ten times it is between this ...
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description ... and this.
+             */
+            high: number;
+            /**
+             * Format: int32
+             * @description That it was learned from.
+             */
+            touches: number;
+        };
         /**
          * @description How a flower dries after a stage.
          * @enum {unknown}
@@ -3752,6 +3826,11 @@ export interface components {
              * @description That it was to take. In minutes.
              */
             plannedMinutes: number;
+            /**
+             * Format: double
+             * @description That it takes by the house figures, whatever had been learned by then. In minutes.
+             */
+            houseMinutes: number;
             /**
              * Format: date-time
              * @description When, in UTC.
@@ -3941,6 +4020,8 @@ export interface components {
             timers: components["schemas"]["BenchTimer"][];
             /** @description What was read on pieces and written down. */
             readings: components["schemas"]["DryingReading"][];
+            /** @description How long things dry here, as the touches say. */
+            learned: components["schemas"]["DryingFactor"];
             /** @description Of all materials, by id. */
             names: {
                 [key: string]: string;
@@ -4402,6 +4483,17 @@ export interface components {
              */
             version: number;
         };
+        GetLastBeginAnswer: {
+            /** @description Verdict. */
+            verdict: components["schemas"]["GetLastBeginVerdict"];
+            /**
+             * Format: date
+             * @description Null where there is none.
+             */
+            on: null | string;
+        };
+        /** @enum {unknown} */
+        GetLastBeginVerdict: "byThen" | "tooLate" | "nothingToDo" | "noHours";
         GetMaterialAnswer: {
             /** @description What is known of the material. */
             sheet: components["schemas"]["MaterialRecord"];
@@ -4797,6 +4889,12 @@ export interface components {
             toMake: number;
             /** @description What is done, in order. */
             operations: components["schemas"]["OperationView"][];
+            /** @description By operation, for what is done or stands in the plan in force. */
+            times: {
+                [key: string]: components["schemas"]["OperationTime"];
+            };
+            /** @description IANA name. */
+            timeZone: string;
         };
         /** @description An amount of powder as a hand can measure it. */
         HandAmount: {
@@ -5799,6 +5897,11 @@ export interface components {
              * @description Of a dust: share of its scattering that is left where glaze soaks it, 0 to 1.
              */
             wetScatter?: null | number;
+            /**
+             * Format: double
+             * @description Of a paste: how many times as long it dries as flower paste.
+             */
+            driesTimes?: null | number;
             /** @description 36 values, 380 to 730 nm every 10 nm; in 1/mm for a paste, 1/mm for each g per 100 g for a colour, cm2/mg for a dust. */
             absorption?: null | number[];
             /** @description In the unit of the absorption. */
@@ -6037,6 +6140,24 @@ export interface components {
              * @description How far the largest step is from the mean step, as a ratio.
              */
             unevenness: number;
+        };
+        /** @description When something is planned for, or was done, and until when it dries or rests after that. */
+        OperationTime: {
+            /**
+             * Format: date-time
+             * @description Planned; null once it is done.
+             */
+            from: null | string;
+            /**
+             * Format: date-time
+             * @description Its planned end, or when it was done.
+             */
+            to: string;
+            /**
+             * Format: date-time
+             * @description Null where nothing waits for it.
+             */
+            restsUntil: null | string;
         };
         /** @description One thing to do, as every sheet shows it. */
         OperationView: {
@@ -7377,6 +7498,18 @@ export interface components {
             reflectance: number[];
             /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
+        };
+        ReadPasteOnBenchRequest: {
+            /**
+             * Format: uuid
+             * @description Id of the kind of piece.
+             */
+            pieceId: string;
+            /**
+             * Format: int32
+             * @description Which time: each has its own noise.
+             */
+            take: number;
         };
         ReadPictureAnswer: {
             /** @description Whether there was a cast to speak of. */
@@ -15666,6 +15799,74 @@ export interface operations {
             };
         };
     };
+    getLastBegin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GetLastBeginAnswer"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
     getPlanCalendar: {
         parameters: {
             query?: never;
@@ -17765,6 +17966,180 @@ export interface operations {
             };
             /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    photographPaste: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadPasteOnBenchRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShotView"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    readPaste: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadPasteOnBenchRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ColourView"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

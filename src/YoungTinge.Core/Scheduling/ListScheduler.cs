@@ -222,8 +222,9 @@ internal sealed class ListScheduler
                     (there, free) = (there + other.Amount, Math.Min(free, to));
             }
 
-            if (there + use.Amount > room)
-                return free;
+            // What it takes up of one place for this long and that begins all at once.
+            if (there + usesFrom[task].Where(own => own.PlaceId == use.PlaceId).Sum(own => own.Amount) > room)
+                return Math.Min(free, problem.HorizonMin + 1);
         }
 
         return start;

@@ -74,32 +74,6 @@ public static class Scheduler
             new(status, tasks, graph.LateMin(tasks), lateBoundMin, tasks.Max(task => task.EndMin), finishBoundMin);
     }
 
-    /// <summary>
-    /// The last stretch of hours in which the work may be begun and still be in time, by the list plan: it is safe, and a search may find a later one.
-    /// </summary>
-    /// <returns>The beginning of the stretch, in minutes; null if it is too late already.</returns>
-    public static int? LatestBegin(SchedulingProblem problem, CancellationToken cancel = default)
-    {
-        int[] begins = [.. problem.Hands.SelectMany(hand => hand.Free).Select(span => span.From).Where(from => from <= problem.Due.Select(due => due.ByMin).DefaultIfEmpty(0).Max()).Distinct().Order()];
-        var changes = Placings / 10 / Math.Max(1, problem.Tasks.Count);
-        bool InTime(int begin)
-        {
-            var later = problem with { Tasks = [.. problem.Tasks.Select(task => task with { EarliestMin = Math.Max(task.EarliestMin, begin) })] };
-            var graph = new TaskGraph(later);
-            return new ListScheduler(later, graph).Find(changes, null, value => value.Late == 0, cancel) is { } tasks && graph.LateMin(tasks) == 0;
-        }
-
-        // What is begun sooner is done no later.
-        var (inTime, late) = (-1, begins.Length);
-        while (late - inTime > 1)
-        {
-            var middle = (inTime + late) / 2;
-            (inTime, late) = InTime(begins[middle]) ? (middle, late) : (inTime, middle);
-        }
-
-        return inTime < 0 ? null : begins[inTime];
-    }
-
     private sealed record Goal(ScheduleStatus Status, int Bound, IReadOnlyList<TimedTask> Tasks);
 
     private sealed class Model

@@ -46,6 +46,12 @@ public sealed record SchedulingProblem(
 
     public IReadOnlyList<PlaceUse> Uses { get; init; } = [];
 
+    /// <summary>Whether something has to be begun before too long.</summary>
+    public bool HasWindows => After.Any(link => link.MostMin is not null);
+
+    /// <summary>As if nothing had to be begun before too long.</summary>
+    public SchedulingProblem WithoutWindows() => this with { After = [.. After.Select(link => link with { MostMin = null })] };
+
     /// <summary>Whether something comes after itself.</summary>
     public bool HasCircle()
     {

@@ -46,6 +46,9 @@ public sealed record WorkInTime(SchedulingProblem Problem, IReadOnlyDictionary<s
     /// <summary>Longer nobody does one thing. House figure.</summary>
     public const int LongestMin = 90;
 
+    /// <summary>Something leaves no plan at all.</summary>
+    public bool IsHopeless => Obstacles.Any(one => one.Obstacle is ScheduleObstacle.NoHours or ScheduleObstacle.LongerThanAnyHours or ScheduleObstacle.PinnedOutsideHours);
+
     public static WorkInTime Of(IReadOnlyList<CommissionInTime> commissions, IReadOnlyList<Maker> makers, WorkCalendar calendar, IReadOnlyList<Pin>? pins = null) =>
         new TaskBuilder(commissions, makers, calendar, pins ?? []).Build();
 }

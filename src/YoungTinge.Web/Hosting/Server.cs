@@ -232,6 +232,7 @@ public static class Server
         BenchEvents.Map(api);
         GetPlan.Map(api);
         PlanWork.Map(api);
+        GetLastBegin.Map(api);
         PlanCalendar.Map(api);
         FindDuplicates.Map(api);
         GetMaterial.Map(api);
@@ -249,6 +250,7 @@ public static class Server
         ReadPicture.Map(api);
         SavePictureMarks.Map(api);
         ReadDabOnBench.Map(api);
+        ReadPasteOnBench.Map(api);
         PhotographFlower.Map(api);
         Downloads.Map(api);
         Imports.Map(api);

@@ -27,7 +27,7 @@ public static class GetPlan
     private static async Task<IResult> Handle(StudioWorks works, WorkPlanStore plans, TimeProvider clock, HttpResponse response, CancellationToken cancel)
     {
         var work = await works.LoadAsync(cancel);
-        var kept = await plans.FindAsync(work.Studio.Id, cancel) ?? new KeptWorkPlan([Usual(work.Studio)], null, 0);
+        var kept = await KeptAsync(plans, work.Studio, cancel);
         var open = work.Commissions.Where(commission => commission.IsOpen).ToList();
         var planned = kept.Plan?.Parts.Select(part => part.OperationId).ToHashSet() ?? [];
         var toDo = open.SelectMany(commission => work.GraphOf(commission.Id).Operations.Where(operation => !work.DoneOf(commission.Id).Contains(operation.Id)).Select(operation => operation.Id)).ToHashSet();
@@ -37,6 +37,10 @@ public static class GetPlan
             work.Studio.TimeZone, kept.Makers, kept.Plan, kept.Plan is { } plan ? LateMinutes(plan, open, work) : 0, [.. open.Select(commission => CommissionView.From(commission, work.Studio, clock.GetUtcNow()))],
             operations, kept.Plan is not null && (operations.Count < planned.Count || !toDo.IsSubsetOf(planned)), kept.Version));
     }
+
+    /// <summary>Who works when, and the plan in force; usual hours until she says otherwise.</summary>
+    internal static async Task<KeptWorkPlan> KeptAsync(WorkPlanStore plans, Studio studio, CancellationToken cancel) =>
+        await plans.FindAsync(studio.Id, cancel) ?? new KeptWorkPlan([Usual(studio)], null, 0);
 
     /// <summary>By how much what is planned of each commission ends after its day.</summary>
     private static int LateMinutes(WorkPlan plan, IEnumerable<Commission> commissions, StudioWork work)

@@ -60,25 +60,22 @@ public static class PlanWork
 
     private static Answer Planned(StudioWork work, IReadOnlyList<Commission> commissions, IReadOnlyList<Maker> makers, IReadOnlyList<Pin> pins, DateTimeOffset now, Action<double>? progress, CancellationToken stop)
     {
-        var calendar = WorkCalendar.From(now, TimeZoneInfo.FindSystemTimeZoneById(work.Studio.TimeZone), WorkInTime.StepMin);
+        var calendar = CalendarFrom(now, work.Studio);
         var views = commissions.ToDictionary(commission => commission.Id, commission => CommissionView.From(commission, work.Studio, now));
-        var inTime = commissions.Select(commission => new CommissionInTime(
-            commission.Id, work.GraphOf(commission.Id), work.DoneOf(commission.Id).ToDictionary(id => id, id => work.Ticks.GetValueOrDefault(id)?.At), views[commission.Id].ReadyOn)).ToList();
+        var inTime = commissions.Select(commission => InTime(work, views[commission.Id])).ToList();
         var all = WorkInTime.Of(inTime, makers, calendar, pins);
         var operations = Operations(work, all.Parts.Values.SelectMany(part => part.Ready.Select(ready => ready.OperationId).Append(part.OperationId)));
         if (all.Problem.Tasks.Count == 0)
             return Without(ScheduleStatus.Best, new WorkPlan([]));
-        if (all.Obstacles.Any(one => one.Obstacle is ScheduleObstacle.NoHours or ScheduleObstacle.LongerThanAnyHours or ScheduleObstacle.PinnedOutsideHours))
+        if (all.IsHopeless)
             return Without(ScheduleStatus.None, null);
 
         progress?.Invoke(0.05);
         // The last beginning of each is found beside the plan: there are two cores.
-        SchedulingProblem[] alone = [.. inTime.Select(one => WorkInTime.Of([one], makers, calendar).Problem)];
-        var begins = Task.Run(() => alone.Select(one => Scheduler.LatestBegin(one, stop)).ToArray(), stop);
+        var begins = Task.Run(() => inTime.Select(one => LatestBegin.Of(WorkInTime.Of([one], makers, calendar).Problem, stop)).ToArray(), stop);
         var (schedule, windowsClosed) = Solved(all.Problem, Effort, stop);
-        progress?.Invoke(0.6);
-        var lastBegins = windowsClosed ? [.. alone.Select(one => Scheduler.LatestBegin(Open(one), stop))] : begins.GetAwaiter().GetResult();
         progress?.Invoke(0.8);
+        var lastBegins = begins.GetAwaiter().GetResult();
         var ends = schedule.Tasks.ToDictionary(task => task.TaskId, task => task.EndMin);
         var found = new List<CommissionInPlan>();
         foreach (var (i, commission) in commissions.Index())
@@ -94,7 +91,7 @@ public static class PlanWork
             if (WhatIf.With(remedy, makers, Guid.CreateVersion7(now)) is not { } with)
                 continue;
             var other = WorkInTime.Of(inTime, with, calendar, pins).Problem;
-            if (Scheduler.Solve(windowsClosed ? Open(other) : other, SideEffort, stop) is { Status: ScheduleStatus.Best or ScheduleStatus.Good } solved)
+            if (Scheduler.Solve(windowsClosed ? other.WithoutWindows() : other, SideEffort, stop) is { Status: ScheduleStatus.Best or ScheduleStatus.Good } solved)
                 remedies.Add(new RemedyView(remedy, solved.LateMin, with));
         }
 
@@ -110,10 +107,13 @@ public static class PlanWork
     private static (Schedule Schedule, bool WindowsClosed) Solved(SchedulingProblem problem, double effort, CancellationToken stop)
     {
         var schedule = Scheduler.Solve(problem, effort, stop);
-        return schedule.Tasks.Count > 0 || problem.After.All(link => link.MostMin is null) ? (schedule, false) : (Scheduler.Solve(Open(problem), effort, stop), true);
+        return schedule.Tasks.Count > 0 || !problem.HasWindows ? (schedule, false) : (Scheduler.Solve(problem.WithoutWindows(), effort, stop), true);
     }
 
-    private static SchedulingProblem Open(SchedulingProblem problem) => problem with { After = [.. problem.After.Select(link => link with { MostMin = null })] };
+    internal static WorkCalendar CalendarFrom(DateTimeOffset now, Studio studio) => WorkCalendar.From(now, TimeZoneInfo.FindSystemTimeZoneById(studio.TimeZone), WorkInTime.StepMin);
+
+    internal static CommissionInTime InTime(StudioWork work, CommissionView commission) => new(
+        commission.Id, work.GraphOf(commission.Id), work.DoneOf(commission.Id).ToDictionary(id => id, id => work.Ticks.GetValueOrDefault(id)?.At), commission.ReadyOn);
 
     internal static IReadOnlyList<OperationView> Operations(StudioWork work, IEnumerable<string> ids) => [.. ids.Distinct().Select(work.FindOperation).OfType<Core.Work.Operation>().Select(operation => OperationView.From(operation, work))];
 }

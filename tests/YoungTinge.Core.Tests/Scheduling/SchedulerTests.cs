@@ -11,7 +11,7 @@ public class SchedulerTests
     private const double Effort = 5;
 
     /// <summary>A day or two of one or two hands, with waits, windows, a place and things that are due.</summary>
-    private static Gen<SchedulingProblem> Problems(int mostTasks, int days) =>
+    internal static Gen<SchedulingProblem> Problems(int mostTasks, int days) =>
         from hands in Gen.Int[1, 2]
         from morning in Gen.Int[0, 4]
         from minutes in Gen.OneOf(Gen.Const(20), Gen.Const(30), Gen.Const(60), Gen.Const(75), Gen.Const(90)).Array[2, mostTasks]

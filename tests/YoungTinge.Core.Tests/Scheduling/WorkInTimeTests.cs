@@ -137,15 +137,4 @@ public class WorkInTimeTests
         var night = WorkInTime.Of(commissions, [maker], calendar, [new Pin(shape.OperationId, calendar.Moment(new DateOnly(2026, 3, 26), new TimeOnly(3, 0)), null)]);
         Assert.Equal((ScheduleObstacle.PinnedOutsideHours, shape.OperationId), (night.Obstacles.Single().Obstacle, night.Obstacles.Single().OperationId));
     }
-
-    [Fact]
-    public void The_last_beginning_is_in_time_and_the_next_is_not()
-    {
-        var work = Planned(Graph(2), [Maker.Usual(Guid.NewGuid(), "A")]).Work.Problem;
-        var begin = Scheduler.LatestBegin(work)!.Value;
-        SchedulingProblem From(int minute) => work with { Tasks = [.. work.Tasks.Select(task => task with { EarliestMin = Math.Max(task.EarliestMin, minute) })] };
-        Assert.Equal(0, Scheduler.Solve(From(begin), 0.02).LateMin);
-        var next = work.Hands.SelectMany(hand => hand.Free).Select(span => span.From).Where(from => from > begin).Min();
-        Assert.True(Scheduler.Solve(From(next + 2 * 1440), 0.02).LateMin > 0);
-    }
 }

@@ -13,6 +13,8 @@ import { PageTitle } from '../../shared/PageTitle'
 import { hasFields } from '../../core/Kept'
 import { useKept } from '../../shared/useKept'
 import { useProblems } from '../../shared/useProblems'
+import { dueWords } from '../../shared/words'
+import { BeginBy } from './BeginBy'
 import { CommissionFields } from './CommissionFields'
 import { CopyForm } from '../../shared/CopyForm'
 import { GuestAddress } from './GuestAddress'
@@ -43,13 +45,15 @@ const isDetails = (value: unknown): value is CommissionDetails => hasFields(valu
 export function CommissionPage() {
   const { commissionId } = useParams()
   const { data, error, refetch } = useQuery(queries.commissions())
-  if (!commissionId) return <Open key="new" kept={null} />
+  if (!commissionId) return <Open key="new" kept={null} hasBegun={false} />
   if (!data) return error ? <Unreadable error={error} retry={() => void refetch()} /> : <Reading />
-  const kept = data.commissions.find((entry) => entry.commission.id === commissionId)?.commission
-  return kept ? <Open key={`${kept.id} ${kept.version}`} kept={kept} /> : <NothingHere />
+  const entry = data.commissions.find((one) => one.commission.id === commissionId)
+  if (!entry) return <NothingHere />
+  const { commission: kept, progress } = entry
+  return <Open key={`${kept.id} ${kept.version}`} kept={kept} hasBegun={progress.done > 0} />
 }
 
-function Open({ kept }: { kept: CommissionView | null }) {
+function Open({ kept, hasBegun }: { kept: CommissionView | null; hasBegun: boolean }) {
   const { t } = useTranslation()
   const client = useQueryClient()
   const [, go] = useLocation()
@@ -99,6 +103,12 @@ function Open({ kept }: { kept: CommissionView | null }) {
         </Link>
       </p>
       <PageTitle title={title} />
+      {kept && (
+        <p className="text-sm">
+          {dueWords(t, kept)}
+          <BeginBy commission={kept} hasBegun={hasBegun} />
+        </p>
+      )}
       {!kept && <p className="quiet mt-1 max-w-prose text-sm">{t('commission.newHelp')}</p>}
       <form
         className="mt-4 space-y-4"

@@ -12,6 +12,7 @@ import { PieceDrawing } from '../../shared/PieceDrawing'
 import { SearchField } from '../../shared/SearchField'
 import { SelectField } from '../../shared/SelectField'
 import { containsWords, dueWords, flowerCount } from '../../shared/words'
+import { BeginBy } from './BeginBy'
 import { FirstSteps } from './FirstSteps'
 import { inOrder } from '../../shared/numbers'
 
@@ -115,6 +116,7 @@ function Entry({ entry: { commission, progress, food, flowers } }: { entry: Comm
         </h2>
         <p className="min-w-0 text-sm">
           <span className="font-semibold">{t(`commission.is.${commission.status}`)}</span> · {dueWords(t, commission)}
+          <BeginBy commission={commission} hasBegun={progress.done > 0} />
           <span className="quiet">
             {progress.done > 0 && <span> · {t('commission.progress', { ...progress })}</span>}
             {facts.filter(Boolean).map((fact) => (
