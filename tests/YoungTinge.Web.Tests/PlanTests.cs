@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
@@ -32,8 +33,34 @@ public sealed class PlanTests(DemoApplication application) : ApiTest(application
         Assert.Equal(HttpStatusCode.PreconditionFailed, (await Http.PutOverAsync("/api/plan", Change(), version)).StatusCode);
         var now = await GetAsync("/api/plan");
         Assert.Equal(found["plan"]!.ToJsonString(), now["plan"]!.ToJsonString());
+        // Each sheet says when, and until when what was laid out rests.
+        var times = (await GetAsync($"/api/commissions/{small}/run-sheet"))["times"]!.AsObject();
+        Assert.Equal(planned.Order(), times.Where(time => time.Value!["from"] is not null).Select(time => time.Key).Order());
+        foreach (var own in parts.GroupBy(part => (string)part!["operationId"]!))
+        {
+            Assert.Equal((string)own.First()!["from"]!, (string)times[own.Key]!["from"]!);
+            Assert.Equal(own.Max(part => (DateTimeOffset)part!["to"]!), (DateTimeOffset)times[own.Key]!["to"]!);
+        }
+
+        Assert.Contains(times, time => time.Value!["restsUntil"] is { } until && (DateTimeOffset)until > (DateTimeOffset)time.Value!["to"]!);
         // The other commissions are in no plan.
         Assert.True((bool)now["isOld"]!);
+    }
+
+    [Fact]
+    public async Task The_last_day_to_begin_is_that_of_the_plan_on_every_commission()
+    {
+        var kept = await GetAsync("/api/plan");
+        var zone = TimeZoneInfo.FindSystemTimeZoneById((string)kept["timeZone"]!);
+        var planned = (await PostAsync("/api/plan/proposals", Asked(kept["makers"]!)))["commissions"]!.AsArray();
+        Assert.Contains(planned, one => one!["lastBeginAt"] is not null);
+        foreach (var one in planned)
+        {
+            var said = await GetAsync($"/api/commissions/{one!["commission"]!["id"]}/last-begin");
+            var day = one["lastBeginAt"] is { } at ? DateOnly.FromDateTime(TimeZoneInfo.ConvertTime((DateTimeOffset)at, zone).DateTime) : (DateOnly?)null;
+            Assert.Equal(day?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture), (string?)said["on"]);
+            Assert.Equal(day is not null ? "byThen" : one["endsAt"] is null ? "nothingToDo" : "tooLate", (string)said["verdict"]!);
+        }
     }
 
     [Fact]

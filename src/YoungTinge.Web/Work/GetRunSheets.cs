@@ -1,4 +1,6 @@
+using YoungTinge.Core.Scheduling;
 using YoungTinge.Core.Work;
+using YoungTinge.Store;
 using YoungTinge.Web.Shared;
 using YoungTinge.Web.Shared.Computing;
 
@@ -10,8 +12,10 @@ public static class GetRunSheets
     /// <param name="FlowerId">Null for a whole commission.</param>
     /// <param name="PieceId">Null for a whole flower or commission.</param>
     /// <param name="ToMake">Pieces with spares; 0 for more than one kind.</param>
+    /// <param name="Times">By operation, for what is done or stands in the plan in force.</param>
     public sealed record Answer(
-        CommissionView Commission, Guid? FlowerId, string? FlowerName, Guid? PieceId, string? PieceName, int ToMake, IReadOnlyList<OperationView> Operations);
+        CommissionView Commission, Guid? FlowerId, string? FlowerName, Guid? PieceId, string? PieceName, int ToMake, IReadOnlyList<OperationView> Operations,
+        IReadOnlyDictionary<string, OperationTime> Times, string TimeZone);
 
     public static void Map(RouteGroupBuilder api)
     {
@@ -23,33 +27,40 @@ public static class GetRunSheets
             .WithSummary("What there is to do for a commission, in order.").Produces<Answer>().ProducesProblems(404);
     }
 
-    private static async Task<IResult> OfPiece(Guid id, StudioWorks works, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> OfPiece(Guid id, StudioWorks works, WorkPlanStore plans, TimeProvider clock, CancellationToken cancel)
     {
         var work = await works.LoadAsync(cancel);
         if (work.Find(id) is not { } piece || work.FindFlower(piece.FlowerId) is not var (commission, flower))
             return ApiProblem.NotFound();
-        return TypedResults.Ok(new Answer(
-            CommissionView.From(commission, work.Studio, clock.GetUtcNow()), flower.Id, flower.Name, piece.Id, piece.Piece.Name, piece.Piece.ToMake(piece.Parts),
-            Views(work.GraphOf(commission.Id).OfPiece(id), work)));
+        return TypedResults.Ok(await SheetAsync(
+            work, commission, work.GraphOf(commission.Id).OfPiece(id), plans, clock, cancel, (flower.Id, flower.Name), (piece.Id, piece.Piece.Name, piece.Piece.ToMake(piece.Parts))));
     }
 
-    private static async Task<IResult> OfFlower(Guid id, StudioWorks works, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> OfFlower(Guid id, StudioWorks works, WorkPlanStore plans, TimeProvider clock, CancellationToken cancel)
     {
         var work = await works.LoadAsync(cancel);
         if (work.FindFlower(id) is not var (commission, flower))
             return ApiProblem.NotFound();
-        return TypedResults.Ok(new Answer(
-            CommissionView.From(commission, work.Studio, clock.GetUtcNow()), flower.Id, flower.Name, null, null, 0, Views(work.GraphOf(commission.Id).OfFlower(id), work)));
+        return TypedResults.Ok(await SheetAsync(work, commission, work.GraphOf(commission.Id).OfFlower(id), plans, clock, cancel, (flower.Id, flower.Name)));
     }
 
-    private static async Task<IResult> OfCommission(Guid id, StudioWorks works, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> OfCommission(Guid id, StudioWorks works, WorkPlanStore plans, TimeProvider clock, CancellationToken cancel)
     {
         var work = await works.LoadAsync(cancel);
         if (work.FindCommission(id) is not { } commission)
             return ApiProblem.NotFound();
-        return TypedResults.Ok(new Answer(
-            CommissionView.From(commission, work.Studio, clock.GetUtcNow()), null, null, null, null, 0, Views(work.GraphOf(id).Operations, work)));
+        return TypedResults.Ok(await SheetAsync(work, commission, work.GraphOf(id).Operations, plans, clock, cancel));
     }
 
-    private static IReadOnlyList<OperationView> Views(IEnumerable<Operation> operations, StudioWork work) => [.. operations.Select(operation => OperationView.From(operation, work))];
+    private static async Task<Answer> SheetAsync(
+        StudioWork work, Commission commission, IEnumerable<Operation> of, WorkPlanStore plans, TimeProvider clock, CancellationToken cancel,
+        (Guid Id, string Name)? flower = null, (Guid Id, string Name, int ToMake)? piece = null)
+    {
+        var operations = of.ToList();
+        var plan = (await plans.FindAsync(work.Studio.Id, cancel))?.Plan;
+        var doneAt = operations.Where(one => work.Ticks.ContainsKey(one.Id)).ToDictionary(one => one.Id, one => work.Ticks[one.Id].At);
+        return new Answer(
+            CommissionView.From(commission, work.Studio, clock.GetUtcNow()), flower?.Id, flower?.Name, piece?.Id, piece?.Name, piece?.ToMake ?? 0,
+            [.. operations.Select(operation => OperationView.From(operation, work))], OperationTime.Of(operations, plan, doneAt), work.Studio.TimeZone);
+    }
 }

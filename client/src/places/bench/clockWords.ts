@@ -1,14 +1,12 @@
 import type { TFunction } from '../../shared/translation'
 import { minutesWords } from '../../shared/minutesWords'
-import { clock, dayOf, shortDay } from '../plan/planTimes'
+import { clock, dayAndTime } from '../../shared/clockTime'
+import { dayOf } from '../plan/planTimes'
 
 /** "14:20", with its day if that is not today. @param at In ms. */
 export function whenWords(t: TFunction, at: number, now: number, timeZone: string): string {
   const [then, today] = [new Date(at).toISOString(), new Date(now).toISOString()]
-  const time = clock(then, timeZone)
-  return dayOf(then, timeZone) === dayOf(today, timeZone)
-    ? time
-    : t('plan.dayAndTime', { day: shortDay(then, timeZone), time })
+  return dayOf(then, timeZone) === dayOf(today, timeZone) ? clock(then, timeZone) : dayAndTime(t, then, timeZone)
 }
 
 /** "4:09" under an hour, "2 h 20 min" above. @param ms That are left. */

@@ -1,7 +1,8 @@
 import type { WorkPlan } from '../../api/api'
 import { minutesWords } from '../../shared/minutesWords'
 import { useTranslation } from '../../shared/translation'
-import { clock, dayOf, shortDay } from './planTimes'
+import { dayAndTime } from '../../shared/clockTime'
+import { dayOf } from './planTimes'
 
 /** A plan to compare with others. */
 export interface PlanBeside {
@@ -60,7 +61,7 @@ export function Beside({
                 <th scope="row" className="font-semibold">
                   {name}
                 </th>
-                <td>{end && t('plan.dayAndTime', { day: shortDay(end, timeZone), time: clock(end, timeZone) })}</td>
+                <td>{end && dayAndTime(t, end, timeZone)}</td>
                 <td>{lateMinutes > 0 ? minutesWords(t, lateMinutes) : t('plan.notLate')}</td>
                 <td>{days.size}</td>
                 {inForce && <td>{plan === inForce ? '' : t('plan.moved', { count: moved })}</td>}

@@ -2,7 +2,8 @@ import { Pin as PinIcon } from 'lucide-react'
 import { useState } from 'react'
 import type { Pin } from '../../api/api'
 import { useTranslation } from '../../shared/translation'
-import { clock, dayOf, momentAt } from './planTimes'
+import { clock } from '../../shared/clockTime'
+import { dayOf, momentAt } from './planTimes'
 
 /** Sets when something is begun: at a time, or on a day; the rest is planned round it. */
 export function PinEditor({

@@ -6,7 +6,8 @@ import type { NameOf } from '../../shared/words'
 import { stepWords } from '../sheets/stepWords'
 import type { TimedPart } from './planTimes'
 import { PinEditor } from './PinEditor'
-import { clock, dayOf, longDay, mondayOf } from './planTimes'
+import { clock } from '../../shared/clockTime'
+import { dayOf, longDay, mondayOf } from './planTimes'
 
 /** The plan in words, day by day. */
 export function PlanList({

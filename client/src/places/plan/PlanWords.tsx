@@ -1,10 +1,10 @@
 import type { Maker, WorkProposal } from '../../api/api'
+import { dayAndTime } from '../../shared/clockTime'
 import { Problem } from '../../shared/Message'
 import { minutesWords } from '../../shared/minutesWords'
 import { useTranslation } from '../../shared/translation'
 import type { NameOf } from '../../shared/words'
 import { stepWords } from '../sheets/stepWords'
-import { clock, shortDay } from './planTimes'
 
 /** What a plan comes to: how sure it is, when each commission is ready and must be begun, and what would help if it is late. */
 export function PlanWords({
@@ -19,7 +19,7 @@ export function PlanWords({
   onPlanWith: (makers: Maker[]) => void
 }) {
   const { t } = useTranslation()
-  const when = (at: string) => t('plan.dayAndTime', { day: shortDay(at, timeZone), time: clock(at, timeZone) })
+  const when = (at: string) => dayAndTime(t, at, timeZone)
   const stepOf = (id: string | null) => {
     const operation = found.operations.find((one) => one.id === id)
     return operation ? stepWords(t, operation, nameOf).what : ''

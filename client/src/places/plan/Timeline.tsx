@@ -2,7 +2,8 @@ import { useState } from 'react'
 import type { CommissionView, Maker } from '../../api/api'
 import { useTranslation } from '../../shared/translation'
 import type { TimedPart } from './planTimes'
-import { dayOf, daysOf, minuteOf, nextDay, shortDay } from './planTimes'
+import { shortDay } from '../../shared/clockTime'
+import { dayOf, daysOf, minuteOf, nextDay } from './planTimes'
 
 const dayPx = 220
 const rowPx = 26

@@ -1,4 +1,5 @@
 import type { Operation, PlannedPart } from '../../api/api'
+import { clock } from '../../shared/clockTime'
 import { moment } from '../../shared/numbers'
 
 /** A part of the work with what it is. */
@@ -7,17 +8,9 @@ export interface TimedPart {
   operation: Operation
 }
 
-/** "09:30", by the clock of the studio. */
-export const clock = (at: string, timeZone: string) =>
-  moment(at, { hour: '2-digit', minute: '2-digit', timeZone, hourCycle: 'h23' })
-
 /** "Tuesday, 1 December" */
 export const longDay = (at: string, timeZone: string) =>
   moment(at, { weekday: 'long', day: 'numeric', month: 'long', timeZone })
-
-/** "Tue 1 Dec" */
-export const shortDay = (at: string, timeZone: string) =>
-  moment(at, { weekday: 'short', day: 'numeric', month: 'short', timeZone })
 
 /** Of the calendar, to sort and compare: "2026-12-01". */
 export function dayOf(at: string, timeZone: string): string {

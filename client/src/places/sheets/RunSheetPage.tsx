@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link, useParams } from 'wouter'
 import type { Material, Operation, RunSheet } from '../../api/api'
 import { queries } from '../../api/queries'
+import { dayAndTime } from '../../shared/clockTime'
 import { Cautions } from '../../shared/Cautions'
 import { NotThere } from '../../shared/Message'
 import { minutesWords } from '../../shared/minutesWords'
@@ -10,6 +11,7 @@ import { InlineSwatch } from '../../shared/Swatch'
 import { hangsOnTicks, tickOperations } from '../../shared/tickStep'
 import { useTranslation } from '../../shared/translation'
 import { useTicks } from '../../shared/useTicks'
+import { useTimeZone } from '../../shared/useTimeZone'
 import type { NameOf } from '../../shared/words'
 import { dayWords, nameFinder, scale } from '../../shared/words'
 import { PasteSteps } from '../pasteDay/PasteSteps'
@@ -135,7 +137,11 @@ function Step({
   onTick: (ticked: boolean) => void
 }) {
   const { t } = useTranslation()
+  const timeZone = useTimeZone(sheet.timeZone)
+  const time = sheet.times[operation.id]
+  const when = (at: string) => dayAndTime(t, at, timeZone)
   const words = stepWords(t, operation, nameOf)
+  const onlyDries = operation.step.kind === 'dryPieces'
   const others = lotWords(t, operation, isOfOne ? sheet.pieceId : null, isOfOne)
   return (
     <li
@@ -154,6 +160,12 @@ function Step({
           <span className={`block font-semibold ${isTicked ? 'quiet line-through' : ''}`}>
             {operation.colour && operation.step.kind !== 'brushDust' && <InlineSwatch colour={operation.colour} />}{' '}
             {words.what}
+            {time?.from && !isTicked && (
+              <span className="quiet font-normal">
+                {' · '}
+                {onlyDries ? t('runSheet.dryBy', { when: when(time.to) }) : when(time.from)}
+              </span>
+            )}
           </span>
           {others && <span className="block text-sm">{others}</span>}
           {words.lines?.map((line, i) => (
@@ -176,8 +188,14 @@ function Step({
           )}
           {operation.waitMinutes > 0 && !words.saysWait && (
             <span className="quiet block text-sm">
-              {t('runSheet.wait', { time: minutesWords(t, operation.waitMinutes) })}
+              {t(time?.restsUntil ? 'runSheet.waitUntil' : 'runSheet.wait', {
+                time: minutesWords(t, operation.waitMinutes),
+                when: time?.restsUntil ? when(time.restsUntil) : '',
+              })}
             </span>
+          )}
+          {time?.restsUntil && words.saysWait && (
+            <span className="quiet block text-sm">{t('runSheet.restsUntil', { when: when(time.restsUntil) })}</span>
           )}
           {operation.changedSince && isTicked && (
             <span className="text-error block text-sm font-semibold">{t('runSheet.changed')}</span>
