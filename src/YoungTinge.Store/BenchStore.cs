@@ -20,8 +20,9 @@ public sealed record BenchTimer(Guid Id, string? OperationId, string Name, int S
 /// <param name="IsDry">As dry as they have to be.</param>
 /// <param name="Minutes">Since they were laid out; null if that is not known.</param>
 /// <param name="PlannedMinutes">That it was to take.</param>
+/// <param name="HouseMinutes">That it takes by the house figures, whatever had been learned by then.</param>
 /// <param name="By">Who touched them; empty if that is not known.</param>
-public sealed record DryingReading(Guid Id, string OperationId, bool IsDry, double? Minutes, double PlannedMinutes, DateTimeOffset At, string By)
+public sealed record DryingReading(Guid Id, string OperationId, bool IsDry, double? Minutes, double PlannedMinutes, double HouseMinutes, DateTimeOffset At, string By)
 {
     public const double MostMinutes = 1e6;
 }
@@ -30,7 +31,7 @@ public sealed record DryingReading(Guid Id, string OperationId, bool IsDry, doub
 public sealed class BenchStore(NpgsqlDataSource dataSource)
 {
     internal const string TimerColumns = "id, operation_id, name, seconds, started_at, started_by";
-    internal const string ReadingColumns = "id, operation_id, is_dry, minutes, planned_minutes, read_at, read_by";
+    internal const string ReadingColumns = "id, operation_id, is_dry, minutes, planned_minutes, house_minutes, read_at, read_by";
 
     /// <summary>Longer ago nobody sends anything again.</summary>
     private const string Forgotten = "90 days";
@@ -61,7 +62,7 @@ public sealed class BenchStore(NpgsqlDataSource dataSource)
         new(reader.GetGuid(0), reader.IsDBNull(1) ? null : reader.GetString(1), reader.GetString(2), reader.GetInt32(3), reader.GetFieldValue<DateTimeOffset>(4), reader.GetString(5));
 
     internal static DryingReading ReadReading(NpgsqlDataReader reader) =>
-        new(reader.GetGuid(0), reader.GetString(1), reader.GetBoolean(2), reader.IsDBNull(3) ? null : reader.GetDouble(3), reader.GetDouble(4), reader.GetFieldValue<DateTimeOffset>(5), reader.GetString(6));
+        new(reader.GetGuid(0), reader.GetString(1), reader.GetBoolean(2), reader.IsDBNull(3) ? null : reader.GetDouble(3), reader.GetDouble(4), reader.GetDouble(5), reader.GetFieldValue<DateTimeOffset>(6), reader.GetString(7));
 
     public Task StartAsync(Guid studioId, Guid noteId, BenchTimer timer, CancellationToken cancel) => OnceAsync(studioId, noteId, connection => RunAsync(connection, """
         insert into bench_timer (studio_id, id, operation_id, name, seconds, started_at, started_by)
@@ -77,11 +78,18 @@ public sealed class BenchStore(NpgsqlDataSource dataSource)
     {
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
         await RunAsync(connection, """
-            insert into drying_reading (studio_id, id, operation_id, is_dry, minutes, planned_minutes, read_at, read_by)
-            values ($1, $2, $3, $4, $5, $6, $7, $8)
+            insert into drying_reading (studio_id, id, operation_id, is_dry, minutes, planned_minutes, house_minutes, read_at, read_by)
+            values ($1, $2, $3, $4, $5, $6, $7, $8, $9)
             on conflict do nothing
             """, cancel, Of(studioId), Of(reading.Id), Of(reading.OperationId), Of(reading.IsDry), new NpgsqlParameter { Value = (object?)reading.Minutes ?? DBNull.Value, NpgsqlDbType = NpgsqlDbType.Double },
-            Of(reading.PlannedMinutes), Of(reading.At.ToUniversalTime()), Of(reading.By));
+            Of(reading.PlannedMinutes), Of(reading.HouseMinutes), Of(reading.At.ToUniversalTime()), Of(reading.By));
+    }
+
+    /// <summary>It was not dry after all: what was felt is taken back with the tick.</summary>
+    public async Task TakeBackDryAsync(Guid studioId, string operationId, CancellationToken cancel)
+    {
+        await using var connection = await dataSource.OpenConnectionAsync(cancel);
+        await RunAsync(connection, "delete from drying_reading where studio_id = $1 and operation_id = $2 and is_dry", cancel, Of(studioId), Of(operationId));
     }
 
     private async Task OnceAsync(Guid studioId, Guid noteId, Func<NpgsqlConnection, Task> write, CancellationToken cancel)

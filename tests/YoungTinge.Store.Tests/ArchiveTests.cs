@@ -61,7 +61,7 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
         await new WorkPlanStore(demo.DataSource).SaveAsync(studioId, new KeptWorkPlan([maker], new WorkPlan([new PlannedPart("a", 1, 1, DateTimeOffset.UnixEpoch, DateTimeOffset.UnixEpoch.AddMinutes(5), maker.Id)]), 0), Cancel);
         var bench = new BenchStore(demo.DataSource);
         await bench.StartAsync(studioId, Guid.NewGuid(), new BenchTimer(Guid.NewGuid(), null, "Steam", 90, DateTimeOffset.Parse("2026-03-01T09:00:00Z", System.Globalization.CultureInfo.InvariantCulture), "Odile"), Cancel);
-        await bench.ReadAsync(studioId, new DryingReading(Guid.NewGuid(), $"piece:{pieces[0].Id}:dry", false, 31.25, 30, DateTimeOffset.Parse("2026-03-01T09:00:00Z", System.Globalization.CultureInfo.InvariantCulture), "Odile"), Cancel);
+        await bench.ReadAsync(studioId, new DryingReading(Guid.NewGuid(), $"piece:{pieces[0].Id}:dry", false, 31.25, 30, 24, DateTimeOffset.Parse("2026-03-01T09:00:00Z", System.Globalization.CultureInfo.InvariantCulture), "Odile"), Cancel);
         await new PracticeStore(demo.DataSource).AddAsync(studioId, new PracticeTrial(Guid.NewGuid(), Exercise.Glaze, 1.25, true, new Lab(60, 10, -5), DateTimeOffset.Parse("2026-03-01T09:00:00Z", System.Globalization.CultureInfo.InvariantCulture)), Cancel);
         var before = await Archive.WriteAsync(studioId);
         foreach (var table in ArchiveStore.TableNames)

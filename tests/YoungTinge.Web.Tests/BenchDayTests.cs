@@ -98,13 +98,39 @@ public sealed class BenchDayTests(DemoApplication application) : ApiTest(applica
             ["isDry"] = isDry,
             ["minutes"] = minutes,
         };
+        async Task<int> TouchesAsync() => (int)(await BenchAsync())["learned"]!["touches"]!;
+        var before = await TouchesAsync();
         await TellAsync(Guid.NewGuid(), Touched(false, 100));
         var readings = (await BenchAsync())["readings"]!.AsArray().Where(reading => (string)reading!["operationId"]! == (string)operation["id"]!).ToList();
         Assert.Equal((false, 100.0), ((bool)readings.Single()!["isDry"]!, (double)readings.Single()!["minutes"]!));
-        Assert.True((double)readings.Single()!["plannedMinutes"]! > 0);
+        Assert.Equal((double)operation["waitMinutes"]!, (double)readings.Single()!["plannedMinutes"]!);
         await TellAsync(Guid.NewGuid(), Touched(true, 140));
         Assert.NotNull(await RecentAsync(operation));
+        Assert.Equal(before + 2, await TouchesAsync());
+        // It was not dry after all.
         await TellAsync(Guid.NewGuid(), TakeBack(operation));
+        Assert.Equal(before + 1, await TouchesAsync());
+    }
+
+    [Fact]
+    public async Task What_takes_longer_here_is_planned_longer_and_what_was_done_stays_done()
+    {
+        var (dried, next) = (await FreshAsync("dryPieces"), (await BenchAsync())["tasks"]!.AsArray().Where(task => (string)task!["operation"]!["step"]!["kind"]! == "dryPieces").ElementAt(1)!["operation"]!);
+        JsonObject Touched(JsonNode operation, bool isDry, double times)
+        {
+            var note = Tick(operation);
+            (note["kind"], note["isDry"], note["minutes"]) = ("touched", isDry, times * (double)operation["waitMinutes"]!);
+            return note;
+        }
+
+        foreach (var times in new[] { 1.1, 1.2, 1.3, 1.5, 1.6 })
+            await TellAsync(Guid.NewGuid(), Touched(dried, false, times));
+        await TellAsync(Guid.NewGuid(), Touched(dried, true, 2.2));
+        var bench = await BenchAsync();
+        Assert.True((double)bench["learned"]!["factor"]! > 1.3);
+        Assert.True((double)bench["tasks"]!.AsArray().Single(task => (string)task!["operation"]!["id"]! == (string)next["id"]!)!["operation"]!["waitMinutes"]! > 1.2 * (double)next["waitMinutes"]!);
+        // That it will take longer from now on is no change of what was done.
+        Assert.False((bool)(await RecentAsync(dried))!["changedSince"]!);
     }
 
     [Fact]

@@ -2,9 +2,18 @@ import type { QueryClient, QueryKey } from '@tanstack/react-query'
 import { RequestFailed } from '../core/RequestFailed'
 
 /** What this browser holds of a day, for a page that begins without a connection. Gone with whoever goes out. */
-const shelfName = 'day'
+const shelves = 'day'
+
+/** Of this build alone, by the address of its code: another may know a day by other facts. */
+const shelfName = `${shelves} ${import.meta.url}`
 
 const shelf = async () => ('caches' in window ? caches.open(shelfName) : undefined)
+
+const clear = async (but?: string) => {
+  if (!('caches' in window)) return
+  const names = (await caches.keys()).filter((name) => name.startsWith(shelves) && name !== but)
+  await Promise.all(names.map((name) => caches.delete(name)))
+}
 
 export const held = {
   async find<T>(address: string): Promise<T | undefined> {
@@ -18,6 +27,7 @@ export const held = {
     if (!signal.aborted)
       await shelf()
         .then((on) => on?.put(address, Response.json(found)))
+        .then(() => clear(shelfName))
         .catch(() => undefined)
     return found
   },
@@ -37,7 +47,5 @@ export const held = {
       return found
     }
   },
-  async forget(): Promise<void> {
-    if ('caches' in window) await caches.delete(shelfName)
-  },
+  forget: () => clear(),
 }

@@ -158,6 +158,9 @@ public sealed record PasteBase(Label Label, KubelkaMunkSpectra Optics) : Materia
 {
     /// <summary>Of every paste, coloured or not.</summary>
     public const double DensityGPerCm3 = 1.30;
+
+    /// <summary>How many times as long it dries as flower paste: what is fat or soft longer.</summary>
+    public double DriesTimes { get; init; } = 1;
 }
 
 /// <summary>A colour to knead into paste.</summary>

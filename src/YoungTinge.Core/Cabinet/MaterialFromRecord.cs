@@ -44,7 +44,7 @@ public static class MaterialFromRecord
 
     private static Material OfKind(MaterialRecord sheet, Label label, KubelkaMunkSpectra paste) => sheet.Kind switch
     {
-        MaterialKind.Paste => new PasteBase(label, Optics(sheet, look => Scaled(look, paste))),
+        MaterialKind.Paste => new PasteBase(label, Optics(sheet, look => Scaled(look, paste))) { DriesTimes = sheet.DriesTimes ?? 1 },
         MaterialKind.Colourant => new Colourant(
             label, Optics(sheet, look => FromSwatch.Colourant(look, sheet.LabelGPer100g ?? UsualLabelGPer100g, paste)),
             sheet.LoadLimit ?? UsualColourLimitGPer100g, Development(sheet))

@@ -107,6 +107,9 @@ public sealed record MaterialRecord
     /// <summary>Of a dust: share of its scattering that is left where glaze soaks it, 0 to 1.</summary>
     public double? WetScatter { get; init; }
 
+    /// <summary>Of a paste: how many times as long it dries as flower paste.</summary>
+    public double? DriesTimes { get; init; }
+
     /// <summary>36 values, 380 to 730 nm every 10 nm; in 1/mm for a paste, 1/mm for each g per 100 g for a colour, cm2/mg for a dust.</summary>
     public IReadOnlyList<double>? Absorption { get; init; }
 
@@ -171,6 +174,7 @@ public sealed record MaterialRecord
             GlintStrength = dust?.Glint?.Strength,
             GlintHalfLoadMgPerCm2 = dust?.Glint?.HalfLoadMgPerCm2,
             WetScatter = dust?.WetScatter,
+            DriesTimes = (material as PasteBase)?.DriesTimes,
             Absorption = Values(OpticsOf(material)?.Absorption),
             Scattering = Values(OpticsOf(material)?.Scattering),
             Reflectance = Values(ReflectanceOf(material)),

@@ -63,7 +63,8 @@ public static class MaterialRecordCheck
         Figure("timeConstantHours", sheet => sheet.TimeConstantHours, 0.01, 1000), Figure("gloss", sheet => sheet.Gloss, 0, 1),
         Figure("outerReflection", sheet => sheet.OuterReflection, 0, 1), Figure("innerReflection", sheet => sheet.InnerReflection, 0, 0.99),
         Figure("wetMlPerCm2", sheet => sheet.WetMlPerCm2, 1e-6, 1), Figure("densityGPerMl", sheet => sheet.DensityGPerMl, 0.01, 5), Figure("washDepthMm", sheet => sheet.WashDepthMm, 0.001, 5),
-        Figure("glintStrength", sheet => sheet.GlintStrength, 0, 1), Figure("glintHalfLoadMgPerCm2", sheet => sheet.GlintHalfLoadMgPerCm2, 0.001, 10), Figure("wetScatter", sheet => sheet.WetScatter, 0, 1), Figure("worstDeltaE", sheet => sheet.WorstDeltaE, 0, 200),
+        Figure("glintStrength", sheet => sheet.GlintStrength, 0, 1), Figure("glintHalfLoadMgPerCm2", sheet => sheet.GlintHalfLoadMgPerCm2, 0.001, 10), Figure("wetScatter", sheet => sheet.WetScatter, 0, 1), Figure("driesTimes", sheet => sheet.DriesTimes, 0.2, 10),
+        Figure("worstDeltaE", sheet => sheet.WorstDeltaE, 0, 200),
     ];
 
     /// <summary>Every figure of a sheet with the widest range that it may be in, whatever the material.</summary>

@@ -99,7 +99,7 @@ internal sealed partial class CommissionWork
 
     /// <summary>What is leathery goes on while it bends; what had to be firm for its dust bends no more, and has no window.</summary>
     private IEnumerable<Window> WindowOf(PlannedWork work, Room room) => operations.Where(operation => operation.Step is DryPieces { Until: Dryness.Leathery } && operation.Touches(work.PieceId))
-        .Select(dry => new Window(dry.Id, dry.WaitMinutes + Drying.BendsForMinutes(work.Piece, room)));
+        .Select(dry => new Window(dry.Id, dry.WaitMinutes + Drying.BendsForMinutes(work.Piece, PasteTimesOf(work), room)));
 
     /// <summary>Each kind of piece in the order of its own plan; steam and glaze go over all of them at once where they can.</summary>
     /// <returns>Ids of the last of each kind of piece.</returns>

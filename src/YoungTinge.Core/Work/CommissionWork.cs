@@ -88,11 +88,16 @@ internal sealed partial class CommissionWork(Guid commissionId, IReadOnlyList<Fl
         {
             Supports = Supports.Of(work, materials),
         });
-        if (Drying.MinutesFor(work.Piece, until, flower.Room) is not (> 0 and var minutes))
+        if (Drying.MinutesFor(work.Piece, PasteTimesOf(work), until, flower.Room) is not (> 0 and var minutes))
             return shape;
-        Add(new Operation(dry, WorkPhase.Shape, commissionId, new DryPieces(StepKeys.Dry, until, minutes / 60, flower.Room.IsTooDamp), lots, [], 0, 0, minutes, [shape]));
+        Add(new Operation(dry, WorkPhase.Shape, commissionId, new DryPieces(StepKeys.Dry, until, minutes / 60, flower.Room.IsTooDamp), lots, [], 0, 0, minutes, [shape])
+        {
+            HouseWaitMinutes = Drying.MinutesFor(work.Piece, PasteTimesOf(work), until, flower.Room.AsTheHouseSays),
+        });
         return dry;
     }
+
+    private double PasteTimesOf(PlannedWork work) => materials.Find(work.Paste.BaseId) is PasteBase paste ? paste.DriesTimes : 1;
 
     /// <summary>Each pot before the first that takes from it.</summary>
     private void AddPots(List<Operation> lays)

@@ -15,6 +15,12 @@ public sealed record Room(double HumidityPercent, double Celsius)
     /// <summary>Where nothing is known of a room.</summary>
     public static Room Usual { get; } = new(50, 20);
 
+    /// <summary>How many times as long things dry in it as the house figures say, as its studio has learned.</summary>
+    public double LearnedFactor { get; init; } = 1;
+
+    /// <summary>As the house says, whatever was learned.</summary>
+    public Room AsTheHouseSays => this with { LearnedFactor = 1 };
+
     public bool IsTooDamp => HumidityPercent >= TooDampPercent;
 
     /// <summary>
@@ -22,10 +28,10 @@ public sealed record Room(double HumidityPercent, double Celsius)
     /// if it were just not: whoever plans with it has to help it first.
     /// </summary>
     public double SlowerThanUsual =>
-        (StillPercent - Usual.HumidityPercent) / (StillPercent - Math.Min(HumidityPercent, TooDampPercent - 1)) * Math.Pow(2, (Usual.Celsius - Celsius) / 12);
+        (StillPercent - Usual.HumidityPercent) / (StillPercent - Math.Min(HumidityPercent, TooDampPercent - 1)) * Math.Pow(2, (Usual.Celsius - Celsius) / 12) * LearnedFactor;
 }
 
-/// <summary>How long pieces of flower paste dry, by what is thickest of them, in their room. House figures.</summary>
+/// <summary>How long pieces dry, by what is thickest of them, by their paste and their room. House figures, until the bench has learned better ones.</summary>
 public static class Drying
 {
     /// <summary>At this thickness, in the usual room.</summary>
@@ -40,17 +46,19 @@ public static class Drying
     private const double ByThickness = 1.4;
 
     /// <summary>How long a leathery piece still bends, in minutes, once it is leathery: until it is dry to the touch.</summary>
-    public static double BendsForMinutes(Piece piece, Room room) => (TouchDryMinutes - LeatheryMinutes) * Slowness(piece, room);
+    /// <param name="pasteTimes">How many times as long its paste dries as flower paste.</param>
+    public static double BendsForMinutes(Piece piece, double pasteTimes, Room room) => (TouchDryMinutes - LeatheryMinutes) * Slowness(piece, pasteTimes, room);
 
+    /// <param name="pasteTimes">How many times as long its paste dries as flower paste.</param>
     /// <returns>Minutes as a maker reads them off a clock; 0 for what is bought.</returns>
-    public static double MinutesFor(Piece piece, Dryness until, Room room) => Readable(Slowness(piece, room) * (until switch
+    public static double MinutesFor(Piece piece, double pasteTimes, Dryness until, Room room) => Readable(Slowness(piece, pasteTimes, room) * (until switch
     {
         Dryness.Leathery => LeatheryMinutes,
         Dryness.BoneDry => BoneDryMinutes,
         _ => FirmMinutes,
     }));
 
-    private static double Slowness(Piece piece, Room room) => Math.Pow(ThickestMm(piece) / ReferenceMm, ByThickness) * room.SlowerThanUsual;
+    private static double Slowness(Piece piece, double pasteTimes, Room room) => Math.Pow(ThickestMm(piece) / ReferenceMm, ByThickness) * pasteTimes * room.SlowerThanUsual;
 
     /// <summary>What air comes to from both sides; of what is solid, from all round, its radius.</summary>
     private static double ThickestMm(Piece piece) => piece.Body switch

@@ -44,6 +44,9 @@ public sealed record Operation(
     /// <summary>Of a hand; what is not only dries.</summary>
     public bool IsByHand => SetUpMinutes + HandMinutes > 0;
 
+    /// <summary>The wait by the house figures, whatever was learned; null where it is no matter of learning.</summary>
+    public double? HouseWaitMinutes { get; init; }
+
     /// <summary>When it has to be begun; empty where there is time.</summary>
     public IReadOnlyList<Window> Windows { get; init; } = [];
 

@@ -59,6 +59,7 @@ internal static class MaterialColumns
         Number("glint_strength", s => s.GlintStrength, (s, n) => s with { GlintStrength = n }, false),
         Number("glint_half_load_mg_per_cm2", s => s.GlintHalfLoadMgPerCm2, (s, n) => s with { GlintHalfLoadMgPerCm2 = n }, false),
         Number("wet_scatter", s => s.WetScatter, (s, n) => s with { WetScatter = n }, false),
+        Number("dries_times", s => s.DriesTimes, (s, n) => s with { DriesTimes = n }, false),
         Choice<OpticsOrigin>("optics_origin", s => s.Origin, (s, origin) => s with { Origin = origin }, false),
         Number("worst_delta_e", s => s.WorstDeltaE, (s, n) => s with { WorstDeltaE = n }, false),
         Spectrum("absorption", s => s.Absorption, (s, values) => s with { Absorption = values }),

@@ -1,6 +1,7 @@
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Learning;
 using YoungTinge.Core.Scheduling;
 using YoungTinge.Core.Work;
 using YoungTinge.Store;
@@ -45,10 +46,11 @@ public static class GetBench
     /// <param name="Done">Of all that these wait for, what is done.</param>
     /// <param name="Recent">What was done last, the newest first.</param>
     /// <param name="Resting">What is done and has a wait behind it that may go on.</param>
+    /// <param name="Learned">How long things dry here, as the touches say.</param>
     /// <param name="Names">Of all materials, by id.</param>
     public sealed record Answer(
         string TimeZone, IReadOnlyList<Maker> Makers, bool IsPlanned, IReadOnlyList<TaskView> Tasks, int More, IReadOnlyList<DoneView> Done, IReadOnlyList<OperationView> Recent,
-        IReadOnlyList<OperationView> Resting, IReadOnlyList<BenchTimer> Timers, IReadOnlyList<DryingReading> Readings, IReadOnlyDictionary<string, string> Names);
+        IReadOnlyList<OperationView> Resting, IReadOnlyList<BenchTimer> Timers, IReadOnlyList<DryingReading> Readings, DryingFactor Learned, IReadOnlyDictionary<string, string> Names);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/bench", Handle).KeepsAnswer().WithName("getBench").Produces<Answer>().ProducesProblems();
 
@@ -75,7 +77,7 @@ public static class GetBench
                 task.Operation.Coat is ResolvedWash or ResolvedGlaze { Pot: not null }))],
             all.Count - tasks.Length, [.. needed.Select(id => new DoneView(id, work.Ticks.GetValueOrDefault(id)?.At, work.Ticks.GetValueOrDefault(id)?.By ?? ""))],
             [.. ticked.Take(MostRecent).Select(tick => OperationView.From(work.FindOperation(tick.OperationId)!, work))], [.. resting.Select(operation => OperationView.From(operation, work))],
-            await bench.TimersAsync(work.Studio.Id, cancel), [.. (await bench.ReadingsAsync(work.Studio.Id, cancel)).Where(reading => tasks.Any(task => task.Operation.Id == reading.OperationId))],
+            await bench.TimersAsync(work.Studio.Id, cancel), [.. (await bench.ReadingsAsync(work.Studio.Id, cancel)).Where(reading => tasks.Any(task => task.Operation.Id == reading.OperationId))], work.Drying,
             work.Materials.All.ToDictionary(material => material.Id, material => material.Label.Name)));
     }
 

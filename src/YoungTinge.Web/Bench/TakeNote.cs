@@ -47,6 +47,7 @@ public static class TakeNote
                 return await TickAsync(tick.OperationId, tick.Fingerprint);
             case TakeBackNote back:
                 await done.UntickAsync(studioId, [back.OperationId], cancel, from);
+                await bench.TakeBackDryAsync(studioId, back.OperationId, cancel);
                 break;
             case StartTimerNote start:
                 await bench.StartAsync(studioId, id, new BenchTimer(start.TimerId, start.OperationId, start.Name.Trim(), start.Seconds, from.At, by), cancel);
@@ -55,7 +56,7 @@ public static class TakeNote
                 await bench.StopAsync(studioId, id, stop.TimerId, cancel);
                 break;
             case TouchedNote touched when work.FindOperation(touched.OperationId) is { } operation:
-                await bench.ReadAsync(studioId, new DryingReading(id, touched.OperationId, touched.IsDry, touched.Minutes, operation.WaitMinutes, from.At, by), cancel);
+                await bench.ReadAsync(studioId, new DryingReading(id, touched.OperationId, touched.IsDry, touched.Minutes, operation.WaitMinutes, operation.HouseWaitMinutes ?? operation.WaitMinutes, from.At, by), cancel);
                 if (touched.IsDry)
                     return await TickAsync(touched.OperationId, touched.Fingerprint);
                 break;

@@ -66,5 +66,6 @@ public sealed record OperationView(
             Mixed = block.Mixed.Select(part => new { part.Recipe, part.FreshG, Colours = part.Batch.Colours.Select(colour => new { colour.ColourantId, colour.MeasuredG, colour.LetDown, colour.CountedBesides }) }),
             Leftover = block.Leftover is { } used ? new { used.BatchId, used.KeepG, used.FreshG } : null,
         })
-        : Shared.Fingerprint.Of(operation.Step);
+        // What is learned of drying changes nothing that was done.
+        : Shared.Fingerprint.Of(operation is { Step: DryPieces dry, HouseWaitMinutes: { } minutes } ? dry with { Hours = minutes / 60 } : operation.Step);
 }

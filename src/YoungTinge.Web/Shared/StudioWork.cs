@@ -2,6 +2,7 @@ using System.Collections.Concurrent;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Learning;
 using YoungTinge.Core.Marble;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Ombre;
@@ -14,10 +15,11 @@ namespace YoungTinge.Web.Shared;
 /// <param name="Pieces">In order along each stem, with their own plans.</param>
 /// <param name="Leftovers">Chosen for a paste.</param>
 /// <param name="Ticks">What has been done, by operation.</param>
+/// <param name="Drying">As the bench has learned.</param>
 internal sealed record StudioRows(
     Studio Studio, Materials Materials, IReadOnlyList<Commission> Commissions, IReadOnlyList<Flower> Flowers, IReadOnlyList<PlannedPiece> Pieces,
     IReadOnlyDictionary<Guid, OmbrePlan> Ombres, IReadOnlyDictionary<Guid, MarblePlan> Marbles, IReadOnlyList<Batch> Batches, IReadOnlyList<ChosenLeftover> Leftovers,
-    IReadOnlyDictionary<string, Done> Ticks);
+    IReadOnlyDictionary<string, Done> Ticks, DryingFactor Drying);
 
 /// <summary>
 /// All that the work of a studio is computed from, and what was computed of it: every view reads the same. Each commission is worked out when it is first asked for.
@@ -38,7 +40,7 @@ internal sealed class StudioWork
         flowerOfPiece = rows.Pieces.ToDictionary(piece => piece.Id, piece => piece.FlowerId);
         flowers = rows.Flowers.ToDictionary(flower => flower.Id);
         commissions = rows.Commissions.ToDictionary(commission => commission.Id);
-        if (before is null || !ReferenceEquals(before.rows.Batches, rows.Batches) || !ReferenceEquals(before.rows.Leftovers, rows.Leftovers))
+        if (before is null || !ReferenceEquals(before.rows.Batches, rows.Batches) || !ReferenceEquals(before.rows.Leftovers, rows.Leftovers) || before.Drying.Factor != rows.Drying.Factor)
             return;
         var isSamePlans = ReferenceEquals(before.rows.Commissions, rows.Commissions) && ReferenceEquals(before.rows.Pieces, rows.Pieces) && ReferenceEquals(before.rows.Ombres, rows.Ombres) && ReferenceEquals(before.rows.Marbles, rows.Marbles);
         var (now, then) = isSamePlans ? (null, null) : (Inputs(rows), Inputs(before.rows));
@@ -66,6 +68,9 @@ internal sealed class StudioWork
     public IReadOnlyList<ChosenLeftover> Leftovers => rows.Leftovers;
 
     public IReadOnlyDictionary<string, Done> Ticks => rows.Ticks;
+
+    /// <summary>How long things dry here.</summary>
+    public DryingFactor Drying => rows.Drying;
 
     /// <summary>Every piece as it is carried out: on the paste that it is shaped from.</summary>
     public IEnumerable<PlannedPiece> Pieces => Flowers.SelectMany(flower => PiecesOf(flower.Id));
@@ -196,7 +201,7 @@ internal sealed class StudioWork
             Pieces = own.Select(piece => piece.From(sources.GetValueOrDefault(piece.Id)) with { Standing = standing[piece.Id] }).ToLookup(piece => piece.FlowerId);
             Pastes = Of([.. Pieces.SelectMany(group => group)]);
             blocks = new(() => PasteDaySheet.Of(Pastes, rows.Materials, leftovers, rows.Studio.Measuring.LeftoverDeltaE));
-            graph = new(() => WorkGraph.Of([.. Pastes.Zip(flowers, (paste, flower) => new FlowerWork(paste, flower.Assembly) { Room = RoomOf(rows.Commissions.First(commission => commission.Id == flower.CommissionId)) })], blocks.Value, rows.Materials, sprays));
+            graph = new(() => WorkGraph.Of([.. Pastes.Zip(flowers, (paste, flower) => new FlowerWork(paste, flower.Assembly) { Room = RoomOf(rows.Commissions.First(commission => commission.Id == flower.CommissionId)) with { LearnedFactor = rows.Drying.Factor } })], blocks.Value, rows.Materials, sprays));
 
             IReadOnlyList<FlowerPaste> Of(IReadOnlyList<PlannedPiece> pieces)
             {

@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using YoungTinge.Core.Learning;
 using YoungTinge.Core.Marble;
 using YoungTinge.Core.Ombre;
 using YoungTinge.Store;
@@ -8,7 +9,7 @@ namespace YoungTinge.Web.Shared;
 /// <summary>Reads the work of a studio, once for each state that it is in, and of that only what has changed.</summary>
 internal sealed class StudioWorks(
     CurrentStudio current, KeptWorks kept, CabinetStore cabinet, CommissionStore commissions, PieceStore pieces, PastePlanStore plans, BatchStore batches,
-    LeftoverStore leftovers, DoneStore ticks)
+    LeftoverStore leftovers, DoneStore ticks, BenchStore bench)
 {
     private const int MostBatches = 500;
 
@@ -49,7 +50,8 @@ internal sealed class StudioWorks(
         var ownBatches = isSameBatches ? rows!.Batches : await batches.ListAsync(studio.Id, MostBatches, none);
         var chosen = isSameBatches ? rows!.Leftovers : [.. (await leftovers.ListAsync(studio.Id, none)).Where(leftover => ownBatches.Any(batch => batch.Id == leftover.BatchId))];
         var done = IsSame("operation_done") ? rows!.Ticks : (await ticks.ListAsync(studio.Id, none)).ToDictionary(tick => tick.OperationId);
-        var now = new StudioRows(studio, materials, all, flowers, own, ombres, marbles, ownBatches, chosen, done);
+        var drying = IsSame("drying_reading") ? rows!.Drying : DryingFactor.From((await bench.ReadingsAsync(studio.Id, none)).Select(reading => new DryingTouch(reading.IsDry, reading.Minutes ?? 0, reading.HouseMinutes)));
+        var now = new StudioRows(studio, materials, all, flowers, own, ombres, marbles, ownBatches, chosen, done, drying);
         return (now, isSameCabinet ? new StudioWork(now, work) : new StudioWork(now));
     }
 }

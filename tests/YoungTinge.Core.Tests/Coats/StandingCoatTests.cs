@@ -114,6 +114,6 @@ public class StandingCoatTests
         var window = Assert.Single(graph.Operations.Single(one => one.Step is BuildStage).Windows);
         var dry = graph.Find(window.AfterId)!;
         Assert.IsType<DryPieces>(dry.Step);
-        Assert.True(window.MostMinutes > dry.WaitMinutes && window.MostMinutes < dry.WaitMinutes + Drying.MinutesFor(work.Piece, Dryness.Firm, Room.Usual));
+        Assert.True(window.MostMinutes > dry.WaitMinutes && window.MostMinutes < dry.WaitMinutes + Drying.MinutesFor(work.Piece, 1, Dryness.Firm, Room.Usual));
     }
 }

@@ -16,7 +16,7 @@ public class DryingTests
     [InlineData(0.6, 50, 32, Dryness.Firm, 90)]
     public void It_goes_by_thickness_air_and_warmth(double thicknessMm, double humidityPercent, double celsius, Dryness until, double minutes)
     {
-        var found = Drying.MinutesFor(Petal with { ThicknessMm = thicknessMm }, until, new Room(humidityPercent, celsius));
+        var found = Drying.MinutesFor(Petal with { ThicknessMm = thicknessMm }, 1, until, new Room(humidityPercent, celsius));
         // As it is read off a clock: never less, and at most one step more.
         Assert.InRange(found, minutes, minutes + (minutes < 60 ? 5 : minutes < 360 ? 15 : 60));
     }
@@ -25,8 +25,8 @@ public class DryingTests
     public void Of_a_solid_the_radius_counts_of_a_bought_one_nothing()
     {
         var bud = Petal with { Solid = true, LengthMm = 30, WidthMm = 12 };
-        Assert.Equal(Drying.MinutesFor(Petal with { ThicknessMm = 6 }, Dryness.Firm, Room.Usual), Drying.MinutesFor(bud, Dryness.Firm, Room.Usual));
-        Assert.Equal(0, Drying.MinutesFor(Petal with { Form = Petal.Form with { Body = new PieceBody(BodyKind.Bought) } }, Dryness.Firm, Room.Usual));
+        Assert.Equal(Drying.MinutesFor(Petal with { ThicknessMm = 6 }, 1, Dryness.Firm, Room.Usual), Drying.MinutesFor(bud, 1, Dryness.Firm, Room.Usual));
+        Assert.Equal(0, Drying.MinutesFor(Petal with { Form = Petal.Form with { Body = new PieceBody(BodyKind.Bought) } }, 1, Dryness.Firm, Room.Usual));
     }
 
     [Fact]
@@ -36,5 +36,15 @@ public class DryingTests
         Assert.Equal(rooms.Where(room => room.HumidityPercent >= 78), rooms.Where(room => room.IsTooDamp));
         Assert.All(rooms.Zip(rooms.Skip(1)), pair => Assert.True(pair.First.SlowerThanUsual <= pair.Second.SlowerThanUsual));
         Assert.All(rooms, room => Assert.True(double.IsFinite(room.SlowerThanUsual) && room.SlowerThanUsual > 0));
+    }
+
+    [Fact]
+    public void A_slow_paste_and_what_was_learned_take_their_times_as_long()
+    {
+        double For(double pasteTimes, double learned) => Drying.MinutesFor(Petal with { ThicknessMm = 1.2 }, pasteTimes, Dryness.BoneDry, Room.Usual with { LearnedFactor = learned });
+        Assert.InRange(For(1.5, 1) / For(1, 1), 1.45, 1.55);
+        Assert.InRange(For(1.5, 1.2) / For(1, 1), 1.75, 1.85);
+        Assert.Equal(For(1.5, 1), Drying.MinutesFor(Petal with { ThicknessMm = 1.2 }, 1.5, Dryness.BoneDry, (Room.Usual with { LearnedFactor = 1.2 }).AsTheHouseSays));
+        Assert.True(Drying.BendsForMinutes(Petal, 1.5, Room.Usual) > Drying.BendsForMinutes(Petal, 1, Room.Usual));
     }
 }

@@ -227,6 +227,7 @@ function Day({ facts }: { facts: BenchAnswer }) {
         <Drying
           drying={day.drying}
           resting={day.resting}
+          learned={facts.learned}
           now={now}
           nameOf={nameOf}
           whenOf={when}

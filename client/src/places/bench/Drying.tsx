@@ -1,4 +1,5 @@
-import type { BenchTaskView, Operation } from '../../api/api'
+import type { BenchAnswer, BenchTaskView, Operation } from '../../api/api'
+import { rounded } from '../../shared/numbers'
 import { useTranslation } from '../../shared/translation'
 import type { NameOf } from '../../shared/words'
 import { stepWords } from '../sheets/stepWords'
@@ -8,6 +9,7 @@ import { leftWords } from './clockWords'
 export function Drying({
   drying,
   resting,
+  learned,
   now,
   nameOf,
   whenOf,
@@ -15,6 +17,7 @@ export function Drying({
 }: {
   drying: { task: BenchTaskView; since: number | null; until: number }[]
   resting: { operation: Operation; until: number }[]
+  learned: BenchAnswer['learned']
   now: number
   nameOf: NameOf
   whenOf: (at: number) => string
@@ -68,6 +71,14 @@ export function Drying({
           </li>
         ))}
       </ul>
+      <p className="quiet mt-1 text-sm">
+        {t('benchDay.learned', {
+          count: learned.touches,
+          factor: rounded(learned.factor, 2),
+          low: rounded(learned.low, 1),
+          high: rounded(learned.high, 1),
+        })}
+      </p>
     </section>
   )
 }

@@ -84,6 +84,7 @@ export function MaterialFields({
         />
         {kind === 'wire' && number('gauge')}
         {kind === 'core' && number('diameterMm', 'mm')}
+        {kind === 'paste' && number('driesTimes')}
       </Group>
       {children}
       <Group title={t('material.group.stock')}>

@@ -1,0 +1,56 @@
+using MathNet.Numerics.Distributions;
+
+namespace YoungTinge.Core.Learning;
+
+/// <summary>Pieces that dried were touched.</summary>
+/// <param name="IsDry">As dry as they had to be.</param>
+/// <param name="Minutes">Since they were laid out; above 0.</param>
+/// <param name="HouseMinutes">That it takes by the house figures for their thickness, their paste and their room; above 0.</param>
+public sealed record DryingTouch(bool IsDry, double Minutes, double HouseMinutes);
+
+/// <summary>
+/// How many times as long things dry in a studio as the house figures say. A touch only tells that it was dry before, or will be after: probit analysis
+/// (Finney 1971) of the logarithm of the times, with what is usual as a prior, over a grid.
+/// </summary>
+/// <param name="Factor">In steps of a twentieth, so that plans do not tremble with each touch; 1 without touches.</param>
+/// <param name="Low">Nine of ten times it is between this ...</param>
+/// <param name="High">... and this.</param>
+/// <param name="Touches">That it was learned from.</param>
+public sealed record DryingFactor(double Factor, double Low, double High, int Touches)
+{
+    /// <summary>How far studios differ from the house figures, and pieces within one, as standard deviations of the logarithm. House figures.</summary>
+    private const double AmongStudios = 0.35, AmongPieces = 0.15;
+
+    /// <summary>So many touches are wrong: another tray, a key pressed by mistake.</summary>
+    private const double Slips = 0.04;
+
+    private const double Steps = 20;
+
+    private static readonly double[] Grid = [.. Enumerable.Range(-140, 281).Select(i => 0.01 * i)];
+
+    public static DryingFactor From(IEnumerable<DryingTouch> touches)
+    {
+        var known = touches.Where(touch => touch is { Minutes: > 0, HouseMinutes: > 0 }).ToList();
+        var weights = Grid.Select(x => -0.5 * x * x / (AmongStudios * AmongStudios) + known.Sum(touch => Math.Log(ChanceOf(touch, x)))).ToArray();
+        var most = weights.Max();
+        var share = weights.Select(weight => Math.Exp(weight - most)).ToArray();
+        var total = share.Sum();
+        var mean = Grid.Zip(share, (x, weight) => x * weight).Sum() / total;
+        return new DryingFactor(known.Count == 0 ? 1 : Math.Round(Steps * Math.Exp(mean)) / Steps, Math.Exp(Quantile(0.05)), Math.Exp(Quantile(0.95)), known.Count);
+
+        double Quantile(double of)
+        {
+            var (at, sum) = (0, share[0]);
+            while (sum < of * total)
+                sum += share[++at];
+            return Grid[at];
+        }
+    }
+
+    /// <param name="x">Logarithm of the factor.</param>
+    private static double ChanceOf(DryingTouch touch, double x)
+    {
+        var dry = Normal.CDF(0, AmongPieces, Math.Log(touch.Minutes / touch.HouseMinutes) - x);
+        return 0.5 * Slips + (1 - Slips) * (touch.IsDry ? dry : 1 - dry);
+    }
+}
