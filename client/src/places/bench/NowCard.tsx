@@ -117,7 +117,7 @@ export function NowCard({
           </Link>
         )}
         {operation.phase === 'paste' && (
-          <Link className="act" to="/mixing">
+          <Link className="act" to={rescueOf(operation)}>
             {t('benchDay.rescue')}
           </Link>
         )}
@@ -125,6 +125,12 @@ export function NowCard({
     </section>
   )
 }
+
+/** The mixing table with the paste that is being kneaded, and as much as is in the bowl. */
+const rescueOf = ({ step, lots, paste }: Operation) =>
+  step.kind === 'makePaste' && paste && lots[0]?.pieceId
+    ? `/mixing?piece=${lots[0].pieceId}&bowlG=${step.totalG}`
+    : '/mixing'
 
 /** Where a paste that is more than one mix is told step by step. */
 function stepsAt({ step, paste }: Operation): string | null {

@@ -12,7 +12,7 @@ import { Found } from './Found'
 import { KeepForm } from './KeepForm'
 import { Mix } from './Mix'
 import { Start } from './Start'
-import { fromBatch, fromPiece } from './starts'
+import { fromBatch, fromBowl, fromPiece } from './starts'
 import type { Table } from './tableState'
 import { emptyTable, readTable, storeTable } from './tableState'
 import { Tools } from './Tools'
@@ -30,17 +30,31 @@ export function MixingPage() {
   const [asked] = useSearchParams()
   if (!shelf.data || !materials.data) return <NotThere of={[shelf, materials]} />
   const piece = shelf.data.pieces.find((one) => one.id === asked.get('piece'))
+  const bowlG = asked.get('bowlG')
   const white = offered(materials.data, 'paste')[0]
   if (!white || offered(materials.data, 'colourant').length === 0) return <Bare />
   const batch = shelf.data.batches.find((one) => one.id === asked.get('batch'))
   const empty = emptyTable(white.id)
   const table = batch
     ? { ...empty, ...fromBatch(batch, shelf.data) }
-    : ((piece && fromPiece(piece, shelf.data)) ?? readTable() ?? empty)
-  return <OpenTable shelf={shelf.data} materials={materials.data} first={table} />
+    : ((piece && (bowlG === null ? fromPiece(piece, shelf.data) : fromBowl(piece, shelf.data, Number(bowlG)))) ??
+      readTable() ??
+      empty)
+  return <OpenTable shelf={shelf.data} materials={materials.data} first={table} isSlip={bowlG !== null} />
 }
 
-function OpenTable({ shelf, materials, first }: { shelf: MixingTable; materials: Material[]; first: Table }) {
+function OpenTable({
+  shelf,
+  materials,
+  first,
+  isSlip,
+}: {
+  shelf: MixingTable
+  materials: Material[]
+  first: Table
+  /** It went wrong just now: rescue is what is wanted. */
+  isSlip: boolean
+}) {
   const { t } = useTranslation()
   const [table, setTable] = useState(first)
   const change = useCallback((part: Partial<Table>) => setTable((was) => ({ ...was, ...part })), [])
@@ -111,6 +125,7 @@ function OpenTable({ shelf, materials, first }: { shelf: MixingTable; materials:
         )}
         <Tools
           key={table.target ? 'all' : 'some'}
+          isSlip={isSlip}
           shelf={shelf}
           table={table}
           look={looks[0]!.look}

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { useTranslation } from '../../shared/translation'
 import type { Look, Material, MixingTable, PasteRecipe } from '../../api/api'
 import { Choice } from '../../shared/Choice'
+import { useArrival } from '../../shared/useArrival'
 import type { NameOf } from '../../shared/words'
 import { LadderTool } from './LadderTool'
 import { LetDownTool } from './LetDownTool'
@@ -13,6 +14,7 @@ const tools = ['rescue', 'letDown', 'ladder', 'spectrum'] as const
 
 /** What else lies at hand: rescue, let-down, dose ladder, spectrum. */
 export function Tools({
+  isSlip,
   shelf,
   table,
   look,
@@ -20,6 +22,7 @@ export function Tools({
   nameOf,
   onRecipe,
 }: {
+  isSlip: boolean
   shelf: MixingTable
   table: Table
   look: Look | undefined
@@ -31,8 +34,14 @@ export function Tools({
   // Without a target there is nothing to rescue and nothing to compare a spectrum with.
   const usable = table.target ? tools : (['letDown', 'ladder'] as const)
   const [tool, setTool] = useState<(typeof tools)[number]>(usable[0])
+  const place = useArrival<HTMLElement>(isSlip || undefined)
   return (
-    <section aria-label={t('mixing.tools.title')} className="border-base-300 border-t px-4 py-4 lg:px-6">
+    <section
+      ref={place}
+      tabIndex={-1}
+      aria-label={t('mixing.tools.title')}
+      className="border-base-300 border-t px-4 py-4 outline-none lg:px-6"
+    >
       <Choice
         legend={t('mixing.tools.title')}
         options={usable.map((value) => ({ value, label: t(`mixing.tools.${value}`) }))}
