@@ -2,7 +2,6 @@ import type { ComponentType } from 'react'
 import { Redirect, Route, Router, Switch } from 'wouter'
 import { useAddress, useAddressSearch } from './shared/address'
 import type { WordGroup } from './shared/catalogue'
-import { bringWords } from './shared/catalogue'
 import { Frame } from './shared/Frame'
 import { Gate } from './shared/Gate'
 import { later } from './shared/later'
@@ -15,10 +14,7 @@ const firstPage = '/commissions'
 /** @param words That come with it, beside those of the first page. */
 const page = (path: string, load: () => Promise<ComponentType>, words: WordGroup[] = ['rest']) => ({
   path,
-  Page: later(path, async () => {
-    const [drawn] = await Promise.all([load(), bringWords(words)])
-    return drawn
-  }),
+  Page: later(path, load, words),
 })
 
 /** Every page by its address; the first that fits is shown. */

@@ -40,6 +40,9 @@ public class BenchTests(Application application)
         browser.Click("button", "Show In force");
         browser.WaitForText("This plan is in force.");
 
+        browser.Click("link", "Commissions", exact: true);
+        browser.WaitForText("begin by");
+
         browser.Click("link", "Bench", exact: true);
         browser.Find("button", "Done", exact: true);
         browser.WaitForText("planned for");

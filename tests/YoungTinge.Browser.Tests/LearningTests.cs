@@ -36,6 +36,32 @@ public class LearningTests(Application application)
     });
 
     [Fact]
+    public Task What_came_out_is_read_from_a_picture_logged_and_made_again() => application.InBrowserAsync(nameof(What_came_out_is_read_from_a_picture_logged_and_made_again), browser =>
+    {
+        browser.OpenSepals();
+        browser.Click("button", "Log what came out");
+        browser.Click("button", "Photo beside white");
+        browser.Click("button", "Use the practice light box");
+        browser.Find("img", "Picture of it beside a white card");
+        browser.Click("button", "Use this reading");
+        browser.Find("img", "Actual:");
+        Assert.Empty(browser.AccessibilityProblems());
+        // Or by the reader, which takes the place of what the picture said.
+        browser.Click("button", "Colour reader");
+        var byPicture = browser.ValueOf("Came out as");
+        browser.Click("button", "Use the practice reader");
+        browser.WaitUntil("another reading", () => browser.ValueOf("Came out as") != byPicture);
+        browser.Click("button", "Put in the logbook");
+        browser.WaitForText("In the logbook.");
+
+        browser.Open("/logbook");
+        browser.Click("link", "Make it again: Hellebore, sepals: paste");
+        browser.Find("heading", "Mixing table");
+        browser.WaitForText("Hellebore, sepals: paste");
+        return Task.CompletedTask;
+    });
+
+    [Fact]
     public Task The_logbook_is_searched_and_an_outlier_is_left_out() => application.InBrowserAsync(nameof(The_logbook_is_searched_and_an_outlier_is_left_out), browser =>
     {
         browser.Open("/logbook");

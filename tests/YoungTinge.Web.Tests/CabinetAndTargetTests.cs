@@ -144,6 +144,25 @@ public sealed class CabinetAndTargetTests(DemoApplication application) : ApiTest
         Assert.DoesNotContain("\"rowan\"", found.ToJsonString());
     }
 
+    [Fact]
+    public async Task The_paste_of_a_piece_comes_out_as_its_jars_really_are_by_reader_and_by_picture()
+    {
+        var piece = (await GetAsync("/api/mixing-table"))["pieces"]!.AsArray().First(one => one!["recipe"]!["doses"]!.AsArray().Count > 1)!;
+        JsonObject Body(int take) => new() { ["pieceId"] = piece["id"]!.DeepClone(), ["take"] = take };
+        static double[] LabOf(JsonNode colour) => [(double)colour["lab"]!["l"]!, (double)colour["lab"]!["a"]!, (double)colour["lab"]!["b"]!];
+        static double Apart(double[] one, double[] other) => Math.Sqrt(one.Zip(other, (a, b) => (a - b) * (a - b)).Sum());
+        var read = LabOf(await PostAsync("/api/bench/colour-reader/pastes", Body(1)));
+        Assert.InRange(Apart(read, LabOf(await PostAsync("/api/bench/colour-reader/pastes", Body(2)))), 1e-6, 1.5);
+        Assert.Equal(read, LabOf(await PostAsync("/api/bench/colour-reader/pastes", Body(1))));
+
+        var shot = await PostAsync("/api/bench/light-box/pastes", Body(1));
+        var id = Guid.NewGuid();
+        await OkAsync(UploadAsync($"/api/dab-pictures/{id}", Convert.FromBase64String((string)shot["jpeg"]!)));
+        var reading = await PostAsync($"/api/dab-pictures/{id}/read", new { light = new { mark = shot["card"], kind = "whiteCard" }, boxes = new[] { shot["subject"] } });
+        Assert.InRange(Apart(read, LabOf(reading["patches"]![0]!["colour"]!)), 0, 5);
+        Assert.Equal(HttpStatusCode.NotFound, (await Http.PostAsJsonAsync("/api/bench/colour-reader/pastes", new { pieceId = Guid.NewGuid(), take = 1 })).StatusCode);
+    }
+
     [Theory]
     [InlineData("colour-reader", 1.0)]
     [InlineData("light-box", 2.5)]

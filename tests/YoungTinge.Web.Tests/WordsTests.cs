@@ -110,23 +110,36 @@ public partial class WordsTests
     /// <summary>No page, and nothing that is drawn round it, says what has not come yet.</summary>
     [Theory]
     [MemberData(nameof(Pages))]
-    public void What_a_page_says_comes_with_it(string page, string[] groups)
+    public void What_a_page_says_comes_with_it(string page, string[] groups) => SaysNoMoreThan(groups, ["main.tsx", page], []);
+
+    /// <summary>Of these files and all that they import; a part that is fetched later may bring words of its own.</summary>
+    private static void SaysNoMoreThan(IReadOnlyList<string> groups, IEnumerable<string> roots, IEnumerable<string> known)
     {
-        var words = WordsIn(groups);
+        var words = WordsIn([.. groups]);
         var sections = words.Select(one => one.Key).ToHashSet();
         var paths = All(words, "").Select(one => Plural().Replace(one.Path, "")).ToHashSet();
-        var files = new HashSet<string>();
-        var waiting = new Stack<string>(["main.tsx", page]);
+        var files = known.ToHashSet();
+        var waiting = new Stack<string>(roots);
+        var later = new List<(string File, string[] Groups)>();
         while (waiting.TryPop(out var file))
         {
             // Places are fetched from there, each when it is opened.
             if (file == "App.tsx" || !files.Add(file)) continue;
-            foreach (Match import in Imported().Matches(File.ReadAllText(Path.Combine(Client, file))))
+            var source = File.ReadAllText(Path.Combine(Client, file));
+            var withWords = LaterWithWords().Matches(source).ToDictionary(match => match.Groups[1].Value, match => Regex.Matches(match.Groups[2].Value, "\\w+").Select(group => group.Value).ToArray());
+            foreach (Match import in Imported().Matches(source))
             {
                 var path = Path.GetRelativePath(Client, Path.GetFullPath(Path.Combine(Client, Path.GetDirectoryName(file)!, import.Groups[1].Value)));
-                foreach (var one in new[] { $"{path}.ts", $"{path}.tsx" }.Where(one => File.Exists(Path.Combine(Client, one)))) waiting.Push(one);
+                foreach (var one in new[] { $"{path}.ts", $"{path}.tsx" }.Where(one => File.Exists(Path.Combine(Client, one))))
+                {
+                    if (withWords.TryGetValue(import.Groups[1].Value, out var more)) later.Add((one, more));
+                    else waiting.Push(one);
+                }
             }
         }
+
+        foreach (var part in later) SaysNoMoreThan([.. groups, .. part.Groups], [part.File], files);
+        files.ExceptWith(known);
         // Its functions belong to many pages, and each calls what it has words for.
         files.Remove("shared/words.ts");
         Assert.All(files, file =>
@@ -136,6 +149,9 @@ public partial class WordsTests
             Assert.Equal([], SaidIn().Matches(source).Select(match => match.Groups[1].Value).Except(sections));
         });
     }
+
+    [GeneratedRegex(@"later\([^,]*,\s*async \(\) => \(await import\('(\.[^']*)'\)\)\.\w+,\s*\[([^\]]*)\]")]
+    private static partial Regex LaterWithWords();
 
     [GeneratedRegex(@"\bt\(\s*`(\w+)\.")]
     private static partial Regex SaidIn();

@@ -1,7 +1,11 @@
 import type { Shot } from '../api/api'
+import type { TakenPicture } from './PatchPicture'
 
 /** What a picture may be; whether it really is one, the server says. */
 export const pictureTypes = 'image/jpeg,image/png,image/webp'
+
+/** A shot of a patch with what is known of where things lie in it. */
+export const takenBy = (shot: Shot): TakenPicture => ({ file: fileOf(shot), card: shot.card, patch: shot.subject })
 
 /** A shot of a camera as the file that it is. */
 export function fileOf(shot: Shot): Blob {

@@ -45,9 +45,8 @@ public static class ReadDabOnBench
     {
         var studioId = studio.Id;
         // The jar itself, not what was learned of it: a learned one would be its own truth.
-        var jars = StarterCabinet.Load();
         var materials = await cabinet.ListedAsync(studioId, cancel);
-        return (jars.Find(request.MaterialId) ?? materials.Find(request.MaterialId)) is { } jar && materials.Find(request.BaseId) is PasteBase paste && request.Amount is > 0 and <= 20
+        return StandIns.JarsOf(materials).Find(request.MaterialId) is { } jar && materials.Find(request.BaseId) is PasteBase paste && request.Amount is > 0 and <= 20
             ? StandIns.Dab(jar, request.Amount, paste, StandIns.TruthOf(studioId))
             : null;
     }

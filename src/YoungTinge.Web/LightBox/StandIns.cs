@@ -11,6 +11,13 @@ internal static class StandIns
 {
     public static HiddenTruth TruthOf(Guid studioId) => new(BitConverter.ToInt32(SHA256.HashData(studioId.ToByteArray())));
 
+    /// <summary>The jars of a cabinet as they came, whatever dabs have taught since.</summary>
+    public static Materials JarsOf(Materials listed)
+    {
+        var came = StarterCabinet.Load();
+        return new Materials(listed.All.Select(material => came.Find(material.Id) ?? material));
+    }
+
     /// <returns>How a dab of it really looks; null for what cannot be dabbed.</returns>
     public static Spectrum? Dab(Material material, double amount, PasteBase paste, HiddenTruth truth) => material switch
     {

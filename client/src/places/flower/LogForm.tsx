@@ -15,6 +15,7 @@ import { Editor } from '../../shared/Editor'
 import { newId } from '../../shared/newId'
 import { hasFields } from '../../core/Kept'
 import { EyeSteps } from './EyeSteps'
+import { LogReading } from './LogReading'
 import { useUnsavedForm } from '../../shared/unsavedForms'
 import { useKept } from '../../shared/useKept'
 
@@ -87,6 +88,9 @@ export function LogForm({
       ? preview.paste
       : preview.zones.find((zone) => zone.zone === draft.subject)!.colours.at(-1)!
 
+  const subjectName = (subject: LogSubject) =>
+    subject === 'paste' ? t('log.paste') : zoneName(t, subject, piece.build)
+
   return (
     <Editor title={t('log.title')} onClose={onClose}>
       <form
@@ -103,7 +107,7 @@ export function LogForm({
           legend={t('log.subject')}
           options={subjects.map((value) => ({
             value,
-            label: value === 'paste' ? t('log.paste') : zoneName(t, value, piece.build),
+            label: subjectName(value),
           }))}
           chosen={draft.subject}
           onChoose={(subject) => change({ subject })}
@@ -116,6 +120,16 @@ export function LogForm({
         />
         {draft.by === 'eye' && (
           <EyeSteps predicted={predicted} actual={draft.actual} onChange={(actual) => change({ actual })} />
+        )}
+        {(draft.by === 'camera' || draft.by === 'reader') && (
+          <LogReading
+            key={`${draft.by} ${draft.subject}`}
+            by={draft.by}
+            pieceId={piece.id}
+            isPaste={draft.subject === 'paste'}
+            patchLabel={subjectName(draft.subject)}
+            onRead={(actual) => change({ actual })}
+          />
         )}
         <div>
           <ColourEntry

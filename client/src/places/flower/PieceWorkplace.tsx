@@ -19,7 +19,6 @@ import { nameFinder } from '../../shared/words'
 import { Notes } from './Notes'
 import type { Opened } from './opened'
 import { PasteEditor } from './PasteEditor'
-import { PieceEditor } from './PieceEditor'
 import { PieceSides } from './PieceSides'
 import { addCoat, changeCoat, moveCoat, removeCoat, setGround, setPaste, setTarget } from './planEdits'
 import type { PlanSession, Session } from '../../core/PlanSession'
@@ -28,10 +27,11 @@ import { Tray } from './Tray'
 import { UndoButtons } from './UndoButtons'
 import { coatFrom, useBeginnings } from './useBeginnings'
 
-// It is asked for now and then: it comes when it is.
-const LogForm = later('log-form', async () => (await import('./LogForm')).LogForm)
+// What is asked for now and then comes when it is.
+const LogForm = later('log-form', async () => (await import('./LogForm')).LogForm, ['jars'])
 
-// Ways of colouring are asked for now and then: they come when they are.
+const PieceEditor = later('piece-editor', async () => (await import('./PieceEditor')).PieceEditor)
+
 const Proposals = later('proposals', async () => (await import('./Proposals')).Proposals)
 
 /** The chosen piece: its ribbons, what is opened under them, its picture, and the tray. */

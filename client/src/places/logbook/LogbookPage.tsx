@@ -14,6 +14,8 @@ import { TextField } from '../../shared/TextField'
 import { useTranslation } from '../../shared/translation'
 import type { NameOf } from '../../shared/words'
 import { colourName, dayWords, deltaE, differenceWords, nameFinder } from '../../shared/words'
+import { againOf } from '../mixing/starts'
+import { storeTable } from '../mixing/tableState'
 import { LogNext } from './LogNext'
 import { Taught } from './Taught'
 import { inSentence } from '../../shared/inSentence'
@@ -115,6 +117,9 @@ export function LogbookPage() {
               key={entry.id}
               entry={entry}
               nameOf={nameOf}
+              canBeMade={[entry.mix?.baseId, ...(entry.mix?.doses ?? []).map((one) => one.colourantId)].every((id) =>
+                materials.some((one) => one.id === id),
+              )}
               isBusy={change.isPending}
               onNear={() => setAsked({ near: entry.id })}
               onChange={(part) =>
@@ -167,12 +172,15 @@ function whatOf(t: ReturnType<typeof useTranslation>['t'], entry: LogEntry, name
 function Entry({
   entry,
   nameOf,
+  canBeMade,
   isBusy,
   onNear,
   onChange,
 }: {
   entry: LogEntry
   nameOf: NameOf
+  /** All that it was made of is still in the cabinet. */
+  canBeMade: boolean
   isBusy: boolean
   onNear: () => void
   onChange: (part: Changed) => void
@@ -254,6 +262,12 @@ function Entry({
             {t('learned.entry.mend')}
             <span className="sr-only">: {what}</span>
           </button>
+          {entry.mix && entry.subject === 'paste' && canBeMade && (
+            <Link className="act min-h-6" to="/mixing" onClick={() => storeTable(againOf(entry, entry.mix!, what))}>
+              {t('learned.entry.again')}
+              <span className="sr-only">: {what}</span>
+            </Link>
+          )}
           {entry.mix && entry.subject === 'paste' && (
             <button
               className="act min-h-6 cursor-pointer"
