@@ -34,6 +34,9 @@ public sealed class Application : IAsyncLifetime
     /// <summary>Runs a test in a new browser on the fresh demo; leaves a picture if it fails.</summary>
     public async Task InBrowserAsync(string test, Func<Browser, Task> steps, int width = 1280, int height = 800)
     {
+        // The page of the test before asks no more.
+        if (chromium is not null)
+            Browser.Leave(chromium);
         await Demo.ResetAsync();
         (Http, var owner) = Visitor.Of(Server.Address);
         await Demo.SignInAsync(Http);

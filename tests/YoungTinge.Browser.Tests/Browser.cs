@@ -63,6 +63,16 @@ public sealed class Browser
 
     private readonly ChromeDriver driver;
 
+    /// <summary>Leaves the application: nothing is asked of it any more.</summary>
+    public static void Leave(ChromeDriver chromium)
+    {
+        foreach (var tab in chromium.WindowHandles)
+        {
+            chromium.SwitchTo().Window(tab);
+            chromium.Navigate().GoToUrl("about:blank");
+        }
+    }
+
     /// <summary>A new tab of a running Chromium that remembers nothing of the application.</summary>
     public Browser(ChromeDriver chromium, Uri address, int width = 1280, int height = 800)
     {

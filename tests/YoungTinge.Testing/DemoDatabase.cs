@@ -22,8 +22,11 @@ public class DemoDatabase : IAsyncLifetime
         end $$
         """;
 
-    /// <summary>Whoever is in the middle of something is thrown out first.</summary>
-    private const string PutBack = """
+    /// <summary>
+    /// Whoever is in the middle of something is thrown out first. It leaves a mark on every table: a server that goes on running keeps answers by the state they are of,
+    /// and an answer may be newer than that, so a state must not come twice.
+    /// </summary>
+    private static readonly string PutBack = $$"""
         select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database() and pid <> pg_backend_pid() and state <> 'idle';
         do $$
         declare one text;
@@ -33,6 +36,8 @@ public class DemoDatabase : IAsyncLifetime
             for one in select tablename from pg_tables where schemaname = 'public' and tablename <> 'protection_key' loop
                 execute format('insert into public.%1$I overriding system value select * from as_new.%1$I', one);
             end loop;
+            insert into public.change_mark (studio_id, table_name, backend, xact)
+            select studio.id, marked, -1, pg_current_xact_id() from public.studio, unnest(array['{{string.Join("', '", StateStore.Tables)}}']) marked;
         end $$
         """;
 
