@@ -6,13 +6,14 @@ using static YoungTinge.Store.Sql;
 namespace YoungTinge.Store;
 
 /// <summary>Who works when, and the plan that is in force.</summary>
+/// <param name="DryingPieces">That have room to dry at once; null for as many as there are.</param>
 /// <param name="Plan">Null while none is.</param>
 /// <param name="Version">Counts the saves; 0 before the first.</param>
-public sealed record KeptWorkPlan(IReadOnlyList<Maker> Makers, WorkPlan? Plan, int Version);
+public sealed record KeptWorkPlan(IReadOnlyList<Maker> Makers, int? DryingPieces, WorkPlan? Plan, int Version);
 
 public sealed class WorkPlanStore(NpgsqlDataSource dataSource)
 {
-    internal const string Columns = "makers::text, plan::text, version";
+    internal const string Columns = "makers::text, drying_pieces, plan::text, version";
 
     /// <returns>Null if nothing was ever kept: whoever the studio is of works as is usual.</returns>
     public async Task<KeptWorkPlan?> FindAsync(Guid studioId, CancellationToken cancel)
@@ -24,7 +25,7 @@ public sealed class WorkPlanStore(NpgsqlDataSource dataSource)
     }
 
     internal static KeptWorkPlan Read(NpgsqlDataReader reader) =>
-        new(PlanJson.ReadMakers(reader.GetString(0)), reader.IsDBNull(1) ? null : PlanJson.ReadWorkPlan(reader.GetString(1)), reader.GetInt32(2));
+        new(PlanJson.ReadMakers(reader.GetString(0)), reader.IsDBNull(1) ? null : reader.GetInt32(1), reader.IsDBNull(2) ? null : PlanJson.ReadWorkPlan(reader.GetString(2)), reader.GetInt32(3));
 
     /// <summary>Keeps the first (version 0), or writes over the version it was made from.</summary>
     /// <returns>The new version; null if it was changed in the meantime.</returns>
@@ -32,20 +33,21 @@ public sealed class WorkPlanStore(NpgsqlDataSource dataSource)
     {
         await using var command = dataSource.CreateCommand(kept.Version <= 0
             ? """
-                insert into work_plan (studio_id, makers, plan)
-                values ($1, $2, $3)
+                insert into work_plan (studio_id, makers, plan, drying_pieces)
+                values ($1, $2, $3, $4)
                 on conflict do nothing
                 returning version
                 """
             : """
                 update work_plan
-                set makers = $2, plan = $3, version = version + 1, changed_at = now()
-                where studio_id = $1 and version = $4
+                set makers = $2, plan = $3, drying_pieces = $4, version = version + 1, changed_at = now()
+                where studio_id = $1 and version = $5
                 returning version
                 """);
         command.Parameters.Add(Of(studioId));
         command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = PlanJson.Write(kept.Makers) });
         command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = kept.Plan is { } plan ? PlanJson.Write(plan) : DBNull.Value });
+        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Integer, Value = (object?)kept.DryingPieces ?? DBNull.Value });
         if (kept.Version > 0)
             command.Parameters.Add(Of(kept.Version));
         return await command.ExecuteScalarAsync(cancel) as int?;

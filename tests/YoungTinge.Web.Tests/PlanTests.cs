@@ -27,12 +27,16 @@ public sealed class PlanTests(DemoApplication application) : ApiTest(application
         var planned = parts.Select(part => (string)part!["operationId"]!).ToHashSet();
         Assert.Subset(planned, sheet["operations"]!.AsArray().Where(one => (string?)one!["tickedAt"] is null).Select(one => (string)one!["id"]!).ToHashSet());
 
-        JsonObject Change() => new() { ["makers"] = kept["makers"]!.DeepClone(), ["plan"] = found["plan"]!.DeepClone() };
+        JsonObject Change() => new() { ["makers"] = kept["makers"]!.DeepClone(), ["plan"] = found["plan"]!.DeepClone(), ["dryingPieces"] = 30 };
         var version = (int)kept["version"]!;
         Assert.Equal(HttpStatusCode.OK, (await Http.PutOverAsync("/api/plan", Change(), version)).StatusCode);
         Assert.Equal(HttpStatusCode.PreconditionFailed, (await Http.PutOverAsync("/api/plan", Change(), version)).StatusCode);
         var now = await GetAsync("/api/plan");
         Assert.Equal(found["plan"]!.ToJsonString(), now["plan"]!.ToJsonString());
+        Assert.Equal(30, (int)now["dryingPieces"]!);
+        var without = Change();
+        without["dryingPieces"] = 0;
+        Assert.Equal(["dryingPieces roomOutOfRange"], await ProblemsOf(await Http.PutOverAsync("/api/plan", without, version + 1)));
         // Each sheet says when, and until when what was laid out rests.
         var times = (await GetAsync($"/api/commissions/{small}/run-sheet"))["times"]!.AsObject();
         Assert.Equal(planned.Order(), times.Where(time => time.Value!["from"] is not null).Select(time => time.Key).Order());

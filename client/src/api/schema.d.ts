@@ -4818,6 +4818,11 @@ export interface components {
             timeZone: string;
             /** @description Makers. */
             makers: components["schemas"]["Maker"][];
+            /**
+             * Format: int32
+             * @description That have a former or a place on the rack at once; null for as many as there are.
+             */
+            dryingPieces: null | number;
             /** @description Null while none is in force. */
             plan: null | components["schemas"]["WorkPlan"];
             /**
@@ -4842,6 +4847,11 @@ export interface components {
             makers: components["schemas"]["Maker"][];
             /** @description Null to have none in force. */
             plan: null | components["schemas"]["WorkPlan"];
+            /**
+             * Format: int32
+             * @description Pieces that have a former or a place on the rack at once; null for as many as there are.
+             */
+            dryingPieces?: null | number;
         };
         GetReadyBatchesBatchView: {
             /**
@@ -7021,6 +7031,11 @@ export interface components {
             lateMinutes: number;
             /** @description Who would work when: to be planned with. */
             makers: components["schemas"]["Maker"][];
+            /**
+             * Format: int32
+             * @description That would have room to dry: to be planned with.
+             */
+            dryingPieces: null | number;
         };
         PlanWorkRequest: {
             /** @description Who works when, as edited. */
@@ -7029,6 +7044,11 @@ export interface components {
             commissionIds: string[];
             /** @description What is to be planned round: operations that are begun at a time or on a day that the maker has set. */
             pins?: components["schemas"]["Pin"][];
+            /**
+             * Format: int32
+             * @description Pieces that have a former or a place on the rack at once; null for as many as there are.
+             */
+            dryingPieces?: null | number;
         };
         /** @description A part of an operation with its time. */
         PlannedPart: {
@@ -7576,7 +7596,7 @@ export interface components {
          * @description What might bring late work into time.
          * @enum {unknown}
          */
-        Remedy: "anotherPairOfHands" | "evenings" | "oneMoreDay";
+        Remedy: "anotherPairOfHands" | "evenings" | "oneMoreDay" | "moreRoomToDry";
         /** @description A studio as it was before another took its place. */
         ReplacedStudio: {
             /**

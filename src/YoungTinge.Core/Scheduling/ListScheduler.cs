@@ -13,10 +13,14 @@ internal sealed class ListScheduler
     private readonly TaskGraph graph;
     private readonly ILookup<int, PlaceUse> usesFrom;
 
+    /// <summary>What frees a place that something before it took up.</summary>
+    private readonly HashSet<int> freesPlace;
+
     public ListScheduler(SchedulingProblem problem, TaskGraph graph)
     {
         (this.problem, this.graph) = (problem, graph);
         usesFrom = problem.Uses.ToLookup(use => graph.At[use.FromTaskId]);
+        freesPlace = [.. problem.Uses.Where(use => use.UntilTaskId != use.FromTaskId).Select(use => graph.At[use.UntilTaskId])];
     }
 
     /// <summary>
@@ -88,9 +92,9 @@ internal sealed class ListScheduler
         var held = problem.Places.ToDictionary(place => place.Id, _ => new List<PlaceUse>());
         var pinned = ReservePinned(busy);
         var waitsFor = Enumerable.Range(0, placed.Length).Select(task => graph.Before[task].Count()).ToArray();
-        // What stands in an open window goes first.
+        // What stands in an open window goes first, and what holds up others.
         var ready = new PriorityQueue<int, (int, double, int)>();
-        void Ready(int task) => ready.Enqueue(task, (graph.Before[task].Any(link => link.Most is not null) ? 0 : 1, priority[task], task));
+        void Ready(int task) => ready.Enqueue(task, (freesPlace.Contains(task) || graph.Before[task].Any(link => link.Most is not null) ? 0 : 1, priority[task], task));
         foreach (var task in Enumerable.Range(0, placed.Length).Where(task => waitsFor[task] == 0))
             Ready(task);
         var count = 0;
@@ -205,6 +209,18 @@ internal sealed class ListScheduler
         return low;
     }
 
+    /// <summary>When a place is free again. That is only known when what ends it is placed, unless that dries by itself at once: until then it is held for good.</summary>
+    private int EndOf(PlaceUse use, int task, int start)
+    {
+        var (end, last) = (start + problem.Tasks[task].Minutes, graph.At[use.UntilTaskId]);
+        if (last == task)
+            return end;
+        var dries = problem.Tasks[last];
+        return !dries.NeedsHand && dries.EarliestMin <= end && dries.LatestMin is null && !usesFrom.Contains(last) && graph.Before[last].Count() == 1
+            ? problem.UpToStep(end + graph.Before[last].First().Least) + dries.Minutes
+            : problem.HorizonMin;
+    }
+
     /// <summary>From when on the places of a task are free for it, as far as what is placed tells.</summary>
     /// <param name="held">What holds each place so far.</param>
     private int FreePlaceFrom(int task, int start, TimedTask?[] placed, Dictionary<string, List<PlaceUse>> held)
@@ -212,8 +228,7 @@ internal sealed class ListScheduler
         foreach (var use in usesFrom[task])
         {
             var room = problem.Places.First(place => place.Id == use.PlaceId).Room;
-            // How long it is held is only known when what ends it is placed: until then it is held for good.
-            var until = use.UntilTaskId == use.FromTaskId ? start + problem.Tasks[task].Minutes : problem.HorizonMin;
+            var until = EndOf(use, task, start);
             var (there, free) = (0, int.MaxValue);
             foreach (var other in held[use.PlaceId])
             {

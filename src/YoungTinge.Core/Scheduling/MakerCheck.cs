@@ -16,6 +16,7 @@ public enum MakerProblemCode
     EndsBeforeItBegins,
     UnknownWord,
     TooManyDaysOff,
+    RoomOutOfRange,
 }
 
 /// <summary>Who may work when.</summary>
@@ -26,8 +27,14 @@ public static class MakerCheck
     public const int MaxHours = 28;
     public const int MaxDaysOff = 400;
 
-    public static IEnumerable<MakerProblem> Problems(IReadOnlyList<Maker> makers)
+    /// <summary>More than anybody has room for.</summary>
+    public const int MostDryingPieces = 10_000;
+
+    /// <param name="dryingPieces">That have room to dry at once; null for as many as there are.</param>
+    public static IEnumerable<MakerProblem> Problems(IReadOnlyList<Maker> makers, int? dryingPieces = null)
     {
+        if (dryingPieces is < 1 or > MostDryingPieces)
+            yield return new MakerProblem("dryingPieces", MakerProblemCode.RoomOutOfRange, MostDryingPieces);
         if (makers.Count == 0)
             yield return new MakerProblem("makers", MakerProblemCode.NobodyWorks);
         if (makers.Count > MaxMakers)

@@ -1,4 +1,5 @@
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Work;
 
 namespace YoungTinge.Core.Scheduling;
@@ -12,10 +13,14 @@ internal sealed class TaskBuilder
     /// <summary>The air of a room is either for spirit and glaze or for steam and flame.</summary>
     private const string Air = "air";
 
+    /// <summary>Formers and the rack: a piece is on one from when it is shaped until it is as dry as it has to be.</summary>
+    private const string Rack = "rack";
+
     private readonly IReadOnlyList<CommissionInTime> commissions;
     private readonly WorkCalendar calendar;
     private readonly int horizonMin;
     private readonly IReadOnlyDictionary<string, Pin> pins;
+    private readonly int? dryingPieces;
     private readonly IReadOnlyList<Hand> hands;
     private readonly List<PlannedTask> tasks = [];
     private readonly List<TaskLink> links = [];
@@ -30,9 +35,9 @@ internal sealed class TaskBuilder
 
     private readonly Dictionary<string, IReadOnlyList<PlannedTask>> tasksOf = [];
 
-    public TaskBuilder(IReadOnlyList<CommissionInTime> commissions, IReadOnlyList<Maker> makers, WorkCalendar calendar, IReadOnlyList<Pin> pins)
+    public TaskBuilder(IReadOnlyList<CommissionInTime> commissions, IReadOnlyList<Maker> makers, WorkCalendar calendar, IReadOnlyList<Pin> pins, int? dryingPieces)
     {
-        (this.commissions, this.calendar) = (commissions, calendar);
+        (this.commissions, this.calendar, this.dryingPieces) = (commissions, calendar, dryingPieces);
         this.pins = pins.ToDictionary(pin => pin.OperationId);
         horizonMin = Math.Max(0, commissions.Select(commission => calendar.EndOf(commission.ReadyOn)).DefaultIfEmpty(0).Max()) + DaysLate * 1440;
         hands = [.. makers.Select(maker => calendar.HandOf(maker, horizonMin))];
@@ -65,7 +70,7 @@ internal sealed class TaskBuilder
         return new WorkInTime(
             new SchedulingProblem(WorkInTime.StepMin, horizonMin, hands, tasks, [.. links.GroupBy(link => (link.First, link.Then)).Select(Tightest)], due)
             {
-                Places = [new WorkPlace(Air, Math.Max(1, hands.Count))],
+                Places = [new WorkPlace(Air, Math.Max(1, hands.Count)), .. dryingPieces is { } room ? new[] { new WorkPlace(Rack, room) } : []],
                 Uses = uses,
             },
             parts, ends, obstacles);
@@ -119,8 +124,21 @@ internal sealed class TaskBuilder
         // Whatever else takes from a pot comes after the first that did.
         foreach (var host in operation.After.Where(hostOf.ContainsKey).Select(before => hostOf[before]).Where(host => host != operation.Id).Distinct())
             links.AddRange(tasksOf[operation.Id].Select(then => new TaskLink(tasksOf[host][0].Id, then.Id, 0)));
+        if (operation.Step is DryPieces)
+            AddToRack(operation);
         foreach (var rest in operation.Rests.Where(rest => tasksOf.ContainsKey(rest.AfterId)))
             links.AddRange(tasksOf[rest.AfterId].SelectMany(first => tasksOf[operation.Id].Select(then => new TaskLink(first.Id, then.Id, (int)rest.LeastMinutes))));
+    }
+
+    /// <summary>What was shaped before holds its place from the beginning.</summary>
+    private void AddToRack(Operation dry)
+    {
+        if (dryingPieces is not { } room)
+            return;
+        var shaped = dry.After.Select(before => tasksOf.GetValueOrDefault(before)).FirstOrDefault();
+        var (own, pieces) = (tasksOf[dry.Id], dry.Lots.Sum(lot => lot.Count));
+        foreach (var (i, task) in own.Index())
+            uses.Add(new PlaceUse(Rack, shaped?[i].Id ?? task.Id, task.Id, Math.Min(room, pieces / own.Count + (i < pieces % own.Count ? 1 : 0))));
     }
 
     /// <summary>One end for all of it: what is late is late once, in however many parts it is done.</summary>
@@ -171,7 +189,13 @@ internal sealed class TaskBuilder
 
     private static double WaitOf(CommissionInTime commission, string id) => commission.Graph.Find(id)?.WaitMinutes ?? 0;
 
-    private static int PartsOf(Operation operation) => Math.Max(1, (int)Math.Ceiling((operation.SetUpMinutes + operation.HandMinutes) / WorkInTime.LongestMin));
+    /// <summary>None longer than anybody does one thing, and no more pieces in one than can dry at once.</summary>
+    private int PartsOf(Operation operation)
+    {
+        var byTime = (int)Math.Ceiling((operation.SetUpMinutes + operation.HandMinutes) / WorkInTime.LongestMin);
+        var byRoom = operation.Step is ShapePieces { Body.Kind: not BodyKind.Bought } && dryingPieces is { } room ? (operation.Lots.Sum(lot => lot.Count) + room - 1) / room : 1;
+        return Math.Max(1, Math.Max(byTime, byRoom));
+    }
 
     /// <summary>Each part that dries follows the part that was shaped; all else waits for all of what it follows.</summary>
     private static IEnumerable<TaskLink> Linked(Operation before, IReadOnlyList<PlannedTask> first, Operation operation, IReadOnlyList<PlannedTask> then)

@@ -11,6 +11,9 @@ public enum Remedy
 
     /// <summary>A day more each week, with the hours of the longest.</summary>
     OneMoreDay,
+
+    /// <summary>Twice as many formers, and room on the rack.</summary>
+    MoreRoomToDry,
 }
 
 /// <summary>Other hours to plan with.</summary>
@@ -20,8 +23,13 @@ public static class WhatIf
     private static readonly TimeOnly LatestEvening = new(23, 0);
 
     /// <param name="helperId">Of whoever would come.</param>
-    /// <returns>Null where there is nothing to add to: no hours, or no day that is free.</returns>
-    public static IReadOnlyList<Maker>? With(Remedy remedy, IReadOnlyList<Maker> makers, Guid helperId)
+    /// <param name="dryingPieces">That have room to dry; null for as many as there are.</param>
+    /// <returns>Null where there is nothing to add to: no hours, no day that is free, or room enough.</returns>
+    public static (IReadOnlyList<Maker> Makers, int? DryingPieces)? With(Remedy remedy, IReadOnlyList<Maker> makers, int? dryingPieces, Guid helperId) => remedy == Remedy.MoreRoomToDry
+        ? dryingPieces is { } room ? (makers, 2 * room) : null
+        : HoursWith(remedy, makers, helperId) is { } more ? (more, dryingPieces) : null;
+
+    private static IReadOnlyList<Maker>? HoursWith(Remedy remedy, IReadOnlyList<Maker> makers, Guid helperId)
     {
         if (makers.FirstOrDefault(maker => maker.Hours.Count > 0) is not { } first)
             return null;

@@ -6,3 +6,6 @@ alter table material
 alter table drying_reading add column house_minutes double precision;
 update drying_reading set house_minutes = planned_minutes;
 alter table drying_reading alter column house_minutes set not null;
+
+-- Pieces that have a former or a place on the rack at once; null for as many as there are.
+alter table work_plan add column drying_pieces integer constraint work_plan_drying_pieces_range check (drying_pieces between 1 and 10000);

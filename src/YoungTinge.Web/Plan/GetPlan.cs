@@ -8,15 +8,20 @@ namespace YoungTinge.Web.Plan;
 /// <summary>Who works when, and the plan in force.</summary>
 public static class GetPlan
 {
+    /// <param name="DryingPieces">That have a former or a place on the rack at once; null for as many as there are.</param>
     /// <param name="Plan">Null while none is in force.</param>
     /// <param name="Operations">Of the plan, as sheets show them; what is gone since is not among them.</param>
     /// <param name="IsOld">What is to do has changed since: something is in no plan, or gone.</param>
     /// <param name="LateMinutes">Of the plan in force, all commissions together; 0 for in time.</param>
     /// <param name="Version">To send with a change (If-Match).</param>
-    public sealed record Answer(string TimeZone, IReadOnlyList<Maker> Makers, WorkPlan? Plan, int LateMinutes, IReadOnlyList<CommissionView> Commissions, IReadOnlyList<OperationView> Operations, bool IsOld, int Version);
+    public sealed record Answer(string TimeZone, IReadOnlyList<Maker> Makers, int? DryingPieces, WorkPlan? Plan, int LateMinutes, IReadOnlyList<CommissionView> Commissions, IReadOnlyList<OperationView> Operations, bool IsOld, int Version);
 
     /// <param name="Plan">Null to have none in force.</param>
-    public sealed record Change(IReadOnlyList<Maker> Makers, WorkPlan? Plan);
+    public sealed record Change(IReadOnlyList<Maker> Makers, WorkPlan? Plan)
+    {
+        /// <summary>Pieces that have a former or a place on the rack at once; null for as many as there are.</summary>
+        public int? DryingPieces { get; init; }
+    }
 
     public static void Map(RouteGroupBuilder api)
     {
@@ -34,13 +39,13 @@ public static class GetPlan
         var operations = PlanWork.Operations(work, planned);
         MadeFrom.Tell(response, kept.Version);
         return TypedResults.Ok(new Answer(
-            work.Studio.TimeZone, kept.Makers, kept.Plan, kept.Plan is { } plan ? LateMinutes(plan, open, work) : 0, [.. open.Select(commission => CommissionView.From(commission, work.Studio, clock.GetUtcNow()))],
+            work.Studio.TimeZone, kept.Makers, kept.DryingPieces, kept.Plan, kept.Plan is { } plan ? LateMinutes(plan, open, work) : 0, [.. open.Select(commission => CommissionView.From(commission, work.Studio, clock.GetUtcNow()))],
             operations, kept.Plan is not null && (operations.Count < planned.Count || !toDo.IsSubsetOf(planned)), kept.Version));
     }
 
     /// <summary>Who works when, and the plan in force; usual hours until she says otherwise.</summary>
     internal static async Task<KeptWorkPlan> KeptAsync(WorkPlanStore plans, Studio studio, CancellationToken cancel) =>
-        await plans.FindAsync(studio.Id, cancel) ?? new KeptWorkPlan([Usual(studio)], null, 0);
+        await plans.FindAsync(studio.Id, cancel) ?? new KeptWorkPlan([Usual(studio)], null, null, 0);
 
     /// <summary>By how much what is planned of each commission ends after its day.</summary>
     private static int LateMinutes(WorkPlan plan, IEnumerable<Commission> commissions, StudioWork work)
@@ -53,10 +58,10 @@ public static class GetPlan
 
     private static async Task<IResult> Save(Change change, MadeFrom madeFrom, HttpResponse response, CurrentStudio studio, WorkPlanStore plans, CancellationToken cancel)
     {
-        var problems = Lines(MakerCheck.Problems(change.Makers)).Concat(OfPlan(change.Plan)).ToList();
+        var problems = Lines(MakerCheck.Problems(change.Makers, change.DryingPieces)).Concat(OfPlan(change.Plan)).ToList();
         if (problems.Count > 0)
             return ApiProblem.NotPossible(problems);
-        return await plans.SaveAsync(studio.Id, new KeptWorkPlan(change.Makers, change.Plan, madeFrom.Version), cancel) is { } version
+        return await plans.SaveAsync(studio.Id, new KeptWorkPlan(change.Makers, change.DryingPieces, change.Plan, madeFrom.Version), cancel) is { } version
             ? MadeFrom.Saved(response, version)
             : ApiProblem.ChangedElsewhere();
     }

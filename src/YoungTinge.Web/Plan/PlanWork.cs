@@ -14,6 +14,9 @@ public static class PlanWork
     {
         /// <summary>What is to be planned round: operations that are begun at a time or on a day that the maker has set.</summary>
         public IReadOnlyList<Pin> Pins { get; init; } = [];
+
+        /// <summary>Pieces that have a former or a place on the rack at once; null for as many as there are.</summary>
+        public int? DryingPieces { get; init; }
     }
 
     /// <param name="EndsAt">When all of it is done; null if it is done already.</param>
@@ -23,7 +26,8 @@ public static class PlanWork
 
     /// <param name="LateMinutes">What would still be late with it, planned anew.</param>
     /// <param name="Makers">Who would work when: to be planned with.</param>
-    public sealed record RemedyView(Remedy Remedy, int LateMinutes, IReadOnlyList<Maker> Makers);
+    /// <param name="DryingPieces">That would have room to dry: to be planned with.</param>
+    public sealed record RemedyView(Remedy Remedy, int LateMinutes, IReadOnlyList<Maker> Makers, int? DryingPieces);
 
     /// <param name="Status">How sure it is the best.</param>
     /// <param name="Plan">Null if there is none.</param>
@@ -47,7 +51,7 @@ public static class PlanWork
     private static async Task<IResult> Handle(Request request, StudioWorks works, TimeProvider clock, HttpContext context, CancellationToken cancel)
     {
         var work = await works.LoadAsync(cancel);
-        if (GetPlan.Lines(MakerCheck.Problems(request.Makers)) is { Count: > 0 } problems)
+        if (GetPlan.Lines(MakerCheck.Problems(request.Makers, request.DryingPieces)) is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
         if (GetPlan.OfPins(request.Pins).ToList() is { Count: > 0 } wrong)
             return ApiProblem.NotPossible(wrong);
@@ -55,15 +59,16 @@ public static class PlanWork
             return ApiProblem.NotFound();
         var commissions = work.Commissions.Where(commission => request.CommissionIds.Count > 0 ? request.CommissionIds.Contains(commission.Id) : commission.IsOpen).ToList();
         var now = clock.GetUtcNow();
-        return await LongWork.RunAsync(context, (progress, stop) => Planned(work, commissions, request.Makers, request.Pins, now, progress, stop));
+        return await LongWork.RunAsync(context, (progress, stop) => Planned(work, commissions, request, now, progress, stop));
     }
 
-    private static Answer Planned(StudioWork work, IReadOnlyList<Commission> commissions, IReadOnlyList<Maker> makers, IReadOnlyList<Pin> pins, DateTimeOffset now, Action<double>? progress, CancellationToken stop)
+    private static Answer Planned(StudioWork work, IReadOnlyList<Commission> commissions, Request request, DateTimeOffset now, Action<double>? progress, CancellationToken stop)
     {
+        var (makers, pins, dryingPieces) = (request.Makers, request.Pins, request.DryingPieces);
         var calendar = CalendarFrom(now, work.Studio);
         var views = commissions.ToDictionary(commission => commission.Id, commission => CommissionView.From(commission, work.Studio, now));
         var inTime = commissions.Select(commission => InTime(work, views[commission.Id])).ToList();
-        var all = WorkInTime.Of(inTime, makers, calendar, pins);
+        var all = WorkInTime.Of(inTime, makers, calendar, pins, dryingPieces);
         var operations = Operations(work, all.Parts.Values.SelectMany(part => part.Ready.Select(ready => ready.OperationId).Append(part.OperationId)));
         if (all.Problem.Tasks.Count == 0)
             return Without(ScheduleStatus.Best, new WorkPlan([]));
@@ -72,7 +77,7 @@ public static class PlanWork
 
         progress?.Invoke(0.05);
         // The last beginning of each is found beside the plan: there are two cores.
-        var begins = Task.Run(() => inTime.Select(one => LatestBegin.Of(WorkInTime.Of([one], makers, calendar).Problem, stop)).ToArray(), stop);
+        var begins = Task.Run(() => inTime.Select(one => LatestBegin.Of(WorkInTime.Of([one], makers, calendar, dryingPieces: dryingPieces).Problem, stop)).ToArray(), stop);
         var (schedule, windowsClosed) = Solved(all.Problem, Effort, stop);
         progress?.Invoke(0.8);
         var lastBegins = begins.GetAwaiter().GetResult();
@@ -88,11 +93,11 @@ public static class PlanWork
         var remedies = new List<RemedyView>();
         foreach (var remedy in schedule.LateMin > 0 ? Enum.GetValues<Remedy>() : [])
         {
-            if (WhatIf.With(remedy, makers, Guid.CreateVersion7(now)) is not { } with)
+            if (WhatIf.With(remedy, makers, dryingPieces, Guid.CreateVersion7(now)) is not { } with)
                 continue;
-            var other = WorkInTime.Of(inTime, with, calendar, pins).Problem;
+            var other = WorkInTime.Of(inTime, with.Makers, calendar, pins, with.DryingPieces).Problem;
             if (Scheduler.Solve(windowsClosed ? other.WithoutWindows() : other, SideEffort, stop) is { Status: ScheduleStatus.Best or ScheduleStatus.Good } solved)
-                remedies.Add(new RemedyView(remedy, solved.LateMin, with));
+                remedies.Add(new RemedyView(remedy, solved.LateMin, with.Makers, with.DryingPieces));
         }
 
         return new Answer(

@@ -90,6 +90,37 @@ public class WorkInTimeTests
         Assert.True(parts.First(part => part.OperationId == coat.Id).From >= Begin.AddMinutes(dry.WaitMinutes - 30));
     }
 
+    [Theory]
+    [InlineData(4)]
+    [InlineData(9)]
+    public void No_more_pieces_dry_at_once_than_there_is_room_for(int room)
+    {
+        var (graph, maker) = (Graph(2), Maker.Usual(Guid.NewGuid(), "A"));
+        var calendar = WorkCalendar.From(Begin, Zone, WorkInTime.StepMin);
+        CommissionInTime[] commissions = [new(Guid.NewGuid(), graph, new Dictionary<string, DateTimeOffset?>(), new DateOnly(2026, 4, 30))];
+        var work = WorkInTime.Of(commissions, [maker], calendar, dryingPieces: room);
+        var schedule = Scheduler.Solve(work.Problem, 0.02);
+        Assert.Empty(YoungTinge.Checks.ScheduleChecker.Faults(work.Problem, schedule));
+        // By the plan itself, minute by minute: from when a lot is begun until it has dried.
+        var parts = WorkPlan.Of(work, schedule, calendar).Parts.ToLookup(part => part.OperationId);
+        var held = new List<(DateTimeOffset From, DateTimeOffset To, int Pieces)>();
+        foreach (var dry in graph.Operations.Where(operation => operation.Step is DryPieces))
+        {
+            var (shaped, dried) = (parts[dry.After[0]].OrderBy(part => part.Part).ToList(), parts[dry.Id].OrderBy(part => part.Part).ToList());
+            var pieces = dry.Lots.Sum(lot => lot.Count);
+            Assert.Equal(shaped.Count, dried.Count);
+            Assert.True(shaped.Count >= (pieces + room - 1) / room);
+            held.AddRange(shaped.Zip(dried, (one, other) => (one.From, other.To, pieces / shaped.Count)));
+        }
+
+        Assert.All(held, lot => Assert.InRange(held.Where(other => other.From <= lot.From && lot.From < other.To).Sum(other => other.Pieces), 1, room));
+        // Room enough changes nothing.
+        Assert.Equal(Planned(graph, [maker]).Work.Problem.Tasks.Count, WorkInTime.Of(commissions, [maker], calendar, dryingPieces: 500).Problem.Tasks.Count);
+        Assert.Equal(2 * room, WhatIf.With(Remedy.MoreRoomToDry, [maker], room, Guid.NewGuid())!.Value.DryingPieces);
+        Assert.Null(WhatIf.With(Remedy.MoreRoomToDry, [maker], null, Guid.NewGuid()));
+        Assert.NotNull(LatestBegin.Of(work.Problem));
+    }
+
     [Fact]
     public void Nobody_and_too_short_hours_are_told()
     {
@@ -98,7 +129,7 @@ public class WorkInTimeTests
         Assert.Equal(ScheduleObstacle.NoHours, Planned(graph, [none]).Work.Obstacles[0].Obstacle);
         var minutes = none with { Hours = [new(DayOfWeek.Monday, new(9, 0), new(9, 10))] };
         Assert.Contains(Planned(graph, [minutes]).Work.Obstacles, one => one.Obstacle == ScheduleObstacle.LongerThanAnyHours && one.Minutes > 10);
-        Assert.Null(WhatIf.With(Remedy.Evenings, [none], Guid.NewGuid()));
+        Assert.Null(WhatIf.With(Remedy.Evenings, [none], null, Guid.NewGuid()));
     }
 
     /// <summary>In the night to 29 March clocks go an hour forward: a wait is as long as ever, and morning comes an hour sooner.</summary>

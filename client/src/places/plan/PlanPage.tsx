@@ -7,6 +7,7 @@ import { hasFields } from '../../core/Kept'
 import { isClash } from '../../core/RequestFailed'
 import { ClashChoice } from '../../shared/ClashChoice'
 import { Failure, NotThere } from '../../shared/Message'
+import { NumberField } from '../../shared/NumberField'
 import { PageTitle } from '../../shared/PageTitle'
 import { useTranslation } from '../../shared/translation'
 import { useKept } from '../../shared/useKept'
@@ -36,12 +37,20 @@ const arePins = (value: unknown): value is Pin[] =>
 const areMakers = (value: unknown): value is Maker[] =>
   Array.isArray(value) && value.every((one) => hasFields(one, 'id', 'name', 'hours', 'daysOff'))
 
+/** Pieces that have room to dry at once; null for as many as there are. */
+interface Room {
+  pieces: number | null
+}
+
+const isRoom = (value: unknown): value is Room => hasFields(value, 'pieces')
+
 function OpenPlan({ kept }: { kept: WorkPlanInForce }) {
   const { t } = useTranslation()
   const timeZone = useTimeZone(kept.timeZone)
   const client = useQueryClient()
   const nameOf = nameFinder(useQuery(queries.materials()).data ?? [])
   const hours = useKept<Maker[]>(`plan-hours/${kept.version}`, kept.makers, areMakers)
+  const room = useKept<Room>(`plan-room/${kept.version}`, { pieces: kept.dryingPieces }, isRoom)
   const pins = useKept<Pin[]>(`plan-pins/${kept.version}`, kept.plan?.pins ?? [], arePins)
   const work = useLongWork<WorkProposal>('/api/plan/proposals')
   // Every plan that was found stays, to be laid beside the others.
@@ -63,14 +72,21 @@ function OpenPlan({ kept }: { kept: WorkPlanInForce }) {
     })),
   ]
   const found = beside[shownAt]?.found ?? null
-  const plan = (makers: Maker[], set: Pin[]) => work.start({ makers, commissionIds: [], pins: set })
+  const plan = (makers: Maker[], dryingPieces: number | null) =>
+    work.start({ makers, commissionIds: [], pins: pins.value, dryingPieces })
   const pin = (operationId: string, next: Pin | null) =>
     pins.set((was) => [...was.filter((one) => one.operationId !== operationId), ...(next ? [next] : [])])
   const save = useMutation({
     mutationFn: ({ plan, version }: { plan: WorkPlanInForce['plan']; version: number }) =>
-      answer(api.PUT('/api/plan', { headers: madeFrom(version), body: { makers: hours.value, plan } })),
+      answer(
+        api.PUT('/api/plan', {
+          headers: madeFrom(version),
+          body: { makers: hours.value, dryingPieces: room.value.pieces, plan },
+        }),
+      ),
     onSuccess: async () => {
       hours.drop(hours.value)
+      room.drop(room.value)
       pins.drop(pins.value)
       await client.invalidateQueries({ queryKey: queries.plan().queryKey })
     },
@@ -93,7 +109,18 @@ function OpenPlan({ kept }: { kept: WorkPlanInForce }) {
         </summary>
         <div className="mt-2">
           <HoursEditor makers={makers} problemAt={problemAt} onChange={hours.set} />
-          {hours.isChanged && (
+          <div className="mt-4">
+            <NumberField
+              label={t('plan.dryingPieces')}
+              value={room.value.pieces}
+              whole
+              problem={problemAt('dryingPieces')}
+              onChange={(pieces) => room.set({ pieces })}
+              onClear={() => room.set({ pieces: null })}
+            />
+            <p className="quiet mt-1 max-w-prose text-xs">{t('plan.dryingPiecesHelp')}</p>
+          </div>
+          {(hours.isChanged || room.isChanged) && (
             <button
               className="btn btn-sm mt-3"
               disabled={save.isPending}
@@ -105,7 +132,11 @@ function OpenPlan({ kept }: { kept: WorkPlanInForce }) {
         </div>
       </details>
       <div className="my-4 flex flex-wrap items-center gap-3 print:hidden">
-        <button className="btn btn-sm btn-primary" disabled={work.running} onClick={() => plan(makers, pins.value)}>
+        <button
+          className="btn btn-sm btn-primary"
+          disabled={work.running}
+          onClick={() => plan(makers, room.value.pieces)}
+        >
           {t(kept.plan ? 'plan.again' : 'plan.find')}
         </button>
         {found?.plan && (
@@ -141,9 +172,10 @@ function OpenPlan({ kept }: { kept: WorkPlanInForce }) {
           found={found}
           timeZone={timeZone}
           nameOf={nameOf}
-          onPlanWith={(makers) => {
+          onPlanWith={(makers, pieces) => {
             hours.set(makers)
-            plan(makers, pins.value)
+            room.set({ pieces })
+            plan(makers, pieces)
           }}
         />
       ) : (

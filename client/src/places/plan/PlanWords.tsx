@@ -16,7 +16,7 @@ export function PlanWords({
   found: WorkProposal
   timeZone: string
   nameOf: NameOf
-  onPlanWith: (makers: Maker[]) => void
+  onPlanWith: (makers: Maker[], dryingPieces: number | null) => void
 }) {
   const { t } = useTranslation()
   const when = (at: string) => dayAndTime(t, at, timeZone)
@@ -59,11 +59,11 @@ export function PlanWords({
         <div>
           <p>{t('plan.whatIf')}</p>
           <ul className="list-disc pl-5">
-            {found.remedies.map(({ remedy, lateMinutes, makers }) => (
+            {found.remedies.map(({ remedy, lateMinutes, makers, dryingPieces }) => (
               <li key={remedy}>
                 {t(`plan.remedy.${remedy}`)}:{' '}
                 {lateMinutes === 0 ? t('plan.thenInTime') : t('plan.thenLate', { time: minutesWords(t, lateMinutes) })}{' '}
-                <button className="act min-h-6 cursor-pointer" onClick={() => onPlanWith(makers)}>
+                <button className="act min-h-6 cursor-pointer" onClick={() => onPlanWith(makers, dryingPieces)}>
                   {t('plan.planWith')}
                   <span className="sr-only">: {t(`plan.remedy.${remedy}`)}</span>
                 </button>
