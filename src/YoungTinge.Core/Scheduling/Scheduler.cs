@@ -22,7 +22,8 @@ public static class Scheduler
     private const int HugeFrom = 600;
 
     /// <param name="effort">Of the search, in the solver's own deterministic seconds; above 0. One takes ten or more by the clock.</param>
-    public static Schedule Solve(SchedulingProblem problem, double effort, CancellationToken cancel = default)
+    /// <param name="onlyLateness">How late it is is all that is asked; when it is done, and how calm it is, is no matter.</param>
+    public static Schedule Solve(SchedulingProblem problem, double effort, CancellationToken cancel = default, bool onlyLateness = false)
     {
         cancel.ThrowIfCancellationRequested();
         if (problem.Tasks.Count == 0)
@@ -34,12 +35,14 @@ public static class Scheduler
         var bounds = new FinishBound(problem, graph);
         int[] latest = [.. problem.Due.Select(due => Math.Max(0, bounds.Of(due.TaskId) - due.ByMin))];
         var (lateBound, finishBound) = (latest.Sum(), bounds.OfAll());
-        var begun = new ListScheduler(problem, graph).Find(Placings / problem.Tasks.Count, finishBound, value => value == (lateBound, finishBound), cancel);
+        var begun = new ListScheduler(problem, graph).Find(Placings / problem.Tasks.Count, finishBound, value => onlyLateness ? value.Late == lateBound : value == (lateBound, finishBound), cancel);
         if (begun is not null)
         {
             var first = Read(ScheduleStatus.Good, begun, lateBound, finishBound);
             if ((first.LateMin, first.FinishMin) == (lateBound, finishBound))
                 return first with { Status = ScheduleStatus.Best };
+            if (onlyLateness && first.LateMin == lateBound)
+                return first;
             // A large plan that is as good as the best is not worth minutes of search for a last quarter of an hour; a huge one is not searched in any time.
             if (problem.Tasks.Count > HugeFrom || problem.Tasks.Count > LargeFrom && first.LateMin == lateBound && first.FinishMin - finishBound <= Math.Max(problem.StepMin, NearEnough * finishBound))
                 return first;
@@ -49,9 +52,11 @@ public static class Scheduler
 
         Schedule Searched(Model model, IReadOnlyList<TimedTask>? tasks)
         {
-            var late = Best(model.Late, 0.4);
+            var late = Best(model.Late, onlyLateness ? 1 : 0.4);
             if (tasks is null)
                 return new Schedule(late.Status, [], 0, 0, 0, 0);
+            if (onlyLateness)
+                return Read(ScheduleStatus.Good, tasks, Math.Max(lateBound, late.Bound), finishBound);
             model.Keep(model.Late, graph.LateMin(tasks));
             var finish = Best(model.Finish, 0.4);
             model.Keep(model.Finish, tasks.Max(task => task.EndMin));

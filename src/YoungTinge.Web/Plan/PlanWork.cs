@@ -96,7 +96,7 @@ public static class PlanWork
             if (WhatIf.With(remedy, makers, dryingPieces, Guid.CreateVersion7(now)) is not { } with)
                 continue;
             var other = WorkInTime.Of(inTime, with.Makers, calendar, pins, with.DryingPieces).Problem;
-            if (Scheduler.Solve(windowsClosed ? other.WithoutWindows() : other, SideEffort, stop) is { Status: ScheduleStatus.Best or ScheduleStatus.Good } solved)
+            if (Scheduler.Solve(windowsClosed ? other.WithoutWindows() : other, SideEffort, stop, onlyLateness: true) is { Status: ScheduleStatus.Best or ScheduleStatus.Good } solved)
                 remedies.Add(new RemedyView(remedy, solved.LateMin, with.Makers, with.DryingPieces));
         }
 
