@@ -1,6 +1,9 @@
+using System.Net.Http.Json;
 using System.Text;
+using System.Text.Json.Nodes;
 using System.Text.RegularExpressions;
 using OpenQA.Selenium;
+using YoungTinge.Testing;
 
 namespace YoungTinge.Browser.Tests;
 
@@ -277,31 +280,26 @@ public partial class PasteDayTests(Application application)
     private static partial Regex Metric();
 
     [Fact]
-    public Task A_number_that_somebody_else_changed_is_shown_and_not_written_over() => application.InBrowserAsync(nameof(A_number_that_somebody_else_changed_is_shown_and_not_written_over), browser =>
+    public Task A_number_that_somebody_else_changed_is_shown_and_not_written_over() => application.InBrowserAsync(nameof(A_number_that_somebody_else_changed_is_shown_and_not_written_over), async browser =>
     {
         const string flowers = "Flowers of Hellebore";
-        void Type(string number)
-        {
-            browser.Fill(flowers, number);
-            browser.Press(Keys.Tab);
-        }
-
         browser.Open("/paste-day");
         browser.Click("button", "Quantities", exact: true);
         Assert.Equal("7", browser.ValueOf(flowers));
-        browser.OpenTab(browser.Url);
-        browser.Click("button", "Quantities", exact: true);
-        Type("12");
-        browser.WaitForSaved();
-        browser.CloseTab();
+        browser.WaitUntilQuiet();
+        // Somebody else, of whom this page does not hear.
+        var all = (await application.Http.GetFromJsonAsync<JsonNode>("/api/commissions"))!["commissions"]!.AsArray().SelectMany(entry => entry!["flowers"]!.AsArray());
+        var address = $"/api/flowers/{all.Single(flower => (string)flower!["name"]! == "Hellebore")!["id"]}";
+        var version = (int)(await application.Http.GetFromJsonAsync<JsonNode>(address))!["version"]!;
+        (await application.Http.PutOverAsync($"{address}/counts", new { flowers = 12, buds = 3 }, version)).EnsureSuccessStatusCode();
 
-        Type("30");
+        browser.Fill(flowers, "30");
+        browser.Press(Keys.Tab);
         browser.WaitForText("It was changed in another window in the meantime.");
         browser.WaitUntil("what there is now", () => browser.ValueOf(flowers) == "12");
         browser.Reload();
         browser.Click("button", "Quantities", exact: true);
         browser.WaitUntil("the other's number stays", () => browser.ValueOf(flowers) == "12");
-        return Task.CompletedTask;
     });
 
     [Fact]

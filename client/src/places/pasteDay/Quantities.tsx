@@ -48,11 +48,11 @@ function FlowerQuantities({ flower, nameOf }: { flower: Flower; nameOf: NameOf }
   const { t } = useTranslation()
   const client = useQueryClient()
   const save = useMutation({
-    mutationFn: (counts: { flowers: number; buds: number }) =>
+    mutationFn: ({ from, counts }: { from: number; counts: { flowers: number; buds: number } }) =>
       answer(
         api.PUT('/api/flowers/{id}/counts', {
           params: { path: { id: flower.id } },
-          headers: madeFrom(flower.version),
+          headers: madeFrom(from),
           body: counts,
         }),
       ),
@@ -62,15 +62,21 @@ function FlowerQuantities({ flower, nameOf }: { flower: Flower; nameOf: NameOf }
   const failed = save.error instanceof RequestFailed ? save.error : null
   const problemAt = useProblems([save.error], nameOf)
   // Saved when the field is left: half a number is no number of flowers.
-  const [typed, setTyped] = useState<{ flowers?: number; buds?: number }>({})
-  const counts = { flowers: flower.flowers, buds: flower.buds, ...typed }
+  const [typed, setTyped] = useState<{ from?: number; flowers?: number; buds?: number }>({})
+  const counts = { flowers: typed.flowers ?? flower.flowers, buds: typed.buds ?? flower.buds }
+  // What came in while she typed she has not seen: it goes by what there was when she began.
+  const type = (part: { flowers?: number; buds?: number }) =>
+    setTyped((was) => ({ from: flower.version, ...was, ...part }))
   const commit = () => {
     if (counts.flowers === flower.flowers && counts.buds === flower.buds) return
-    save.mutate(counts, {
-      onSuccess: () => setTyped({}),
-      // What there is now is shown, so that leaving the field does not write over it.
-      onError: (error) => isClash(error) && setTyped({}),
-    })
+    save.mutate(
+      { from: typed.from ?? flower.version, counts },
+      {
+        onSuccess: () => setTyped({}),
+        // What there is now is shown, so that leaving the field does not write over it.
+        onError: (error) => isClash(error) && setTyped({}),
+      },
+    )
   }
   return (
     <div className="mt-3">
@@ -85,14 +91,14 @@ function FlowerQuantities({ flower, nameOf }: { flower: Flower; nameOf: NameOf }
           value={counts.flowers}
           problem={problemAt('flowers')}
           whole
-          onChange={(flowers) => setTyped((was) => ({ ...was, flowers }))}
+          onChange={(flowers) => type({ flowers })}
         />
         <NumberField
           label={t('pasteDay.buds', { name: flower.name })}
           value={counts.buds}
           problem={problemAt('buds')}
           whole
-          onChange={(buds) => setTyped((was) => ({ ...was, buds }))}
+          onChange={(buds) => type({ buds })}
         />
       </div>
       {failed && failed.problems.length === 0 && <Problem>{troubleWords(t, failed)}</Problem>}
