@@ -253,7 +253,7 @@ function Entry({
           {entry.commissionName}
           {!entry.flowerId && entry.pieceName && ` · ${t('logbook.gone')}`}
         </p>
-        <p className="mt-1 flex flex-wrap gap-x-4">
+        <p className="mt-1 flex flex-wrap items-center gap-x-4">
           <button className="act min-h-6 cursor-pointer" onClick={onNear}>
             {t('learned.filter.near')}
             <span className="sr-only">: {what}</span>
@@ -263,7 +263,11 @@ function Entry({
             <span className="sr-only">: {what}</span>
           </button>
           {entry.mix && entry.subject === 'paste' && canBeMade && (
-            <Link className="act min-h-6" to="/mixing" onClick={() => storeTable(againOf(entry, entry.mix!, what))}>
+            <Link
+              className="act inline-flex min-h-6 items-center"
+              to="/mixing"
+              onClick={() => storeTable(againOf(entry, entry.mix!, what))}
+            >
               {t('learned.entry.again')}
               <span className="sr-only">: {what}</span>
             </Link>
