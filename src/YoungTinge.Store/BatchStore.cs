@@ -107,20 +107,20 @@ public sealed class BatchStore(NpgsqlDataSource dataSource)
                 """, connection);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = batch.Id });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
-        command.Parameters.Add(Maybe(NpgsqlDbType.Uuid, batch.CommissionId));
+        command.Parameters.Add(Sql.Maybe(NpgsqlDbType.Uuid, batch.CommissionId));
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = batch.Name });
         command.Parameters.Add(Json(batch.Recipe));
         foreach (var number in new double?[]
         {
             batch.PasteG, batch.Target.L, batch.Target.A, batch.Target.B, batch.Measured?.L, batch.Measured?.A, batch.Measured?.B,
         })
-            command.Parameters.Add(Maybe(NpgsqlDbType.Double, number));
+            command.Parameters.Add(Sql.Maybe(NpgsqlDbType.Double, number));
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = batch.Note });
         var made = batch.Made;
-        command.Parameters.Add(Maybe(NpgsqlDbType.TimestampTz, made?.At.UtcDateTime));
+        command.Parameters.Add(Sql.Maybe(NpgsqlDbType.TimestampTz, made?.At.UtcDateTime));
         command.Parameters.Add(Json(made?.Recipe));
-        command.Parameters.Add(Maybe(NpgsqlDbType.Double, made?.Grams));
-        command.Parameters.Add(Maybe(NpgsqlDbType.Double, made?.LeftG));
+        command.Parameters.Add(Sql.Maybe(NpgsqlDbType.Double, made?.Grams));
+        command.Parameters.Add(Sql.Maybe(NpgsqlDbType.Double, made?.LeftG));
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = made?.KeptIn ?? "" });
         if (batch.Version > 0)
         {
@@ -128,16 +128,14 @@ public sealed class BatchStore(NpgsqlDataSource dataSource)
         }
         else
         {
-            command.Parameters.Add(Maybe(NpgsqlDbType.Text, batch.Block?.Key));
-            command.Parameters.Add(Maybe(NpgsqlDbType.Integer, batch.Block?.Place));
+            command.Parameters.Add(Sql.Maybe(NpgsqlDbType.Text, batch.Block?.Key));
+            command.Parameters.Add(Sql.Maybe(NpgsqlDbType.Integer, batch.Block?.Place));
         }
 
         return (int?)await command.ExecuteScalarAsync(cancel);
     }
 
-    private static NpgsqlParameter Maybe(NpgsqlDbType type, object? value) => new() { NpgsqlDbType = type, Value = value ?? DBNull.Value };
-
-    private static NpgsqlParameter Json(PasteRecipe? recipe) => Maybe(NpgsqlDbType.Jsonb, recipe is null ? null : JsonSerializer.Serialize(recipe, PlanJson.Options));
+    private static NpgsqlParameter Json(PasteRecipe? recipe) => Sql.Maybe(NpgsqlDbType.Jsonb, recipe is null ? null : JsonSerializer.Serialize(recipe, PlanJson.Options));
 
     public async Task<bool> RemoveAsync(Guid studioId, Guid batchId, CancellationToken cancel)
     {

@@ -68,7 +68,7 @@ public sealed class BenchStore(NpgsqlDataSource dataSource)
         insert into bench_timer (studio_id, id, operation_id, name, seconds, started_at, started_by)
         values ($1, $2, $3, $4, $5, $6, $7)
         on conflict do nothing
-        """, cancel, Of(studioId), Of(timer.Id), new NpgsqlParameter { Value = (object?)timer.OperationId ?? DBNull.Value, NpgsqlDbType = NpgsqlDbType.Text }, Of(timer.Name), Of(timer.Seconds), Of(timer.StartedAt.ToUniversalTime()), Of(timer.By)), cancel);
+        """, cancel, Of(studioId), Of(timer.Id), Maybe(NpgsqlDbType.Text, timer.OperationId), Of(timer.Name), Of(timer.Seconds), Of(timer.StartedAt.ToUniversalTime()), Of(timer.By)), cancel);
 
     public Task StopAsync(Guid studioId, Guid noteId, Guid timerId, CancellationToken cancel) => OnceAsync(studioId, noteId,
         connection => RunAsync(connection, "delete from bench_timer where studio_id = $1 and id = $2", cancel, Of(studioId), Of(timerId)), cancel);
@@ -81,16 +81,13 @@ public sealed class BenchStore(NpgsqlDataSource dataSource)
             insert into drying_reading (studio_id, id, operation_id, is_dry, minutes, planned_minutes, house_minutes, read_at, read_by)
             values ($1, $2, $3, $4, $5, $6, $7, $8, $9)
             on conflict do nothing
-            """, cancel, Of(studioId), Of(reading.Id), Of(reading.OperationId), Of(reading.IsDry), new NpgsqlParameter { Value = (object?)reading.Minutes ?? DBNull.Value, NpgsqlDbType = NpgsqlDbType.Double },
+            """, cancel, Of(studioId), Of(reading.Id), Of(reading.OperationId), Of(reading.IsDry), Maybe(NpgsqlDbType.Double, reading.Minutes),
             Of(reading.PlannedMinutes), Of(reading.HouseMinutes), Of(reading.At.ToUniversalTime()), Of(reading.By));
     }
 
-    /// <summary>It was not dry after all: what was felt is taken back with the tick.</summary>
-    public async Task TakeBackDryAsync(Guid studioId, string operationId, CancellationToken cancel)
-    {
-        await using var connection = await dataSource.OpenConnectionAsync(cancel);
-        await RunAsync(connection, "delete from drying_reading where studio_id = $1 and operation_id = $2 and is_dry", cancel, Of(studioId), Of(operationId));
-    }
+    /// <summary>It was not dry after all: what was felt goes with the tick, in its transaction.</summary>
+    internal static Task TakeBackDryAsync(NpgsqlConnection connection, Guid studioId, string operationId, CancellationToken cancel) =>
+        RunAsync(connection, "delete from drying_reading where studio_id = $1 and operation_id = $2 and is_dry", cancel, Of(studioId), Of(operationId));
 
     private async Task OnceAsync(Guid studioId, Guid noteId, Func<NpgsqlConnection, Task> write, CancellationToken cancel)
     {

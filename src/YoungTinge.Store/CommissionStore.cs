@@ -194,7 +194,7 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = id });
         command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = madeFromVersion });
-        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = plan ?? (object)DBNull.Value });
+        command.Parameters.Add(Sql.Maybe(NpgsqlDbType.Jsonb, plan));
         return await command.ExecuteScalarAsync(cancel) as int?;
     }
 
@@ -243,8 +243,8 @@ public sealed class CommissionStore(NpgsqlDataSource dataSource)
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = details.Name });
         command.Parameters.Add(new NpgsqlParameter<DateOnly> { TypedValue = details.DueOn });
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = details.Place });
-        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Integer, Value = details.RoomHumidityPercent ?? (object)DBNull.Value });
-        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Double, Value = details.RoomCelsius ?? (object)DBNull.Value });
+        command.Parameters.Add(Sql.Maybe(NpgsqlDbType.Integer, details.RoomHumidityPercent));
+        command.Parameters.Add(Sql.Maybe(NpgsqlDbType.Double, details.RoomCelsius));
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = Words.Light.WordFor(details.Light) });
         command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = details.MarginDays });
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = details.ClientNote });

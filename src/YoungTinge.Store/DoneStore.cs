@@ -92,6 +92,7 @@ public sealed class DoneStore(NpgsqlDataSource dataSource)
         {
             if (await RunAsync(connection, "delete from operation_done where studio_id = $1 and operation_id = $2", cancel, Of(studioId), Of(id)) == 0)
                 continue;
+            await BenchStore.TakeBackDryAsync(connection, studioId, id, cancel);
             await RunAsync(connection, "delete from batch where studio_id = $1 and block_key = $2 and version = 1", cancel, Of(studioId), Of(id));
             await RunAsync(connection, """
                 with given as (
@@ -102,7 +103,7 @@ public sealed class DoneStore(NpgsqlDataSource dataSource)
                 )
                 update batch b set left_g = least(b.made_g, b.left_g + coalesce(given.used_g, 0)), version = version + 1
                 from given
-                where b.id = given.batch_id and given.used_g > 0
+                where b.studio_id = $1 and b.id = given.batch_id and given.used_g > 0
                 """, cancel, Of(studioId), Of(id));
             // What is shaped from a batch was never chosen as a leftover for a paste.
             if (id.StartsWith("piece:", StringComparison.Ordinal))
@@ -124,8 +125,8 @@ public sealed class DoneStore(NpgsqlDataSource dataSource)
             returning xmax = 0
             """, connection);
         command.Parameters.AddRange(new[] { (NpgsqlParameter)Of(studioId), Of(one.Id), Of(one.Fingerprint), Of(by) });
-        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = one.Went is null ? DBNull.Value : PlanJson.Write(one.Went) });
-        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.TimestampTz, Value = at is { } then ? then.ToUniversalTime() : DBNull.Value });
+        command.Parameters.Add(Maybe(NpgsqlDbType.Jsonb, one.Went is null ? null : PlanJson.Write(one.Went)));
+        command.Parameters.Add(Maybe(NpgsqlDbType.TimestampTz, at?.ToUniversalTime()));
         return (bool)(await command.ExecuteScalarAsync(cancel))!;
     }
 

@@ -99,7 +99,7 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
             """, connection);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = entry.Id });
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
-        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Uuid, Value = entry.PieceId is { } pieceId ? pieceId : DBNull.Value });
+        command.Parameters.Add(Sql.Maybe(NpgsqlDbType.Uuid, entry.PieceId));
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = Words.Subject.WordFor(entry.Subject) });
         foreach (var value in new[] { entry.Predicted.L, entry.Predicted.A, entry.Predicted.B, entry.Actual.L, entry.Actual.A, entry.Actual.B })
             command.Parameters.Add(new NpgsqlParameter<double> { TypedValue = value });
@@ -108,12 +108,12 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
         command.Parameters.Add(Json(entry.Mix is { } mix ? PlanJson.Write(mix) : null));
         command.Parameters.Add(Json(entry.Plan is { } plan ? PlanJson.Write(plan) : null));
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = Words.Read.WordFor(entry.By) });
-        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Double, Value = entry.PredictedRange is { } range ? range : DBNull.Value });
+        command.Parameters.Add(Sql.Maybe(NpgsqlDbType.Double, entry.PredictedRange));
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = entry.LoggedBy });
         await command.ExecuteNonQueryAsync(cancel);
     }
 
-    private static NpgsqlParameter Json(string? text) => new() { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = text is null ? DBNull.Value : text };
+    private static NpgsqlParameter Json(string? text) => Sql.Maybe(NpgsqlDbType.Jsonb, text);
 
     /// <summary>Mends what was read, leaves an entry out of what is learned, or takes it out; each over the version it was made from.</summary>
     /// <returns>The new version; null if there is no such entry, or it was changed in the meantime.</returns>
@@ -162,7 +162,7 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
             limit $3
             """);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
-        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Uuid, Value = pieceId is { } id ? id : DBNull.Value });
+        command.Parameters.Add(Sql.Maybe(NpgsqlDbType.Uuid, pieceId));
         command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = most });
         await using var reader = await command.ExecuteReaderAsync(cancel);
         var entries = new List<NamedLogEntry>();

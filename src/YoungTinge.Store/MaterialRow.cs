@@ -73,7 +73,7 @@ internal static class MaterialRow
         """;
 
     public static IEnumerable<NpgsqlParameter> Parameters(MaterialRecord sheet) =>
-        All.Select(column => new NpgsqlParameter { NpgsqlDbType = column.Type, Value = column.Of(sheet) ?? DBNull.Value });
+        All.Select(column => Sql.Maybe(column.Type, column.Of(sheet)));
 
     public static MaterialRecord Read(NpgsqlDataReader reader)
     {

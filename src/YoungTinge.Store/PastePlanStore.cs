@@ -26,7 +26,7 @@ public sealed class PastePlanStore(NpgsqlDataSource dataSource)
             """);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = KindOf<T>() });
-        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Uuid, Value = flowerId is { } id ? id : DBNull.Value });
+        command.Parameters.Add(Sql.Maybe(NpgsqlDbType.Uuid, flowerId));
         await using var reader = await command.ExecuteReaderAsync(cancel);
         var plans = new List<KeptPastePlan<T>>();
         while (await reader.ReadAsync(cancel))

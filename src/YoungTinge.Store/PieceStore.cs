@@ -89,7 +89,7 @@ public sealed class PieceStore(NpgsqlDataSource dataSource)
             order by p.flower_id, p.position, p.id
             """);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
-        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Uuid, Value = flowerId is { } id ? id : DBNull.Value });
+        command.Parameters.Add(Sql.Maybe(NpgsqlDbType.Uuid, flowerId));
         await using var reader = await command.ExecuteReaderAsync(cancel);
         var pieces = new List<PlannedPiece>();
         while (await reader.ReadAsync(cancel))

@@ -1,11 +1,15 @@
 using Npgsql;
+using NpgsqlTypes;
 
 namespace YoungTinge.Store;
 
-/// <summary>Statements that answer nothing but how many rows they touched.</summary>
+/// <summary>Values for statements, and statements that answer nothing but how many rows they touched.</summary>
 internal static class Sql
 {
     public static NpgsqlParameter Of<T>(T value) => new NpgsqlParameter<T> { TypedValue = value };
+
+    /// <summary>A value that there need not be: its kind has to be said.</summary>
+    public static NpgsqlParameter Maybe(NpgsqlDbType type, object? value) => new() { NpgsqlDbType = type, Value = value ?? DBNull.Value };
 
     /// <summary>Gives a statement its values.</summary>
     public static void With(this NpgsqlCommand command, params NpgsqlParameter[] values) => command.Parameters.AddRange(values);

@@ -6,10 +6,9 @@ using static YoungTinge.Store.Sql;
 namespace YoungTinge.Store;
 
 /// <summary>Who works when, and the plan that is in force.</summary>
-/// <param name="DryingPieces">That have room to dry at once; null for as many as there are.</param>
 /// <param name="Plan">Null while none is.</param>
 /// <param name="Version">Counts the saves; 0 before the first.</param>
-public sealed record KeptWorkPlan(IReadOnlyList<Maker> Makers, int? DryingPieces, WorkPlan? Plan, int Version);
+public sealed record KeptWorkPlan(Workshop Workshop, WorkPlan? Plan, int Version);
 
 public sealed class WorkPlanStore(NpgsqlDataSource dataSource)
 {
@@ -25,7 +24,7 @@ public sealed class WorkPlanStore(NpgsqlDataSource dataSource)
     }
 
     internal static KeptWorkPlan Read(NpgsqlDataReader reader) =>
-        new(PlanJson.ReadMakers(reader.GetString(0)), reader.IsDBNull(1) ? null : reader.GetInt32(1), reader.IsDBNull(2) ? null : PlanJson.ReadWorkPlan(reader.GetString(2)), reader.GetInt32(3));
+        new(new Workshop(PlanJson.ReadMakers(reader.GetString(0)), reader.IsDBNull(1) ? null : reader.GetInt32(1)), reader.IsDBNull(2) ? null : PlanJson.ReadWorkPlan(reader.GetString(2)), reader.GetInt32(3));
 
     /// <summary>Keeps the first (version 0), or writes over the version it was made from.</summary>
     /// <returns>The new version; null if it was changed in the meantime.</returns>
@@ -45,9 +44,9 @@ public sealed class WorkPlanStore(NpgsqlDataSource dataSource)
                 returning version
                 """);
         command.Parameters.Add(Of(studioId));
-        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = PlanJson.Write(kept.Makers) });
-        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = kept.Plan is { } plan ? PlanJson.Write(plan) : DBNull.Value });
-        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Integer, Value = (object?)kept.DryingPieces ?? DBNull.Value });
+        command.Parameters.Add(new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Jsonb, Value = PlanJson.Write(kept.Workshop.Makers) });
+        command.Parameters.Add(Maybe(NpgsqlDbType.Jsonb, kept.Plan is { } plan ? PlanJson.Write(plan) : null));
+        command.Parameters.Add(Maybe(NpgsqlDbType.Integer, kept.Workshop.DryingPieces));
         if (kept.Version > 0)
             command.Parameters.Add(Of(kept.Version));
         return await command.ExecuteScalarAsync(cancel) as int?;

@@ -189,7 +189,7 @@ public class BeginningTests(Application application)
         browser.WaitForText("9 flowers, 3 buds");
 
         browser.Click("button", "Change Hellebore");
-        browser.Run("[...document.querySelectorAll('summary')].find((one) => one.textContent.includes('Copy')).click()");
+        browser.Click("disclosure", "Copy");
         browser.Choose("Into", "Harbour school fete");
         browser.Fill("Name of the copy", "Lenten rose");
         browser.Click("button", "Copy", exact: true);

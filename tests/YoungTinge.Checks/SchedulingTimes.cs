@@ -18,7 +18,7 @@ public static class SchedulingTimes
     {
         var materials = StarterCabinet.Load();
         var work = WorkInTime.Of([.. Enumerable.Range(0, Math.Min(3, designs)).Select(commission => Commission(commission, [.. Enumerable.Range(0, designs).Where(design => design % 3 == commission)], pieces, days, materials))],
-            [.. Enumerable.Range(0, makers).Select(maker => Maker.Usual(Guid.NewGuid(), $"maker {maker}"))], Calendar);
+            new Workshop([.. Enumerable.Range(0, makers).Select(maker => Maker.Usual(Guid.NewGuid(), $"maker {maker}"))]), Calendar);
         var clock = Stopwatch.StartNew();
         var schedule = Scheduler.Solve(work.Problem, effort);
         return new Timed(work.Problem.Tasks.Count, schedule, clock.Elapsed.TotalSeconds, schedule.Tasks.Count == 0 ? ["no plan"] : ScheduleChecker.Faults(work.Problem, schedule));

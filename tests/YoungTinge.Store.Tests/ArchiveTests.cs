@@ -58,7 +58,7 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
         var materials = await new CabinetStore(demo.DataSource).LoadAsync(studioId, Cancel);
         await new DoneStore(demo.DataSource).TickAsync(studioId, [new DoneOperation($"piece:{pieces[0].Id}:shape", "f01", [new MaterialTake("nettle", 0.5)])], "Odile", materials, Cancel);
         var maker = Maker.Usual(studioId, "Odile");
-        await new WorkPlanStore(demo.DataSource).SaveAsync(studioId, new KeptWorkPlan([maker], 24, new WorkPlan([new PlannedPart("a", 1, 1, DateTimeOffset.UnixEpoch, DateTimeOffset.UnixEpoch.AddMinutes(5), maker.Id)]), 0), Cancel);
+        await new WorkPlanStore(demo.DataSource).SaveAsync(studioId, new KeptWorkPlan(new Workshop([maker], 24), new WorkPlan([new PlannedPart("a", 1, 1, DateTimeOffset.UnixEpoch, DateTimeOffset.UnixEpoch.AddMinutes(5), maker.Id)]), 0), Cancel);
         var bench = new BenchStore(demo.DataSource);
         await bench.StartAsync(studioId, Guid.NewGuid(), new BenchTimer(Guid.NewGuid(), null, "Steam", 90, DateTimeOffset.Parse("2026-03-01T09:00:00Z", System.Globalization.CultureInfo.InvariantCulture), "Odile"), Cancel);
         await bench.ReadAsync(studioId, new DryingReading(Guid.NewGuid(), $"piece:{pieces[0].Id}:dry", false, 31.25, 30, 24, DateTimeOffset.Parse("2026-03-01T09:00:00Z", System.Globalization.CultureInfo.InvariantCulture), "Odile"), Cancel);

@@ -34,6 +34,12 @@ export function Failure({ error, nameOf, kept = false }: { error: unknown; nameO
   )
 }
 
+/** The same beside a form whose fields say themselves what is wrong with them: what was wrong as a whole. */
+export function WholeFailure({ error, kept }: { error: unknown; kept?: boolean }) {
+  if (error instanceof RequestFailed && error.problems.length > 0) return null
+  return <Failure error={error} nameOf={(id) => id} kept={kept} />
+}
+
 /** A place that could not be read, in plain words, with a way to try again. */
 export function Unreadable({ error, retry }: { error: unknown; retry: () => void }) {
   const { t } = useTranslation()

@@ -30,10 +30,10 @@ public static class MakerCheck
     /// <summary>More than anybody has room for.</summary>
     public const int MostDryingPieces = 10_000;
 
-    /// <param name="dryingPieces">That have room to dry at once; null for as many as there are.</param>
-    public static IEnumerable<MakerProblem> Problems(IReadOnlyList<Maker> makers, int? dryingPieces = null)
+    public static IEnumerable<MakerProblem> Problems(Workshop workshop)
     {
-        if (dryingPieces is < 1 or > MostDryingPieces)
+        var makers = workshop.Makers;
+        if (workshop.DryingPieces is < 1 or > MostDryingPieces)
             yield return new MakerProblem("dryingPieces", MakerProblemCode.RoomOutOfRange, MostDryingPieces);
         if (makers.Count == 0)
             yield return new MakerProblem("makers", MakerProblemCode.NobodyWorks);

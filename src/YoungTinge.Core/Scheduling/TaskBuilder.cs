@@ -35,12 +35,12 @@ internal sealed class TaskBuilder
 
     private readonly Dictionary<string, IReadOnlyList<PlannedTask>> tasksOf = [];
 
-    public TaskBuilder(IReadOnlyList<CommissionInTime> commissions, IReadOnlyList<Maker> makers, WorkCalendar calendar, IReadOnlyList<Pin> pins, int? dryingPieces)
+    public TaskBuilder(IReadOnlyList<CommissionInTime> commissions, Workshop workshop, WorkCalendar calendar, IReadOnlyList<Pin> pins)
     {
-        (this.commissions, this.calendar, this.dryingPieces) = (commissions, calendar, dryingPieces);
+        (this.commissions, this.calendar, dryingPieces) = (commissions, calendar, workshop.DryingPieces);
         this.pins = pins.ToDictionary(pin => pin.OperationId);
         horizonMin = Math.Max(0, commissions.Select(commission => calendar.EndOf(commission.ReadyOn)).DefaultIfEmpty(0).Max()) + DaysLate * 1440;
-        hands = [.. makers.Select(maker => calendar.HandOf(maker, horizonMin))];
+        hands = [.. workshop.Makers.Select(maker => calendar.HandOf(maker, horizonMin))];
     }
 
     public WorkInTime Build()

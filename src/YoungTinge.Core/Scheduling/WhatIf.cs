@@ -16,18 +16,17 @@ public enum Remedy
     MoreRoomToDry,
 }
 
-/// <summary>Other hours to plan with.</summary>
+/// <summary>Other hours, or more room, to plan with.</summary>
 public static class WhatIf
 {
     private const int EveningHours = 2;
     private static readonly TimeOnly LatestEvening = new(23, 0);
 
     /// <param name="helperId">Of whoever would come.</param>
-    /// <param name="dryingPieces">That have room to dry; null for as many as there are.</param>
     /// <returns>Null where there is nothing to add to: no hours, no day that is free, or room enough.</returns>
-    public static (IReadOnlyList<Maker> Makers, int? DryingPieces)? With(Remedy remedy, IReadOnlyList<Maker> makers, int? dryingPieces, Guid helperId) => remedy == Remedy.MoreRoomToDry
-        ? dryingPieces is { } room ? (makers, 2 * room) : null
-        : HoursWith(remedy, makers, helperId) is { } more ? (more, dryingPieces) : null;
+    public static Workshop? With(Remedy remedy, Workshop workshop, Guid helperId) => remedy == Remedy.MoreRoomToDry
+        ? workshop.DryingPieces is { } room ? workshop with { DryingPieces = 2 * room } : null
+        : HoursWith(remedy, workshop.Makers, helperId) is { } more ? workshop with { Makers = more } : null;
 
     private static IReadOnlyList<Maker>? HoursWith(Remedy remedy, IReadOnlyList<Maker> makers, Guid helperId)
     {

@@ -49,8 +49,6 @@ public sealed record WorkInTime(SchedulingProblem Problem, IReadOnlyDictionary<s
     /// <summary>Something leaves no plan at all.</summary>
     public bool IsHopeless => Obstacles.Any(one => one.Obstacle is ScheduleObstacle.NoHours or ScheduleObstacle.LongerThanAnyHours or ScheduleObstacle.PinnedOutsideHours);
 
-    /// <param name="dryingPieces">So many pieces have a former or a place on the rack at once, 1 or more; null for as many as there are.</param>
-    public static WorkInTime Of(
-        IReadOnlyList<CommissionInTime> commissions, IReadOnlyList<Maker> makers, WorkCalendar calendar, IReadOnlyList<Pin>? pins = null, int? dryingPieces = null) =>
-        new TaskBuilder(commissions, makers, calendar, pins ?? [], dryingPieces).Build();
+    public static WorkInTime Of(IReadOnlyList<CommissionInTime> commissions, Workshop workshop, WorkCalendar calendar, IReadOnlyList<Pin>? pins = null) =>
+        new TaskBuilder(commissions, workshop, calendar, pins ?? []).Build();
 }

@@ -122,5 +122,5 @@ public sealed class BackupStore(NpgsqlDataSource dataSource)
         connection, "insert into backup (studio_id, id, made_at, bytes, rows, pictures, sha256) values ($1, $2, $3, $4, $5, $6, $7)", cancel,
         Of(studioId), Of(backup.Id), Of(backup.MadeAt.ToUniversalTime()), Of(backup.Bytes), Of(backup.Rows), Of(backup.Pictures), Of(backup.Sha256));
 
-    private static NpgsqlParameter Moment(DateTimeOffset? at) => new() { NpgsqlDbType = NpgsqlDbType.TimestampTz, Value = (object?)at?.UtcDateTime ?? DBNull.Value };
+    private static NpgsqlParameter Moment(DateTimeOffset? at) => Maybe(NpgsqlDbType.TimestampTz, at?.UtcDateTime);
 }

@@ -46,7 +46,7 @@ internal static class StudioCheck
             reader => CheckPastePlan(PastePlanStore.Read(reader.GetString(0), reader.GetString(1)), materials));
 
         await EachAsync(connection, "work_plan", $"select {WorkPlanStore.Columns} from work_plan where studio_id = $1",
-            reader => !MakerCheck.Problems(WorkPlanStore.Read(reader).Makers).Any());
+            reader => !MakerCheck.Problems(WorkPlanStore.Read(reader).Workshop).Any());
 
         await EachAsync(connection, "bench_timer", $"select {BenchStore.TimerColumns} from bench_timer where studio_id = $1",
             reader => BenchStore.ReadTimer(reader) is { Name.Length: <= BenchTimer.LongestName, Seconds: >= 1 and <= BenchTimer.MostSeconds });

@@ -23,7 +23,7 @@ public sealed class AuditStore(NpgsqlDataSource dataSource)
     {
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
         await RunAsync(connection, "insert into audit_entry (studio_id, id, at, person_id, person_name, action, subject_id) values ($1, $2, $3, $4, $5, $6, $7)", cancel,
-            Of(studioId), Of(entry.Id), Of(entry.At.ToUniversalTime()), new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Uuid, Value = (object?)entry.PersonId ?? DBNull.Value },
+            Of(studioId), Of(entry.Id), Of(entry.At.ToUniversalTime()), Maybe(NpgsqlDbType.Uuid, entry.PersonId),
             Of(entry.PersonName), Of(entry.Action), Of(entry.SubjectId));
     }
 
@@ -44,7 +44,7 @@ public sealed class AuditStore(NpgsqlDataSource dataSource)
             order by a.at desc, a.id desc
             limit $3
             """);
-        command.With(Of(studioId), new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.TimestampTz, Value = (object?)before?.UtcDateTime ?? DBNull.Value }, Of(most));
+        command.With(Of(studioId), Maybe(NpgsqlDbType.TimestampTz, before?.UtcDateTime), Of(most));
         await using var reader = await command.ExecuteReaderAsync(cancel);
         var entries = new List<NamedAuditEntry>();
         while (await reader.ReadAsync(cancel))

@@ -84,19 +84,17 @@ public sealed class OneTimeCodeStore(NpgsqlDataSource dataSource)
         var code = Secret.NewOf(studioId);
         await using var connection = await dataSource.OpenConnectionAsync(cancel);
         await RunAsync(connection, "delete from one_time_code where studio_id = $1 and (expires_at < $2 or (person_id = $3 and kind = $4))", cancel,
-            Of(studioId), Of(now.ToUniversalTime()), OrNull(personId), Of(Words.CodeKind.WordFor(kind)));
+            Of(studioId), Of(now.ToUniversalTime()), Maybe(NpgsqlDbType.Uuid, personId), Of(Words.CodeKind.WordFor(kind)));
         await RunAsync(connection, "insert into one_time_code (studio_id, token_hash, kind, role, person_id, expires_at) values ($1, $2, $3, $4, $5, $6)", cancel,
             Of(studioId), Of(Secret.Hash(code)), Of(Words.CodeKind.WordFor(kind)),
-            new NpgsqlParameter { NpgsqlDbType = NpgsqlDbType.Text, Value = role is { } known ? Words.Role.WordFor(known) : DBNull.Value }, OrNull(personId), Of((now + Lasts).ToUniversalTime()));
+            Maybe(NpgsqlDbType.Text, role is { } known ? Words.Role.WordFor(known) : null), Maybe(NpgsqlDbType.Uuid, personId), Of((now + Lasts).ToUniversalTime()));
         return code;
     }
-
-    private static NpgsqlParameter OrNull(Guid? id) => new() { NpgsqlDbType = NpgsqlDbType.Uuid, Value = (object?)id ?? DBNull.Value };
 
     private static async Task<OneTimeCode?> FindAsync(NpgsqlConnection connection, Guid studioId, string code, DateTimeOffset now, string held, CancellationToken cancel)
     {
         await using var command = new NpgsqlCommand($"""
-            select p.id, p.name, p.sign_in_name, p.role, p.version, p.language, p.measures, p.time_zone, p.theme, p.made_at, p.password_hash is not null, c.kind, c.role
+            select {PersonStore.Columns}, c.kind, c.role
             from one_time_code c left join person p on p.studio_id = c.studio_id and p.id = c.person_id
             where c.studio_id = $1 and c.token_hash = $2 and c.expires_at >= $3 {held}
             """, connection);

@@ -23,12 +23,13 @@ public sealed record FoundPerson(Guid StudioId, Guid PersonId, string? PasswordH
 /// <summary>The people of a studio.</summary>
 public sealed class PersonStore(NpgsqlDataSource dataSource)
 {
-    private const string Columns = "id, name, sign_in_name, role, version, language, measures, time_zone, theme, made_at, password_hash is not null";
+    /// <summary>Of <c>person p</c>, in the order of <see cref="Read"/>.</summary>
+    internal const string Columns = "p.id, p.name, p.sign_in_name, p.role, p.version, p.language, p.measures, p.time_zone, p.theme, p.made_at, p.password_hash is not null";
 
     /// <summary>Owners first, then by name.</summary>
     public async Task<IReadOnlyList<Person>> ListAsync(Guid studioId, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand($"select {Columns} from person where studio_id = $1 order by array_position(array['owner', 'maker', 'helper'], role), lower(name), id");
+        await using var command = dataSource.CreateCommand($"select {Columns} from person p where studio_id = $1 order by array_position(array['owner', 'maker', 'helper'], role), lower(name), id");
         command.Parameters.Add(Of(studioId));
         await using var reader = await command.ExecuteReaderAsync(cancel);
         var people = new List<Person>();
@@ -39,7 +40,7 @@ public sealed class PersonStore(NpgsqlDataSource dataSource)
 
     public async Task<Person?> FindAsync(Guid studioId, Guid personId, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand($"select {Columns} from person where studio_id = $1 and id = $2");
+        await using var command = dataSource.CreateCommand($"select {Columns} from person p where studio_id = $1 and id = $2");
         command.Parameters.Add(Of(studioId));
         command.Parameters.Add(Of(personId));
         await using var reader = await command.ExecuteReaderAsync(cancel);
@@ -62,7 +63,7 @@ public sealed class PersonStore(NpgsqlDataSource dataSource)
             insert into person (studio_id, id, name, sign_in_name, role, password_hash) values ($1, $2, $3, $4, $5, $6)
             on conflict ((lower(sign_in_name))) do nothing
             """, connection);
-        command.With(Of(studioId), Of(person.Id), Of(person.Name), Of(person.SignInName), Of(Words.Role.WordFor(person.Role)), OrNull(passwordHash));
+        command.With(Of(studioId), Of(person.Id), Of(person.Name), Of(person.SignInName), Of(Words.Role.WordFor(person.Role)), Text(passwordHash));
         return await command.ExecuteNonQueryAsync(cancel) > 0;
     }
 
@@ -91,9 +92,9 @@ public sealed class PersonStore(NpgsqlDataSource dataSource)
             update person set name = $3, language = $4, measures = $5, time_zone = $6, theme = $7, version = version + 1
             where studio_id = $1 and id = $2 and version = $8
             """, cancel,
-            Of(studioId), Of(person.Id), Of(person.Name), OrNull(person.Preferences.Language),
-            OrNull(person.Preferences.Measures is { } measures ? Words.Measures.WordFor(measures) : null), OrNull(person.Preferences.TimeZone),
-            OrNull(person.Preferences.Theme is { } theme ? Words.Theme.WordFor(theme) : null), Of(person.Version)) > 0;
+            Of(studioId), Of(person.Id), Of(person.Name), Text(person.Preferences.Language),
+            Text(person.Preferences.Measures is { } measures ? Words.Measures.WordFor(measures) : null), Text(person.Preferences.TimeZone),
+            Text(person.Preferences.Theme is { } theme ? Words.Theme.WordFor(theme) : null), Of(person.Version)) > 0;
     }
 
     public Task<ChangePersonResult> ChangeRoleAsync(Guid studioId, Guid personId, int version, Role role, CancellationToken cancel) =>
@@ -131,7 +132,7 @@ public sealed class PersonStore(NpgsqlDataSource dataSource)
         return ChangePersonResult.Changed;
     }
 
-    private static NpgsqlParameter OrNull(string? text) => new() { NpgsqlDbType = NpgsqlDbType.Text, Value = (object?)text ?? DBNull.Value };
+    private static NpgsqlParameter Text(string? value) => Maybe(NpgsqlDbType.Text, value);
 
     internal static Person Read(NpgsqlDataReader reader) => new(reader.GetGuid(0), reader.GetString(1), reader.GetString(2), Words.Role.ValueOf(reader.GetString(3)), reader.GetInt32(4))
     {

@@ -71,7 +71,7 @@ public static class GetBench
         // What dries by itself stands among the tasks. Over is told by the device, so a little past counts too.
         var resting = ticked.Select(tick => (tick.At, Operation: work.FindOperation(tick.OperationId)!)).Where(one => one.Operation.IsByHand && one.At.AddMinutes(one.Operation.WaitMinutes) > clock.GetUtcNow() - Lately).Select(one => one.Operation);
         return TypedResults.Ok(new Answer(
-            work.Studio.TimeZone, kept?.Makers ?? [], kept?.Plan is not null,
+            work.Studio.TimeZone, kept?.Workshop.Makers ?? [], kept?.Plan is not null,
             [.. tasks.Select(task => new TaskView(
                 OperationView.From(task.Operation, work), task.From, task.MakerId, task.Parts, task.Waits, task.DriesMinutes, task.Window, LooksOf(task.Operation, work, HistoryOf),
                 task.Operation.Coat is ResolvedWash or ResolvedGlaze { Pot: not null }))],

@@ -47,7 +47,6 @@ public static class TakeNote
                 return await TickAsync(tick.OperationId, tick.Fingerprint);
             case TakeBackNote back:
                 await done.UntickAsync(studioId, [back.OperationId], cancel, from);
-                await bench.TakeBackDryAsync(studioId, back.OperationId, cancel);
                 break;
             case StartTimerNote start:
                 await bench.StartAsync(studioId, id, new BenchTimer(start.TimerId, start.OperationId, start.Name.Trim(), start.Seconds, from.At, by), cancel);

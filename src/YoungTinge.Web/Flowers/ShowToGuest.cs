@@ -32,7 +32,7 @@ public static class ShowToGuest
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/guest/{token}", Look).EnteredBy((databases, token, cancel) => databases.FindAsync(token, cancel))
+        api.MapGet("/guest/{token}", Look).EnteredBy()
             .WithName("getForGuest").Produces<Answer>().ProducesProblems(404);
         api.MapGet("/commissions/{id:guid}/guest-address", State).ForMaker().WithName("getGuestAddress").WithSummary("Whether a commission has a private address for its client.").Produces<AddressState>().ProducesProblems(404);
         api.MapPost("/commissions/{id:guid}/guest-address", Make).WithName("makeGuestAddress").WithSummary("Makes a private address for the client; one that there was leads nowhere from then on.").Produces<Address>().ProducesProblems(404, 422);

@@ -19,8 +19,8 @@ public static class UseCode
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/door/codes/{token}", Look).EnteredBy((databases, token, cancel) => databases.FindAsync(token, cancel)).WithName("getCode").WithSummary("What a one-time address leads to.").Produces<CodeView>().ProducesProblems(404);
-        api.MapPost("/door/codes/{token}", Use).EnteredBy((databases, token, cancel) => databases.FindAsync(token, cancel)).SignsIn().WithName("useCode").WithSummary("Uses a one-time address up, and signs in.").Produces(204).ProducesProblems(404, 422);
+        api.MapGet("/door/codes/{token}", Look).EnteredBy().WithName("getCode").WithSummary("What a one-time address leads to.").Produces<CodeView>().ProducesProblems(404);
+        api.MapPost("/door/codes/{token}", Use).EnteredBy().SignsIn().WithName("useCode").WithSummary("Uses a one-time address up, and signs in.").Produces(204).ProducesProblems(404, 422);
     }
 
     /// <param name="token">The secret part of the address.</param>

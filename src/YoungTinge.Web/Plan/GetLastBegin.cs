@@ -48,7 +48,7 @@ public static class GetLastBegin
         if (Known.TryGetValue(graph, out var known) && known.Item1 == from)
             return TypedResults.Ok(known.Item2);
         var calendar = PlanWork.CalendarFrom(now, work.Studio);
-        var found = Of(WorkInTime.Of([PlanWork.InTime(work, view)], hours.Makers, calendar, dryingPieces: hours.DryingPieces), calendar, cancel);
+        var found = Of(WorkInTime.Of([PlanWork.InTime(work, view)], hours.Workshop, calendar), calendar, cancel);
         Known.AddOrUpdate(graph, Tuple.Create(from, found));
         return TypedResults.Ok(found);
     }

@@ -21,6 +21,8 @@ public static class GetPlan
     {
         /// <summary>Pieces that have a former or a place on the rack at once; null for as many as there are.</summary>
         public int? DryingPieces { get; init; }
+
+        internal Workshop Workshop => new(Makers, DryingPieces);
     }
 
     public static void Map(RouteGroupBuilder api)
@@ -39,13 +41,13 @@ public static class GetPlan
         var operations = PlanWork.Operations(work, planned);
         MadeFrom.Tell(response, kept.Version);
         return TypedResults.Ok(new Answer(
-            work.Studio.TimeZone, kept.Makers, kept.DryingPieces, kept.Plan, kept.Plan is { } plan ? LateMinutes(plan, open, work) : 0, [.. open.Select(commission => CommissionView.From(commission, work.Studio, clock.GetUtcNow()))],
+            work.Studio.TimeZone, kept.Workshop.Makers, kept.Workshop.DryingPieces, kept.Plan, kept.Plan is { } plan ? LateMinutes(plan, open, work) : 0, [.. open.Select(commission => CommissionView.From(commission, work.Studio, clock.GetUtcNow()))],
             operations, kept.Plan is not null && (operations.Count < planned.Count || !toDo.IsSubsetOf(planned)), kept.Version));
     }
 
     /// <summary>Who works when, and the plan in force; usual hours until she says otherwise.</summary>
     internal static async Task<KeptWorkPlan> KeptAsync(WorkPlanStore plans, Studio studio, CancellationToken cancel) =>
-        await plans.FindAsync(studio.Id, cancel) ?? new KeptWorkPlan([Usual(studio)], null, null, 0);
+        await plans.FindAsync(studio.Id, cancel) ?? new KeptWorkPlan(new Workshop([Usual(studio)]), null, 0);
 
     /// <summary>By how much what is planned of each commission ends after its day.</summary>
     private static int LateMinutes(WorkPlan plan, IEnumerable<Commission> commissions, StudioWork work)
@@ -58,10 +60,10 @@ public static class GetPlan
 
     private static async Task<IResult> Save(Change change, MadeFrom madeFrom, HttpResponse response, CurrentStudio studio, WorkPlanStore plans, CancellationToken cancel)
     {
-        var problems = Lines(MakerCheck.Problems(change.Makers, change.DryingPieces)).Concat(OfPlan(change.Plan)).ToList();
+        var problems = Lines(MakerCheck.Problems(change.Workshop)).Concat(OfPlan(change.Plan)).ToList();
         if (problems.Count > 0)
             return ApiProblem.NotPossible(problems);
-        return await plans.SaveAsync(studio.Id, new KeptWorkPlan(change.Makers, change.DryingPieces, change.Plan, madeFrom.Version), cancel) is { } version
+        return await plans.SaveAsync(studio.Id, new KeptWorkPlan(change.Workshop, change.Plan, madeFrom.Version), cancel) is { } version
             ? MadeFrom.Saved(response, version)
             : ApiProblem.ChangedElsewhere();
     }

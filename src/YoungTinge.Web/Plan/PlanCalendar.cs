@@ -53,7 +53,7 @@ public static class PlanCalendar
         var work = await works.LoadAsync(cancel);
         var words = CalendarWords.In(work.Studio.Language);
         var kept = await plans.FindAsync(work.Studio.Id, cancel);
-        var makers = (kept?.Makers ?? []).ToDictionary(maker => maker.Id, maker => maker.Name);
+        var makers = (kept?.Workshop.Makers ?? []).ToDictionary(maker => maker.Id, maker => maker.Name);
         var parts = (kept?.Plan?.Parts ?? []).Where(part => part.MakerId is not null).Select(part => (Part: part, Operation: work.FindOperation(part.OperationId)))
             .Where(one => one.Operation is not null && !work.DoneOf(one.Operation.CommissionId).Contains(one.Operation.Id)).Select(one => (one.Part, Operation: one.Operation!));
         var days = work.Commissions.Where(commission => commission.IsOpen).SelectMany(commission => new[]

@@ -17,6 +17,8 @@ public static class PlanWork
 
         /// <summary>Pieces that have a former or a place on the rack at once; null for as many as there are.</summary>
         public int? DryingPieces { get; init; }
+
+        internal Workshop Workshop => new(Makers, DryingPieces);
     }
 
     /// <param name="EndsAt">When all of it is done; null if it is done already.</param>
@@ -51,7 +53,7 @@ public static class PlanWork
     private static async Task<IResult> Handle(Request request, StudioWorks works, TimeProvider clock, HttpContext context, CancellationToken cancel)
     {
         var work = await works.LoadAsync(cancel);
-        if (GetPlan.Lines(MakerCheck.Problems(request.Makers, request.DryingPieces)) is { Count: > 0 } problems)
+        if (GetPlan.Lines(MakerCheck.Problems(request.Workshop)) is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
         if (GetPlan.OfPins(request.Pins).ToList() is { Count: > 0 } wrong)
             return ApiProblem.NotPossible(wrong);
@@ -64,11 +66,11 @@ public static class PlanWork
 
     private static Answer Planned(StudioWork work, IReadOnlyList<Commission> commissions, Request request, DateTimeOffset now, Action<double>? progress, CancellationToken stop)
     {
-        var (makers, pins, dryingPieces) = (request.Makers, request.Pins, request.DryingPieces);
+        var (workshop, pins) = (request.Workshop, request.Pins);
         var calendar = CalendarFrom(now, work.Studio);
         var views = commissions.ToDictionary(commission => commission.Id, commission => CommissionView.From(commission, work.Studio, now));
         var inTime = commissions.Select(commission => InTime(work, views[commission.Id])).ToList();
-        var all = WorkInTime.Of(inTime, makers, calendar, pins, dryingPieces);
+        var all = WorkInTime.Of(inTime, workshop, calendar, pins);
         var operations = Operations(work, all.Parts.Values.SelectMany(part => part.Ready.Select(ready => ready.OperationId).Append(part.OperationId)));
         if (all.Problem.Tasks.Count == 0)
             return Without(ScheduleStatus.Best, new WorkPlan([]));
@@ -77,7 +79,7 @@ public static class PlanWork
 
         progress?.Invoke(0.05);
         // The last beginning of each is found beside the plan: there are two cores.
-        var begins = Task.Run(() => inTime.Select(one => LatestBegin.Of(WorkInTime.Of([one], makers, calendar, dryingPieces: dryingPieces).Problem, stop)).ToArray(), stop);
+        var begins = Task.Run(() => inTime.Select(one => LatestBegin.Of(WorkInTime.Of([one], workshop, calendar).Problem, stop)).ToArray(), stop);
         var (schedule, windowsClosed) = Solved(all.Problem, Effort, stop);
         progress?.Invoke(0.8);
         var lastBegins = begins.GetAwaiter().GetResult();
@@ -93,9 +95,9 @@ public static class PlanWork
         var remedies = new List<RemedyView>();
         foreach (var remedy in schedule.LateMin > 0 ? Enum.GetValues<Remedy>() : [])
         {
-            if (WhatIf.With(remedy, makers, dryingPieces, Guid.CreateVersion7(now)) is not { } with)
+            if (WhatIf.With(remedy, workshop, Guid.CreateVersion7(now)) is not { } with)
                 continue;
-            var other = WorkInTime.Of(inTime, with.Makers, calendar, pins, with.DryingPieces).Problem;
+            var other = WorkInTime.Of(inTime, with, calendar, pins).Problem;
             if (Scheduler.Solve(windowsClosed ? other.WithoutWindows() : other, SideEffort, stop, onlyLateness: true) is { Status: ScheduleStatus.Best or ScheduleStatus.Good } solved)
                 remedies.Add(new RemedyView(remedy, solved.LateMin, with.Makers, with.DryingPieces));
         }

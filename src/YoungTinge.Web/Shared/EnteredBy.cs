@@ -13,6 +13,7 @@ internal sealed record EnteredBy(Func<StudioDatabases, string, CancellationToken
 internal static class EnteredByRules
 {
     /// <summary>Whoever knows the secret may ask.</summary>
-    public static RouteHandlerBuilder EnteredBy(this RouteHandlerBuilder route, Func<StudioDatabases, string, CancellationToken, Task<StudioDatabase?>> find) =>
-        route.ForAnyone().WithMetadata(new EnteredBy(find));
+    /// <param name="find">For secrets that do not say themselves whose studio they are of.</param>
+    public static RouteHandlerBuilder EnteredBy(this RouteHandlerBuilder route, Func<StudioDatabases, string, CancellationToken, Task<StudioDatabase?>>? find = null) =>
+        route.ForAnyone().WithMetadata(new EnteredBy(find ?? ((databases, secret, cancel) => databases.FindAsync(secret, cancel))));
 }

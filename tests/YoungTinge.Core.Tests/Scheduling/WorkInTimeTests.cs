@@ -25,7 +25,7 @@ public class WorkInTimeTests
     internal static (WorkInTime Work, WorkPlan Plan) Planned(WorkGraph graph, IReadOnlyList<Maker> makers, IReadOnlyDictionary<string, DateTimeOffset?>? done = null)
     {
         var calendar = WorkCalendar.From(Begin, Zone, WorkInTime.StepMin);
-        var work = WorkInTime.Of([new CommissionInTime(Guid.NewGuid(), graph, done ?? new Dictionary<string, DateTimeOffset?>(), new DateOnly(2026, 4, 10))], makers, calendar);
+        var work = WorkInTime.Of([new CommissionInTime(Guid.NewGuid(), graph, done ?? new Dictionary<string, DateTimeOffset?>(), new DateOnly(2026, 4, 10))], new Workshop(makers), calendar);
         return (work, WorkPlan.Of(work, Scheduler.Solve(work.Problem, 0.02), calendar));
     }
 
@@ -98,7 +98,7 @@ public class WorkInTimeTests
         var (graph, maker) = (Graph(2), Maker.Usual(Guid.NewGuid(), "A"));
         var calendar = WorkCalendar.From(Begin, Zone, WorkInTime.StepMin);
         CommissionInTime[] commissions = [new(Guid.NewGuid(), graph, new Dictionary<string, DateTimeOffset?>(), new DateOnly(2026, 4, 30))];
-        var work = WorkInTime.Of(commissions, [maker], calendar, dryingPieces: room);
+        var work = WorkInTime.Of(commissions, new Workshop([maker], room), calendar);
         var schedule = Scheduler.Solve(work.Problem, 0.02);
         Assert.Empty(YoungTinge.Checks.ScheduleChecker.Faults(work.Problem, schedule));
         // By the plan itself, minute by minute: from when a lot is begun until it has dried.
@@ -115,9 +115,9 @@ public class WorkInTimeTests
 
         Assert.All(held, lot => Assert.InRange(held.Where(other => other.From <= lot.From && lot.From < other.To).Sum(other => other.Pieces), 1, room));
         // Room enough changes nothing.
-        Assert.Equal(Planned(graph, [maker]).Work.Problem.Tasks.Count, WorkInTime.Of(commissions, [maker], calendar, dryingPieces: 500).Problem.Tasks.Count);
-        Assert.Equal(2 * room, WhatIf.With(Remedy.MoreRoomToDry, [maker], room, Guid.NewGuid())!.Value.DryingPieces);
-        Assert.Null(WhatIf.With(Remedy.MoreRoomToDry, [maker], null, Guid.NewGuid()));
+        Assert.Equal(Planned(graph, [maker]).Work.Problem.Tasks.Count, WorkInTime.Of(commissions, new Workshop([maker], 500), calendar).Problem.Tasks.Count);
+        Assert.Equal(2 * room, WhatIf.With(Remedy.MoreRoomToDry, new Workshop([maker], room), Guid.NewGuid())!.DryingPieces);
+        Assert.Null(WhatIf.With(Remedy.MoreRoomToDry, new Workshop([maker]), Guid.NewGuid()));
         Assert.NotNull(LatestBegin.Of(work.Problem));
     }
 
@@ -129,7 +129,7 @@ public class WorkInTimeTests
         Assert.Equal(ScheduleObstacle.NoHours, Planned(graph, [none]).Work.Obstacles[0].Obstacle);
         var minutes = none with { Hours = [new(DayOfWeek.Monday, new(9, 0), new(9, 10))] };
         Assert.Contains(Planned(graph, [minutes]).Work.Obstacles, one => one.Obstacle == ScheduleObstacle.LongerThanAnyHours && one.Minutes > 10);
-        Assert.Null(WhatIf.With(Remedy.Evenings, [none], null, Guid.NewGuid()));
+        Assert.Null(WhatIf.With(Remedy.Evenings, new Workshop([none]), Guid.NewGuid()));
     }
 
     /// <summary>In the night to 29 March clocks go an hour forward: a wait is as long as ever, and morning comes an hour sooner.</summary>
@@ -156,7 +156,7 @@ public class WorkInTimeTests
         var box = free.Last(part => part.MakerId is not null);
         var shape = free.First(part => graph.Find(part.OperationId)!.Step is ShapePieces);
         Pin[] pins = [new(shape.OperationId, calendar.Moment(new DateOnly(2026, 3, 26), new TimeOnly(10, 30)), null), new(box.OperationId, null, calendar.DayOf(box.From).AddDays(2))];
-        var work = WorkInTime.Of(commissions, [maker], calendar, pins);
+        var work = WorkInTime.Of(commissions, new Workshop([maker]), calendar, pins);
         Assert.Empty(work.Obstacles);
         var schedule = Scheduler.Solve(work.Problem, 0.02);
         Assert.Empty(YoungTinge.Checks.ScheduleChecker.Faults(work.Problem, schedule));
@@ -165,7 +165,7 @@ public class WorkInTimeTests
         Assert.Equal(pins[1].Day, calendar.DayOf(parts.First(part => part.OperationId == box.OperationId).From));
 
         // In the night nobody works.
-        var night = WorkInTime.Of(commissions, [maker], calendar, [new Pin(shape.OperationId, calendar.Moment(new DateOnly(2026, 3, 26), new TimeOnly(3, 0)), null)]);
+        var night = WorkInTime.Of(commissions, new Workshop([maker]), calendar, [new Pin(shape.OperationId, calendar.Moment(new DateOnly(2026, 3, 26), new TimeOnly(3, 0)), null)]);
         Assert.Equal((ScheduleObstacle.PinnedOutsideHours, shape.OperationId), (night.Obstacles.Single().Obstacle, night.Obstacles.Single().OperationId));
     }
 }

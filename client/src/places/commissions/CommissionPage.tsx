@@ -3,11 +3,11 @@ import { useTranslation } from '../../shared/translation'
 import { Link, useLocation, useParams } from 'wouter'
 import type { CommissionDetails, CommissionView } from '../../api/api'
 import { answer, api, madeFrom } from '../../api/api'
-import { isClash, RequestFailed } from '../../core/RequestFailed'
+import { isClash } from '../../core/RequestFailed'
 import { aside, queries } from '../../api/queries'
 import { ClashChoice } from '../../shared/ClashChoice'
 import { ConfirmButton } from '../../shared/ConfirmButton'
-import { Failure, Reading, Unreadable } from '../../shared/Message'
+import { Failure, Reading, Unreadable, WholeFailure } from '../../shared/Message'
 import { NothingHere } from '../../shared/NothingHere'
 import { PageTitle } from '../../shared/PageTitle'
 import { hasFields } from '../../core/Kept'
@@ -89,7 +89,6 @@ function Open({ kept, hasBegun }: { kept: CommissionView | null; hasBegun: boole
     },
   })
   const problemAt = useProblems([save.error])
-  const failed = save.error instanceof RequestFailed ? save.error : null
   const title = kept ? kept.name : t('commission.new')
   const theirs = async (reading = queries.commissions()) =>
     (await client.fetchQuery({ ...reading, staleTime: 0 })).commissions.find(
@@ -144,7 +143,7 @@ function Open({ kept, hasBegun }: { kept: CommissionView | null; hasBegun: boole
             </span>
           )}
         </div>
-        {isClash(failed) ? (
+        {isClash(save.error) ? (
           <ClashChoice
             onTheirs={() =>
               void theirs().then((now) => {
@@ -159,7 +158,7 @@ function Open({ kept, hasBegun }: { kept: CommissionView | null; hasBegun: boole
             }
           />
         ) : (
-          (failed === null || failed.problems.length === 0) && <Failure error={save.error} nameOf={(id) => id} kept />
+          <WholeFailure error={save.error} kept />
         )}
       </form>
       {kept && (

@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { answer, api } from '../../api/api'
 import { queries } from '../../api/queries'
@@ -8,31 +8,20 @@ import { moment } from '../../shared/numbers'
 import { SecretAddress } from '../../shared/SecretAddress'
 import { useTranslation } from '../../shared/translation'
 import { useProblems } from '../../shared/useProblems'
+import { useSecretAddress } from '../../shared/useSecretAddress'
 
 /** A private address under which the client looks at this commission, and nothing else. */
 export function GuestAddress({ commissionId }: { commissionId: string }) {
   const { t } = useTranslation()
-  const client = useQueryClient()
   const path = { id: commissionId }
   const state = useQuery(queries.guestAddress(commissionId)).data
   const [chosen, setChosen] = useState<number | null>(null)
   const days = chosen ?? state?.usualDays ?? 0
-  const [told, setTold] = useState<string | null>(null)
-  const readAgain = () => client.invalidateQueries({ queryKey: queries.guestAddress(commissionId).queryKey })
-  const make = useMutation({
-    mutationFn: () => answer(api.POST('/api/commissions/{id}/guest-address', { params: { path }, body: { days } })),
-    onSuccess: async (made) => {
-      setTold(made.path)
-      await readAgain()
-    },
-  })
-  const withdraw = useMutation({
-    mutationFn: () => answer(api.DELETE('/api/commissions/{id}/guest-address', { params: { path } })),
-    onSuccess: async () => {
-      setTold(null)
-      await readAgain()
-    },
-  })
+  const { told, make, withdraw } = useSecretAddress(
+    queries.guestAddress(commissionId).queryKey,
+    () => answer(api.POST('/api/commissions/{id}/guest-address', { params: { path }, body: { days } })),
+    () => answer(api.DELETE('/api/commissions/{id}/guest-address', { params: { path } })),
+  )
   const problemAt = useProblems([make.error])
   return (
     <section aria-labelledby="guest" className="border-base-300 mt-8 max-w-2xl space-y-3 border-t pt-4 text-sm">

@@ -4,9 +4,8 @@ import { Link, useLocation, useParams } from 'wouter'
 import type { LibraryFlower } from '../../api/api'
 import { answer, api } from '../../api/api'
 import { ChangeFlowersNewFlowerLimits } from '../../api/limits'
-import { RequestFailed } from '../../core/RequestFailed'
 import { queries } from '../../api/queries'
-import { Failure, NotThere } from '../../shared/Message'
+import { NotThere, WholeFailure } from '../../shared/Message'
 import { NothingHere } from '../../shared/NothingHere'
 import { NumberField } from '../../shared/NumberField'
 import { PageTitle } from '../../shared/PageTitle'
@@ -50,7 +49,6 @@ export function NewFlowerPage() {
   const problemAt = useProblems([add.error])
   if (!library.data) return <NotThere of={[library, commissions]} />
   const set = (change: Partial<Draft>) => kept.set({ ...draft, ...change })
-  const failed = add.error instanceof RequestFailed ? add.error : null
   const choose = (flower: LibraryFlower | null) => {
     const named = draft.name.trim() === '' || library.data.flowers.some((one) => one.name === draft.name)
     set({ fromLibrary: flower?.id ?? null, ...(named && { name: flower?.name ?? '' }) })
@@ -109,7 +107,7 @@ export function NewFlowerPage() {
             {t('newFlower.add')}
           </button>
         </form>
-        {failed && failed.problems.length === 0 && <Failure error={failed} nameOf={(id) => id} kept />}
+        <WholeFailure error={add.error} kept />
       </div>
       <section aria-label={t('newFlower.library')} className="surround grow p-4 lg:px-6">
         <h2 className="font-semibold">{t('newFlower.beginFrom')}</h2>

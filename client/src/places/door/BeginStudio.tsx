@@ -7,8 +7,9 @@ import { RequestFailed } from '../../core/RequestFailed'
 import { hasFields } from '../../core/Kept'
 import { Choice } from '../../shared/Choice'
 import { language as spoken, speak } from '../../shared/language'
-import { Failure, Problem } from '../../shared/Message'
+import { Problem, WholeFailure } from '../../shared/Message'
 import { NewPassword } from '../../shared/NewPassword'
+import { NewPerson } from '../../shared/NewPerson'
 import { NumberField } from '../../shared/NumberField'
 import { PageTitle } from '../../shared/PageTitle'
 import { CurrencySelect, LanguageSelect, TimeZoneSelect } from '../../shared/StudioSelects'
@@ -109,23 +110,14 @@ export function BeginStudio({ door }: { door: Door }) {
         )}
         {step === 'you' && (
           <>
-            <TextField
+            <NewPerson
               label={t('begin.maker')}
-              value={draft.maker}
-              most={BeginStudioRequestLimits.maker.maxLength}
-              problem={problemAt('maker')}
-              autoComplete="name"
-              className="w-full"
-              onChange={(maker) => change({ maker })}
-            />
-            <TextField
-              label={t('door.name')}
-              value={draft.signInName}
-              most={BeginStudioRequestLimits.signInName.maxLength}
-              problem={problemAt('signInName')}
-              autoComplete="username"
-              className="w-full"
-              onChange={(signInName) => change({ signInName })}
+              name={draft.maker}
+              nameProblem={problemAt('maker')}
+              signInName={draft.signInName}
+              signInProblem={problemAt('signInName')}
+              onName={(maker) => change({ maker })}
+              onSignInName={(signInName) => change({ signInName })}
             />
             <NewPassword value={password} problem={problemAt('password')} onChange={setPassword} />
           </>
@@ -163,9 +155,7 @@ export function BeginStudio({ door }: { door: Door }) {
             {t(isLast ? 'begin.make' : 'begin.on')}
           </button>
         </div>
-        {!(begin.error instanceof RequestFailed && begin.error.problems.length > 0) && (
-          <Failure error={begin.error} nameOf={(id) => id} kept />
-        )}
+        <WholeFailure error={begin.error} kept />
       </form>
     </>
   )

@@ -3,13 +3,11 @@ import { useState } from 'react'
 import { useLocation, useParams } from 'wouter'
 import type { CodeView } from '../../api/api'
 import { answer, api } from '../../api/api'
-import { UseCodeRequestLimits } from '../../api/limits'
 import { queries } from '../../api/queries'
-import { RequestFailed } from '../../core/RequestFailed'
-import { Failure, Reading } from '../../shared/Message'
+import { Reading, WholeFailure } from '../../shared/Message'
 import { NewPassword } from '../../shared/NewPassword'
+import { NewPerson } from '../../shared/NewPerson'
 import { PageTitle } from '../../shared/PageTitle'
-import { TextField } from '../../shared/TextField'
 import { useTranslation } from '../../shared/translation'
 import { useCameIn } from '../../shared/useCameIn'
 import { useProblems } from '../../shared/useProblems'
@@ -72,26 +70,15 @@ function Use({ code, token }: { code: CodeView; token: string }) {
         }}
       >
         {code.kind === 'invite' && (
-          <>
-            <TextField
-              label={t('code.name')}
-              value={name}
-              most={UseCodeRequestLimits.name.maxLength}
-              problem={problemAt('name')}
-              autoComplete="name"
-              className="w-full"
-              onChange={setName}
-            />
-            <TextField
-              label={t('door.name')}
-              value={signInName}
-              most={UseCodeRequestLimits.signInName.maxLength}
-              problem={problemAt('signInName')}
-              autoComplete="username"
-              className="w-full"
-              onChange={setSignInName}
-            />
-          </>
+          <NewPerson
+            label={t('code.name')}
+            name={name}
+            nameProblem={problemAt('name')}
+            signInName={signInName}
+            signInProblem={problemAt('signInName')}
+            onName={setName}
+            onSignInName={setSignInName}
+          />
         )}
         {code.kind !== 'enter' && (
           <NewPassword value={password} problem={problemAt('password')} onChange={setPassword} />
@@ -99,9 +86,7 @@ function Use({ code, token }: { code: CodeView; token: string }) {
         <button className="btn btn-primary" disabled={use.isPending}>
           {t('door.comeIn')}
         </button>
-        {!(use.error instanceof RequestFailed && use.error.problems.length > 0) && (
-          <Failure error={use.error} nameOf={(id) => id} />
-        )}
+        <WholeFailure error={use.error} />
       </form>
     </>
   )

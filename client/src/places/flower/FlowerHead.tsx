@@ -6,12 +6,11 @@ import { Link, useLocation } from 'wouter'
 import type { FlowerAnswer } from '../../api/api'
 import { answer, api, madeFrom } from '../../api/api'
 import { ChangeFlowersChangeLimits } from '../../api/limits'
-import { RequestFailed } from '../../core/RequestFailed'
 import { queries } from '../../api/queries'
 import { AskFirst } from '../../shared/AskFirst'
 import { ConfirmButton } from '../../shared/ConfirmButton'
 import { CopyForm } from '../../shared/CopyForm'
-import { Failure } from '../../shared/Message'
+import { Failure, WholeFailure } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
 import { TextField } from '../../shared/TextField'
 import { flowerCount } from '../../shared/words'
@@ -95,7 +94,6 @@ function FlowerFields({ flower, onDone }: { flower: FlowerAnswer; onDone: () => 
     },
   })
   const problemAt = useProblems([save.error])
-  const failed = save.error instanceof RequestFailed ? save.error : null
   const own = flower.commission
   return (
     <div ref={form} className="mt-2 outline-none">
@@ -141,7 +139,7 @@ function FlowerFields({ flower, onDone }: { flower: FlowerAnswer; onDone: () => 
             {t('frame.close')}
           </button>
         </div>
-        {failed && failed.problems.length === 0 && <Failure error={failed} nameOf={(id) => id} />}
+        <WholeFailure error={save.error} />
       </form>
       <AskFirst asking={asking} />
       <details className="mt-3 text-sm">

@@ -10,7 +10,7 @@ import { RequestFailed } from '../../core/RequestFailed'
 import { queries } from '../../api/queries'
 import { ConfirmButton } from '../../shared/ConfirmButton'
 import { Editor } from '../../shared/Editor'
-import { Failure } from '../../shared/Message'
+import { Failure, WholeFailure } from '../../shared/Message'
 import { hasFields } from '../../core/Kept'
 import { useUnsavedForm } from '../../shared/unsavedForms'
 import { useKept } from '../../shared/useKept'
@@ -177,7 +177,7 @@ export function PieceEditor({
           </p>
         </div>
       </form>
-      {failed && failed.problems.length === 0 && <Failure error={failed} nameOf={(id) => id} kept />}
+      <WholeFailure error={save.error} kept />
       <Failure error={copy.error ?? remove.error ?? move.error} nameOf={(id) => id} />
     </Editor>
   )

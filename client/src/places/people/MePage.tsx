@@ -4,11 +4,11 @@ import { Link } from 'wouter'
 import type { Me } from '../../api/api'
 import { answer, api, madeFrom } from '../../api/api'
 import { MeSaveRequestLimits } from '../../api/limits'
-import { queries } from '../../api/queries'
+import { aside, queries } from '../../api/queries'
 import { isClash, RequestFailed } from '../../core/RequestFailed'
 import { nameOfLanguage } from '../../shared/catalogue'
 import { ClashChoice } from '../../shared/ClashChoice'
-import { Failure, NotThere } from '../../shared/Message'
+import { Failure, NotThere, WholeFailure } from '../../shared/Message'
 import { NewPassword } from '../../shared/NewPassword'
 import { PageTitle } from '../../shared/PageTitle'
 import { SelectField } from '../../shared/SelectField'
@@ -115,15 +115,11 @@ function Open({ kept }: { kept: Me }) {
           <ClashChoice
             onTheirs={() => void client.invalidateQueries({ queryKey: queries.me().queryKey })}
             onMine={() =>
-              void client
-                .fetchQuery({ ...queries.me(), staleTime: 0 })
-                .then(({ version }) => save.mutate({ ...draft, version }))
+              void client.fetchQuery(aside(queries.me())).then(({ version }) => save.mutate({ ...draft, version }))
             }
           />
         ) : (
-          !(save.error instanceof RequestFailed && save.error.problems.length > 0) && (
-            <Failure error={save.error} nameOf={(id) => id} kept />
-          )
+          <WholeFailure error={save.error} kept />
         )}
       </form>
       {!kept.isDemo && <Password />}

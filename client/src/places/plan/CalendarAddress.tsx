@@ -1,33 +1,25 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useQuery } from '@tanstack/react-query'
 import { answer, api } from '../../api/api'
 import { queries } from '../../api/queries'
 import { Failure } from '../../shared/Message'
 import { moment } from '../../shared/numbers'
 import { SecretAddress } from '../../shared/SecretAddress'
 import { useTranslation } from '../../shared/translation'
+import { useSecretAddress } from '../../shared/useSecretAddress'
 
 /** The plan in a calendar: as a file, and at a private address that can be taken away again. */
 export function CalendarAddress() {
   const { t } = useTranslation()
-  const client = useQueryClient()
   const state = useQuery(queries.calendarAddress())
-  const [path, setPath] = useState<string | null>(null)
-  const readAgain = () => client.invalidateQueries({ queryKey: queries.calendarAddress().queryKey })
-  const make = useMutation({
-    mutationFn: () => answer(api.POST('/api/plan/calendar-address')),
-    onSuccess: async (made) => {
-      setPath(made.path)
-      await readAgain()
-    },
-  })
-  const withdraw = useMutation({
-    mutationFn: () => answer(api.DELETE('/api/plan/calendar-address')),
-    onSuccess: async () => {
-      setPath(null)
-      await readAgain()
-    },
-  })
+  const {
+    told: path,
+    make,
+    withdraw,
+  } = useSecretAddress(
+    queries.calendarAddress().queryKey,
+    () => answer(api.POST('/api/plan/calendar-address')),
+    () => answer(api.DELETE('/api/plan/calendar-address')),
+  )
   const madeAt = state.data?.madeAt
   return (
     <details className="relative mt-2 print:hidden">

@@ -3,12 +3,12 @@ import { useTranslation } from '../../shared/translation'
 import type { Studio } from '../../api/api'
 import { answer, api, madeFrom } from '../../api/api'
 import { SaveStudioRequestLimits } from '../../api/limits'
-import { isClash, RequestFailed } from '../../core/RequestFailed'
+import { isClash } from '../../core/RequestFailed'
 import { aside, queries } from '../../api/queries'
 import { Choice } from '../../shared/Choice'
 import { DemoAnew } from './DemoAnew'
 import { ClashChoice } from '../../shared/ClashChoice'
-import { Failure, Reading, Unreadable } from '../../shared/Message'
+import { Reading, Unreadable, WholeFailure } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
 import { PageTitle } from '../../shared/PageTitle'
 import { CurrencySelect, LanguageSelect, TimeZoneSelect } from '../../shared/StudioSelects'
@@ -60,8 +60,7 @@ function OpenStudio({ kept }: { kept: Studio }) {
       return client.invalidateQueries()
     },
   })
-  const failed = save.error instanceof RequestFailed ? save.error : null
-  const clashes = isClash(failed)
+  const clashes = isClash(save.error)
   const problemAt = useProblems([save.error])
   const theirs = () => client.fetchQuery({ ...queries.studio(), staleTime: 0 })
   return (
@@ -154,7 +153,7 @@ function OpenStudio({ kept }: { kept: Studio }) {
           }
         />
       ) : (
-        (failed === null || failed.problems.length === 0) && <Failure error={save.error} nameOf={(id) => id} kept />
+        <WholeFailure error={save.error} kept />
       )}
     </form>
   )
