@@ -59,7 +59,7 @@ public class DemoDatabase : IAsyncLifetime
     /// <summary>As the server reaches the demo.</summary>
     public NpgsqlDataSource DataSource => Databases.Of(StudioId).DataSource;
 
-    public async Task InitializeAsync()
+    public virtual async Task InitializeAsync()
     {
         var cluster = await ClusterAsync();
         OwnerConnection = await cluster.CreateDatabaseAsync();
@@ -127,7 +127,7 @@ public class DemoDatabase : IAsyncLifetime
         await DemoStudio.SeedAsync(Owner, StudioId, null, TimeProvider.System.GetUtcNow(), CancellationToken.None);
     }
 
-    public async Task DisposeAsync()
+    public virtual async Task DisposeAsync()
     {
         await Databases.DisposeAsync();
         await Owner.DisposeAsync();
