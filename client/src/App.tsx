@@ -64,7 +64,7 @@ const pages = [
     'rest',
     'paste',
   ]),
-  page('/flowers/:flowerId/bloom', async () => (await import('./places/bloom/BloomPage')).BloomPage),
+  page('/flowers/:flowerId/bloom', async () => (await import('./places/bloom/BloomPage')).BloomPage, ['rest', 'jars']),
   page('/flowers/:flowerId/card', async () => (await import('./places/bloom/SwatchCardPage')).SwatchCardPage),
   page('/flowers/:flowerId/new-piece', async () => (await import('./places/flower/NewPiecePage')).NewPiecePage),
   page('/flowers/:flowerId/assembly', async () => (await import('./places/sheets/AssemblyPage')).AssemblyPage, [

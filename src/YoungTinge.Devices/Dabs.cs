@@ -13,7 +13,7 @@ public static class Dabs
 
     /// <summary>A whole recipe, rested, opaque.</summary>
     public static Spectrum Kneaded(PasteRecipe recipe, Materials jars, HiddenTruth truth) =>
-        PasteOptics.Reflectance(recipe, new Materials(jars.All.Select(jar => jar is Colourant colourant ? truth.Of(colourant) : jar)));
+        PasteOptics.Reflectance(recipe, truth.Of(jars));
 
     /// <summary>A dust rubbed out on plain dry paste.</summary>
     public static Spectrum RubbedOut(Dust dust, double loadMgPerCm2, PasteBase paste, HiddenTruth truth) =>

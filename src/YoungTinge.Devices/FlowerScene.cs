@@ -8,6 +8,9 @@ namespace YoungTinge.Devices;
 /// <param name="Zones">Under daylight, one for every zone.</param>
 public sealed record LivingFlower(IReadOnlyDictionary<Zone, Lab> Zones, string OutlineId, int Petals)
 {
+    /// <summary>Of its middle; yellow where that is not said.</summary>
+    public Lab? Middle { get; init; }
+
     /// <summary>Like it, but no clone: every flower that grows differs a little from the book.</summary>
     public LivingFlower Grown(int seed)
     {
@@ -32,7 +35,7 @@ public sealed class FlowerScene : Scene
     private const double PieceWidthMm = 30;
     private const double RimMm = 2.6;
 
-    private static readonly Spectrum Middle = ReflectanceFromColour.Convert(new Lab(70, 4, 55));
+    private static readonly Lab YellowMiddle = new(70, 4, 55);
 
     private readonly List<Placed> pieces = [];
     private readonly bool isBloom;
@@ -40,7 +43,7 @@ public sealed class FlowerScene : Scene
     public FlowerScene(LivingFlower flower)
         : base(900, 675)
     {
-        Surfaces = [Mat, White, Middle, .. Enum.GetValues<Zone>().Select(zone => ReflectanceFromColour.Convert(flower.Zones[zone]))];
+        Surfaces = [Mat, White, ReflectanceFromColour.Convert(flower.Middle ?? YellowMiddle), .. Enum.GetValues<Zone>().Select(zone => ReflectanceFromColour.Convert(flower.Zones[zone]))];
         isBloom = flower.Petals > 1;
         var outline = OutlineLibrary.Get(flower.OutlineId);
         var length = (isBloom ? 0.33 : 0.62) * Height;

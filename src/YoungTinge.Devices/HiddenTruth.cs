@@ -22,6 +22,14 @@ public sealed class HiddenTruth(int seed)
 
     public Dust Of(Dust dust) => dust with { Optics = Of(dust.Id, dust.Optics) };
 
+    /// <summary>A whole shelf as it really is.</summary>
+    public Materials Of(Materials jars) => new(jars.All.Select(jar => jar switch
+    {
+        Colourant colourant => Of(colourant),
+        Dust dust => Of(dust),
+        _ => jar,
+    }));
+
     private KubelkaMunkSpectra Of(string id, KubelkaMunkSpectra nominal)
     {
         var chance = ChanceOf(id);

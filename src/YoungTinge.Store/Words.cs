@@ -31,6 +31,8 @@ internal static class Words
         (CommissionStatus.Asked, "asked"), (CommissionStatus.Planned, "planned"), (CommissionStatus.InWork, "in_work"),
         (CommissionStatus.Delivered, "delivered"), (CommissionStatus.PutAway, "put_away"));
 
+    public static readonly WordList<PictureShows> Shows = new((PictureShows.Living, "living"), (PictureShows.Made, "made"));
+
     public static readonly WordList<PartOf> Part = new((PartOf.Flower, "flower"), (PartOf.Bud, "bud"));
 
     public static readonly WordList<Diet> Diets = new(

@@ -62,6 +62,29 @@ public class LearningTests(Application application)
     });
 
     [Fact]
+    public Task The_finished_flower_stands_beside_its_drawing_and_tells_the_colour_of_a_zone() => application.InBrowserAsync(nameof(The_finished_flower_stands_beside_its_drawing_and_tells_the_colour_of_a_zone), browser =>
+    {
+        browser.OpenSepals();
+        browser.Click("link", "From above");
+        browser.Find("img", "Hellebore from above");
+        browser.Click("button", "Use the practice light box");
+        browser.Find("img", "Hellebore as it came out");
+        Assert.Empty(browser.AccessibilityProblems());
+        browser.Upload("Photograph of the finished flower", TestFiles.Write("notes.txt", "no picture"));
+        browser.WaitForText("This is no picture");
+        browser.Find("img", "Hellebore as it came out");
+
+        browser.OpenSepals();
+        browser.Click("button", "Log what came out");
+        browser.Click("button", "Heart", exact: true);
+        browser.Click("button", "Photo beside white");
+        browser.Click("button", "Picture 1 Light box");
+        browser.Find("img", "Picture of it beside a white card");
+        browser.WaitForText("Drag over the white card");
+        return Task.CompletedTask;
+    });
+
+    [Fact]
     public Task The_logbook_is_searched_and_an_outlier_is_left_out() => application.InBrowserAsync(nameof(The_logbook_is_searched_and_an_outlier_is_left_out), browser =>
     {
         browser.Open("/logbook");

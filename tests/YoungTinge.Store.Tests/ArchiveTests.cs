@@ -198,7 +198,7 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
     [Fact]
     public async Task A_picture_keeps_its_marks_and_two_people_never_overwrite_each_other()
     {
-        var kept = Assert.Single(await Pictures.ListAsync(studioId, flowerId, Cancel));
+        var kept = Assert.Single(await Pictures.ListAsync(studioId, flowerId, PictureShows.Living, Cancel));
         Assert.Equal((Marks.Light, Marks.Samples[0]), (kept.Marks.Light, kept.Marks.Samples[0]));
         var moved = Marks with { Light = PictureLight.Estimated };
         Assert.Equal(2, await Pictures.SaveMarksAsync(studioId, kept.Id, 1, moved, Cancel));

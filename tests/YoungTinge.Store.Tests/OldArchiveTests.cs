@@ -57,7 +57,7 @@ public sealed class OldArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatab
         if (version == 12)
             Assert.Equal(TicksNow(rows), now["operation_done"]!.AsArray().Select(row => (string)row!["operation_id"]!).Order());
         var flower = (await new CommissionStore(demo.DataSource).ListAsync(studioId, Cancel)).Flowers[0];
-        var picture = Assert.Single(await new PictureStore(demo.DataSource).ListAsync(studioId, flower.Id, Cancel));
+        var picture = Assert.Single(await new PictureStore(demo.DataSource).ListAsync(studioId, flower.Id, PictureShows.Living, Cancel));
         Assert.True(PictureFile.IsPicture((await new PictureStore(demo.DataSource).FindJpegAsync(studioId, picture.Id, Cancel))!));
 
         // Written anew it is one of this build, and comes in the same; what was there before can be had back.

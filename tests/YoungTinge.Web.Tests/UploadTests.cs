@@ -1,7 +1,9 @@
 using System.Net;
 using System.Net.Http.Json;
 using System.Text;
+using System.Text.Json;
 using System.Text.Json.Nodes;
+using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Pictures;
 using YoungTinge.Files.Pictures;
@@ -10,27 +12,24 @@ using YoungTinge.Testing;
 namespace YoungTinge.Web.Tests;
 
 /// <summary>Files against the real server: what is too large, what comes from elsewhere, what many send at once.</summary>
-public sealed class UploadTests(DemoDatabase demo) : IClassFixture<DemoDatabase>, IAsyncLifetime
+public sealed class UploadTests(RunningDemo demo) : IClassFixture<RunningDemo>, IAsyncLifetime
 {
-    private AppServer server = null!;
     private HttpClient http = null!;
     private string flowerId = "";
 
     public async Task InitializeAsync()
     {
         await demo.ResetAsync();
-        server = new AppServer(demo.ConnectionString);
-        await server.StartAsync();
-        (http, _) = Visitor.Of(server.Address);
+        (http, _) = Visitor.Of(demo.Server.Address);
         await demo.SignInAsync(http);
         var commissions = (await http.GetFromJsonAsync<JsonNode>("/api/commissions"))!;
         flowerId = (string)commissions["commissions"]![0]!["flowers"]![0]!["id"]!;
     }
 
-    public async Task DisposeAsync()
+    public Task DisposeAsync()
     {
         http.Dispose();
-        await server.DisposeAsync();
+        return Task.CompletedTask;
     }
 
     private Task<HttpResponseMessage> UploadAsync(string path, byte[] file) => http.PostAsync(path, new ByteArrayContent(file));
@@ -117,7 +116,39 @@ public sealed class UploadTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
         using var tooMany = await UploadAsync($"/api/flowers/{flowerId}/pictures/{Guid.NewGuid()}", shot);
         Assert.Contains("tooManyPictures", await tooMany.Content.ReadAsStringAsync());
         Assert.Equal(12, (await http.GetFromJsonAsync<JsonNode>($"/api/flowers/{flowerId}/pictures"))!.AsArray().Count);
+
+        // What came out is counted by itself.
+        using var made = await UploadAsync($"/api/flowers/{flowerId}/pictures/{Guid.NewGuid()}?shows=made&name=finished", shot);
+        Assert.Equal(HttpStatusCode.OK, made.StatusCode);
+        Assert.Equal("finished", (string)Assert.Single((await http.GetFromJsonAsync<JsonNode>($"/api/flowers/{flowerId}/pictures?shows=made"))!.AsArray())!["name"]!);
     }
+
+    [Fact]
+    public async Task What_came_out_stands_in_the_light_box_as_the_jars_really_are()
+    {
+        async Task<JsonNode> TakeAsync(Guid of, HttpStatusCode status)
+        {
+            using var response = await http.PostAsJsonAsync("/api/bench/light-box/made-flowers", new { flowerId = of, take = 1 });
+            Assert.Equal(status, response.StatusCode);
+            return (await response.Content.ReadFromJsonAsync<JsonNode>())!;
+        }
+
+        await TakeAsync(Guid.NewGuid(), HttpStatusCode.NotFound);
+        var shot = await TakeAsync(Guid.Parse(flowerId), HttpStatusCode.OK);
+        var id = Guid.NewGuid();
+        using var kept = await UploadAsync($"/api/flowers/{flowerId}/pictures/{id}?shows=made", Convert.FromBase64String((string)shot["jpeg"]!));
+        Assert.Equal(HttpStatusCode.OK, kept.StatusCode);
+        // The petal with its back up.
+        using var read = await http.PostAsJsonAsync($"/api/pictures/{id}/read", new { light = new { mark = shot["card"], kind = "whiteCard" }, boxes = new[] { new { left = 0.82, top = 0.72, width = 0.04, height = 0.04 } } });
+        var seen = LabOf((await read.Content.ReadFromJsonAsync<JsonNode>())!["patches"]![0]!);
+
+        var sepals = (await http.GetFromJsonAsync<JsonNode>($"/api/flowers/{flowerId}"))!["pieces"]!.AsArray().Single(piece => (string)piece!["name"]! == "Sepals")!["id"];
+        using var preview = await http.PostAsJsonAsync($"/api/pieces/{sepals}/preview", (await http.GetFromJsonAsync<JsonNode>($"/api/pieces/{sepals}"))!["plan"]);
+        var predicted = (await preview.Content.ReadFromJsonAsync<JsonNode>())!["zones"]!.AsArray().Single(zone => (string)zone!["zone"]! == "back")!["colours"]!.AsArray()[^1]!;
+        Assert.InRange(DeltaE2000.Between(LabOf(predicted), seen), 0.3, 12);
+    }
+
+    private static Lab LabOf(JsonNode colour) => (colour["lab"] ?? colour["colour"]!["lab"]).Deserialize<Lab>(JsonSerializerOptions.Web);
 
     [Fact]
     public async Task Many_at_once_read_pictures_and_one_of_many_takes_a_file_in()

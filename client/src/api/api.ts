@@ -160,6 +160,8 @@ export type NeutralKind = Schemas['NeutralKind']
 export type Palette = Schemas['PalettesAnswer']
 export type Patch = Schemas['PatchView']
 export type Picture = Schemas['GetPicturesPictureView']
+/** The living flower, or what came out. */
+export type PictureShows = 'living' | 'made'
 export type PictureLight = Schemas['PictureLight']
 export type PictureMarks = Schemas['PictureMarks']
 export type PictureReading = Schemas['ReadPictureAnswer']

@@ -1,6 +1,6 @@
 import type { QueryKey } from '@tanstack/react-query'
 import { queryOptions } from '@tanstack/react-query'
-import type { BenchAnswer, Exercise, LightKind, LookRequest } from './api'
+import type { BenchAnswer, Exercise, LightKind, LookRequest, PictureShows } from './api'
 import { answer, api } from './api'
 import { RequestFailed } from '../core/RequestFailed'
 import { held } from './held'
@@ -156,11 +156,13 @@ export const queries = {
       queryFn: ({ signal }) => answer(api.GET('/api/starting-points', { signal })),
       staleTime: Infinity,
     }),
-  pictures: (flowerId: string) =>
+  pictures: (flowerId: string, shows: PictureShows) =>
     queryOptions({
-      queryKey: ['pictures', flowerId],
+      queryKey: ['pictures', flowerId, shows],
       queryFn: ({ signal }) =>
-        answer(api.GET('/api/flowers/{flowerId}/pictures', { params: { path: { flowerId } }, signal })),
+        answer(
+          api.GET('/api/flowers/{flowerId}/pictures', { params: { path: { flowerId }, query: { shows } }, signal }),
+        ),
     }),
   flowerCohesion: (id: string) =>
     queryOptions({

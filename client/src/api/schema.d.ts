@@ -1427,7 +1427,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Takes in a picture of a flower, to stay with it. Sending it again does not add it twice. */
+        /** Takes in a picture of a living flower or of what came out, to stay with the flower. Sending it again does not add it twice. */
         post: operations["addPicture"];
         delete?: never;
         options?: never;
@@ -1459,7 +1459,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The pictures of a flower with their marks. */
+        /** The pictures of a flower with their marks: of the living one, or of what came out. */
         get: operations["getPictures"];
         put?: never;
         post?: never;
@@ -1667,6 +1667,23 @@ export interface paths {
         put?: never;
         /** A flower or leaf of our library, grown a little otherwise each time, in the simulated light box. */
         post: operations["photographFlower"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/light-box/made-flowers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A flower as it came out, in the simulated light box. */
+        post: operations["photographMade"];
         delete?: never;
         options?: never;
         head?: never;
@@ -4781,6 +4798,11 @@ export interface components {
             /** @description How the picture is read, and where it was sampled. */
             marks: components["schemas"]["PictureMarks"];
             /**
+             * Format: date-time
+             * @description Added at.
+             */
+            addedAt: string;
+            /**
              * Format: int32
              * @description Version as it is kept: to be sent as If-Match with a change.
              */
@@ -6355,6 +6377,18 @@ export interface components {
              */
             seed: number;
         };
+        PhotographMadeRequest: {
+            /**
+             * Format: uuid
+             * @description Id of the flower.
+             */
+            flowerId: string;
+            /**
+             * Format: int32
+             * @description Which time: each has its own noise.
+             */
+            take: number;
+        };
         PickByEyeAnswer: {
             /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
@@ -7377,6 +7411,8 @@ export interface components {
             help: components["schemas"]["ZoneHelp"][];
             /** @description The marbled batch that it is part of. */
             marble: components["schemas"]["MarblePart"][];
+            /** @description It is the plan that stood before: nothing else comes clearly nearer. */
+            stands: boolean;
         };
         ProposePlansRequest: {
             /** @description As edited: its targets, its locked and painted coats, and its paste if that stays. */
@@ -17038,6 +17074,8 @@ export interface operations {
             query?: {
                 /** @description What it is called, in the maker's words. */
                 name?: string;
+                /** @description Pictures of the living flower, or made: of what came out. */
+                shows?: string;
             };
             header?: never;
             path: {
@@ -17221,7 +17259,10 @@ export interface operations {
     };
     getPictures: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Pictures of the living flower, or made: of what came out. */
+                shows?: string;
+            };
             header?: never;
             path: {
                 /** @description Id of the flower. */
@@ -18206,6 +18247,84 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["PhotographFlowerRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShotView"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    photographMade: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PhotographMadeRequest"];
             };
         };
         responses: {

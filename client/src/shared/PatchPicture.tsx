@@ -5,13 +5,12 @@ import { useTranslation } from './translation'
 import type { Box, ColourView, PictureReading } from '../api/api'
 import { answer, api, upload } from '../api/api'
 import { DropZone } from './DropZone'
-import { FileButton } from './FileButton'
 import { Failure } from './Message'
 import { newId } from './newId'
 import type { Spot } from './PictureBoard'
 import { PictureBoard } from './PictureBoard'
+import { PictureButtons } from './PictureButtons'
 import { PictureDoubts } from './PictureDoubts'
-import { pictureTypes } from './pictureFiles'
 import { Swatch } from './Swatch'
 import { colourName } from './words'
 
@@ -78,12 +77,7 @@ export function PatchPicture({
   return (
     <DropZone takesPaste onFile={take}>
       <div className="flex flex-wrap items-end gap-3">
-        <FileButton label={title} accept={pictureTypes} onFile={take}>
-          {t('pictures.choose')}
-        </FileButton>
-        <FileButton label={t('pictures.cameraFile')} accept={pictureTypes} capture onFile={take}>
-          {t('pictures.camera')}
-        </FileButton>
+        <PictureButtons label={title} onFile={take} />
         {standIn?.(add.mutate, add.isPending)}
       </div>
       <Failure error={add.error} nameOf={(id) => id} />

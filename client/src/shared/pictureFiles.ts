@@ -1,4 +1,4 @@
-import type { Shot } from '../api/api'
+import type { Picture, Shot } from '../api/api'
 import type { TakenPicture } from './PatchPicture'
 
 /** What a picture may be; whether it really is one, the server says. */
@@ -12,3 +12,6 @@ export function fileOf(shot: Shot): Blob {
   const bytes = Uint8Array.from(atob(shot.jpeg), (letter) => letter.charCodeAt(0))
   return new Blob([bytes], { type: 'image/jpeg' })
 }
+
+/** Where a kept picture itself is. */
+export const imageOf = (picture: Picture) => `/api/pictures/${picture.id}/image`

@@ -252,6 +252,7 @@ public static class Server
         ReadDabOnBench.Map(api);
         ReadPasteOnBench.Map(api);
         PhotographFlower.Map(api);
+        PhotographMade.Map(api);
         Downloads.Map(api);
         Imports.Map(api);
         Palettes.Map(api);

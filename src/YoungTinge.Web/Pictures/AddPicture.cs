@@ -18,20 +18,21 @@ public static class AddPicture
     public static void Map(RouteGroupBuilder api)
     {
         api.MapPost("/flowers/{flowerId:guid}/pictures/{id:guid}", Keep).TakesFile(LargestBody).WithName("addPicture")
-            .WithSummary("Takes in a picture of a flower, to stay with it. Sending it again does not add it twice.").Produces<Answer>().ProducesProblems(404, 413, 422);
+            .WithSummary("Takes in a picture of a living flower or of what came out, to stay with the flower. Sending it again does not add it twice.").Produces<Answer>().ProducesProblems(404, 413, 422);
         api.MapPost("/dab-pictures/{id:guid}", LayOut).TakesFile(LargestBody).Computes().WithName("layOutDabPicture")
             .WithSummary("Takes in a picture of a dab, only to be read.").Produces<Answer>().ProducesProblems(413, 422);
     }
 
     private static async Task<IResult> Keep(
-        Guid flowerId, Guid id, string? name, HttpRequest request, CurrentStudio studio, PictureStore pictures, PictureDesk desk, CancellationToken cancel)
+        Guid flowerId, Guid id, string? name, QueryWord<PictureShows>? shows, HttpRequest request, CurrentStudio studio, PictureStore pictures, PictureDesk desk, CancellationToken cancel)
     {
+        var shown = (shows ?? default).Value;
         switch (await desk.TakeInAsync(request, cancel))
         {
             case PictureResult.Read read:
-                var kept = new KeptPicture(id, flowerId, Shortened(name), read.SaysItsColours ? PictureMarks.AsItIs : PictureMarks.None, 1);
+                var kept = new KeptPicture(id, flowerId, Shortened(name), read.SaysItsColours ? PictureMarks.AsItIs : PictureMarks.None, 1) { Shows = shown };
                 if (!await pictures.AddAsync(studio.Id, kept, PictureFile.WriteJpeg(read.Photo), cancel))
-                    return await TooManyOrMissing(flowerId, studio, pictures, cancel);
+                    return await TooManyOrMissing(flowerId, shown, studio, pictures, cancel);
                 return TypedResults.Ok(new Answer(id, read.Photo.Width, read.Photo.Height));
             case PictureResult.Refused refused:
                 return PictureProblems.Of(refused);
@@ -54,8 +55,8 @@ public static class AddPicture
         }
     }
 
-    private static async Task<IResult> TooManyOrMissing(Guid flowerId, CurrentStudio studio, PictureStore pictures, CancellationToken cancel) =>
-        (await pictures.ListAsync(studio.Id, flowerId, cancel)).Count >= PictureStore.MostPerFlower
+    private static async Task<IResult> TooManyOrMissing(Guid flowerId, PictureShows shows, CurrentStudio studio, PictureStore pictures, CancellationToken cancel) =>
+        (await pictures.ListAsync(studio.Id, flowerId, shows, cancel)).Count >= PictureStore.MostPerFlower
             ? ApiProblem.NotPossible([new FieldProblem("picture", "tooManyPictures", PictureStore.MostPerFlower, null)])
             : ApiProblem.NotFound();
 

@@ -8,6 +8,7 @@ import { lightKinds } from '../../shared/lights'
 import { Reading, Unreadable } from '../../shared/Message'
 import { SelectField } from '../../shared/SelectField'
 import { BloomPicture } from './BloomPicture'
+import { MadePictures } from './MadePictures'
 import { PageTitle } from '../../shared/PageTitle'
 
 /** A flower from above, put together from its real pieces, and whorl by whorl. */
@@ -38,16 +39,17 @@ export function BloomPage() {
         <p className="quiet max-w-prose text-sm">{t('bloom.help')}</p>
       </div>
       <div className="surround grid grow gap-6 p-4 lg:grid-cols-[minmax(0,1fr)_20rem] lg:p-6">
-        <div className="flex items-start justify-center">
+        <div className="flex flex-wrap items-start gap-6">
           {data.bloom.length > 0 ? (
             <BloomPicture
               bloom={data}
-              sizePx={620}
+              sizePx={480}
               label={t('bloom.picture', { flower: data.name, light: t(`light.${light}`) })}
             />
           ) : (
             <p>{t('bloom.nothing')}</p>
           )}
+          <MadePictures flowerId={flowerId} name={data.name} />
         </div>
         <section aria-label={t('bloom.whorls')}>
           <h2 className="font-semibold">{t('bloom.whorls')}</h2>

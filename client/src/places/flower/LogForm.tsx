@@ -38,11 +38,13 @@ const fresh = (): LogDraft => ({ id: newId(), by: 'eye', subject: 'paste', actua
 /** What the paste or a zone really came out as, beside what was predicted. What is typed outlives a reload. */
 export function LogForm({
   piece,
+  flowerId,
   preview,
   isSaved,
   onClose,
 }: {
   piece: PieceView
+  flowerId: string
   preview: Preview
   /** The prediction that is logged is that of the saved plan. */
   isSaved: boolean
@@ -126,6 +128,7 @@ export function LogForm({
             key={`${draft.by} ${draft.subject}`}
             by={draft.by}
             pieceId={piece.id}
+            flowerId={flowerId}
             isPaste={draft.subject === 'paste'}
             patchLabel={subjectName(draft.subject)}
             onRead={(actual) => change({ actual })}

@@ -5,6 +5,7 @@ import type { LightKind, PieceView, Plan, Preview } from '../../api/api'
 import { queries } from '../../api/queries'
 import { FieldPicture } from '../../shared/FieldPicture'
 import { lightKinds } from '../../shared/lights'
+import { imageOf } from '../../shared/pictureFiles'
 import type { NameOf } from '../../shared/words'
 import { colourName } from '../../shared/words'
 import { coatName } from './coatWords'
@@ -39,7 +40,7 @@ export function PieceSides({
 }) {
   const { t } = useTranslation()
   const [side, setSide] = useState<'face' | 'back'>('face')
-  const pictures = useQuery(queries.pictures(flowerId)).data ?? []
+  const pictures = useQuery(queries.pictures(flowerId, 'living')).data ?? []
   const other = side === 'face' ? 'back' : 'face'
   const heightPx = Math.min(largestPx, (widestPx * piece.lengthMm) / piece.widthMm)
   const shown = Math.min(viewing.shown ?? plan.coats.length, plan.coats.length)
@@ -122,7 +123,7 @@ export function PieceSides({
         <figure className="w-full">
           <img
             className="max-h-44 w-full object-contain"
-            src={`/api/pictures/${pictures[0].id}/image`}
+            src={imageOf(pictures[0])}
             alt={t('sides.reference', { name: pictures[0].name })}
           />
           <figcaption className="text-xs">{pictures[0].name}</figcaption>

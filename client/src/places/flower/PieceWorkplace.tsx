@@ -232,7 +232,15 @@ export function PieceWorkplace({
       case 'piece':
         return <PieceEditor piece={piece} flowerId={flowerId} isSaved={state.save.kind === 'saved'} onClose={close} />
       case 'log':
-        return <LogForm piece={piece} preview={preview} isSaved={state.save.kind === 'saved'} onClose={close} />
+        return (
+          <LogForm
+            piece={piece}
+            flowerId={flowerId}
+            preview={preview}
+            isSaved={state.save.kind === 'saved'}
+            onClose={close}
+          />
+        )
       case 'coat': {
         const place = plan.coats.findIndex((coat) => coat.id === opened.id)
         const coat = plan.coats[place]

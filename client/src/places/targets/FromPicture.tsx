@@ -1,17 +1,18 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useMutation, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from '../../shared/translation'
 import type { FlowerAnswer, PieceView, Zone } from '../../api/api'
-import { answer, api, upload } from '../../api/api'
+import { answer, api } from '../../api/api'
 import { queries } from '../../api/queries'
 import { DropZone } from '../../shared/DropZone'
-import { FileButton } from '../../shared/FileButton'
 import { Failure, NotThere } from '../../shared/Message'
-import { newId } from '../../shared/newId'
-import { fileOf, pictureTypes } from '../../shared/pictureFiles'
+import { PictureButtons } from '../../shared/PictureButtons'
+import { fileOf } from '../../shared/pictureFiles'
+import { PictureThumbs } from '../../shared/PictureThumbs'
 import { SelectField } from '../../shared/SelectField'
 import { FirstTargets } from './FirstTargets'
 import { OpenPicture } from './OpenPicture'
+import { useKeptPictures } from '../../shared/useKeptPictures'
 import type { ChangeTargets } from './changeTargets'
 
 /** Targets from pictures of the living flower. The pictures stay with the flower. */
@@ -29,22 +30,9 @@ export function FromPicture({
   onChange: ChangeTargets
 }) {
   const { t } = useTranslation()
-  const client = useQueryClient()
-  const pictures = useQuery(queries.pictures(flower.id))
   const [chosenId, setChosenId] = useState<string | null>(null)
   const [conflicts, setConflicts] = useState(0)
-  const readAgain = () => client.invalidateQueries({ queryKey: queries.pictures(flower.id).queryKey })
-  const add = useMutation({
-    mutationFn: async ({ file, name }: { file: Blob; name: string }) => {
-      const id = newId()
-      await upload(`/api/flowers/${flower.id}/pictures/${id}?name=${encodeURIComponent(name)}`, file)
-      return id
-    },
-    onSuccess: async (id) => {
-      await readAgain()
-      setChosenId(id)
-    },
-  })
+  const { pictures, readAgain, add, remove, take } = useKeptPictures(flower.id, 'living', setChosenId)
   const shoot = useMutation({
     mutationFn: (startingPointId: string) =>
       answer(
@@ -54,31 +42,12 @@ export function FromPicture({
       ),
     onSuccess: (shot) => add.mutate({ file: fileOf(shot), name: t('bench.shotName') }),
   })
-  const remove = useMutation({
-    mutationFn: (id: string) => answer(api.DELETE('/api/pictures/{id}', { params: { path: { id } } })),
-    onSuccess: async () => {
-      setChosenId(null)
-      await readAgain()
-    },
-  })
-  const take = (file: File) => add.mutate({ file, name: file.name })
   if (!pictures.data) return <NotThere of={[pictures]} />
   const chosen = pictures.data.find((one) => one.id === chosenId) ?? pictures.data.at(-1)
   return (
     <DropZone takesPaste onFile={take}>
       <div className="flex flex-wrap items-end gap-3 px-4 pb-3 lg:px-6">
-        <FileButton label={t('pictures.file')} accept={pictureTypes} disabled={add.isPending} onFile={take}>
-          {t('pictures.choose')}
-        </FileButton>
-        <FileButton
-          label={t('pictures.cameraFile')}
-          accept={pictureTypes}
-          capture
-          disabled={add.isPending}
-          onFile={take}
-        >
-          {t('pictures.camera')}
-        </FileButton>
+        <PictureButtons label={t('pictures.file')} isBusy={add.isPending} onFile={take} />
         <LightBox isBusy={shoot.isPending || add.isPending} onShoot={(id) => shoot.mutate(id)} />
         {(add.isPending || shoot.isPending) && <p role="status">{t('pictures.taking')}</p>}
       </div>
@@ -91,20 +60,14 @@ export function FromPicture({
         </p>
       )}
       {pictures.data.length > 1 && (
-        <ul className="flex flex-wrap gap-2 px-4 pb-3 lg:px-6" aria-label={t('pictures.all')}>
-          {pictures.data.map((one, i) => (
-            <li key={one.id}>
-              <button
-                aria-pressed={one.id === chosen?.id}
-                aria-label={t('pictures.number', { number: i + 1, name: one.name })}
-                className={`cursor-pointer border-2 ${one.id === chosen?.id ? 'border-base-content' : 'border-transparent'}`}
-                onClick={() => setChosenId(one.id)}
-              >
-                <img src={`/api/pictures/${one.id}/image`} alt="" className="h-14" />
-              </button>
-            </li>
-          ))}
-        </ul>
+        <div className="px-4 pb-3 lg:px-6">
+          <PictureThumbs
+            label={t('pictures.all')}
+            pictures={pictures.data}
+            chosenId={chosen?.id}
+            onChoose={(one) => setChosenId(one.id)}
+          />
+        </div>
       )}
       {chosen ? (
         <OpenPicture
