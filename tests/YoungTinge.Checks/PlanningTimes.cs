@@ -57,7 +57,8 @@ public static class PlanningTimes
             foreach (var approach in new[] { Approach.PasteLed, Approach.DustLed })
             {
                 Proposal? Propose(PiecePlan of) => new CoatPlanner(of, piece, 5, materials, new PlannerRules(Guests.Any), Guid.CreateVersion7).Propose(approach, keepsPaste: false);
-                if (Propose(plan) is { } before && Propose(moved) is { } after)
+                // The plan that was taken stands, and is what is asked about again.
+                if (Propose(plan) is { } before && Propose(before.Plan with { Targets = moved.Targets }) is { } after)
                     yield return new Moved(i, approach, Math.Abs(before.WorstDeltaE - after.WorstDeltaE), MaterialsOf(before).SetEquals(MaterialsOf(after)));
             }
         }

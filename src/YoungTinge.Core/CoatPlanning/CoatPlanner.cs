@@ -95,8 +95,36 @@ public sealed class CoatPlanner
             Approach.WashLed => Nearest(approach, keepsPaste ? [plan.Paste] : PlainPastes(), paste => Washed(paste, simulator), beat),
             _ => keepsPaste ? null : Marbled(simulator, beat),
         };
-        return proposal is not null && IsTrue(proposal) ? proposal : null;
+        proposal = proposal is not null && IsTrue(proposal) ? proposal : null;
+        return proposal is null ? null : AsItStands(approach, proposal, beat) ?? proposal;
     }
+
+    /// <summary>
+    /// The plan that stands, where nothing else comes clearly nearer: a target that has moved by a little is no reason to open other jars. Null where it is no
+    /// such way or nothing is laid yet, something in it does next to nothing, or the bench has more to say against it.
+    /// </summary>
+    private Proposal? AsItStands(Approach approach, Proposal other, SearchBeat beat)
+    {
+        List<Coat> colour = [.. plan.Coats.Where(coat => !coat.IsFixed() && IsColour(coat))];
+        var isOwnPaste = source is null or OwnPaste;
+        if (colour.Count == 0 || approach == Approach.Marbled || !isOwnPaste || !PlanAdvisor.MaterialsOf(plan with { Coats = colour }).All(id => allowed.Any(one => one.Id == id)))
+            return null;
+        PiecePlan With(IEnumerable<Coat> of) =>
+            plan with { Coats = WithoutIdleSteam([.. new CoatOrder(materials).Sorted([.. kept.Concat(of).Select(CandidateCoat.Kept)]).Select(one => one.Coat)]) };
+        double[] Off(IEnumerable<Coat> of) => [.. Reached(Resolved(With(of))).Select(zone => zone.Difference.DeltaE)];
+        var off = Off(colour);
+        if (colour.Any(coat => MakersWeights.IsIdle(off, Off(colour.Where(one => one != coat))))
+            || MakersWeights.Misses(other.DeltaEs(), off) || ScoldedFor(With(colour)).Except(ScoldedFor(other.Plan)).Any())
+            return null;
+        var proposal = Finished(approach, plan.Paste, With(colour).Coats, [], beat) with { Stands = true };
+        return IsTrue(proposal) ? proposal : null;
+    }
+
+    private IEnumerable<AdviceCode> ScoldedFor(PiecePlan of) =>
+        PlanAdvisor.For(Resolved(of), DosedRecipe.For(of.Paste, quantity.BatchG > 0 ? quantity.BatchG : AnyPasteG, materials)).Select(advice => advice.Code);
+
+    /// <summary>Whether a coat is one that a search lays, not one of the finish.</summary>
+    private bool IsColour(Coat coat) => coat is WashCoat || coat is DustCoat dust && dust.Mix.All(part => materials.Find(part.MaterialId) is Dust { Kind: not DustKind.Lustre });
 
     /// <summary>The same on one paste, whatever is nearer: one that is mixed for other pieces too.</summary>
     /// <returns>Null where nothing of the approach's name is left of it.</returns>

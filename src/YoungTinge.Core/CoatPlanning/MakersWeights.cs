@@ -41,17 +41,24 @@ internal static class MakersWeights
     /// <summary>Whether something is missed when it is left out. What brings a zone to where an eye accepts it always is.</summary>
     /// <param name="with">What each zone is off with it.</param>
     /// <param name="without">What each is off without it, all else solved anew.</param>
-    public static bool Earns(IReadOnlyList<double> with, IReadOnlyList<double> without) =>
-        without.Max() - with.Max() >= WorthAtTheWorst || with.Count(IsMissed) < without.Count(IsMissed) || without.Average() - with.Average() >= WorthInTheMean;
+    public static bool Earns(IReadOnlyList<double> with, IReadOnlyList<double> without) => Gains(with, without, 1) || with.Count(IsMissed) < without.Count(IsMissed);
+
+    /// <summary>Whether a coat that is there already does next to nothing: less than half of what one must bring to be laid at all.</summary>
+    /// <param name="with">What each zone is off with it.</param>
+    /// <param name="without">What each is off without it.</param>
+    public static bool IsIdle(IReadOnlyList<double> with, IReadOnlyList<double> without) => !Gains(with, without, 0.5) && with.Count(IsMissed) >= without.Count(IsMissed);
 
     /// <summary>
-    /// Whether a piece misses a paste or a pot of its own on one that is shared. To mix, keep and wash up for one piece alone is worth twice what a
-    /// coat is, but no zone is given up for it that an eye accepts now.
+    /// Whether a piece misses a paste or a pot of its own on one that is shared, or on the plan that stands. To open, mix, keep and wash up for it is worth
+    /// twice what a coat is, but no zone is given up for it that an eye accepts now.
     /// </summary>
     /// <param name="own">What each zone is off by itself.</param>
-    /// <param name="shared">What each is off with what is shared.</param>
+    /// <param name="shared">What each is off with what is there.</param>
     public static bool Misses(IReadOnlyList<double> own, IReadOnlyList<double> shared) =>
-        shared.Max() - own.Max() >= 2 * WorthAtTheWorst || own.Zip(shared).Any(zone => IsMissed(zone.Second) && !IsMissed(zone.First)) || shared.Average() - own.Average() >= 2 * WorthInTheMean;
+        Gains(own, shared, 2) || own.Zip(shared).Any(zone => IsMissed(zone.Second) && !IsMissed(zone.First));
+
+    private static bool Gains(IReadOnlyList<double> with, IReadOnlyList<double> without, double coats) =>
+        without.Max() - with.Max() >= coats * WorthAtTheWorst || without.Average() - with.Average() >= coats * WorthInTheMean;
 
     private static bool IsMissed(double deltaE) => deltaE > CoatPlanner.ReachedDeltaE;
 

@@ -52,5 +52,8 @@ public sealed record Proposal(
     /// <summary>Of the zone that is farthest off.</summary>
     public double WorstDeltaE => Zones.Max(zone => zone.Difference.DeltaE);
 
+    /// <summary>It is the plan that stood before: nothing else comes clearly nearer.</summary>
+    public bool Stands { get; init; }
+
     internal double[] DeltaEs() => [.. Zones.Select(zone => zone.Difference.DeltaE)];
 }

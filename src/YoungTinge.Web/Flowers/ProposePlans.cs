@@ -23,9 +23,10 @@ public static class ProposePlans
 
     /// <param name="Coats">Of the coats of its plan, in order.</param>
     /// <param name="MinutesForAll">At the bench, for all pieces with spares, drying left out.</param>
+    /// <param name="Stands">It is the plan that stood before: nothing else comes clearly nearer.</param>
     public sealed record ProposalView(
         Approach Approach, PiecePlan Plan, IReadOnlyList<ZoneView> Zones, double WorstDeltaE, IReadOnlyList<PreviewPlan.CoatView> Coats, int Materials, double MinutesForAll,
-        double RiskDeltaE, string? RiskMaterialId, FoodStatus FoodStatus, IReadOnlyList<ZoneHelp> Help, IReadOnlyList<MarblePart> Marble);
+        double RiskDeltaE, string? RiskMaterialId, FoodStatus FoodStatus, IReadOnlyList<ZoneHelp> Help, IReadOnlyList<MarblePart> Marble, bool Stands);
 
     /// <param name="ReachedDeltaE">Within this a zone counts as reached.</param>
     public sealed record Answer(IReadOnlyList<ProposalView> Proposals, double ReachedDeltaE);
@@ -81,5 +82,5 @@ public static class ProposePlans
         [.. proposal.Zones.Select(zone => new ZoneView(zone.Zone, ColourView.From(zone.Finished), ColourView.From(proposal.Plan.Targets[zone.Zone].Colour), zone.Difference))],
         proposal.WorstDeltaE,
         [.. proposal.Plan.Coats.Select(coat => PreviewPlan.View(coat.Resolve(materials), piece.Piece.Shape(), piece.Quantity.Pieces, materials))], proposal.Materials, proposal.MinutesForAll, proposal.RiskDeltaE, proposal.RiskMaterialId,
-        proposal.FoodStatus, proposal.Help, proposal.Marble);
+        proposal.FoodStatus, proposal.Help, proposal.Marble, proposal.Stands);
 }

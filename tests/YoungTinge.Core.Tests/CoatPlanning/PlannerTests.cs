@@ -245,6 +245,34 @@ public class PlannerTests
         }
     }
 
+    /// <summary>Other jars are not opened for what no eye sees; for what every eye sees they are, and nothing idle is kept for the sake of standing.</summary>
+    [Fact]
+    public void A_plan_that_is_near_stands_when_its_targets_move_by_a_little()
+    {
+        static PiecePlan Moved(PiecePlan plan, double lightness) => plan with { Targets = plan.Targets.ToDictionary(target => target.Key, target => target.Value with { Colour = target.Value.Colour with { L = target.Value.Colour.L + lightness } }) };
+        var near = 0;
+        foreach (var coats in Dusted.Array[1, 2].Fixed(8))
+        {
+            var before = Planner(Made(coats)).Propose(Approach.PasteLed, keepsPaste: false)!;
+            Assert.False(before.Stands);
+            // Nearer by as much as other jars are worth is not to be had.
+            if (!before.Plan.Coats.OfType<DustCoat>().Any() || before.WorstDeltaE > 2 * MakersWeights.WorthAtTheWorst - 0.3 || before.DeltaEs().Average() > 2 * MakersWeights.WorthInTheMean - 0.3)
+                continue;
+            near++;
+            var after = Planner(Moved(before.Plan, 0.3)).Propose(Approach.PasteLed, keepsPaste: false)!;
+            Assert.True(after.Stands);
+            Assert.Equal(before.Plan.Paste, after.Plan.Paste);
+            Assert.Equal(before.Plan.Coats.OfType<DustCoat>(), after.Plan.Coats.OfType<DustCoat>());
+            Assert.InRange(after.WorstDeltaE, 0, before.WorstDeltaE + 0.5);
+
+            Assert.False(Planner(Moved(before.Plan, -12)).Propose(Approach.PasteLed, keepsPaste: false)!.Stands);
+            var idle = before.Plan with { Coats = [Dust("cockle", 0.001), .. before.Plan.Coats] };
+            Assert.DoesNotContain(Planner(idle).Propose(Approach.PasteLed, keepsPaste: false)!.Plan.Coats, coat => coat.Id == idle.Coats[0].Id);
+        }
+
+        Assert.InRange(near, 2, 8);
+    }
+
     [Fact]
     public void Nothing_that_is_proposed_is_scolded_by_the_bench()
     {

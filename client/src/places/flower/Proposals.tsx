@@ -76,6 +76,7 @@ export function Proposals({
                   <th key={one.approach} scope="col" className="border-base-300 max-w-42 border-l px-2 pb-1">
                     <span className="block">{t(`approach.${one.approach}.name`)}</span>
                     <span className="quiet block text-xs font-normal">{t(`approach.${one.approach}.what`)}</span>
+                    {one.stands && <span className="block text-xs">{t('proposals.stands')}</span>}
                   </th>
                 ))}
               </tr>
