@@ -26,8 +26,18 @@ public partial class PasteDayTests(Application application)
         browser.Reload();
         browser.WaitForText("This plan is in force.");
         browser.Find("link", "Run sheet");
+        // Each day's sheet says when.
+        browser.Click("link", "Paste day", exact: true);
+        browser.WaitUntil("a paste with its time", () => PlannedTime().IsMatch(browser.PageText()));
+        browser.Open("/commissions");
+        browser.Click("link", "Dust day Lantern Pier winter supper");
+        browser.WaitUntil("a coat with its time", () => PlannedTime().IsMatch(browser.PageText()));
         return Task.CompletedTask;
     });
+
+    /// <summary>"· Tue, Dec 1, 09:30"</summary>
+    [GeneratedRegex(@"· \w{3}, \w{3} \d{1,2}, \d\d:\d\d")]
+    private static partial Regex PlannedTime();
 
     [Fact]
     public Task A_run_of_five_shades_is_compared_by_three_schools_changed_and_kept() => application.InBrowserAsync(nameof(A_run_of_five_shades_is_compared_by_three_schools_changed_and_kept), browser =>

@@ -47,6 +47,13 @@ public sealed class PlanTests(DemoApplication application) : ApiTest(application
         }
 
         Assert.Contains(times, time => time.Value!["restsUntil"] is { } until && (DateTimeOffset)until > (DateTimeOffset)time.Value!["to"]!);
+        // And every other sheet says the same.
+        var pastes = (await GetAsync($"/api/paste-day?commissionId={small}"))["times"]!.AsObject();
+        Assert.NotEmpty(pastes);
+        Assert.All(pastes, paste => Assert.Equal(times[paste.Key]!.ToJsonString(), paste.Value!.ToJsonString()));
+        var uses = (await GetAsync($"/api/commissions/{small}/dust-day"))["passes"]!.AsArray().SelectMany(pass => pass!["uses"]!.AsArray()).ToList();
+        Assert.NotEmpty(uses);
+        Assert.All(uses, use => Assert.Equal(use!["operations"]!.AsArray().Min(one => (DateTimeOffset)times[(string)one!["id"]!]!["from"]!), (DateTimeOffset)use["time"]!["from"]!));
         // The other commissions are in no plan.
         Assert.True((bool)now["isOld"]!);
     }

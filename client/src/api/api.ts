@@ -159,6 +159,7 @@ export type Need = Schemas['GetNeedsNeedView']
 export type NeutralKind = Schemas['NeutralKind']
 export type Palette = Schemas['PalettesAnswer']
 export type Patch = Schemas['PatchView']
+export type OperationTime = Schemas['OperationTime']
 export type Picture = Schemas['GetPicturesPictureView']
 /** The living flower, or what came out. */
 export type PictureShows = 'living' | 'made'

@@ -4240,6 +4240,8 @@ export interface components {
              * @description No order of these coats takes fewer clean brushes.
              */
             fewestBrushes: number;
+            /** @description IANA name. */
+            timeZone: string;
         };
         GetDustDayPassView: {
             /** @description Which kind it is. */
@@ -4337,6 +4339,8 @@ export interface components {
             isDone: boolean;
             /** @description The flower is assembled, and a brush hardly comes there. */
             isOutOfReach: boolean;
+            /** @description Of all of them together; null if they stand in no plan and none is done. */
+            time: null | components["schemas"]["OperationTime"];
         };
         GetFlowerAnswer: {
             /**
@@ -4672,6 +4676,12 @@ export interface components {
             shopping: components["schemas"]["ShoppingLine"][];
             /** @description ISO 4217. */
             currency: string;
+            /** @description By operation, for what is done or stands in the plan in force. */
+            times: {
+                [key: string]: components["schemas"]["OperationTime"];
+            };
+            /** @description IANA name. */
+            timeZone: string;
         };
         GetPasteDayCommissionLine: {
             /** @description The commission that it belongs to. */

@@ -23,4 +23,8 @@ public sealed record OperationTime(DateTimeOffset? From, DateTimeOffset To, Date
             return new OperationTime(isDone ? null : planned[one.Id].Min(part => part.From), to, one is { IsByHand: true, WaitMinutes: > 0 } ? to.AddMinutes(one.WaitMinutes) : null);
         });
     }
+
+    /// <summary>Of several that are done in one go: from the first that is still planned to the end of the last. Null for none.</summary>
+    public static OperationTime? Together(IReadOnlyCollection<OperationTime> times) =>
+        times.Count == 0 ? null : new OperationTime(times.Min(time => time.From), times.Max(time => time.To), times.Max(time => time.RestsUntil));
 }

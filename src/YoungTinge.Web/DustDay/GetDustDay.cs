@@ -1,6 +1,8 @@
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Scheduling;
 using YoungTinge.Core.Work;
+using YoungTinge.Store;
 using YoungTinge.Web.Shared;
 using YoungTinge.Web.Shared.Computing;
 
@@ -14,9 +16,10 @@ public static class GetDustDay
     /// <param name="IsDone">All of them are ticked as they stand now.</param>
     /// <param name="IsOutOfReach">The flower is assembled, and a brush hardly comes there.</param>
     /// <param name="Flowers">Whole flowers that get it at once; null for what is done piece by piece.</param>
+    /// <param name="Time">Of all of them together; null if they stand in no plan and none is done.</param>
     public sealed record UseView(
         Guid PieceId, Guid FlowerId, string FlowerName, string PieceName, int Pieces, int? Flowers, double Minutes, LoadWord? Load, Place? Place, Sides? Sides, int? Seconds, int? Coats,
-        Marking? Marking, IReadOnlyList<OperationView> Operations, bool IsDone, bool IsOutOfReach);
+        Marking? Marking, IReadOnlyList<OperationView> Operations, bool IsDone, bool IsOutOfReach, OperationTime? Time);
 
     /// <param name="Family">Of the brush that it takes; null for what takes none.</param>
     /// <param name="NewBrush">A clean brush: the one before was in another family.</param>
@@ -34,24 +37,25 @@ public static class GetDustDay
 
     /// <param name="FewestBrushes">No order of these coats takes fewer clean brushes.</param>
     /// <param name="Stages">Of putting the flowers together, that no pass waits for.</param>
-    public sealed record Answer(CommissionView Commission, IReadOnlyList<PassView> Passes, IReadOnlyList<OperationView> Stages, double Minutes, int BrushChanges, int FewestBrushes);
+    public sealed record Answer(CommissionView Commission, IReadOnlyList<PassView> Passes, IReadOnlyList<OperationView> Stages, double Minutes, int BrushChanges, int FewestBrushes, string TimeZone);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/commissions/{id:guid}/dust-day", Handle)
         .KeepsAnswer().WithName("getDustDay").Produces<Answer>().ProducesProblems(404);
 
-    private static async Task<IResult> Handle(Guid id, StudioWorks works, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> Handle(Guid id, StudioWorks works, WorkPlanStore plans, TimeProvider clock, CancellationToken cancel)
     {
         var work = await works.LoadAsync(cancel);
         if (work.FindCommission(id) is not { } commission)
             return ApiProblem.NotFound();
         var graph = work.GraphOf(id);
         var day = DustDayPlan.Of(graph);
+        var times = await PlannedTimes.OfAsync(graph.Operations, work, plans, cancel);
         var (mixed, built) = (new HashSet<string>(), new HashSet<string>());
         // In this order: what no pass waits for is known once all have been asked.
         PassView[] passes = [.. day.Passes.Select(View)];
         return TypedResults.Ok(new Answer(
             CommissionView.From(commission, work.Studio, clock.GetUtcNow()), passes,
-            [.. graph.Operations.Where(operation => operation.Step is BuildStage && !built.Contains(operation.Id)).Select(operation => OperationView.From(operation, work))], day.Minutes, day.BrushChanges, day.FewestBrushes));
+            [.. graph.Operations.Where(operation => operation.Step is BuildStage && !built.Contains(operation.Id)).Select(operation => OperationView.From(operation, work))], day.Minutes, day.BrushChanges, day.FewestBrushes, work.Studio.TimeZone));
 
         PassView View(CoatPass pass)
         {
@@ -75,7 +79,8 @@ public static class GetDustDay
                 use.PieceId, use.FlowerId, work.FlowerName(use.FlowerId) ?? "", work.Find(use.PieceId)!.Piece.Name, use.Pieces, use.Operations[0].FlowersAtOnce, use.Minutes,
                 coat is DustCoat dust ? DustLoad.Nearest(dust.LoadMgPerCm2).Word : null, (coat as IPlacedCoat)?.Place, (coat as IPlacedCoat)?.Sides ?? (coat as GlazeCoat)?.Sides,
                 (coat as SteamCoat)?.Seconds, (coat as GlazeCoat)?.Coats, (coat as WashCoat)?.Marking, operations,
-                operations.All(operation => operation.TickedAt is not null && !operation.ChangedSince), use.IsOutOfReach);
+                operations.All(operation => operation.TickedAt is not null && !operation.ChangedSince), use.IsOutOfReach,
+                OperationTime.Together([.. use.Operations.Select(operation => times.GetValueOrDefault(operation.Id)).OfType<OperationTime>()]));
         }
     }
 }

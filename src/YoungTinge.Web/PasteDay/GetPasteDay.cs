@@ -1,8 +1,10 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Mixing;
+using YoungTinge.Core.Scheduling;
 using YoungTinge.Core.Work;
 using YoungTinge.Files.Tables;
+using YoungTinge.Store;
 using YoungTinge.Web.Shared;
 using YoungTinge.Web.Shared.Computing;
 
@@ -40,8 +42,10 @@ public static class GetPasteDay
     /// <param name="Blocks">Of those that were asked for, in order.</param>
     /// <param name="Shopping">What those take, coats and all, against the stock.</param>
     /// <param name="Currency">ISO 4217.</param>
+    /// <param name="Times">By operation, for what is done or stands in the plan in force.</param>
     public sealed record Answer(
-        IReadOnlyList<CommissionLine> Commissions, IReadOnlyList<NotMadeView> NotMade, IReadOnlyList<LetDownView> LetDowns, IReadOnlyList<BlockView> Blocks, IReadOnlyList<ShoppingLine> Shopping, string Currency);
+        IReadOnlyList<CommissionLine> Commissions, IReadOnlyList<NotMadeView> NotMade, IReadOnlyList<LetDownView> LetDowns, IReadOnlyList<BlockView> Blocks, IReadOnlyList<ShoppingLine> Shopping, string Currency,
+        IReadOnlyDictionary<string, OperationTime> Times, string TimeZone);
 
     public static void Map(RouteGroupBuilder api)
     {
@@ -53,7 +57,7 @@ public static class GetPasteDay
 
     /// <param name="commissionId">Those to plan; all if none is named.</param>
     private static async Task<IResult> Handle(
-        Guid[] commissionId, PasteDayLoader days, TimeProvider clock, CancellationToken cancel)
+        Guid[] commissionId, PasteDayLoader days, WorkPlanStore plans, TimeProvider clock, CancellationToken cancel)
     {
         var day = await days.LoadAsync(commissionId, cancel);
         var operations = day.Operations.ToDictionary(operation => operation.Id);
@@ -66,7 +70,7 @@ public static class GetPasteDay
             [.. NotMade(day)],
             [.. day.Operations.Where(operation => operation.Step is MakeLetDown).Select(operation => LetDownOf(operation, day))],
             [.. day.Blocks.Select(block => BlockView.From(operations[block.Key], day))],
-            day.Shopping, day.Studio.Currency));
+            day.Shopping, day.Studio.Currency, await PlannedTimes.OfAsync([.. day.Operations], day.Work, plans, cancel), day.Studio.TimeZone));
     }
 
     private static IEnumerable<NotMadeView> NotMade(Day day)

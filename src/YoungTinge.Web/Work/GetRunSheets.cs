@@ -57,10 +57,8 @@ public static class GetRunSheets
         (Guid Id, string Name)? flower = null, (Guid Id, string Name, int ToMake)? piece = null)
     {
         var operations = of.ToList();
-        var plan = (await plans.FindAsync(work.Studio.Id, cancel))?.Plan;
-        var doneAt = operations.Where(one => work.Ticks.ContainsKey(one.Id)).ToDictionary(one => one.Id, one => work.Ticks[one.Id].At);
         return new Answer(
             CommissionView.From(commission, work.Studio, clock.GetUtcNow()), flower?.Id, flower?.Name, piece?.Id, piece?.Name, piece?.ToMake ?? 0,
-            [.. operations.Select(operation => OperationView.From(operation, work))], OperationTime.Of(operations, plan, doneAt), work.Studio.TimeZone);
+            [.. operations.Select(operation => OperationView.From(operation, work))], await PlannedTimes.OfAsync(operations, work, plans, cancel), work.Studio.TimeZone);
     }
 }

@@ -6,6 +6,7 @@ import { queries } from '../../api/queries'
 import { Cautions } from '../../shared/Cautions'
 import { NotThere } from '../../shared/Message'
 import { minutesWords } from '../../shared/minutesWords'
+import { PlannedFor } from '../../shared/PlannedFor'
 import { SheetHead } from '../../shared/SheetHead'
 import { Swatch } from '../../shared/Swatch'
 import { hangsOnTicks, tickOperations } from '../../shared/tickStep'
@@ -84,6 +85,7 @@ function Sheet({ day, nameOf }: { day: DustDay; nameOf: NameOf }) {
                     <li key={step.key}>
                       <Tick step={step} ticks={ticks}>
                         {wordsOfUse(t, use)}
+                        {!use.isDone && <PlannedFor time={use.time} timeZone={day.timeZone} />}
                         {use.isOutOfReach && <strong> {t('dustDay.outOfReach')}</strong>}
                       </Tick>
                     </li>

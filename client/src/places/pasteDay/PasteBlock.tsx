@@ -2,6 +2,7 @@ import type { TFunction } from '../../shared/translation'
 import { useTranslation } from '../../shared/translation'
 import { Link } from 'wouter'
 import type { PasteBlock as Block, PasteDay } from '../../api/api'
+import { PlannedFor } from '../../shared/PlannedFor'
 import { InlineSwatch } from '../../shared/Swatch'
 import type { NameOf } from '../../shared/words'
 import { grams, scale } from '../../shared/words'
@@ -57,6 +58,7 @@ export function PasteBlock({
           <div>
             <p className={`font-semibold ${isTicked ? 'quiet line-through' : ''}`}>
               <InlineSwatch colour={block.colour} /> {title}
+              {!isTicked && <PlannedFor time={day.times[block.key]} timeZone={day.timeZone} />}
             </p>
             {block.changedSince && isTicked && (
               <p className="text-error text-sm font-semibold">{t('runSheet.changed')}</p>

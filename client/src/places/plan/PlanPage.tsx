@@ -88,7 +88,8 @@ function OpenPlan({ kept }: { kept: WorkPlanInForce }) {
       hours.drop(hours.value)
       room.drop(room.value)
       pins.drop(pins.value)
-      await client.invalidateQueries({ queryKey: queries.plan().queryKey })
+      // Every sheet and the bench say when.
+      await client.invalidateQueries()
     },
   })
   const problemAt = useProblems([work.error, save.error])

@@ -6,6 +6,7 @@ import { dayAndTime } from '../../shared/clockTime'
 import { Cautions } from '../../shared/Cautions'
 import { NotThere } from '../../shared/Message'
 import { minutesWords } from '../../shared/minutesWords'
+import { PlannedFor } from '../../shared/PlannedFor'
 import { SheetHead } from '../../shared/SheetHead'
 import { InlineSwatch } from '../../shared/Swatch'
 import { hangsOnTicks, tickOperations } from '../../shared/tickStep'
@@ -141,7 +142,6 @@ function Step({
   const time = sheet.times[operation.id]
   const when = (at: string) => dayAndTime(t, at, timeZone)
   const words = stepWords(t, operation, nameOf)
-  const onlyDries = operation.step.kind === 'dryPieces'
   const others = lotWords(t, operation, isOfOne ? sheet.pieceId : null, isOfOne)
   return (
     <li
@@ -160,11 +160,8 @@ function Step({
           <span className={`block font-semibold ${isTicked ? 'quiet line-through' : ''}`}>
             {operation.colour && operation.step.kind !== 'brushDust' && <InlineSwatch colour={operation.colour} />}{' '}
             {words.what}
-            {time?.from && !isTicked && (
-              <span className="quiet font-normal">
-                {' · '}
-                {onlyDries ? t('runSheet.dryBy', { when: when(time.to) }) : when(time.from)}
-              </span>
+            {!isTicked && (
+              <PlannedFor time={time} timeZone={sheet.timeZone} onlyDries={operation.step.kind === 'dryPieces'} />
             )}
           </span>
           {others && <span className="block text-sm">{others}</span>}
