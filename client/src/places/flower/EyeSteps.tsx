@@ -4,6 +4,9 @@ import { answer, api } from '../../api/api'
 import { Swatch } from '../../shared/Swatch'
 import { useTranslation } from '../../shared/translation'
 
+/** About so many steps there are: their places are kept free while they are read, so that nothing moves away under a pointer. */
+const usualSteps = 15
+
 /** A colour found by eye: from what was predicted, a touch or a shade at a time, beside it on the neutral ground. */
 export function EyeSteps({
   predicted,
@@ -31,6 +34,7 @@ export function EyeSteps({
         </button>
       </p>
       <ul className="surround mt-1 flex flex-wrap gap-3 p-3" aria-label={t('byEye.step')}>
+        {!data && Array.from({ length: usualSteps }, (_, i) => <li key={i} aria-hidden className="h-13 w-24" />)}
         {data?.neighbours.map((one) => {
           const words = t(`difference.size.${one.size}`, { way: t(`difference.way.${one.way}`) })
           return (
