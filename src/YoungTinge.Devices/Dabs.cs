@@ -11,10 +11,6 @@ public static class Dabs
     public static Spectrum InPaste(Colourant colourant, double gPer100g, PasteBase paste, HiddenTruth truth) =>
         DabColour.InPaste(truth.Of(colourant).Optics, gPer100g, paste.Optics);
 
-    /// <summary>A whole recipe, rested, opaque.</summary>
-    public static Spectrum Kneaded(PasteRecipe recipe, Materials jars, HiddenTruth truth) =>
-        PasteOptics.Reflectance(recipe, truth.Of(jars));
-
     /// <summary>A dust rubbed out on plain dry paste.</summary>
     public static Spectrum RubbedOut(Dust dust, double loadMgPerCm2, PasteBase paste, HiddenTruth truth) =>
         DabColour.RubbedOut(truth.Of(dust).Optics, loadMgPerCm2, KubelkaMunk.Opaque(paste.Optics));

@@ -6,13 +6,13 @@ namespace YoungTinge.Devices;
 
 /// <summary>What a flower in the light box is really coloured like.</summary>
 /// <param name="Zones">Under daylight, one for every zone.</param>
-public sealed record LivingFlower(IReadOnlyDictionary<Zone, Lab> Zones, string OutlineId, int Petals)
+public sealed record LitFlower(IReadOnlyDictionary<Zone, Lab> Zones, string OutlineId, int Petals)
 {
     /// <summary>Of its middle; yellow where that is not said.</summary>
     public Lab? Middle { get; init; }
 
     /// <summary>Like it, but no clone: every flower that grows differs a little from the book.</summary>
-    public LivingFlower Grown(int seed)
+    public LitFlower Grown(int seed)
     {
         var chance = new Random(seed);
         return this with
@@ -40,7 +40,7 @@ public sealed class FlowerScene : Scene
     private readonly List<Placed> pieces = [];
     private readonly bool isBloom;
 
-    public FlowerScene(LivingFlower flower)
+    public FlowerScene(LitFlower flower)
         : base(900, 675)
     {
         Surfaces = [Mat, White, ReflectanceFromColour.Convert(flower.Middle ?? YellowMiddle), .. Enum.GetValues<Zone>().Select(zone => ReflectanceFromColour.Convert(flower.Zones[zone]))];

@@ -16,11 +16,11 @@ public static class FlowerPictureTrials
 {
     private static readonly string[] Outlines = ["broad-sepal", "round-petal", "pointed-petal"];
 
-    public static IReadOnlyList<FlowerPictureTrial> Run(int trials, Func<int, LivingFlower> flower) =>
+    public static IReadOnlyList<FlowerPictureTrial> Run(int trials, Func<int, LitFlower> flower) =>
         [.. Enumerable.Range(1, trials).AsParallel().AsOrdered().Select(seed => One(seed, flower(seed)))];
 
     /// <summary>Five colours a zone apart from the next, as natural flowers have: near in hue, unlike in depth.</summary>
-    public static LivingFlower Random(int seed)
+    public static LitFlower Random(int seed)
     {
         var chance = new Random(seed);
         double hue = 360 * chance.NextDouble(), chroma = 8 + 50 * chance.NextDouble(), lightness = 45 + 40 * chance.NextDouble();
@@ -30,7 +30,7 @@ public static class FlowerPictureTrials
             var c = chroma * (0.5 + chance.NextDouble());
             return OnScreen(Lab.OfHue(Math.Clamp(lightness + 40 * (chance.NextDouble() - 0.5), 20, 93), c, h));
         });
-        return new LivingFlower(zones, Outlines[seed % Outlines.Length], 5 + seed % 4);
+        return new LitFlower(zones, Outlines[seed % Outlines.Length], 5 + seed % 4);
     }
 
     /// <summary>How many natural colourings there are to photograph.</summary>
@@ -39,11 +39,11 @@ public static class FlowerPictureTrials
     private static IReadOnlyList<StartingPoint> Natural { get; } = [.. StartingPoints.All.Where(one => one.Kind == StartingPointKind.Natural)];
 
     /// <summary>A flower or leaf of the library, grown a little otherwise. Colours that a picture file cannot hold are calmed.</summary>
-    public static LivingFlower OfLibrary(int seed)
+    public static LitFlower OfLibrary(int seed)
     {
         var natural = Natural[(seed - 1) % Natural.Count];
         var colours = natural.Targets.ToDictionary(target => target.Key, target => target.Value.Colour);
-        var grown = new LivingFlower(colours, natural.IsLeaf ? "heart-leaf" : Outlines[seed % Outlines.Length], natural.IsLeaf ? 1 : 5 + seed % 4).Grown(seed);
+        var grown = new LitFlower(colours, natural.IsLeaf ? "heart-leaf" : Outlines[seed % Outlines.Length], natural.IsLeaf ? 1 : 5 + seed % 4).Grown(seed);
         return grown with { Zones = grown.Zones.ToDictionary(zone => zone.Key, zone => OnScreen(zone.Value)) };
     }
 
@@ -59,7 +59,7 @@ public static class FlowerPictureTrials
         }
     }
 
-    private static FlowerPictureTrial One(int seed, LivingFlower flower)
+    private static FlowerPictureTrial One(int seed, LitFlower flower)
     {
         var shot = new LightBoxCamera(new FlowerScene(flower), seed).TakeAsync(default).Result;
         var photo = ((PictureResult.Read)PictureFile.Read(shot.Jpeg)).Photo;

@@ -176,7 +176,7 @@ static int DabTrialsOf(int trials, int dabs)
     return 0;
 }
 
-static int FlowerPictures(int trials, Func<int, LivingFlower> flower)
+static int FlowerPictures(int trials, Func<int, LitFlower> flower)
 {
     const double within = 3;
     var results = FlowerPictureTrials.Run(trials, flower);

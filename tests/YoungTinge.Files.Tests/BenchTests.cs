@@ -103,7 +103,7 @@ public class BenchTests
     public void A_flower_that_grows_is_like_the_book_but_no_clone()
     {
         var book = StartingPoints.All.First(one => one.Name == "Peony");
-        var flower = new LivingFlower(book.Targets.ToDictionary(one => one.Key, one => one.Value.Colour), "round-petal", 6);
+        var flower = new LitFlower(book.Targets.ToDictionary(one => one.Key, one => one.Value.Colour), "round-petal", 6);
         var grown = flower.Grown(3);
         Assert.Equal(grown.Zones, flower.Grown(3).Zones);
         Assert.All(Enum.GetValues<Zone>(), zone => Assert.InRange(DeltaE2000.Between(flower.Zones[zone], grown.Zones[zone]), 0.01, 10));
@@ -113,7 +113,7 @@ public class BenchTests
     public async Task A_flower_is_found_on_grounds_that_are_not_grey()
     {
         // The same shot with its mat taken for grass, slate, wood and linen.
-        var flower = new LivingFlower(Enum.GetValues<Zone>().ToDictionary(zone => zone, zone => new Lab(72 - 3 * (int)zone, 28 - 2 * (int)zone, 6)), "round-petal", 6);
+        var flower = new LitFlower(Enum.GetValues<Zone>().ToDictionary(zone => zone, zone => new Lab(72 - 3 * (int)zone, 28 - 2 * (int)zone, 6)), "round-petal", 6);
         var shot = await ShootAsync(new FlowerScene(flower), 5);
         var photo = Photo(shot);
         foreach (var ground in new[] { (60, 95, 40), (58, 62, 70), (120, 85, 55), (205, 196, 178) })
@@ -140,7 +140,7 @@ public class BenchTests
         var sure = 0;
         foreach (var (seed, hue) in new[] { (3, 62.0), (8, 18.0), (11, 330.0), (15, 280.0), (21, 100.0) })
         {
-            var flower = new LivingFlower(Enum.GetValues<Zone>().ToDictionary(zone => zone, zone => zone == Zone.Tip ? Lab.OfHue(88, 14, 85) : Lab.OfHue(62 - 3 * (int)zone, 46 - 3 * (int)zone, hue)), "round-petal", 6);
+            var flower = new LitFlower(Enum.GetValues<Zone>().ToDictionary(zone => zone, zone => zone == Zone.Tip ? Lab.OfHue(88, 14, 85) : Lab.OfHue(62 - 3 * (int)zone, 46 - 3 * (int)zone, hue)), "round-petal", 6);
             var shot = await ShootAsync(new FlowerScene(flower), seed);
             foreach (var ground in new[] { (12, 60, 66), (90, 20, 30), (24, 34, 92), (140, 110, 20) })
             {

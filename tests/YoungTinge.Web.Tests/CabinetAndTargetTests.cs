@@ -64,7 +64,7 @@ public sealed class CabinetAndTargetTests(DemoApplication application) : ApiTest
         var zones = division["zones"]!.AsArray();
         Assert.True(zones.Count >= 4);
         // As it grew: the same seed grows the same flower.
-        var living = new Devices.LivingFlower(natural.Targets.ToDictionary(one => one.Key, one => one.Value.Colour), "round-petal", 6).Grown(seed);
+        var living = new Devices.LitFlower(natural.Targets.ToDictionary(one => one.Key, one => one.Value.Colour), "round-petal", 6).Grown(seed);
         Assert.All(zones, zone =>
         {
             var name = Enum.Parse<Zone>((string)zone!["zone"]!, ignoreCase: true);

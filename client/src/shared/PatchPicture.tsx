@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
 import { useState } from 'react'
 import { useTranslation } from './translation'
-import type { Box, ColourView, PictureReading } from '../api/api'
+import type { Box, ColourView, Picture, PictureReading } from '../api/api'
 import { answer, api, upload } from '../api/api'
 import { DropZone } from './DropZone'
 import { Failure } from './Message'
@@ -11,23 +11,25 @@ import type { Spot } from './PictureBoard'
 import { PictureBoard } from './PictureBoard'
 import { PictureButtons } from './PictureButtons'
 import { PictureDoubts } from './PictureDoubts'
+import { imageOf } from './pictureFiles'
 import { Swatch } from './Swatch'
 import { colourName } from './words'
 
-interface Laid {
+interface Marks {
+  card: Box | null
+  patch: Box | null
+}
+
+interface Laid extends Marks {
   id: string
-  card: Box | null
-  patch: Box | null
+  /** It stays with its flower; else it was laid out only to be read. */
+  isKept: boolean
 }
 
-/** A picture that is taken in: where its card and its patch lie, if that is known. */
-export interface TakenPicture {
-  file: Blob
-  card: Box | null
-  patch: Box | null
-}
+/** A picture that is taken in, or that is kept already: where its card and its patch lie, if that is known. */
+export type TakenPicture = Marks & ({ file: Blob } | { kept: Picture })
 
-/** Reads one colour from a picture with a white card beside it. The picture is only read, not kept. */
+/** Reads one colour from a picture with a white card beside it. A file is only read, not kept. */
 export function PatchPicture({
   title,
   patchLabel,
@@ -45,9 +47,9 @@ export function PatchPicture({
   const [laid, setLaid] = useState<Laid | null>(null)
   const [chosen, setChosen] = useState<'card' | 'patch'>('card')
   const read = useMutation({
-    mutationFn: ({ id, card, patch }: Laid) =>
+    mutationFn: ({ id, isKept, card, patch }: Laid) =>
       answer(
-        api.POST('/api/dab-pictures/{id}/read', {
+        api.POST(isKept ? '/api/pictures/{id}/read' : '/api/dab-pictures/{id}/read', {
           params: { path: { id } },
           body: { light: { mark: card, kind: 'whiteCard', asIs: false }, boxes: [patch!] },
         }),
@@ -59,10 +61,11 @@ export function PatchPicture({
     else read.reset()
   }
   const add = useMutation({
-    mutationFn: async ({ file, card, patch }: TakenPicture) => {
+    mutationFn: async ({ card, patch, ...taken }: TakenPicture): Promise<Laid> => {
+      if ('kept' in taken) return { id: taken.kept.id, isKept: true, card, patch }
       const id = newId()
-      await upload(`/api/dab-pictures/${id}`, file)
-      return { id, card, patch }
+      await upload(`/api/dab-pictures/${id}`, taken.file)
+      return { id, isKept: false, card, patch }
     },
     onSuccess: (next) => {
       setChosen(next.card ? 'patch' : 'card')
@@ -84,7 +87,7 @@ export function PatchPicture({
       {laid && (
         <div className="mt-3 grid gap-4 md:grid-cols-[minmax(0,30rem)_minmax(0,1fr)]">
           <PictureBoard
-            src={`/api/dab-pictures/${laid.id}/image`}
+            src={laid.isKept ? imageOf(laid) : `/api/dab-pictures/${laid.id}/image`}
             alt={title}
             spots={spots}
             chosenId={chosen}

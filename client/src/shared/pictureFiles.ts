@@ -14,4 +14,4 @@ export function fileOf(shot: Shot): Blob {
 }
 
 /** Where a kept picture itself is. */
-export const imageOf = (picture: Picture) => `/api/pictures/${picture.id}/image`
+export const imageOf = (picture: Pick<Picture, 'id'>) => `/api/pictures/${picture.id}/image`

@@ -95,19 +95,17 @@ public sealed class CoatPlanner
             Approach.WashLed => Nearest(approach, keepsPaste ? [plan.Paste] : PlainPastes(), paste => Washed(paste, simulator), beat),
             _ => keepsPaste ? null : Marbled(simulator, beat),
         };
-        proposal = proposal is not null && IsTrue(proposal) ? proposal : null;
-        return proposal is null ? null : AsItStands(approach, proposal, beat) ?? proposal;
+        return proposal is not null && IsTrue(proposal) ? AsItStands(proposal, beat) ?? proposal : null;
     }
 
     /// <summary>
-    /// The plan that stands, where nothing else comes clearly nearer: a target that has moved by a little is no reason to open other jars. Null where it is no
-    /// such way or nothing is laid yet, something in it does next to nothing, or the bench has more to say against it.
+    /// The colour that stands, under the finish that its targets ask for, where nothing else comes clearly nearer: a target that has moved by a little is no
+    /// reason to open other jars. Null where it is no such way or nothing is laid yet, something in it does next to nothing, or the bench has more to say against it.
     /// </summary>
-    private Proposal? AsItStands(Approach approach, Proposal other, SearchBeat beat)
+    private Proposal? AsItStands(Proposal other, SearchBeat beat)
     {
         List<Coat> colour = [.. plan.Coats.Where(coat => !coat.IsFixed() && IsColour(coat))];
-        var isOwnPaste = source is null or OwnPaste;
-        if (colour.Count == 0 || approach == Approach.Marbled || !isOwnPaste || !PlanAdvisor.MaterialsOf(plan with { Coats = colour }).All(id => allowed.Any(one => one.Id == id)))
+        if (colour.Count == 0 || other.Approach == Approach.Marbled || source is not (null or OwnPaste) || !PlanAdvisor.MaterialsOf(plan with { Coats = colour }).All(id => allowed.Any(one => one.Id == id)))
             return null;
         PiecePlan With(IEnumerable<Coat> of) =>
             plan with { Coats = WithoutIdleSteam([.. new CoatOrder(materials).Sorted([.. kept.Concat(of).Select(CandidateCoat.Kept)]).Select(one => one.Coat)]) };
@@ -116,12 +114,18 @@ public sealed class CoatPlanner
         if (colour.Any(coat => MakersWeights.IsIdle(off, Off(colour.Where(one => one != coat))))
             || MakersWeights.Misses(other.DeltaEs(), off) || ScoldedFor(With(colour)).Except(ScoldedFor(other.Plan)).Any())
             return null;
-        var proposal = Finished(approach, plan.Paste, With(colour).Coats, [], beat) with { Stands = true };
-        return IsTrue(proposal) ? proposal : null;
+        var proposal = Finished(other.Approach, plan.Paste, With(colour).Coats, [], beat);
+        return IsTrue(proposal) ? proposal with { Stands = AreAlike(proposal.Plan.Coats, plan.Coats) } : null;
     }
 
+    /// <summary>The same coats; steam and glaze are made anew each time, so they are told by what they do.</summary>
+    private static bool AreAlike(IReadOnlyList<Coat> some, IReadOnlyList<Coat> others) =>
+        some.Count == others.Count && some.Zip(others).All(pair => pair.First.Id == pair.Second.Id || pair.First is SteamCoat or GlazeCoat && pair.First with { Id = pair.Second.Id } == pair.Second);
+
+    private double BatchG => quantity.BatchG > 0 ? quantity.BatchG : AnyPasteG;
+
     private IEnumerable<AdviceCode> ScoldedFor(PiecePlan of) =>
-        PlanAdvisor.For(Resolved(of), DosedRecipe.For(of.Paste, quantity.BatchG > 0 ? quantity.BatchG : AnyPasteG, materials)).Select(advice => advice.Code);
+        PlanAdvisor.For(Resolved(of), DosedRecipe.For(of.Paste, BatchG, materials)).Select(advice => advice.Code);
 
     /// <summary>Whether a coat is one that a search lays, not one of the finish.</summary>
     private bool IsColour(Coat coat) => coat is WashCoat || coat is DustCoat dust && dust.Mix.All(part => materials.Find(part.MaterialId) is Dust { Kind: not DustKind.Lustre });
@@ -276,11 +280,10 @@ public sealed class CoatPlanner
     /// <returns>Null if no colour may be used.</returns>
     private PasteRecipe? FewestColours(string[] bases, Lab aim, SearchBeat beat)
     {
-        var batchG = quantity.BatchG > 0 ? quantity.BatchG : AnyPasteG;
         (PasteRecipe Recipe, double DeltaE)? best = null;
         for (var most = 1; most <= RecipeSearch.UsualMostColourants; most++)
         {
-            var search = new RecipeSearch(bases, aim, batchG)
+            var search = new RecipeSearch(bases, aim, BatchG)
             {
                 MostColourants = most,
                 Wanted = 1,
@@ -298,8 +301,8 @@ public sealed class CoatPlanner
                 break;
         }
 
-        var dosed = DosedRecipe.For(best!.Value.Recipe, batchG, materials);
-        return best.Value.Recipe with { Doses = [.. dosed.Colours.Select(colour => new Dose(colour.ColourantId, Math.Round(colour.MeasuredG * 100 / batchG, 4))).Where(dose => dose.GPer100g > 0)] };
+        var dosed = DosedRecipe.For(best!.Value.Recipe, BatchG, materials);
+        return best.Value.Recipe with { Doses = [.. dosed.Colours.Select(colour => new Dose(colour.ColourantId, Math.Round(colour.MeasuredG * 100 / BatchG, 4))).Where(dose => dose.GPer100g > 0)] };
     }
 
     private static List<Material> MatteDusts(IEnumerable<Material> of) => [.. of.OfType<Dust>().Where(dust => dust.Kind == DustKind.Matte)];

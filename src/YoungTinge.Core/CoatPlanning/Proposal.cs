@@ -52,7 +52,7 @@ public sealed record Proposal(
     /// <summary>Of the zone that is farthest off.</summary>
     public double WorstDeltaE => Zones.Max(zone => zone.Difference.DeltaE);
 
-    /// <summary>It is the plan that stood before: nothing else comes clearly nearer.</summary>
+    /// <summary>It is the whole plan that stood before, with nothing to change: nothing else comes clearly nearer.</summary>
     public bool Stands { get; init; }
 
     internal double[] DeltaEs() => [.. Zones.Select(zone => zone.Difference.DeltaE)];

@@ -19,7 +19,7 @@ public static class PhotographFlower
         if (StartingPoints.All.FirstOrDefault(one => one.Id == request.StartingPointId) is not { Kind: StartingPointKind.Natural } natural)
             return ApiProblem.NotFound();
         var colours = natural.Targets.ToDictionary(target => target.Key, target => target.Value.Colour);
-        var living = new LivingFlower(colours, natural.IsLeaf ? "heart-leaf" : "round-petal", natural.IsLeaf ? 1 : Petals).Grown(request.Seed);
+        var living = new LitFlower(colours, natural.IsLeaf ? "heart-leaf" : "round-petal", natural.IsLeaf ? 1 : Petals).Grown(request.Seed);
         return TypedResults.Ok(ShotView.From(await new LightBoxCamera(new FlowerScene(living), request.Seed).TakeAsync(cancel)));
     }
 }

@@ -1,5 +1,4 @@
 using YoungTinge.Core.Coats.Rendering;
-using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
 using YoungTinge.Devices;
 using YoungTinge.Store;
@@ -27,13 +26,13 @@ public static class PhotographMade
         var pieces = work.PiecesOf(request.FlowerId).OrderByDescending(SeenMm2).ToList();
         if (pieces.Count == 0)
             return ApiProblem.NotFound();
-        // The jars themselves, not what was learned of them.
-        var jars = StandIns.TruthOf(work.Studio.Id).Of(StandIns.JarsOf(await cabinet.ListedAsync(work.Studio.Id, cancel)));
-        Lab Seen(PlannedPiece piece, Zone zone) => new ZoneColourEvaluator(piece.Resolve(jars), piece.Piece.Shape()).SeeGround(zone);
-        var petals = pieces[0];
-        var made = new LivingFlower(Enum.GetValues<Zone>().ToDictionary(zone => zone, zone => Seen(petals, zone)), petals.Piece.OutlineId, CountOf(petals.Piece))
+        var jars = await StandIns.ReallyAsync(work.Studio.Id, cabinet, cancel);
+        ZoneColourEvaluator EyeOn(PlannedPiece piece) => new(piece.Resolve(jars), piece.Piece.Shape());
+        var (petals, middle) = (pieces[0], pieces.LastOrDefault(piece => IsInTheMiddle(piece.Piece)));
+        var eye = EyeOn(petals);
+        var made = new LitFlower(Enum.GetValues<Zone>().ToDictionary(zone => zone, eye.SeeGround), petals.Piece.OutlineId, CountOf(petals.Piece))
         {
-            Middle = pieces.LastOrDefault(piece => IsInTheMiddle(piece.Piece)) is { } middle ? Seen(middle, Zone.Heart) : null,
+            Middle = middle is null ? null : EyeOn(middle).SeeGround(Zone.Heart),
         };
         return TypedResults.Ok(ShotView.From(await new LightBoxCamera(new FlowerScene(made), request.Take).TakeAsync(cancel)));
     }

@@ -1,3 +1,4 @@
+using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Devices;
 using YoungTinge.Store;
@@ -29,10 +30,7 @@ public static class ReadPasteOnBench
     private static async Task<Spectrum?> KneadedAsync(Request request, StudioWorks works, CabinetStore cabinet, CancellationToken cancel)
     {
         var work = await works.LoadAsync(cancel);
-        // The jars themselves, not what was learned of them: a learned one would be its own truth.
-        var listed = await cabinet.ListedAsync(work.Studio.Id, cancel);
-        return work.Find(request.PieceId) is { } piece && listed.HasAllOf(piece.Plan.Paste)
-            ? Dabs.Kneaded(piece.Plan.Paste, StandIns.JarsOf(listed), StandIns.TruthOf(work.Studio.Id))
-            : null;
+        var jars = await StandIns.ReallyAsync(work.Studio.Id, cabinet, cancel);
+        return work.Find(request.PieceId) is { } piece && jars.HasAllOf(piece.Plan.Paste) ? PasteOptics.Reflectance(piece.Plan.Paste, jars) : null;
     }
 }

@@ -3,6 +3,7 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Pictures;
 using YoungTinge.Devices;
+using YoungTinge.Store;
 
 namespace YoungTinge.Web.LightBox;
 
@@ -17,6 +18,10 @@ internal static class StandIns
         var came = StarterCabinet.Load();
         return new Materials(listed.All.Select(material => came.Find(material.Id) ?? material));
     }
+
+    /// <summary>The jars of a studio as they really are: not what was learned of them, which would be its own truth.</summary>
+    public static async Task<Materials> ReallyAsync(Guid studioId, CabinetStore cabinet, CancellationToken cancel) =>
+        TruthOf(studioId).Of(JarsOf(await cabinet.ListedAsync(studioId, cancel)));
 
     /// <returns>How a dab of it really looks; null for what cannot be dabbed.</returns>
     public static Spectrum? Dab(Material material, double amount, PasteBase paste, HiddenTruth truth) => material switch

@@ -98,7 +98,8 @@ public static class PlanWork
             if (WhatIf.With(remedy, workshop, Guid.CreateVersion7(now)) is not { } with)
                 continue;
             var other = WorkInTime.Of(inTime, with, calendar, pins).Problem;
-            if (Scheduler.Solve(windowsClosed ? other.WithoutWindows() : other, SideEffort, stop, onlyLateness: true) is { Status: ScheduleStatus.Best or ScheduleStatus.Good } solved)
+            if (Scheduler.Solve(windowsClosed ? other.WithoutWindows() : other, SideEffort, stop, onlyLateness: true) is { Status: ScheduleStatus.Best or ScheduleStatus.Good } solved
+                && solved.LateMin < schedule.LateMin)
                 remedies.Add(new RemedyView(remedy, solved.LateMin, with.Makers, with.DryingPieces));
         }
 

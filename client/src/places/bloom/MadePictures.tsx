@@ -8,6 +8,7 @@ import { moment } from '../../shared/numbers'
 import { PictureButtons } from '../../shared/PictureButtons'
 import { fileOf, imageOf } from '../../shared/pictureFiles'
 import { PictureThumbs } from '../../shared/PictureThumbs'
+import { PracticeDevice } from '../../shared/PracticeDevice'
 import { useTranslation } from '../../shared/translation'
 import { useKeptPictures } from '../../shared/useKeptPictures'
 
@@ -56,9 +57,7 @@ export function MadePictures({ flowerId, name }: { flowerId: string; name: strin
         )}
         <div className="mt-3 flex flex-wrap items-end gap-3">
           <PictureButtons label={t('made.file')} isBusy={isBusy} onFile={take} />
-          <button type="button" className="btn btn-sm" disabled={isBusy} onClick={() => shoot.mutate(all.length + 1)}>
-            {t('bench.lightBox')}
-          </button>
+          <PracticeDevice device="lightBox" isBusy={isBusy} onUse={(take) => shoot.mutate(all.length + take)} />
           {isBusy && <p role="status">{t('pictures.taking')}</p>}
         </div>
         <Failure error={pictures.error ?? add.error ?? shoot.error ?? remove.error} nameOf={(id) => id} />

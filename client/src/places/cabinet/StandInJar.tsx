@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { useTranslation } from '../../shared/translation'
 import type { Material } from '../../api/api'
 import { isDabbed } from '../../shared/cabinet'
+import { PracticeDevice } from '../../shared/PracticeDevice'
 import { SelectField } from '../../shared/SelectField'
 
 /** Lays a dab of one of the jars on the simulated bench: for those who have neither a light box nor a reader at hand. */
@@ -22,7 +23,6 @@ export function StandInJar({
   const { t } = useTranslation()
   const jars = materials.filter((one) => isDabbed(one.kind))
   const [jar, setJar] = useState(materialId ?? jars[0]?.id ?? '')
-  const [take, setTake] = useState(1)
   return (
     <div className="flex flex-wrap items-end gap-3">
       <SelectField
@@ -31,18 +31,7 @@ export function StandInJar({
         options={jars.map((one) => ({ value: one.id, label: one.name }))}
         onChoose={setJar}
       />
-      <button
-        type="button"
-        className="btn btn-sm"
-        disabled={isBusy}
-        onClick={() => {
-          setTake(take + 1)
-          onUse(jar, take)
-        }}
-      >
-        {t(`bench.${device}`)}
-      </button>
-      <p className="quiet max-w-sm text-xs">{t('bench.help')}</p>
+      <PracticeDevice device={device} isBusy={isBusy} onUse={(take) => onUse(jar, take)} />
     </div>
   )
 }

@@ -123,7 +123,8 @@ function Sheet({ day, nameOf }: { day: DustDay; nameOf: NameOf }) {
             })}{' '}
             {t(day.brushChanges <= day.fewestBrushes ? 'dustDay.fewest' : 'dustDay.atLeast', {
               count: day.fewestBrushes,
-            })}
+            })}{' '}
+            {day.passes.some((pass) => pass.uses.some((use) => !use.isDone && use.time?.from)) && t('dustDay.byPlan')}
           </p>
           {list(day.passes)}
           <Stages of={day.stages} ticks={ticks} nameOf={nameOf} />

@@ -1,11 +1,11 @@
 import { useMutation, useQuery } from '@tanstack/react-query'
-import { useState } from 'react'
 import type { ColourView, Picture } from '../../api/api'
 import { answer, api } from '../../api/api'
 import { queries } from '../../api/queries'
 import { Failure } from '../../shared/Message'
 import { PatchPicture } from '../../shared/PatchPicture'
 import { takenBy } from '../../shared/pictureFiles'
+import { PracticeDevice } from '../../shared/PracticeDevice'
 import { PictureThumbs } from '../../shared/PictureThumbs'
 import { useTranslation } from '../../shared/translation'
 
@@ -27,31 +27,13 @@ export function LogReading({
   onRead: (colour: ColourView) => void
 }) {
   const { t } = useTranslation()
-  // Each reading has noise of its own.
-  const [take, setTake] = useState(1)
   const shoot = useMutation({
-    mutationFn: () => answer(api.POST('/api/bench/light-box/pastes', { body: { pieceId, take } })),
+    mutationFn: (take: number) => answer(api.POST('/api/bench/light-box/pastes', { body: { pieceId, take } })),
   })
   const read = useMutation({
-    mutationFn: () => answer(api.POST('/api/bench/colour-reader/pastes', { body: { pieceId, take } })),
+    mutationFn: (take: number) => answer(api.POST('/api/bench/colour-reader/pastes', { body: { pieceId, take } })),
     onSuccess: onRead,
   })
-  const practise = (isBusy: boolean, use: () => void) => (
-    <>
-      <button
-        type="button"
-        className="btn btn-sm"
-        disabled={isBusy}
-        onClick={() => {
-          setTake(take + 1)
-          use()
-        }}
-      >
-        {t(by === 'camera' ? 'bench.lightBox' : 'bench.reader')}
-      </button>
-      <p className="quiet max-w-sm text-xs">{t('bench.help')}</p>
-    </>
-  )
   return (
     <div className="basis-full">
       {by === 'camera' ? (
@@ -61,16 +43,22 @@ export function LogReading({
           onRead={onRead}
           standIn={(taken, isBusy) =>
             isPaste ? (
-              practise(isBusy || shoot.isPending, () =>
-                shoot.mutate(undefined, { onSuccess: (shot) => taken(takenBy(shot)) }),
-              )
+              <PracticeDevice
+                device="lightBox"
+                isBusy={isBusy || shoot.isPending}
+                onUse={(take) => shoot.mutate(take, { onSuccess: (shot) => taken(takenBy(shot)) })}
+              />
             ) : (
-              <FromKept flowerId={flowerId} onTaken={(file) => taken({ file, card: null, patch: null })} />
+              <FromKept flowerId={flowerId} onTaken={(kept) => taken({ kept, card: null, patch: null })} />
             )
           }
         />
       ) : (
-        <div className="flex flex-wrap items-end gap-3">{isPaste && practise(read.isPending, () => read.mutate())}</div>
+        isPaste && (
+          <div className="flex flex-wrap items-end gap-3">
+            <PracticeDevice device="reader" isBusy={read.isPending} onUse={(take) => read.mutate(take)} />
+          </div>
+        )
       )}
       <Failure error={shoot.error ?? read.error} nameOf={(id) => id} />
     </div>
@@ -78,20 +66,14 @@ export function LogReading({
 }
 
 /** A photograph of the finished flower that lies beside its drawing tells the colour of a zone too. */
-function FromKept({ flowerId, onTaken }: { flowerId: string; onTaken: (picture: Blob) => void }) {
+function FromKept({ flowerId, onTaken }: { flowerId: string; onTaken: (picture: Picture) => void }) {
   const { t } = useTranslation()
   const { data } = useQuery(queries.pictures(flowerId, 'made'))
-  const take = useMutation({
-    mutationFn: ({ id }: Picture) =>
-      answer(api.GET('/api/pictures/{id}/image', { params: { path: { id } }, parseAs: 'blob' })),
-    onSuccess: onTaken,
-  })
   if (!data?.length) return null
   return (
     <div>
       <p className="text-sm">{t('made.from')}</p>
-      <PictureThumbs label={t('made.all')} pictures={data} onChoose={(picture) => take.mutate(picture)} />
-      <Failure error={take.error} nameOf={(id) => id} />
+      <PictureThumbs label={t('made.all')} pictures={data} onChoose={onTaken} />
     </div>
   )
 }

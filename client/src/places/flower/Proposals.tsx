@@ -169,9 +169,11 @@ export function Proposals({
                 <td />
                 {found.proposals.map((one) => (
                   <td key={one.approach} className="border-base-300 border-l px-3 py-2">
-                    <button className="btn btn-sm" onClick={() => onTake(one)}>
-                      {t('proposals.take', { approach: t(`approach.${one.approach}.name`) })}
-                    </button>
+                    {!one.stands && (
+                      <button className="btn btn-sm" onClick={() => onTake(one)}>
+                        {t('proposals.take', { approach: t(`approach.${one.approach}.name`) })}
+                      </button>
+                    )}
                   </td>
                 ))}
               </tr>

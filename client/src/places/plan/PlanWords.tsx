@@ -55,6 +55,7 @@ export function PlanWords({
           </li>
         ))}
       </ul>
+      {found.lateMinutes > 0 && found.remedies.length === 0 && <p>{t('plan.nothingHelps')}</p>}
       {found.remedies.length > 0 && (
         <div>
           <p>{t('plan.whatIf')}</p>
