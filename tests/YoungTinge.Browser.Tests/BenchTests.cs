@@ -41,7 +41,7 @@ public class BenchTests(Application application)
         browser.WaitForText("This plan is in force.");
 
         browser.Click("link", "Commissions", exact: true);
-        browser.WaitForText("begin by");
+        browser.WaitForText("Begin by");
 
         browser.Click("link", "Bench", exact: true);
         browser.Find("button", "Done", exact: true);

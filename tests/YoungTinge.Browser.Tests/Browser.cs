@@ -200,6 +200,26 @@ public sealed class Browser
         });
     }
 
+    /// <summary>How much of the page moved away while it was built, as the browser counts layout shift (0 for nothing), and what moved furthest.</summary>
+    public (double Score, string Moved) LayoutShift()
+    {
+        var found = (IReadOnlyList<object>)driver.ExecuteScript("""
+            return new Promise((done) => {
+              const all = []
+              new PerformanceObserver((list) => all.push(...list.getEntries())).observe({ type: 'layout-shift', buffered: true })
+              // What was buffered is told in a task of its own.
+              setTimeout(() => {
+                const moved = all.sort((one, other) => other.value - one.value)[0]?.sources ?? []
+                done([
+                  all.reduce((sum, one) => sum + one.value, 0),
+                  moved.map(({ node, previousRect, currentRect }) => `${node?.nodeName} '${(node?.textContent ?? '').slice(0, 30)}' ${previousRect.y} to ${currentRect.y}`).join(' | '),
+                ])
+              }, 50)
+            })
+            """)!;
+        return (Convert.ToDouble(found[0]), (string)found[1]);
+    }
+
     /// <summary>What is to be read, with plain spaces: as the browser tells it, which is much quicker than WebDriver's own way.</summary>
     public string PageText() => (string)driver.ExecuteScript("return document.body.innerText.replaceAll('\u00a0', ' ')")!;
 

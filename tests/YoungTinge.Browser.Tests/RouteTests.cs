@@ -17,6 +17,9 @@ public class RouteTests(Application application)
         update log_entry set note = repeat('W', 300);
         """;
 
+    /// <summary>Layout shift over a page's whole arrival that is called good: https://web.dev/articles/cls.</summary>
+    private const double GoodShift = 0.1;
+
     [Fact]
     public Task Every_page_has_a_title_of_its_own_and_the_focus_on_its_heading() => application.InBrowserAsync(nameof(Every_page_has_a_title_of_its_own_and_the_focus_on_its_heading), async browser =>
     {
@@ -35,7 +38,7 @@ public class RouteTests(Application application)
     });
 
     [Fact]
-    public Task No_page_is_wider_than_a_phone_with_the_longest_names() => application.InBrowserAsync(nameof(No_page_is_wider_than_a_phone_with_the_longest_names), async browser =>
+    public Task On_a_phone_no_page_is_too_wide_or_moves_away_with_the_longest_names() => application.InBrowserAsync(nameof(On_a_phone_no_page_is_too_wide_or_moves_away_with_the_longest_names), async browser =>
     {
         var routes = await Routes.AllAsync(application.Http);
         await using (var command = application.Demo.DataSource.CreateCommand(LongestNames))
@@ -45,6 +48,7 @@ public class RouteTests(Application application)
         {
             browser.Open(route);
             browser.WaitUntilQuiet();
+            wide.AddRange(MovedAway(browser, route));
             if ((long)browser.Run("return document.documentElement.scrollWidth - window.innerWidth")! is > 0 and var over)
             {
                 var what = (string)browser.Run("""
@@ -59,18 +63,23 @@ public class RouteTests(Application application)
     }, width: 390, height: 844);
 
     [Fact]
-    public Task Every_page_passes_axe() => application.InBrowserAsync(nameof(Every_page_passes_axe), async browser =>
+    public Task Every_page_passes_axe_and_stays_where_it_is() => application.InBrowserAsync(nameof(Every_page_passes_axe_and_stays_where_it_is), async browser =>
     {
         var broken = new List<string>();
         foreach (var route in await Routes.AllAsync(application.Http))
         {
             browser.Open(route);
             browser.WaitUntilQuiet();
+            broken.AddRange(MovedAway(browser, route));
             broken.AddRange(browser.AccessibilityProblems().Select(problem => $"{route}: {problem}"));
         }
 
         Assert.True(broken.Count == 0, string.Join('\n', broken));
     });
+
+    /// <summary>Whoever is quick presses what was there a moment before: what comes later moves nothing.</summary>
+    private static IEnumerable<string> MovedAway(Browser browser, string route) =>
+        browser.LayoutShift() is (> GoodShift, _) shift ? [$"{route}: {shift.Score:0.00} moved away, {shift.Moved}"] : [];
 
     [Fact]
     public Task Nothing_begun_passes_axe_either() => application.InBrowserAsync(nameof(Nothing_begun_passes_axe_either), async browser =>

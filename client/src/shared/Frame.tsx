@@ -70,7 +70,7 @@ export function Frame({ children }: { children: ReactNode }) {
       <a className="btn btn-primary sr-only focus:not-sr-only focus:absolute focus:z-50" href="#place">
         {t('frame.skip')}
       </a>
-      <header className="border-base-300 flex flex-wrap items-center gap-x-6 gap-y-1 border-b px-4 py-2 lg:h-14 lg:flex-nowrap lg:gap-x-5 lg:px-6 print:hidden">
+      <header className="border-base-300 flex flex-wrap items-center gap-x-3 gap-y-1 border-b px-4 py-2 lg:h-14 lg:flex-nowrap lg:gap-x-5 lg:px-6 print:hidden">
         <span className="name text-xl whitespace-nowrap">
           {t('frame.name')}
           {me?.isDemo && (
@@ -98,8 +98,12 @@ export function Frame({ children }: { children: ReactNode }) {
             ))}
           </ul>
         </nav>
-        <div ref={setSlot} className="ml-auto flex min-w-0 items-center gap-4 text-sm" />
-        <span className="flex items-center gap-1">
+        {/* On a narrow screen a line of its own: what a place puts there later pushes nothing about. */}
+        <div
+          ref={setSlot}
+          className="order-last flex min-h-5 w-full min-w-0 items-center gap-4 text-sm lg:order-none lg:ml-auto lg:min-h-0 lg:w-auto"
+        />
+        <span className="ml-auto flex items-center gap-1 lg:ml-0">
           <button
             className={icon}
             aria-label={t('jump.open')}

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { answer, api } from '../../api/api'
 import { ConfirmButton } from '../../shared/ConfirmButton'
 import { DropZone } from '../../shared/DropZone'
-import { Failure } from '../../shared/Message'
+import { Failure, NotThere } from '../../shared/Message'
 import { moment } from '../../shared/numbers'
 import { PictureButtons } from '../../shared/PictureButtons'
 import { fileOf, imageOf } from '../../shared/pictureFiles'
@@ -22,7 +22,8 @@ export function MadePictures({ flowerId, name }: { flowerId: string; name: strin
     mutationFn: (take: number) => answer(api.POST('/api/bench/light-box/made-flowers', { body: { flowerId, take } })),
     onSuccess: (shot) => add.mutate({ file: fileOf(shot), name: t('bench.shotName') }),
   })
-  const all = pictures.data ?? []
+  if (!pictures.data) return <NotThere of={[pictures]} />
+  const all = pictures.data
   const chosen = all.find((one) => one.id === chosenId) ?? all.at(-1)
   const day = chosen && moment(chosen.addedAt, { dateStyle: 'long' })
   const isBusy = add.isPending || shoot.isPending

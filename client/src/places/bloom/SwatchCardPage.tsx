@@ -1,7 +1,7 @@
-import { useQuery } from '@tanstack/react-query'
+import { useQueries, useQuery } from '@tanstack/react-query'
 import { useTranslation } from '../../shared/translation'
 import { useParams } from 'wouter'
-import type { Material, PieceView } from '../../api/api'
+import type { Material, PieceView, Plan, Preview } from '../../api/api'
 import { answer, api, zones } from '../../api/api'
 import { queries } from '../../api/queries'
 import { FieldPicture } from '../../shared/FieldPicture'
@@ -19,7 +19,9 @@ export function SwatchCardPage() {
   const { t } = useTranslation()
   const flower = useQuery(queries.flower(flowerId))
   const materials = useQuery(queries.materials())
-  if (!flower.data || !materials.data) return <NotThere of={[flower, materials]} />
+  const looks = useQueries({ queries: (flower.data?.pieces ?? []).map(lookOf) })
+  if (!flower.data || !materials.data || looks.some((look) => !look.data))
+    return <NotThere of={[flower, materials, ...looks]} />
   return (
     <main className="mx-auto w-full max-w-4xl p-4 lg:p-6 print:max-w-none print:p-0">
       <SheetHead
@@ -27,8 +29,8 @@ export function SwatchCardPage() {
         title={t('card.title', { flower: flower.data.name })}
         aside={`${flower.data.commission.name}, ${t('runSheet.due', { date: dayWords(flower.data.commission.dueOn) })}`}
       />
-      {flower.data.pieces.map((piece) => (
-        <PieceCard key={piece.id} piece={piece} materials={materials.data} />
+      {flower.data.pieces.map((piece, i) => (
+        <PieceCard key={piece.id} piece={piece} look={looks[i]!.data!} materials={materials.data} />
       ))}
       <p className="mt-3 text-sm">{foodWords(t, flower.data.food, nameFinder(materials.data))}</p>
       <p className="quiet mt-3 text-sm">{t('card.note')}</p>
@@ -36,22 +38,27 @@ export function SwatchCardPage() {
   )
 }
 
-function PieceCard({ piece, materials }: { piece: PieceView; materials: Material[] }) {
+interface PieceLook {
+  plan: Plan
+  preview: Preview
+}
+
+const lookOf = (piece: PieceView) => ({
+  queryKey: ['card', piece.id, piece.version],
+  queryFn: async ({ signal }: { signal: AbortSignal }): Promise<PieceLook> => {
+    const path = { id: piece.id }
+    const { plan } = await answer(api.GET('/api/pieces/{id}', { params: { path }, signal }))
+    return {
+      plan,
+      preview: await answer(api.POST('/api/pieces/{id}/preview', { params: { path }, body: plan, signal })),
+    }
+  },
+})
+
+function PieceCard({ piece, look, materials }: { piece: PieceView; look: PieceLook; materials: Material[] }) {
   const { t } = useTranslation()
   const nameOf: NameOf = nameFinder(materials)
-  const looked = useQuery({
-    queryKey: ['card', piece.id, piece.version],
-    queryFn: async ({ signal }) => {
-      const path = { id: piece.id }
-      const { plan } = await answer(api.GET('/api/pieces/{id}', { params: { path }, signal }))
-      return {
-        plan,
-        preview: await answer(api.POST('/api/pieces/{id}/preview', { params: { path }, body: plan, signal })),
-      }
-    },
-  })
-  if (!looked.data) return <NotThere of={[looked]} />
-  const { plan, preview } = looked.data
+  const { plan, preview } = look
   return (
     <section className="border-base-300 flex break-inside-avoid flex-col gap-4 border-t py-3 sm:flex-row">
       <div className="surround flex w-32 items-center justify-center self-start p-3">

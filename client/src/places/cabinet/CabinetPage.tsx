@@ -20,10 +20,13 @@ import { inOrder } from '../../shared/numbers'
 export function CabinetPage() {
   const { t } = useTranslation()
   const { data, error, refetch } = useQuery(queries.materials())
+  // What its notes say comes with it, not a moment later above it.
+  const notes = [useQuery(queries.needs()), useQuery(queries.duplicates())]
   const [wanted, setWanted] = useState('')
   const [withRetired, setWithRetired] = useState(false)
   const [order, setOrder] = useState<Order>('shelf')
-  if (!data) return error ? <Unreadable error={error} retry={() => void refetch()} /> : <Reading />
+  if (!data || notes.some((one) => one.isPending))
+    return error ? <Unreadable error={error} retry={() => void refetch()} /> : <Reading />
   const retired = data.filter((material) => material.isRetired).length
   const found = data
     .filter((material) => withRetired || !material.isRetired)

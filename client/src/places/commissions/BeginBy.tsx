@@ -5,18 +5,21 @@ import { queries } from '../../api/queries'
 import { useTranslation } from '../../shared/translation'
 import { dayWords } from '../../shared/words'
 
-/** Until when it may be begun and still be ready in time; nothing until that is known, or where it says nothing. */
+/**
+ * Until when an open commission may be begun and still be ready in time. Its line is there before that is worked out, so
+ * that nothing moves away under a pointer.
+ */
 export function BeginBy({ commission, hasBegun }: { commission: CommissionView; hasBegun: boolean }) {
   const { t } = useTranslation()
-  const found = useQuery({ ...queries.lastBegin(commission.id), enabled: commission.isOpen }).data
-  if (found?.on) return ` · ${t(hasBegun ? 'commission.goOnBy' : 'commission.beginBy', { day: dayWords(found.on) })}`
-  if (found?.verdict !== 'tooLate') return null
+  const found = useQuery(queries.lastBegin(commission.id)).data
   return (
-    <>
-      {' · '}
-      <Link className="act font-semibold" to="/plan">
-        {t('commission.tooLate')}
-      </Link>
-    </>
+    <p className="min-h-6 basis-full text-sm">
+      {found?.on && t(hasBegun ? 'commission.goOnBy' : 'commission.beginBy', { day: dayWords(found.on) })}
+      {found?.verdict === 'tooLate' && (
+        <Link className="act font-semibold" to="/plan">
+          {t('commission.tooLate')}
+        </Link>
+      )}
+    </p>
   )
 }

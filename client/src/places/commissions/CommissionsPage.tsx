@@ -116,7 +116,6 @@ function Entry({ entry: { commission, progress, food, flowers } }: { entry: Comm
         </h2>
         <p className="min-w-0 text-sm">
           <span className="font-semibold">{t(`commission.is.${commission.status}`)}</span> · {dueWords(t, commission)}
-          <BeginBy commission={commission} hasBegun={progress.done > 0} />
           <span className="quiet">
             {progress.done > 0 && <span> · {t('commission.progress', { ...progress })}</span>}
             {facts.filter(Boolean).map((fact) => (
@@ -136,6 +135,7 @@ function Entry({ entry: { commission, progress, food, flowers } }: { entry: Comm
             <span className="sr-only"> {commission.name}</span>
           </Link>
         </p>
+        {commission.isOpen && <BeginBy commission={commission} hasBegun={progress.done > 0} />}
         {commission.ownNote && <p className="quiet basis-full text-sm whitespace-pre-line">{commission.ownNote}</p>}
       </div>
       {flowers.length === 0 && <p className="quiet px-4 pb-4 text-sm lg:px-6">{t('commission.noFlowers')}</p>}

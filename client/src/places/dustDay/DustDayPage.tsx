@@ -67,7 +67,7 @@ function Sheet({ day, nameOf }: { day: DustDay; nameOf: NameOf }) {
             </p>
           )}
           <div className="flex gap-3">
-            <span className="quiet w-5 text-right">{i + 1}</span>
+            <span className="quiet w-5 shrink-0 text-right">{i + 1}</span>
             {pass.colour && (
               <span className="surround self-start p-1 print:p-0.5">
                 <Swatch colour={pass.colour} className="block h-6 w-10 print:h-3 print:w-6" />

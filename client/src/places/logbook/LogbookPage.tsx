@@ -39,7 +39,8 @@ export function LogbookPage() {
   const materials = useQuery(queries.materials()).data ?? []
   const nameOf = nameFinder(materials)
   const change = useChange()
-  if (!entries.data)
+  const next = useQuery(queries.logNext())
+  if (!entries.data || next.isPending)
     return entries.error ? <Unreadable error={entries.error} retry={() => void entries.refetch()} /> : <Reading />
   const isAsked = Object.values(asked).some((one) => one !== undefined && one !== '')
   return (

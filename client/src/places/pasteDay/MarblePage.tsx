@@ -75,7 +75,7 @@ function OpenMarble({ flowerId, kept, materials }: { flowerId: string; kept: Mar
           onDrop={(now) => draft.drop(now ?? saved)}
         />
       </PlanHead>
-      {look.data && <MarbleSheet look={look.data} />}
+      {look.data ? <MarbleSheet look={look.data} /> : <div className="surround h-170 w-full lg:h-87" />}
       <div className="grid gap-x-10 gap-y-6 px-4 py-4 lg:grid-cols-[22rem_minmax(0,1fr)] lg:px-6 print:hidden">
         <Stripes
           plan={plan}
@@ -104,8 +104,10 @@ function OpenMarble({ flowerId, kept, materials }: { flowerId: string; kept: Mar
               onChange={(value) => change({ twist: value })}
             />
           </div>
-          {folds.data && (
+          {folds.data ? (
             <FoldStrip view={folds.data} chosen={plan.folds} onFolds={(value) => change({ folds: value })} />
+          ) : (
+            <div className="h-28" />
           )}
           <div className="flex flex-wrap items-end gap-4">
             <NumberField

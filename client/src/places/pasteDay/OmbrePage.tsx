@@ -196,6 +196,7 @@ function Run({ plan, view }: { plan: OmbrePlan; view: OmbreView | undefined }) {
   return (
     <section aria-label={t('ombre.run')} className="surround px-4 py-5 lg:px-6">
       <ol className="flex">
+        {!view && plan.uses.map((_, i) => <li key={i} aria-hidden className="h-43 flex-1" />)}
         {view?.shades.map((shade, i) => (
           <li key={i} className="min-w-0 flex-1">
             <Swatch colour={shade.colour} label={t('ombre.shade', { number: i + 1 })} className="h-28 w-full" />
@@ -214,13 +215,12 @@ function Run({ plan, view }: { plan: OmbrePlan; view: OmbreView | undefined }) {
           </li>
         ))}
       </ol>
-      {view && (
-        <p className="mt-2 text-sm">
-          {t(plan.steps.every((step) => step === plan.steps[0]) ? 'ombre.evenness' : 'ombre.evennessAsked', {
+      <p className="mt-2 min-h-5 text-sm">
+        {view &&
+          t(plan.steps.every((step) => step === plan.steps[0]) ? 'ombre.evenness' : 'ombre.evennessAsked', {
             ratio: fixed(view.unevenness, 2),
           })}
-        </p>
-      )}
+      </p>
     </section>
   )
 }

@@ -33,7 +33,7 @@ export function OmbreSheet({
       <ol className="border-base-300 mt-2 max-w-3xl border-t">
         {way.steps.map((step, i) => (
           <li key={i} className="border-base-300 flex break-inside-avoid gap-3 border-b py-2">
-            <span className="quiet w-5 text-right">{i + 1}</span>
+            <span className="quiet w-5 shrink-0 text-right">{i + 1}</span>
             <div className="min-w-0 grow">
               <p className="font-semibold">{ombreStepWords(t, step, nameOf)}</p>
               {step.act === 'makePaste' && step.batch && <PasteSteps batch={step.batch} nameOf={nameOf} />}

@@ -52,7 +52,7 @@ export function PasteBlock({
             checked={isTicked}
             onChange={(event) => onTick(event.target.checked)}
           />
-          <span className="quiet w-5 text-right">{number}</span>
+          <span className="quiet w-5 shrink-0 text-right">{number}</span>
         </label>
         <div className="grid min-w-0 grow gap-x-6 md:grid-cols-[minmax(0,3fr)_minmax(0,2fr)] print:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
           <div>

@@ -50,7 +50,12 @@ export function QuestionCard({
     setNumber(number + 1)
   }
   useKeys({ '1': () => choose(0), '2': () => choose(1), '3': () => choose(2), Enter: next })
-  if (!asked) return <NotThere of={[question]} />
+  if (!asked)
+    return (
+      <div className="min-h-60">
+        <NotThere of={[question]} />
+      </div>
+    )
   const mixWords = (at: number) => (asked.mixes[at]?.doses ?? []).map((one) => nameOf(one.colourantId)).join(', ')
   return (
     <section aria-labelledby="asked">

@@ -140,7 +140,7 @@ function Stage({
   return (
     <li className="border-base-300 border-b py-3">
       <div className="flex flex-wrap items-center gap-2">
-        <span className="quiet w-5 text-right">{at + 1}</span>
+        <span className="quiet w-5 shrink-0 text-right">{at + 1}</span>
         <h2 className="grow font-semibold">{title}</h2>
         <button
           className="btn btn-sm btn-square"

@@ -102,9 +102,11 @@ function Targets({
             onChoose={onPiece}
           />
         </div>
-        {state?.preview && session && (
-          <ZoneList plan={state.plan} preview={state.preview} zone={zone} onZone={setZone} onChange={edit(session)} />
-        )}
+        <div className="min-h-100">
+          {state?.preview && session && (
+            <ZoneList plan={state.plan} preview={state.preview} zone={zone} onZone={setZone} onChange={edit(session)} />
+          )}
+        </div>
         <ul className="flex flex-wrap gap-x-4 px-4 pb-4 text-sm">
           {(['gpl', 'svg'] as const).map((format) => (
             <li key={format}>
