@@ -79,7 +79,7 @@ public class RouteTests(Application application)
 
     /// <summary>Whoever is quick presses what was there a moment before: what comes later moves nothing.</summary>
     private static IEnumerable<string> MovedAway(Browser browser, string route) =>
-        browser.LayoutShift() is (> GoodShift, _) shift ? [$"{route}: {shift.Score:0.00} moved away, {shift.Moved}"] : [];
+        browser.LayoutShift() is ( > GoodShift, _) shift ? [$"{route}: {shift.Score:0.00} moved away, {shift.Moved}"] : [];
 
     [Fact]
     public Task Nothing_begun_passes_axe_either() => application.InBrowserAsync(nameof(Nothing_begun_passes_axe_either), async browser =>

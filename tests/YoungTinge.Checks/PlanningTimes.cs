@@ -31,7 +31,7 @@ public static class PlanningTimes
             foreach (var approach in Enum.GetValues<Approach>())
             {
                 var watch = Stopwatch.StartNew();
-                var proposal = new CoatPlanner(plan, piece, 5, materials, new PlannerRules(Guests.Any), Guid.CreateVersion7).Propose(approach, keepsPaste: false);
+                var proposal = Planner(plan, piece, materials).Propose(approach, keepsPaste: false);
                 var took = watch.Elapsed.TotalMilliseconds;
                 if (proposal is null) continue;
                 var differences = proposal.Zones.Select(zone => zone.Difference.DeltaE).ToList();
@@ -39,6 +39,22 @@ public static class PlanningTimes
             }
         }
     }
+
+    /// <summary>All ways of each piece beside each other, as a maker asks for them: milliseconds until the last is there.</summary>
+    public static IEnumerable<double> SideBySide(int pieces)
+    {
+        var materials = StarterCabinet.Load();
+        var outlines = LeafAndPetalOutlines();
+        for (var i = 0; i < pieces; i++)
+        {
+            var (piece, plan, _) = MadeUp(i, outlines, materials);
+            var watch = Stopwatch.StartNew();
+            Parallel.ForEach(Enum.GetValues<Approach>(), approach => Planner(plan, piece, materials).Propose(approach, keepsPaste: false));
+            yield return watch.Elapsed.TotalMilliseconds;
+        }
+    }
+
+    private static CoatPlanner Planner(PiecePlan plan, Piece piece, Materials materials) => new(plan, piece, 5, materials, new PlannerRules(Guests.Any), Guid.CreateVersion7);
 
     /// <summary>What becomes of a plan when every target moves by so little that no eye sees it.</summary>
     /// <param name="WorstMoved">By how much the zone that is farthest off changes, in CIEDE2000.</param>
@@ -56,7 +72,7 @@ public static class PlanningTimes
             var moved = plan with { Targets = plan.Targets.ToDictionary(target => target.Key, target => target.Value with { Colour = Near(target.Value.Colour, byDeltaE, chance) }) };
             foreach (var approach in new[] { Approach.PasteLed, Approach.DustLed })
             {
-                Proposal? Propose(PiecePlan of) => new CoatPlanner(of, piece, 5, materials, new PlannerRules(Guests.Any), Guid.CreateVersion7).Propose(approach, keepsPaste: false);
+                Proposal? Propose(PiecePlan of) => Planner(of, piece, materials).Propose(approach, keepsPaste: false);
                 // The plan that was taken stands, and is what is asked about again.
                 if (Propose(plan) is { } before && Propose(before.Plan with { Targets = moved.Targets }) is { } after)
                     yield return new Moved(i, approach, Math.Abs(before.WorstDeltaE - after.WorstDeltaE), MaterialsOf(before).SetEquals(MaterialsOf(after)));

@@ -39,9 +39,15 @@ static int Planning(int pieces)
     var all = PlanningTimes.Of(pieces).ToList();
     foreach (var way in all.GroupBy(one => one.Approach))
         Console.WriteLine($"{way.Key}: {way.Average(one => one.Milliseconds):0} ms, worst zone {way.Average(one => one.WorstDeltaE):0.00}, zones {way.Average(one => one.MeanDeltaE):0.00}, cost {way.Average(one => one.Cost):0.0}, coats {way.Average(one => one.Coats):0.0}, materials {way.Average(one => one.Jars):0.0}, {way.Count()} plans");
-    var together = all.GroupBy(one => one.Piece).Select(piece => piece.Sum(one => one.Milliseconds)).Order().ToList();
-    Console.WriteLine($"all ways of a piece: median {together[together.Count / 2]:0} ms, mean {together.Average():0} ms, longest {together[^1]:0} ms");
+    Tell("one after the other", all.GroupBy(one => one.Piece).Select(piece => piece.Sum(one => one.Milliseconds)));
+    Tell("beside each other", PlanningTimes.SideBySide(pieces));
     return 0;
+
+    static void Tell(string how, IEnumerable<double> milliseconds)
+    {
+        var sorted = milliseconds.Order().ToList();
+        Console.WriteLine($"all ways of a piece, {how}: median {sorted[sorted.Count / 2]:0} ms, mean {sorted.Average():0} ms, longest {sorted[^1]:0} ms");
+    }
 }
 
 static int Steadiness(int pieces)

@@ -22,8 +22,11 @@ public static class DustMix
     public static Spectrum WetScatteringOf(IReadOnlyList<Portion> mix, Materials materials)
     {
         var total = mix.Sum(portion => portion.Parts);
-        var dusts = mix.Select(portion => (Wet: materials.Get<Dust>(portion.MaterialId).WetScattering, Share: portion.Parts / total)).ToArray();
-        return Spectrum.From(band => dusts.Sum(dust => dust.Share * dust.Wet[band]));
+        Span<double> wet = stackalloc double[SpectralGrid.Bands];
+        wet.Clear();
+        foreach (var portion in mix)
+            SimdKubelkaMunk.Add(wet, materials.Get<Dust>(portion.MaterialId).WetScattering.Values, portion.Parts / total);
+        return new Spectrum(wet);
     }
 
     /// <summary>Whether there is any lustre in a mix.</summary>

@@ -2,11 +2,26 @@ using YoungTinge.Core.Numerics;
 
 namespace YoungTinge.Core.CoatPlanning;
 
-/// <summary>Nonlinear least squares between bounds: Levenberg-Marquardt (Marquardt 1963) with slopes by small steps, held at the bounds.</summary>
+/// <summary>
+/// Nonlinear least squares between bounds: Levenberg-Marquardt (Marquardt 1963), held at the bounds, with slopes by small steps that are put right for a
+/// few steps (Broyden 1965) before they are taken anew: each slope is a look at the whole piece.
+/// </summary>
 internal static class AmountSolver
 {
     private const double FirstDamping = 1e-2;
-    private const double SmallestGain = 1e-4;
+    private const double SmallestGain = 1e-3;
+
+    /// <summary>In squares of shares: from less, nothing can be told of slopes.</summary>
+    private const double SmallestMove = 1e-12;
+
+
+    /// <summary>Steps that go on from slopes only put right by what came of them, before slopes are taken anew.</summary>
+    private const int StepsOnTheSameSlopes = 3;
+
+    private const int TriesOnFreshSlopes = 6;
+
+    /// <summary>Slopes that are not fresh are not worth more.</summary>
+    private const int TriesOnOldSlopes = 2;
 
     /// <param name="start">Within the bounds 0 to <paramref name="most"/>.</param>
     /// <param name="miss">What is missing, in as many parts as it likes, always as many.</param>
@@ -16,12 +31,14 @@ internal static class AmountSolver
         var missed = miss(x);
         var cost = SumOfSquares(missed);
         var damping = FirstDamping;
+        var slopes = Slopes(x, missed, most, miss);
+        var old = 0;
         for (var step = 0; step < steps; step++)
         {
-            var (normal, pull) = Slopes(x, missed, most, miss);
+            var (normal, pull) = NormalEquations(slopes, missed);
             HoldAtBounds(x, most, normal, pull);
-            var better = false;
-            for (var tries = 0; tries < 6 && !better; tries++, damping *= 5)
+            var gain = 0.0;
+            for (var tries = old > 0 ? TriesOnOldSlopes : TriesOnFreshSlopes; tries > 0 && gain <= 0; tries--, damping *= 5)
             {
                 var a = (double[,])normal.Clone();
                 for (var i = 0; i < x.Length; i++)
@@ -31,24 +48,27 @@ internal static class AmountSolver
                 var next = x.Select((value, i) => Math.Clamp(value - move[i] * most[i], 0, most[i])).ToArray();
                 var nextMissed = miss(next);
                 var nextCost = SumOfSquares(nextMissed);
+                PutRight(slopes, [.. next.Zip(x, most).Select(one => (one.First - one.Second) / one.Third)], missed, nextMissed);
                 if (nextCost >= cost)
                     continue;
-                var gain = cost - nextCost;
-                (x, missed, cost, better) = (next, nextMissed, nextCost, true);
+                gain = cost - nextCost;
+                (x, missed, cost) = (next, nextMissed, nextCost);
                 damping /= 15;
-                if (gain < SmallestGain * (1 + cost))
-                    return x;
             }
 
-            if (!better)
+            var isDone = gain < SmallestGain * (1 + cost);
+            if (isDone && old == 0)
                 break;
+            old = isDone || old == StepsOnTheSameSlopes ? 0 : old + 1;
+            if (old == 0 && step + 1 < steps)
+                slopes = Slopes(x, missed, most, miss);
         }
 
         return x;
     }
 
     /// <summary>In shares of what each may be at most, so that steps compare.</summary>
-    private static (double[,] Normal, double[] Pull) Slopes(double[] x, double[] missed, IReadOnlyList<double> most, Func<double[], double[]> miss)
+    private static double[][] Slopes(double[] x, double[] missed, IReadOnlyList<double> most, Func<double[], double[]> miss)
     {
         const double share = 1e-3;
         var slopes = new double[x.Length][];
@@ -62,9 +82,30 @@ internal static class AmountSolver
                 slope[part] = (slope[part] - missed[part]) / step;
         }
 
-        var normal = new double[x.Length, x.Length];
-        var pull = new double[x.Length];
-        for (var i = 0; i < x.Length; i++)
+        return slopes;
+    }
+
+    /// <summary>The least change of the slopes by which a step would have come out as it did, in place (Broyden 1965).</summary>
+    private static void PutRight(double[][] slopes, double[] moved, double[] before, double[] after)
+    {
+        var square = SumOfSquares(moved);
+        if (square < SmallestMove)
+            return;
+        for (var part = 0; part < before.Length; part++)
+        {
+            var off = after[part] - before[part];
+            for (var i = 0; i < moved.Length; i++)
+                off -= slopes[i][part] * moved[i];
+            for (var i = 0; i < moved.Length; i++)
+                slopes[i][part] += off * moved[i] / square;
+        }
+    }
+
+    private static (double[,] Normal, double[] Pull) NormalEquations(double[][] slopes, double[] missed)
+    {
+        var normal = new double[slopes.Length, slopes.Length];
+        var pull = new double[slopes.Length];
+        for (var i = 0; i < slopes.Length; i++)
         {
             pull[i] = Dot(slopes[i], missed);
             for (var j = 0; j <= i; j++)

@@ -349,11 +349,26 @@ internal sealed class CoatSearch
 
     /// <param name="unit">That the amounts are shares of.</param>
     private (CandidateCoat CandidateCoat, double DeltaE) BestAmount(
-        ZoneProbe probe, Zone zone, (Place Place, Sides Sides) where, IReadOnlyList<Material> of, IReadOnlyList<double> ratio, double unit, double[] tried) => tried.Select(share =>
+        ZoneProbe probe, Zone zone, (Place Place, Sides Sides) where, IReadOnlyList<Material> of, IReadOnlyList<double> ratio, double unit, double[] tried)
     {
-        var candidate = NewCandidate(where, of, [.. ratio.Zip(of, (part, material) => Math.Min(MostOf(material), share * unit * part / ratio.Sum()))]);
-        return (candidate, DeltaE2000.Between(targets[zone].Colour, probe.See(candidate)));
-    }).MinBy(one => one.Item2);
+        var (target, whole) = (targets[zone].Colour, ratio.Sum());
+        // Only what is best is made a coat of: a zone is probed with hundreds of mixes.
+        var trial = NewCandidate(where, of, new double[of.Count]);
+        double[] amounts = [.. trial.Amounts], best = [.. amounts];
+        var least = double.PositiveInfinity;
+        foreach (var share in tried)
+        {
+            var sum = 0.0;
+            for (var i = 0; i < of.Count; i++)
+                sum += amounts[i] = Math.Min(MostOf(of[i]), share * unit * ratio[i] / whole);
+            if (amounts.Length > of.Count)
+                amounts[^1] = sum;
+            if (DeltaE2000.Between(target, probe.See(trial, amounts)) is var deltaE && deltaE < least)
+                (least, best, amounts) = (deltaE, amounts, best);
+        }
+
+        return (trial.With(best), least);
+    }
 
     private CandidateCoat NewCandidate((Place Place, Sides Sides) where, IReadOnlyList<Material> of, IReadOnlyList<double> amounts)
     {

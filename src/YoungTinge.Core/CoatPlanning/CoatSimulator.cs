@@ -48,7 +48,10 @@ internal sealed class CoatSimulator
         // A trial of one coat, as every slope is, goes on from where it lies; anything else is laid anew, and what follows goes on from that.
         var from = stages.SameBelow(mix, laid) ?? stages.Begin(mix, laid, PointsOf, isKept: true);
         var (face, back) = (StackOf(mix, laid, Side.Face), StackOf(mix, laid, Side.Back));
-        return [.. Zones.Select(one => See(one, from, one.Side() == Side.Back ? back : face, laid))];
+        var seen = new Lab[Zones.Length];
+        foreach (var one in Zones)
+            seen[(int)one] = See(one, from, one.Side() == Side.Back ? back : face, laid);
+        return seen;
     }
 
     private int PointsOf(Zone zone) => samples[(int)zone].Length;
@@ -83,7 +86,10 @@ internal sealed class CoatSimulator
     {
         if (ready.Count > MaxCoatsKnown)
             ready.Clear();
-        return [.. coats.Select(coat => ready.TryGetValue(coat, out var found) ? found : ready[coat] = new ReadyCoat(coat, LieOf(coat), materials))];
+        var laid = new ReadyCoat[coats.Count];
+        for (var i = 0; i < laid.Length; i++)
+            laid[i] = ready.TryGetValue(coats[i], out var found) ? found : ready[coats[i]] = new ReadyCoat(coats[i], LieOf(coats[i]), materials);
+        return laid;
     }
 
     private LayerStack StackOf(KubelkaMunkSpectra mix, ReadyCoat[] laid, Side side) => new(SkinOf(mix), FilmsOf(laid, side));

@@ -8,7 +8,9 @@ namespace YoungTinge.Core.CoatPlanning;
 /// <summary>A coat made ready to be laid, whatever comes over it and wherever it lies.</summary>
 internal sealed class ReadyCoat(Coat coat, Lie lie, Materials materials)
 {
-    private readonly Dictionary<Later, Film?> films = [];
+    /// <summary>Made last: there are seldom two.</summary>
+    private (Later Later, Film? Film)? made;
+
     private readonly Layer? layer = IsThere(coat) ? coat.Resolve(materials).Layer : null;
 
     public Lie Lie => lie;
@@ -28,5 +30,10 @@ internal sealed class ReadyCoat(Coat coat, Lie lie, Materials materials)
     public bool ChangesBelowAs(ReadyCoat other) => Below(Later.Nothing) == other.Below(Later.Nothing);
 
     /// <summary>Null where it lays nothing: a coat of nothing, and one that is only seen in others, as steam is.</summary>
-    public Film? FilmUnder(Later later) => films.TryGetValue(later, out var known) ? known : films[later] = layer?.ReadyUnder(later);
+    public Film? FilmUnder(Later later)
+    {
+        if (made is not { } known || known.Later != later)
+            made = known = (later, layer?.ReadyUnder(later));
+        return known.Film;
+    }
 }

@@ -25,19 +25,20 @@ internal sealed class ZoneProbe(SoakedSkin skin, ProbeGround ground, Film?[] fil
     private readonly LayerStack others = new(skin, films);
     private readonly double share = isOnSide ? lies[at].Share : 0;
 
-    public Lab See(CandidateCoat trial)
+    /// <param name="amounts">Of its materials.</param>
+    public Lab See(CandidateCoat trial, ReadOnlySpan<double> amounts)
     {
         var spot = new Spot(stackalloc double[Spot.Room]);
         spot.Begin(ground.Reflectance, ground.IsBare);
         switch (trial.Template)
         {
             case DustCoat:
-                LayDust(trial, ref spot);
+                LayDust(trial, amounts, ref spot);
                 others.LayOn(ref spot, new MeanLies(lies), at + 1, lies.Length);
                 break;
             case WashCoat when share > 0:
                 Film?[] all = [.. films];
-                all[at] = trial.Coat.Resolve(materials).Layer.ReadyUnder(later);
+                all[at] = trial.With([.. amounts]).Coat.Resolve(materials).Layer.ReadyUnder(later);
                 new LayerStack(skin, all).LayOn(ref spot, new MeanLies(lies), ground.From, lies.Length);
                 break;
             default:
@@ -49,9 +50,9 @@ internal sealed class ZoneProbe(SoakedSkin skin, ProbeGround ground, Film?[] fil
     }
 
     /// <summary>As a film of the mix would lie, without making one: a zone is probed with more than a thousand mixes.</summary>
-    private void LayDust(CandidateCoat trial, ref Spot spot)
+    private void LayDust(CandidateCoat trial, ReadOnlySpan<double> amounts, ref Spot spot)
     {
-        if (trial.Total * share <= 0)
+        if (share <= 0)
             return;
         Span<double> absorbed = stackalloc double[SpectralGrid.Bands], scattered = stackalloc double[SpectralGrid.Bands];
         absorbed.Clear();
@@ -61,8 +62,8 @@ internal sealed class ZoneProbe(SoakedSkin skin, ProbeGround ground, Film?[] fil
         for (var i = 0; i < trial.Materials.Count; i++)
         {
             var dust = materials.Get<Dust>(trial.Materials[i]);
-            SimdKubelkaMunk.Add(absorbed, dust.Optics.Absorption.Values, absorbs * trial.Amounts[i]);
-            SimdKubelkaMunk.Add(scattered, dust.Optics.Scattering.Values, DustOptics.ScatteringOf(kept, kept * dust.WetScatter, later) * trial.Amounts[i]);
+            SimdKubelkaMunk.Add(absorbed, dust.Optics.Absorption.Values, absorbs * amounts[i]);
+            SimdKubelkaMunk.Add(scattered, dust.Optics.Scattering.Values, DustOptics.ScatteringOf(kept, kept * dust.WetScatter, later) * amounts[i]);
         }
 
         SimdKubelkaMunk.LayOver(spot.Reflectance, absorbed, scattered);

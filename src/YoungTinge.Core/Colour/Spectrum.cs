@@ -33,5 +33,13 @@ public sealed class Spectrum
         return new Spectrum(values);
     }
 
+    public Spectrum Times(double amount)
+    {
+        Span<double> times = stackalloc double[SpectralGrid.Bands];
+        for (var band = 0; band < times.Length; band++)
+            times[band] = values[band] * amount;
+        return new Spectrum(times);
+    }
+
     public Spectrum Map(Func<double, double> change) => From(band => change(values[band]));
 }

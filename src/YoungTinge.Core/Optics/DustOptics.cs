@@ -29,7 +29,7 @@ public static class DustOptics
     /// <param name="dust">K and S, in cm2/mg, as brushed on.</param>
     /// <param name="wetScattering">Where it is soaked, in cm2/mg.</param>
     internal static KubelkaMunkSpectra Lying(KubelkaMunkSpectra dust, Spectrum wetScattering, Later later) => new(
-        dust.Absorption.Map(k => AbsorptionOf(k, later)), Spectrum.From(band => ScatteringOf(dust.Scattering[band], wetScattering[band], later)));
+        later.IsSteamed ? dust.Absorption.Times(SteamAbsorption) : dust.Absorption, Spectrum.From(band => ScatteringOf(dust.Scattering[band], wetScattering[band], later)));
 
     /// <summary>K in one band, as it lies in the end.</summary>
     internal static double AbsorptionOf(double k, Later later) => later.IsSteamed ? k * SteamAbsorption : k;

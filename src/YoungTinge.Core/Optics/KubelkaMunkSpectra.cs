@@ -17,18 +17,15 @@ public sealed record KubelkaMunkSpectra(Spectrum Absorption, Spectrum Scattering
         scattering.Clear();
         foreach (var (optics, share) in parts)
         {
-            for (var band = 0; band < SpectralGrid.Bands; band++)
-            {
-                absorption[band] += share * optics.Absorption[band];
-                scattering[band] += share * optics.Scattering[band];
-            }
+            SimdKubelkaMunk.Add(absorption, optics.Absorption.Values, share);
+            SimdKubelkaMunk.Add(scattering, optics.Scattering.Values, share);
         }
 
         return new KubelkaMunkSpectra(new Spectrum(absorption), new Spectrum(scattering));
     }
 
     /// <summary>So many times as much of it.</summary>
-    public KubelkaMunkSpectra Times(double amount) => new(Absorption.Map(k => k * amount), Scattering.Map(s => s * amount));
+    public KubelkaMunkSpectra Times(double amount) => new(Absorption.Times(amount), Scattering.Times(amount));
 
     /// <summary>Both at once, in one unit: K and S add up.</summary>
     public KubelkaMunkSpectra With(KubelkaMunkSpectra more) => new(

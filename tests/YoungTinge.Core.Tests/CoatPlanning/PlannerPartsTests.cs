@@ -249,13 +249,13 @@ public class PlannerPartsTests
         var candidate = new CandidateCoat(Dust(id), [id, "plain-cornstarch"], [load / 2, load / 2]);
         foreach (var zone in new[] { Zone.Heart, Zone.Rim, Zone.Base })
         {
-            var probed = layup.Probe(mix, below, above, candidate.Coat, zone).See(candidate);
+            var probed = layup.Probe(mix, below, above, candidate.Coat, zone).See(candidate, candidate.Amounts);
             var seen = layup.See(mix, [.. below, candidate.Coat, .. above], zone)[0];
             Assert.InRange(DeltaE2000.Between(probed, seen), 0, 2);
         }
 
         // A coat on the face does nothing to the back.
-        var back = layup.Probe(mix, below, above, candidate.Coat, Zone.Back).See(candidate);
+        var back = layup.Probe(mix, below, above, candidate.Coat, Zone.Back).See(candidate, candidate.Amounts);
         Assert.Equal(0, DeltaE2000.Between(back, layup.See(mix, [.. below, .. above], Zone.Back)[0]), 1e-6);
     });
 
