@@ -39,6 +39,9 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
     /// <summary>The cabinet as the logbook has taught it to be: what colours are predicted with.</summary>
     public async Task<Materials> LoadAsync(Guid studioId, CancellationToken cancel) => (await LoadLearnedAsync(studioId, cancel)).Cabinet;
 
+    /// <returns>What readings tell of the jars; null if there are none.</returns>
+    public async Task<LearnedJars?> LearnedAsync(Guid studioId, CancellationToken cancel) => await LearnedAsync(studioId, await ListedAsync(studioId, cancel), cancel);
+
     /// <returns>With what is known of its jars.</returns>
     public async Task<(Materials Cabinet, LearnedJars Jars)> LoadLearnedAsync(Guid studioId, CancellationToken cancel)
     {

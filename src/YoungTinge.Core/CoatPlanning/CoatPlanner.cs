@@ -4,6 +4,7 @@ using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Learning;
 using YoungTinge.Core.Mixing;
 
 namespace YoungTinge.Core.CoatPlanning;
@@ -25,6 +26,9 @@ public sealed class CoatPlanner
 
     /// <summary>Pastes that an approach is tried on.</summary>
     private const int MostPastes = 5;
+
+    /// <summary>Recipes for a paste among which the surest of equals is sought.</summary>
+    private const int AmongRecipes = 5;
 
     /// <summary>Zones that a paste is mixed for.</summary>
     private const int LargestParts = 2;
@@ -286,7 +290,7 @@ public sealed class CoatPlanner
             var search = new RecipeSearch(bases, aim, BatchG)
             {
                 MostColourants = most,
-                Wanted = 1,
+                Wanted = rules.Learned is null ? 1 : AmongRecipes,
                 EdibleOnly = rules.Guests.EatIt,
                 Diets = rules.Guests.Diets,
                 WithinStock = rules.WithinStock,
@@ -294,7 +298,8 @@ public sealed class CoatPlanner
             };
             if (!allowed.OfType<Colourant>().Any(colourant => search.LimitOf(colourant) > 0))
                 return null;
-            var found = RecipeFinder.Find(materials, search, _ => beat.Step(), beat.Cancel)[0];
+            var all = RecipeFinder.Find(materials, search, _ => beat.Step(), beat.Cancel);
+            var found = rules.Learned is { } jars ? SurestOfEquals.First(all, one => one.Difference.DeltaE, one => jars.Predict(one.Recipe, materials).Range).First() : all[0];
             if (best is not { } known || MakersWeights.Earns([found.Difference.DeltaE], [known.DeltaE]))
                 best = (found.Recipe, found.Difference.DeltaE);
             if (best.Value.DeltaE < Difference.ThereBelow)

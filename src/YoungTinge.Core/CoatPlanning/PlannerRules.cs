@@ -1,4 +1,5 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Learning;
 
 namespace YoungTinge.Core.CoatPlanning;
 
@@ -13,6 +14,9 @@ public sealed record PlannerRules(Guests Guests)
 
     /// <summary>The only jars that may be used; null for any. Default any.</summary>
     public IReadOnlySet<string>? Only { get; init; }
+
+    /// <summary>What readings tell of the jars: of two pastes that are equals the surer is taken. Null if there are none. Default none.</summary>
+    public LearnedJars? Learned { get; init; }
 
     public bool AllowsAll(IEnumerable<string> materialIds, Materials materials) => materialIds.All(id => Allows(materials.Get<Material>(id)));
 

@@ -38,7 +38,7 @@ public static class ProposePlans
     private static readonly TimeSpan LongestSearch = TimeSpan.FromSeconds(3);
 
     private static async Task<IResult> Handle(
-        Guid id, Request request, StudioWorks works, HttpContext context, CancellationToken cancel)
+        Guid id, Request request, StudioWorks works, CabinetStore cabinet, HttpContext context, CancellationToken cancel)
     {
         var work = await works.LoadAsync(cancel);
         if (work.Find(id) is not { } kept)
@@ -48,7 +48,7 @@ public static class ProposePlans
         var planned = work.With(kept, request.Plan);
         // What is planned elsewhere, or made, is not mixed anew for one piece.
         var keepsPaste = request.KeepPaste || planned.IsPasteSettled;
-        var rules = new PlannerRules(planned.Guests) { InUse = OpenBeside(work.FindFlower(kept.FlowerId)!.Value.Commission.Id, [kept.Id], work) };
+        var rules = new PlannerRules(planned.Guests) { InUse = OpenBeside(work.FindFlower(kept.FlowerId)!.Value.Commission.Id, [kept.Id], work), Learned = await cabinet.LearnedAsync(work.Studio.Id, cancel) };
         var planner = new CoatPlanner(planned.Plan, planned.Piece, planned.Parts, work.Materials, rules, Guid.CreateVersion7, planned.Source, planned.Standing);
         return await LongWork.RunAsync(context, (progress, stop) =>
         {

@@ -43,7 +43,7 @@ public static class ProposeTogether
     public static void Map(RouteGroupBuilder api) => api.MapPost("/commissions/{id:guid}/proposals", Handle)
         .Computes().ForMaker().WithName("proposeTogether").WithSummary("Plans several pieces of a commission together. Keeps nothing.").Produces<Answer>().ProducesProblems(404, 422);
 
-    private static async Task<IResult> Handle(Guid id, Request request, StudioWorks works, HttpContext context, CancellationToken cancel)
+    private static async Task<IResult> Handle(Guid id, Request request, StudioWorks works, CabinetStore cabinet, HttpContext context, CancellationToken cancel)
     {
         var work = await works.LoadAsync(cancel);
         if (work.FindCommission(id) is null)
@@ -52,10 +52,11 @@ public static class ProposeTogether
             return ApiProblem.NotPossible(problems);
         var chosen = PieceChanges.Chosen(id, request.PieceIds, work)!;
         var inUse = ProposePlans.OpenBeside(id, request.PieceIds, work);
+        var learned = await cabinet.LearnedAsync(work.Studio.Id, cancel);
         var planner = new JointPlanner(
             [.. chosen.Select(piece => new PieceToPlan(
                 piece.Id, piece.Plan, piece.Piece, piece.Parts, piece.Source, piece.Standing, request.KeepPastes || piece.IsPasteSettled,
-                new PlannerRules(piece.Guests) { InUse = inUse, Only = JarsOf(request.Only, work.Materials) }))],
+                new PlannerRules(piece.Guests) { InUse = inUse, Only = JarsOf(request.Only, work.Materials), Learned = learned }))],
             work.Materials, Guid.CreateVersion7);
         return await LongWork.RunAsync(context, (progress, stop) =>
         {

@@ -40,16 +40,11 @@ public static class FindRecipes
     {
         var found = RecipeFinder.Find(materials, search, share => progress?.Invoke(0.8 * share), cancel);
         var beyond = RecipeFinder.Beyond(found, search, materials, cancel);
+        var views = found.Select(recipe => View(recipe, search.PasteG, materials, jars)).ToList();
         return new Answer(
-            ColourView.From(search.Target), [.. SurestOfEquals([.. found.Select(recipe => View(recipe, search.PasteG, materials, jars))], jars)],
+            ColourView.From(search.Target), [.. jars.Trust.Count == 0 ? views : SurestOfEquals.First(views, recipe => recipe.Difference.DeltaE, recipe => recipe.Range)],
             beyond is null ? null : BeyondView.From(beyond, search.Target));
     }
-
-    /// <summary>Nearest first; of those that no eye tells apart, the one that is surer to come out so.</summary>
-    private static IEnumerable<RecipeView> SurestOfEquals(IReadOnlyList<RecipeView> found, LearnedJars jars) => jars.Trust.Count == 0 ? found : found.OrderBy(recipe => Math.Floor(recipe.Difference.DeltaE / SameDeltaE)).ThenBy(recipe => Math.Round(recipe.Range, 1));
-
-    /// <summary>Nobody sees a smaller difference.</summary>
-    private const double SameDeltaE = 0.2;
 
     internal static RecipeView View(FoundRecipe found, double pasteG, Materials materials, LearnedJars jars) => new(
         found.Recipe, ColourView.From(found.Colour), found.Difference, found.DoseSensitivity,

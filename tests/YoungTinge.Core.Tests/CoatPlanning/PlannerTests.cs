@@ -6,7 +6,9 @@ using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Learning;
 using YoungTinge.Core.Mixing;
+using YoungTinge.Core.Optics;
 using static YoungTinge.Core.Tests.TestPlans;
 
 namespace YoungTinge.Core.Tests.CoatPlanning;
@@ -301,6 +303,33 @@ public class PlannerTests
             var proposal = Planner(wanted, new PlannerRules(Guests.Any) { InUse = new HashSet<string> { open } }, shelf).Propose(Approach.PasteLed, keepsPaste: true)!;
             Assert.Contains(proposal.Plan.Coats.OfType<DustCoat>(), coat => coat.Mix.Any(portion => portion.MaterialId == open));
         }
+    }
+
+    /// <summary>Every other jar was read, and is as its list says: nothing changes but how sure a paste is.</summary>
+    [Fact]
+    public void Of_pastes_that_no_eye_tells_apart_the_surer_is_taken()
+    {
+        var cabinet = TestData.Cabinet;
+        var jars = LearnedCabinet.JarsOf(cabinet, []);
+        var bases = cabinet.All.OfType<PasteBase>().ToDictionary(paste => paste.Id, paste => paste.Optics);
+        var white = cabinet.Get<PasteBase>("bright-white-paste");
+        var readings = jars.Values.Where((_, i) => i % 2 == 0).SelectMany(jar => new[] { 0.05, 0.2, 0.6 }.Select(dose => new PasteReading(
+            Guid.NewGuid(), DateTimeOffset.UnixEpoch, white.Id, [new JarDose(jar.Id, dose)], ReadBy.Reader, Illuminant.D65.LabOf(KubelkaMunk.Opaque(white.Optics.With(jar.Listed.Times(dose)))))));
+        var learned = Learner.Learn(jars, bases, [.. readings], DateTimeOffset.UnixEpoch);
+        var surer = 0;
+        foreach (var (l, a, b) in Gen.Select(Gen.Double[45, 85], Gen.Double[-25, 35], Gen.Double[-25, 35]).Fixed(8))
+        {
+            var wanted = Plan() with { Targets = Enum.GetValues<Zone>().ToDictionary(zone => zone, _ => Target.Of(new Lab(l, a, b))), Coats = [] };
+            PasteRecipe PasteWith(LearnedJars? what) => Planner(wanted, new PlannerRules(Guests.Any) { Learned = what }).Propose(Approach.PasteLed, keepsPaste: false)!.Plan.Paste;
+            var (listed, sure) = (PasteWith(null), PasteWith(learned));
+            double RangeOf(PasteRecipe paste) => learned.Predict(paste, cabinet).Range;
+            double Off(PasteRecipe paste) => DeltaE2000.Between(wanted.Targets[Zone.Heart].Colour, PasteOptics.ColourOf(paste, cabinet));
+            Assert.InRange(RangeOf(sure), 0, RangeOf(listed) + 0.1);
+            Assert.InRange(Off(sure), 0, Off(listed) + 0.75);
+            surer += RangeOf(sure) < RangeOf(listed) - 0.1 ? 1 : 0;
+        }
+
+        Assert.InRange(surer, 1, 8);
     }
 
     [Fact]
