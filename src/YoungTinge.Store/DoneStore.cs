@@ -9,7 +9,8 @@ namespace YoungTinge.Store;
 /// <param name="Fingerprint">Of what it was then; null if that is not known.</param>
 /// <param name="By">Who ticked it; empty if that is not known.</param>
 /// <param name="Went">What really went in; null for as planned.</param>
-public sealed record Done(string OperationId, string? Fingerprint, DateTimeOffset At, string By, IReadOnlyList<MaterialTake>? Went);
+/// <param name="HouseMinutes">That it takes a hand by the house figures; null if that is not known.</param>
+public sealed record Done(string OperationId, string? Fingerprint, DateTimeOffset At, string By, IReadOnlyList<MaterialTake>? Went, double? HouseMinutes);
 
 /// <summary>From which note of a device a change of ticks comes: it counts once.</summary>
 /// <param name="At">When it was done, which may be before it is told.</param>
@@ -21,6 +22,9 @@ public sealed record DoneOperation(string Id, string Fingerprint, IReadOnlyList<
 {
     /// <summary>What really went in, where that was other than planned: then it is what was taken.</summary>
     public IReadOnlyList<MaterialTake>? Went { get; init; }
+
+    /// <summary>That it takes a hand by the house figures; null if it has changed since it was read.</summary>
+    public double? HouseMinutes { get; init; }
 
     /// <summary>What there is of a paste when it has been made; empty for all else.</summary>
     public IReadOnlyList<Batch> Makes { get; init; } = [];
@@ -40,12 +44,12 @@ public sealed class DoneStore(NpgsqlDataSource dataSource)
 {
     public async Task<IReadOnlyList<Done>> ListAsync(Guid studioId, CancellationToken cancel)
     {
-        await using var command = dataSource.CreateCommand("select operation_id, fingerprint, done_at, done_by, went::text from operation_done where studio_id = $1");
+        await using var command = dataSource.CreateCommand("select operation_id, fingerprint, done_at, done_by, went::text, house_minutes from operation_done where studio_id = $1");
         command.Parameters.Add(Of(studioId));
         await using var reader = await command.ExecuteReaderAsync(cancel);
         var done = new List<Done>();
         while (await reader.ReadAsync(cancel))
-            done.Add(new Done(reader.GetString(0), reader.IsDBNull(1) ? null : reader.GetString(1), reader.GetFieldValue<DateTimeOffset>(2), reader.GetString(3), reader.IsDBNull(4) ? null : PlanJson.ReadTakes(reader.GetString(4))));
+            done.Add(new Done(reader.GetString(0), reader.IsDBNull(1) ? null : reader.GetString(1), reader.GetFieldValue<DateTimeOffset>(2), reader.GetString(3), reader.IsDBNull(4) ? null : PlanJson.ReadTakes(reader.GetString(4)), reader.IsDBNull(5) ? null : reader.GetDouble(5)));
         return done;
     }
 
@@ -119,14 +123,15 @@ public sealed class DoneStore(NpgsqlDataSource dataSource)
     {
         // A row that was put in, and not written over, has no older version of itself.
         await using var command = new NpgsqlCommand("""
-            insert into operation_done (studio_id, operation_id, fingerprint, done_by, went, done_at)
-            values ($1, $2, $3, $4, $5, coalesce($6, now()))
-            on conflict (studio_id, operation_id) do update set fingerprint = excluded.fingerprint, done_by = excluded.done_by, went = excluded.went, done_at = excluded.done_at
+            insert into operation_done (studio_id, operation_id, fingerprint, done_by, went, done_at, house_minutes)
+            values ($1, $2, $3, $4, $5, coalesce($6, now()), $7)
+            on conflict (studio_id, operation_id) do update set fingerprint = excluded.fingerprint, done_by = excluded.done_by, went = excluded.went, done_at = excluded.done_at, house_minutes = excluded.house_minutes
             returning xmax = 0
             """, connection);
         command.Parameters.AddRange(new[] { (NpgsqlParameter)Of(studioId), Of(one.Id), Of(one.Fingerprint), Of(by) });
         command.Parameters.Add(Maybe(NpgsqlDbType.Jsonb, one.Went is null ? null : PlanJson.Write(one.Went)));
         command.Parameters.Add(Maybe(NpgsqlDbType.TimestampTz, at?.ToUniversalTime()));
+        command.Parameters.Add(Maybe(NpgsqlDbType.Double, one.HouseMinutes));
         return (bool)(await command.ExecuteScalarAsync(cancel))!;
     }
 

@@ -257,8 +257,9 @@ public sealed class StoreTests(DemoDatabaseAlone demo) : IClassFixture<DemoDatab
         var ticks = new DoneStore(demo.DataSource);
         var id = $"piece:{piece.Id}:shape";
         await ticks.TickAsync(studioId, [new DoneOperation(id, "one", [])], "Odile", new Materials([]), Cancel);
-        await ticks.TickAsync(studioId, [new DoneOperation(id, "two", [])], "Ruben", new Materials([]), Cancel);
-        Assert.True(Assert.Single(await ticks.ListAsync(studioId, Cancel)) is { Fingerprint: "two", By: "Ruben" });
+        Assert.Null(Assert.Single(await ticks.ListAsync(studioId, Cancel)).HouseMinutes);
+        await ticks.TickAsync(studioId, [new DoneOperation(id, "two", []) { HouseMinutes = 12.5 }], "Ruben", new Materials([]), Cancel);
+        Assert.True(Assert.Single(await ticks.ListAsync(studioId, Cancel)) is { Fingerprint: "two", By: "Ruben", HouseMinutes: 12.5 });
         await ticks.UntickAsync(studioId, [id], Cancel);
         await ticks.UntickAsync(studioId, [id], Cancel);
         Assert.Empty(await ticks.ListAsync(studioId, Cancel));

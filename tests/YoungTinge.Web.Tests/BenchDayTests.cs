@@ -87,6 +87,37 @@ public sealed class BenchDayTests(DemoApplication application) : ApiTest(applica
     }
 
     [Fact]
+    public async Task Hands_that_take_twice_as_long_are_planned_with_until_their_ticks_are_taken_back()
+    {
+        Task<JsonNode> PlanAsync() => GetAsync("/api/plan");
+        var commission = (string)(await GetAsync("/api/commissions"))["commissions"]![0]!["commission"]!["id"]!;
+        async Task<IReadOnlyDictionary<string, JsonNode>> SheetAsync() =>
+            (await GetAsync($"/api/commissions/{commission}/run-sheet"))["operations"]!.AsArray().ToDictionary(one => (string)one!["id"]!, one => one!);
+        var before = await SheetAsync();
+        Assert.Equal(0, (int)(await PlanAsync())["pace"]!["jobs"]!);
+        var jobs = before.Values.Where(one => one["tickedAt"] is null && (double)one["minutes"]! > 3).Take(24).ToList();
+        var at = Now.AddDays(-3);
+        foreach (var job in jobs)
+            await TellAsync(Guid.NewGuid(), Tick(job), at: at = at.AddMinutes(2 * (double)job["minutes"]!));
+
+        var pace = (await PlanAsync())["pace"]!;
+        var factor = (double)pace["factor"]!;
+        Assert.Equal(jobs.Count - 1, (int)pace["jobs"]!);
+        Assert.InRange(factor, 1.7, 2);
+        // Whatever is to be done by hand is counted so, on each sheet; what was ticked has not changed by it.
+        var after = await SheetAsync();
+        Assert.All(before, one => Assert.Equal(factor * (double)one.Value["minutes"]!, (double)after[one.Key]["minutes"]!, 1e-9));
+        Assert.All(jobs, job => Assert.False((bool)after[(string)job["id"]!]["changedSince"]!));
+        // Ticked again by what they are planned with now, they teach what they taught before.
+        await TellAsync(Guid.NewGuid(), Tick(jobs[^1]), at: at);
+        Assert.Equal(pace.ToJsonString(), (await PlanAsync())["pace"]!.ToJsonString());
+
+        foreach (var job in jobs)
+            await TellAsync(Guid.NewGuid(), TakeBack(job));
+        Assert.Equal(1, (double)(await PlanAsync())["pace"]!["factor"]!);
+    }
+
+    [Fact]
     public async Task What_was_felt_is_kept_and_what_is_dry_is_ticked()
     {
         var operation = await FreshAsync("dryPieces");

@@ -4868,6 +4868,8 @@ export interface components {
             operations: components["schemas"]["OperationView"][];
             /** @description What is to do has changed since: something is in no plan, or gone. */
             isOld: boolean;
+            /** @description How long hands take here: minutes are counted so. */
+            pace: components["schemas"]["HandPace"];
             /**
              * Format: int32
              * @description To send with a change (If-Match).
@@ -4971,6 +4973,29 @@ export interface components {
              * @description As it was computed. In g.
              */
             exactG: number;
+        };
+        /** @description How many times as long the hands of a studio take as the house figures say, from what was ticked one after the other. Nobody times herself: from one tick to the next is the job and whatever came between, so a part of them is taken to tell nothing, and what is usual is a prior, over a grid. */
+        HandPace: {
+            /**
+             * Format: double
+             * @description In steps of a twentieth, so that plans do not tremble with each tick; 1 without jobs.
+             */
+            factor: number;
+            /**
+             * Format: double
+             * @description Nine of ten times it is between this ...
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description ... and this.
+             */
+            high: number;
+            /**
+             * Format: int32
+             * @description That it was learned from.
+             */
+            jobs: number;
         };
         /**
          * @description What a hand takes an amount in.

@@ -40,7 +40,7 @@ public sealed record MarblePart(PasteRecipe Paste, double Share);
 /// <summary>One way to colour a piece, ready to be taken.</summary>
 /// <param name="Zones">One for each zone.</param>
 /// <param name="Materials">How many different ones it takes, the paste before colour among them.</param>
-/// <param name="MinutesForAll">At the bench, for all pieces with spares, drying left out.</param>
+/// <param name="MinutesForAll">At the bench, for all pieces with spares, drying left out, by the house figures.</param>
 /// <param name="RiskDeltaE">How far the zone that suffers most moves when one touch more of a colour is kneaded in, or one coat gets a pass more.</param>
 /// <param name="RiskMaterialId">The material that does it; null if nothing does.</param>
 /// <param name="FoodStatus">Of the least edible material.</param>

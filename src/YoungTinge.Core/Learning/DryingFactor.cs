@@ -24,27 +24,11 @@ public sealed record DryingFactor(double Factor, double Low, double High, int To
     /// <summary>So many touches are wrong: another tray, a key pressed by mistake.</summary>
     private const double Slips = 0.04;
 
-    private const double Steps = 20;
-
-    private static readonly double[] Grid = [.. Enumerable.Range(-140, 281).Select(i => 0.01 * i)];
-
     public static DryingFactor From(IEnumerable<DryingTouch> touches)
     {
         var known = touches.Where(touch => touch is { Minutes: > 0, HouseMinutes: > 0 }).ToList();
-        var weights = Grid.Select(x => -0.5 * x * x / (AmongStudios * AmongStudios) + known.Sum(touch => Math.Log(ChanceOf(touch, x)))).ToArray();
-        var most = weights.Max();
-        var share = weights.Select(weight => Math.Exp(weight - most)).ToArray();
-        var total = share.Sum();
-        var mean = Grid.Zip(share, (x, weight) => x * weight).Sum() / total;
-        return new DryingFactor(known.Count == 0 ? 1 : Math.Round(Steps * Math.Exp(mean)) / Steps, Math.Exp(Quantile(0.05)), Math.Exp(Quantile(0.95)), known.Count);
-
-        double Quantile(double of)
-        {
-            var (at, sum) = (0, share[0]);
-            while (sum < of * total)
-                sum += share[++at];
-            return Grid[at];
-        }
+        var (factor, low, high) = FactorPosterior.Of(known, AmongStudios, ChanceOf);
+        return new DryingFactor(factor, low, high, known.Count);
     }
 
     /// <param name="x">Logarithm of the factor.</param>

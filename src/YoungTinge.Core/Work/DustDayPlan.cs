@@ -125,6 +125,6 @@ public sealed record DustDayPlan(IReadOnlyList<CoatPass> Passes)
             [.. now.Select(task => new PassUse(
                 task.Operations[0].Lots[0].FlowerId, task.Operations[0].Lots[0].PieceId!.Value, task.Coat, task.Operations[0].Lots[0].Count, task.Operations.Sum(operation => operation.HandMinutes),
                 task.Operations[0].IsOutOfReach, task.Operations))],
-            first.Coat.SetUpMinutes, first.Coat.WaitMinutes);
+            first.Coat.SetUpMinutes * first.Operations[0].Pace, first.Coat.WaitMinutes);
     }
 }

@@ -44,6 +44,14 @@ public sealed record Operation(
     /// <summary>Of a hand; what is not only dries.</summary>
     public bool IsByHand => SetUpMinutes + HandMinutes > 0;
 
+    /// <summary>How many times as long hands take as the house figures say: its minutes are counted so.</summary>
+    public double Pace { get; private init; } = 1;
+
+    /// <summary>Of a hand, by the house figures, whatever was learned.</summary>
+    public double HouseMinutes => (SetUpMinutes + HandMinutes) / Pace;
+
+    internal Operation At(double pace) => this with { SetUpMinutes = SetUpMinutes * pace, HandMinutes = HandMinutes * pace, Pace = pace };
+
     /// <summary>The wait by the house figures, whatever was learned; null where it is no matter of learning.</summary>
     public double? HouseWaitMinutes { get; init; }
 

@@ -20,8 +20,9 @@ public sealed record WorkGraph(IReadOnlyList<Operation> Operations)
     /// <param name="flowers">With their pieces as they are carried out.</param>
     /// <param name="blocks">Their pastes, by <see cref="PasteDaySheet"/>.</param>
     /// <param name="sprays">How each commission's flowers are wired together; as the house would where nothing is said.</param>
-    public static WorkGraph Of(IReadOnlyList<FlowerWork> flowers, IReadOnlyList<PasteBlock> blocks, Materials materials, IReadOnlyDictionary<Guid, SprayPlan>? sprays = null) =>
-        new([.. flowers.GroupBy(flower => flower.Paste.CommissionId).SelectMany(group => new CommissionWork(group.Key, [.. group], blocks, materials, sprays?.GetValueOrDefault(group.Key)).Operations())]);
+    /// <param name="pace">How many times as long hands take as the house figures say.</param>
+    public static WorkGraph Of(IReadOnlyList<FlowerWork> flowers, IReadOnlyList<PasteBlock> blocks, Materials materials, IReadOnlyDictionary<Guid, SprayPlan>? sprays = null, double pace = 1) =>
+        new([.. flowers.GroupBy(flower => flower.Paste.CommissionId).SelectMany(group => new CommissionWork(group.Key, [.. group], blocks, materials, sprays?.GetValueOrDefault(group.Key)).Operations()).Select(operation => operation.At(pace))]);
 
     /// <summary>
     /// What is done: what was ticked, and what all that follows from it was done without. Nobody has to tick the shaping of a petal that is

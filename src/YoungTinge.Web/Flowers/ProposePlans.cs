@@ -68,7 +68,7 @@ public static class ProposePlans
                 progress?.Invoke(shares.Average());
             }
 
-            return new Answer([.. found.Select(proposal => View(proposal, planned, work.Materials))], CoatPlanner.ReachedDeltaE);
+            return new Answer([.. found.Select(proposal => View(proposal, planned, work))], CoatPlanner.ReachedDeltaE);
         });
     }
 
@@ -77,10 +77,10 @@ public static class ProposePlans
     internal static HashSet<string> OpenBeside(Guid commissionId, IReadOnlyCollection<Guid> but, StudioWork work) =>
         [.. work.PiecesIn(commissionId).Where(other => !but.Contains(other.Id)).SelectMany(other => PlanAdvisor.MaterialsOf(other.Plan))];
 
-    private static ProposalView View(Proposal proposal, PlannedPiece piece, Materials materials) => new(
+    private static ProposalView View(Proposal proposal, PlannedPiece piece, StudioWork work) => new(
         proposal.Approach, proposal.Plan,
         [.. proposal.Zones.Select(zone => new ZoneView(zone.Zone, ColourView.From(zone.Finished), ColourView.From(proposal.Plan.Targets[zone.Zone].Colour), zone.Difference))],
         proposal.WorstDeltaE,
-        [.. proposal.Plan.Coats.Select(coat => PreviewPlan.View(coat.Resolve(materials), piece.Piece.Shape(), piece.Quantity.Pieces, materials))], proposal.Materials, proposal.MinutesForAll, proposal.RiskDeltaE, proposal.RiskMaterialId,
+        [.. proposal.Plan.Coats.Select(coat => PreviewPlan.View(coat.Resolve(work.Materials), piece.Piece.Shape(), piece.Quantity.Pieces, work.Materials))], proposal.Materials, proposal.MinutesForAll * work.Pace.Factor, proposal.RiskDeltaE, proposal.RiskMaterialId,
         proposal.FoodStatus, proposal.Help, proposal.Marble, proposal.Stands);
 }

@@ -1,4 +1,5 @@
 using System.Text.Json;
+using YoungTinge.Core.Learning;
 using YoungTinge.Core.Scheduling;
 using YoungTinge.Store;
 using YoungTinge.Web.Shared;
@@ -13,8 +14,9 @@ public static class GetPlan
     /// <param name="Operations">Of the plan, as sheets show them; what is gone since is not among them.</param>
     /// <param name="IsOld">What is to do has changed since: something is in no plan, or gone.</param>
     /// <param name="LateMinutes">Of the plan in force, all commissions together; 0 for in time.</param>
+    /// <param name="Pace">How long hands take here: minutes are counted so.</param>
     /// <param name="Version">To send with a change (If-Match).</param>
-    public sealed record Answer(string TimeZone, IReadOnlyList<Maker> Makers, int? DryingPieces, WorkPlan? Plan, int LateMinutes, IReadOnlyList<CommissionView> Commissions, IReadOnlyList<OperationView> Operations, bool IsOld, int Version);
+    public sealed record Answer(string TimeZone, IReadOnlyList<Maker> Makers, int? DryingPieces, WorkPlan? Plan, int LateMinutes, IReadOnlyList<CommissionView> Commissions, IReadOnlyList<OperationView> Operations, bool IsOld, HandPace Pace, int Version);
 
     /// <param name="Plan">Null to have none in force.</param>
     public sealed record Change(IReadOnlyList<Maker> Makers, WorkPlan? Plan)
@@ -42,7 +44,7 @@ public static class GetPlan
         MadeFrom.Tell(response, kept.Version);
         return TypedResults.Ok(new Answer(
             work.Studio.TimeZone, kept.Workshop.Makers, kept.Workshop.DryingPieces, kept.Plan, kept.Plan is { } plan ? LateMinutes(plan, open, work) : 0, [.. open.Select(commission => CommissionView.From(commission, work.Studio, clock.GetUtcNow()))],
-            operations, kept.Plan is not null && (operations.Count < planned.Count || !toDo.IsSubsetOf(planned)), kept.Version));
+            operations, kept.Plan is not null && (operations.Count < planned.Count || !toDo.IsSubsetOf(planned)), work.Pace, kept.Version));
     }
 
     /// <summary>Who works when, and the plan in force; usual hours until she says otherwise.</summary>

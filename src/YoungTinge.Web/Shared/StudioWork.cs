@@ -16,10 +16,11 @@ namespace YoungTinge.Web.Shared;
 /// <param name="Leftovers">Chosen for a paste.</param>
 /// <param name="Ticks">What has been done, by operation.</param>
 /// <param name="Drying">As the bench has learned.</param>
+/// <param name="Pace">Of hands, as ticks have told.</param>
 internal sealed record StudioRows(
     Studio Studio, Materials Materials, IReadOnlyList<Commission> Commissions, IReadOnlyList<Flower> Flowers, IReadOnlyList<PlannedPiece> Pieces,
     IReadOnlyDictionary<Guid, OmbrePlan> Ombres, IReadOnlyDictionary<Guid, MarblePlan> Marbles, IReadOnlyList<Batch> Batches, IReadOnlyList<ChosenLeftover> Leftovers,
-    IReadOnlyDictionary<string, Done> Ticks, DryingFactor Drying);
+    IReadOnlyDictionary<string, Done> Ticks, DryingFactor Drying, HandPace Pace);
 
 /// <summary>
 /// All that the work of a studio is computed from, and what was computed of it: every view reads the same. Each commission is worked out when it is first asked for.
@@ -40,7 +41,7 @@ internal sealed class StudioWork
         flowerOfPiece = rows.Pieces.ToDictionary(piece => piece.Id, piece => piece.FlowerId);
         flowers = rows.Flowers.ToDictionary(flower => flower.Id);
         commissions = rows.Commissions.ToDictionary(commission => commission.Id);
-        if (before is null || !ReferenceEquals(before.rows.Batches, rows.Batches) || !ReferenceEquals(before.rows.Leftovers, rows.Leftovers) || before.Drying.Factor != rows.Drying.Factor)
+        if (before is null || !ReferenceEquals(before.rows.Batches, rows.Batches) || !ReferenceEquals(before.rows.Leftovers, rows.Leftovers) || before.Drying.Factor != rows.Drying.Factor || before.Pace.Factor != rows.Pace.Factor)
             return;
         var isSamePlans = ReferenceEquals(before.rows.Commissions, rows.Commissions) && ReferenceEquals(before.rows.Pieces, rows.Pieces) && ReferenceEquals(before.rows.Ombres, rows.Ombres) && ReferenceEquals(before.rows.Marbles, rows.Marbles);
         var (now, then) = isSamePlans ? (null, null) : (Inputs(rows), Inputs(before.rows));
@@ -71,6 +72,9 @@ internal sealed class StudioWork
 
     /// <summary>How long things dry here.</summary>
     public DryingFactor Drying => rows.Drying;
+
+    /// <summary>How long hands take here.</summary>
+    public HandPace Pace => rows.Pace;
 
     /// <summary>Every piece as it is carried out: on the paste that it is shaped from.</summary>
     public IEnumerable<PlannedPiece> Pieces => Flowers.SelectMany(flower => PiecesOf(flower.Id));
@@ -201,7 +205,7 @@ internal sealed class StudioWork
             Pieces = own.Select(piece => piece.From(sources.GetValueOrDefault(piece.Id)) with { Standing = standing[piece.Id] }).ToLookup(piece => piece.FlowerId);
             Pastes = Of([.. Pieces.SelectMany(group => group)]);
             blocks = new(() => PasteDaySheet.Of(Pastes, rows.Materials, leftovers, rows.Studio.Measuring.LeftoverDeltaE));
-            graph = new(() => WorkGraph.Of([.. Pastes.Zip(flowers, (paste, flower) => new FlowerWork(paste, flower.Assembly) { Room = RoomOf(rows.Commissions.First(commission => commission.Id == flower.CommissionId)) with { LearnedFactor = rows.Drying.Factor } })], blocks.Value, rows.Materials, sprays));
+            graph = new(() => WorkGraph.Of([.. Pastes.Zip(flowers, (paste, flower) => new FlowerWork(paste, flower.Assembly) { Room = RoomOf(rows.Commissions.First(commission => commission.Id == flower.CommissionId)) with { LearnedFactor = rows.Drying.Factor } })], blocks.Value, rows.Materials, sprays, rows.Pace.Factor));
 
             IReadOnlyList<FlowerPaste> Of(IReadOnlyList<PlannedPiece> pieces)
             {

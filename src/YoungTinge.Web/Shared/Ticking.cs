@@ -11,10 +11,12 @@ internal static class Ticking
     /// <summary>What has changed since the maker read it is ticked, but a paste is no batch then: what it was is not known here any more.</summary>
     public static DoneOperation Of(Operation operation, string fingerprint, IReadOnlyList<MaterialTake>? went, StudioWork work, DateTimeOffset now)
     {
+        var isAsRead = OperationView.PrintOf(operation) == fingerprint;
         if (operation.Block is { } block)
         {
-            return OperationView.PrintOf(operation) != fingerprint ? new DoneOperation(operation.Id, fingerprint, []) : new DoneOperation(operation.Id, fingerprint, operation.Takes)
+            return !isAsRead ? new DoneOperation(operation.Id, fingerprint, []) : new DoneOperation(operation.Id, fingerprint, operation.Takes)
             {
+                HouseMinutes = operation.HouseMinutes,
                 Makes = BatchesOf(block, work, now),
                 PieceIds = [.. block.Uses.Select(use => use.PieceId)],
                 LeftoverG = block.Leftover?.KeepG ?? 0,
@@ -23,6 +25,7 @@ internal static class Ticking
 
         return new DoneOperation(operation.Id, fingerprint, [.. operation.AllTakes()])
         {
+            HouseMinutes = isAsRead ? operation.HouseMinutes : null,
             Went = went,
             FromBatch = operation.Step is TakeBatch batch ? (batch.BatchId, batch.Grams) : null,
         };

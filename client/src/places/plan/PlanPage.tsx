@@ -8,6 +8,7 @@ import { isClash } from '../../core/RequestFailed'
 import { ClashChoice } from '../../shared/ClashChoice'
 import { Failure, NotThere } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
+import { fixed } from '../../shared/numbers'
 import { PageTitle } from '../../shared/PageTitle'
 import { useTranslation } from '../../shared/translation'
 import { useKept } from '../../shared/useKept'
@@ -103,7 +104,12 @@ function OpenPlan({ kept }: { kept: WorkPlanInForce }) {
   return (
     <main className="w-full px-4 pt-5 pb-10 lg:px-6">
       <PageTitle title={t('plan.title')} />
-      <p className="quiet mt-1 max-w-prose text-sm print:hidden">{t('plan.help')}</p>
+      <p className="quiet mt-1 max-w-prose text-sm print:hidden">
+        {t('plan.help')}{' '}
+        {kept.pace.factor === 1
+          ? t('plan.houseTimes')
+          : t('plan.ownTimes', { times: fixed(kept.pace.factor, 2), count: kept.pace.jobs })}
+      </p>
       <details className="relative mt-3 print:hidden">
         <summary className="act min-h-6 text-sm">
           {t('plan.hours', { count: makers.length, names: makers.map((maker) => maker.name).join(', ') })}

@@ -2,7 +2,7 @@ using YoungTinge.Core.Flowers;
 
 namespace YoungTinge.Core.Coats.Model;
 
-/// <summary>Time at the bench in minutes, drying left out. House figures for a practised hand; the logbook may learn better ones.</summary>
+/// <summary>Time at the bench in minutes, drying left out. House figures for a practised hand; what ticks teach of them is one factor for all (docs/decisions/0050).</summary>
 public static class BenchMinutes
 {
     internal const double WeighPaste = 4;
