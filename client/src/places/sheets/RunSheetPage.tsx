@@ -34,6 +34,9 @@ export function RunSheetPage() {
   return <Sheet name={`${of}/${id}`} sheet={sheet.data} materials={materials.data} />
 }
 
+/** On paper what belongs to a step stands in its line: most take one or two lines less. */
+const inLine = "block print:inline print:before:content-['_·_']"
+
 const phases = ['paste', 'shape', 'colour', 'build'] as const
 
 function Sheet({ name, sheet, materials }: { name: string; sheet: RunSheet; materials: Material[] }) {
@@ -157,14 +160,14 @@ function Step({
         />
         <span className="quiet min-w-7 text-right print:min-w-5">{number}</span>
         <span className="grow">
-          <span className={`block font-semibold ${isTicked ? 'quiet line-through' : ''}`}>
+          <span className={`block font-semibold print:inline ${isTicked ? 'quiet line-through' : ''}`}>
             {operation.colour && operation.step.kind !== 'brushDust' && <InlineSwatch colour={operation.colour} />}{' '}
             {words.what}
             {!isTicked && (
               <PlannedFor time={time} timeZone={sheet.timeZone} onlyDries={operation.step.kind === 'dryPieces'} />
             )}
           </span>
-          {others && <span className="block text-sm">{others}</span>}
+          {others && <span className={`text-sm ${inLine}`}>{others}</span>}
           {words.lines?.map((line, i) => (
             <span key={i} className="block text-sm">
               {line}
@@ -184,7 +187,7 @@ function Step({
             </span>
           )}
           {operation.waitMinutes > 0 && !words.saysWait && (
-            <span className="quiet block text-sm">
+            <span className={`quiet text-sm ${inLine}`}>
               {t(time?.restsUntil ? 'runSheet.waitUntil' : 'runSheet.wait', {
                 time: minutesWords(t, operation.waitMinutes),
                 when: time?.restsUntil ? when(time.restsUntil) : '',
@@ -192,7 +195,9 @@ function Step({
             </span>
           )}
           {time?.restsUntil && words.saysWait && (
-            <span className="quiet block text-sm">{t('runSheet.restsUntil', { when: when(time.restsUntil) })}</span>
+            <span className={`quiet text-sm ${inLine}`}>
+              {t('runSheet.restsUntil', { when: when(time.restsUntil) })}
+            </span>
           )}
           {operation.changedSince && isTicked && (
             <span className="text-error block text-sm font-semibold">{t('runSheet.changed')}</span>
