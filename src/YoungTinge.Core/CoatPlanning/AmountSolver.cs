@@ -9,11 +9,12 @@ namespace YoungTinge.Core.CoatPlanning;
 internal static class AmountSolver
 {
     private const double FirstDamping = 1e-2;
+
+    /// <summary>A step that gains less, as a share of what is missing, is the last.</summary>
     private const double SmallestGain = 1e-3;
 
     /// <summary>In squares of shares: from less, nothing can be told of slopes.</summary>
     private const double SmallestMove = 1e-12;
-
 
     /// <summary>Steps that go on from slopes only put right by what came of them, before slopes are taken anew.</summary>
     private const int StepsOnTheSameSlopes = 3;
@@ -32,6 +33,7 @@ internal static class AmountSolver
         var cost = SumOfSquares(missed);
         var damping = FirstDamping;
         var slopes = Slopes(x, missed, most, miss);
+        // Steps since the slopes were taken.
         var old = 0;
         for (var step = 0; step < steps; step++)
         {

@@ -29,7 +29,7 @@ export function PinEditor({
   if (!open)
     return (
       <button
-        className={`min-h-6 cursor-pointer px-1 print:hidden ${pin ? 'act' : 'quiet hover:text-base-content'}`}
+        className={`min-h-6 cursor-pointer px-1 align-middle print:hidden ${pin ? 'act' : 'quiet hover:text-base-content'}`}
         aria-label={t(pin ? 'plan.pinnedOne' : 'plan.pin', { what })}
         title={t(pin ? 'plan.pinnedOne' : 'plan.pin', { what })}
         onClick={() => setOpen(true)}

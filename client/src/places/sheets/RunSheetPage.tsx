@@ -145,6 +145,10 @@ function Step({
   const time = sheet.times[operation.id]
   const when = (at: string) => dayAndTime(t, at, timeZone)
   const words = stepWords(t, operation, nameOf)
+  // After lines of its own a wait has one too.
+  const hasLines =
+    words.lines?.length || operation.paste || operation.beginWithinMinutes !== null || (isOfOne && words.how)
+  const wait = hasLines ? 'block' : inLine
   const others = lotWords(t, operation, isOfOne ? sheet.pieceId : null, isOfOne)
   return (
     <li
@@ -187,7 +191,7 @@ function Step({
             </span>
           )}
           {operation.waitMinutes > 0 && !words.saysWait && (
-            <span className={`quiet text-sm ${inLine}`}>
+            <span className={`quiet text-sm ${wait}`}>
               {t(time?.restsUntil ? 'runSheet.waitUntil' : 'runSheet.wait', {
                 time: minutesWords(t, operation.waitMinutes),
                 when: time?.restsUntil ? when(time.restsUntil) : '',
@@ -195,9 +199,7 @@ function Step({
             </span>
           )}
           {time?.restsUntil && words.saysWait && (
-            <span className={`quiet text-sm ${inLine}`}>
-              {t('runSheet.restsUntil', { when: when(time.restsUntil) })}
-            </span>
+            <span className={`quiet text-sm ${wait}`}>{t('runSheet.restsUntil', { when: when(time.restsUntil) })}</span>
           )}
           {operation.changedSince && isTicked && (
             <span className="text-error block text-sm font-semibold">{t('runSheet.changed')}</span>
