@@ -94,7 +94,7 @@ public sealed class BenchDayTests(DemoApplication application) : ApiTest(applica
         async Task<IReadOnlyDictionary<string, JsonNode>> SheetAsync() =>
             (await GetAsync($"/api/commissions/{commission}/run-sheet"))["operations"]!.AsArray().ToDictionary(one => (string)one!["id"]!, one => one!);
         var before = await SheetAsync();
-        Assert.Equal(0, (int)(await PlanAsync())["pace"]!["jobs"]!);
+        Assert.Equal(0, (int)(await PlanAsync())["pace"]!["count"]!);
         var jobs = before.Values.Where(one => one["tickedAt"] is null && (double)one["minutes"]! > 3).Take(24).ToList();
         var at = Now.AddDays(-3);
         foreach (var job in jobs)
@@ -102,7 +102,7 @@ public sealed class BenchDayTests(DemoApplication application) : ApiTest(applica
 
         var pace = (await PlanAsync())["pace"]!;
         var factor = (double)pace["factor"]!;
-        Assert.Equal(jobs.Count - 1, (int)pace["jobs"]!);
+        Assert.Equal(jobs.Count - 1, (int)pace["count"]!);
         Assert.InRange(factor, 1.7, 2);
         // Whatever is to be done by hand is counted so, on each sheet; what was ticked has not changed by it.
         var after = await SheetAsync();
@@ -129,7 +129,7 @@ public sealed class BenchDayTests(DemoApplication application) : ApiTest(applica
             ["isDry"] = isDry,
             ["minutes"] = minutes,
         };
-        async Task<int> TouchesAsync() => (int)(await BenchAsync())["learned"]!["touches"]!;
+        async Task<int> TouchesAsync() => (int)(await BenchAsync())["learned"]!["count"]!;
         var before = await TouchesAsync();
         await TellAsync(Guid.NewGuid(), Touched(false, 100));
         var readings = (await BenchAsync())["readings"]!.AsArray().Where(reading => (string)reading!["operationId"]! == (string)operation["id"]!).ToList();

@@ -3794,29 +3794,6 @@ export interface components {
              */
             countedBesides: number;
         };
-        /** @description How many times as long things dry in a studio as the house figures say. A touch only tells that it was dry before, or will be after: probit analysis (Finney 1971) of the logarithm of the times, with what is usual as a prior, over a grid. */
-        DryingFactor: {
-            /**
-             * Format: double
-             * @description In steps of a twentieth, so that plans do not tremble with each touch; 1 without touches.
-             */
-            factor: number;
-            /**
-             * Format: double
-             * @description Nine of ten times it is between this ...
-             */
-            low: number;
-            /**
-             * Format: double
-             * @description ... and this.
-             */
-            high: number;
-            /**
-             * Format: int32
-             * @description That it was learned from.
-             */
-            touches: number;
-        };
         /**
          * @description How a flower dries after a stage.
          * @enum {unknown}
@@ -4038,7 +4015,7 @@ export interface components {
             /** @description What was read on pieces and written down. */
             readings: components["schemas"]["DryingReading"][];
             /** @description How long things dry here, as the touches say. */
-            learned: components["schemas"]["DryingFactor"];
+            learned: components["schemas"]["LearnedFactor"];
             /** @description Of all materials, by id. */
             names: {
                 [key: string]: string;
@@ -4869,7 +4846,7 @@ export interface components {
             /** @description What is to do has changed since: something is in no plan, or gone. */
             isOld: boolean;
             /** @description How long hands take here: minutes are counted so. */
-            pace: components["schemas"]["HandPace"];
+            pace: components["schemas"]["LearnedFactor"];
             /**
              * Format: int32
              * @description To send with a change (If-Match).
@@ -4973,29 +4950,6 @@ export interface components {
              * @description As it was computed. In g.
              */
             exactG: number;
-        };
-        /** @description How many times as long the hands of a studio take as the house figures say, from what was ticked one after the other. Nobody times herself: from one tick to the next is the job and whatever came between, so a part of them is taken to tell nothing, and what is usual is a prior, over a grid. */
-        HandPace: {
-            /**
-             * Format: double
-             * @description In steps of a twentieth, so that plans do not tremble with each tick; 1 without jobs.
-             */
-            factor: number;
-            /**
-             * Format: double
-             * @description Nine of ten times it is between this ...
-             */
-            low: number;
-            /**
-             * Format: double
-             * @description ... and this.
-             */
-            high: number;
-            /**
-             * Format: int32
-             * @description That it was learned from.
-             */
-            jobs: number;
         };
         /**
          * @description What a hand takes an amount in.
@@ -5181,6 +5135,29 @@ export interface components {
              * @description CIE b*, blue to yellow.
              */
             b: number;
+        };
+        /** @description How many times as long something takes in a studio as the house figures say, as what was observed there has taught: the posterior of its logarithm, over a grid. */
+        LearnedFactor: {
+            /**
+             * Format: double
+             * @description In steps of a twentieth, so that plans do not tremble with each observation; 1 without any.
+             */
+            factor: number;
+            /**
+             * Format: double
+             * @description Nine of ten times it is between this ...
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description ... and this.
+             */
+            high: number;
+            /**
+             * Format: int32
+             * @description Of what it was learned from.
+             */
+            count: number;
         };
         /** @description A leftover that goes, or may go, into a paste. */
         LeftoverView: {

@@ -12,11 +12,7 @@ public sealed record DryingTouch(bool IsDry, double Minutes, double HouseMinutes
 /// How many times as long things dry in a studio as the house figures say. A touch only tells that it was dry before, or will be after: probit analysis
 /// (Finney 1971) of the logarithm of the times, with what is usual as a prior, over a grid.
 /// </summary>
-/// <param name="Factor">In steps of a twentieth, so that plans do not tremble with each touch; 1 without touches.</param>
-/// <param name="Low">Nine of ten times it is between this ...</param>
-/// <param name="High">... and this.</param>
-/// <param name="Touches">That it was learned from.</param>
-public sealed record DryingFactor(double Factor, double Low, double High, int Touches)
+public static class DryingFactor
 {
     /// <summary>How far studios differ from the house figures, and pieces within one, as standard deviations of the logarithm. House figures.</summary>
     private const double AmongStudios = 0.35, AmongPieces = 0.15;
@@ -24,12 +20,8 @@ public sealed record DryingFactor(double Factor, double Low, double High, int To
     /// <summary>So many touches are wrong: another tray, a key pressed by mistake.</summary>
     private const double Slips = 0.04;
 
-    public static DryingFactor From(IEnumerable<DryingTouch> touches)
-    {
-        var known = touches.Where(touch => touch is { Minutes: > 0, HouseMinutes: > 0 }).ToList();
-        var (factor, low, high) = FactorPosterior.Of(known, AmongStudios, ChanceOf);
-        return new DryingFactor(factor, low, high, known.Count);
-    }
+    public static LearnedFactor From(IEnumerable<DryingTouch> touches) =>
+        LearnedFactor.From([.. touches.Where(touch => touch is { Minutes: > 0, HouseMinutes: > 0 })], AmongStudios, ChanceOf);
 
     /// <param name="x">Logarithm of the factor.</param>
     private static double ChanceOf(DryingTouch touch, double x)

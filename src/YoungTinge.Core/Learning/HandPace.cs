@@ -11,11 +11,7 @@ public sealed record HandTick(string By, DateTimeOffset At, double HouseMinutes)
 /// How many times as long the hands of a studio take as the house figures say, from what was ticked one after the other. Nobody times herself: from one tick to
 /// the next is the job and whatever came between, so a part of them is taken to tell nothing, and what is usual is a prior, over a grid.
 /// </summary>
-/// <param name="Factor">In steps of a twentieth, so that plans do not tremble with each tick; 1 without jobs.</param>
-/// <param name="Low">Nine of ten times it is between this ...</param>
-/// <param name="High">... and this.</param>
-/// <param name="Jobs">That it was learned from.</param>
-public sealed record HandPace(double Factor, double Low, double High, int Jobs)
+public static class HandPace
 {
     /// <summary>How far hands differ from the house figures, and jobs of one hand, as standard deviations of the logarithm. House figures.</summary>
     private const double AmongHands = 0.30, AmongJobs = 0.35;
@@ -35,12 +31,8 @@ public sealed record HandPace(double Factor, double Low, double High, int Jobs)
     /// <summary>After a longer pause nobody can say when a job was begun.</summary>
     private static readonly TimeSpan LongestJob = TimeSpan.FromHours(4);
 
-    public static HandPace From(IEnumerable<HandTick> ticks)
-    {
-        var jobs = ticks.GroupBy(tick => tick.By).SelectMany(JobsOf).ToList();
-        var (factor, low, high) = FactorPosterior.Of(jobs, AmongHands, ChanceOf);
-        return new HandPace(factor, low, high, jobs.Count);
-    }
+    public static LearnedFactor From(IEnumerable<HandTick> ticks) =>
+        LearnedFactor.From([.. ticks.GroupBy(tick => tick.By).SelectMany(JobsOf)], AmongHands, ChanceOf);
 
     /// <returns>For each job, the logarithm of how many times as long it took.</returns>
     private static IEnumerable<double> JobsOf(IEnumerable<HandTick> ticks)

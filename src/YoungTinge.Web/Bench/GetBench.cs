@@ -50,7 +50,7 @@ public static class GetBench
     /// <param name="Names">Of all materials, by id.</param>
     public sealed record Answer(
         string TimeZone, IReadOnlyList<Maker> Makers, bool IsPlanned, IReadOnlyList<TaskView> Tasks, int More, IReadOnlyList<DoneView> Done, IReadOnlyList<OperationView> Recent,
-        IReadOnlyList<OperationView> Resting, IReadOnlyList<BenchTimer> Timers, IReadOnlyList<DryingReading> Readings, DryingFactor Learned, IReadOnlyDictionary<string, string> Names);
+        IReadOnlyList<OperationView> Resting, IReadOnlyList<BenchTimer> Timers, IReadOnlyList<DryingReading> Readings, LearnedFactor Learned, IReadOnlyDictionary<string, string> Names);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/bench", Handle).KeepsAnswer().WithName("getBench").Produces<Answer>().ProducesProblems();
 

@@ -16,7 +16,7 @@ public static class GetPlan
     /// <param name="LateMinutes">Of the plan in force, all commissions together; 0 for in time.</param>
     /// <param name="Pace">How long hands take here: minutes are counted so.</param>
     /// <param name="Version">To send with a change (If-Match).</param>
-    public sealed record Answer(string TimeZone, IReadOnlyList<Maker> Makers, int? DryingPieces, WorkPlan? Plan, int LateMinutes, IReadOnlyList<CommissionView> Commissions, IReadOnlyList<OperationView> Operations, bool IsOld, HandPace Pace, int Version);
+    public sealed record Answer(string TimeZone, IReadOnlyList<Maker> Makers, int? DryingPieces, WorkPlan? Plan, int LateMinutes, IReadOnlyList<CommissionView> Commissions, IReadOnlyList<OperationView> Operations, bool IsOld, LearnedFactor Pace, int Version);
 
     /// <param name="Plan">Null to have none in force.</param>
     public sealed record Change(IReadOnlyList<Maker> Makers, WorkPlan? Plan)

@@ -20,7 +20,7 @@ namespace YoungTinge.Web.Shared;
 internal sealed record StudioRows(
     Studio Studio, Materials Materials, IReadOnlyList<Commission> Commissions, IReadOnlyList<Flower> Flowers, IReadOnlyList<PlannedPiece> Pieces,
     IReadOnlyDictionary<Guid, OmbrePlan> Ombres, IReadOnlyDictionary<Guid, MarblePlan> Marbles, IReadOnlyList<Batch> Batches, IReadOnlyList<ChosenLeftover> Leftovers,
-    IReadOnlyDictionary<string, Done> Ticks, DryingFactor Drying, HandPace Pace);
+    IReadOnlyDictionary<string, Done> Ticks, LearnedFactor Drying, LearnedFactor Pace);
 
 /// <summary>
 /// All that the work of a studio is computed from, and what was computed of it: every view reads the same. Each commission is worked out when it is first asked for.
@@ -71,10 +71,10 @@ internal sealed class StudioWork
     public IReadOnlyDictionary<string, Done> Ticks => rows.Ticks;
 
     /// <summary>How long things dry here.</summary>
-    public DryingFactor Drying => rows.Drying;
+    public LearnedFactor Drying => rows.Drying;
 
     /// <summary>How long hands take here.</summary>
-    public HandPace Pace => rows.Pace;
+    public LearnedFactor Pace => rows.Pace;
 
     /// <summary>Every piece as it is carried out: on the paste that it is shaped from.</summary>
     public IEnumerable<PlannedPiece> Pieces => Flowers.SelectMany(flower => PiecesOf(flower.Id));

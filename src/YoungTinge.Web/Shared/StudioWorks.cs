@@ -51,7 +51,7 @@ internal sealed class StudioWorks(
         var chosen = isSameBatches ? rows!.Leftovers : [.. (await leftovers.ListAsync(studio.Id, none)).Where(leftover => ownBatches.Any(batch => batch.Id == leftover.BatchId))];
         var done = IsSame("operation_done") ? rows!.Ticks : (await ticks.ListAsync(studio.Id, none)).ToDictionary(tick => tick.OperationId);
         var drying = IsSame("drying_reading") ? rows!.Drying : DryingFactor.From((await bench.ReadingsAsync(studio.Id, none)).Select(reading => new DryingTouch(reading.IsDry, reading.Minutes ?? 0, reading.HouseMinutes)));
-        // Nobody stands by what only dries.
+        // Ticks from before the house figure was kept beside them teach nothing.
         var pace = ReferenceEquals(done, rows?.Ticks) ? rows.Pace : HandPace.From(done.Values.Where(tick => tick.HouseMinutes is not null).Select(tick => new HandTick(tick.By, tick.At, tick.HouseMinutes!.Value)));
         var now = new StudioRows(studio, materials, all, flowers, own, ombres, marbles, ownBatches, chosen, done, drying, pace);
         return (now, isSameCabinet ? new StudioWork(now, work) : new StudioWork(now));

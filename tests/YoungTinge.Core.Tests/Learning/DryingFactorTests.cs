@@ -30,7 +30,7 @@ public class DryingFactorTests
     public void Without_touches_all_is_as_the_house_says()
     {
         var none = DryingFactor.From([]);
-        Assert.Equal((1, 0), (none.Factor, none.Touches));
+        Assert.Equal((1, 0), (none.Factor, none.Count));
         Assert.InRange(none.Low, 0.5, 0.6);
         Assert.InRange(none.High, 1.7, 1.9);
         // What is not known, or was touched at once, tells nothing.

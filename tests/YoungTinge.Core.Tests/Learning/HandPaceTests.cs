@@ -33,7 +33,7 @@ public class HandPaceTests
     public void Without_jobs_all_is_as_the_house_says()
     {
         var none = HandPace.From([]);
-        Assert.Equal((1, 0), (none.Factor, none.Jobs));
+        Assert.Equal((1, 0), (none.Factor, none.Count));
         // One tick alone has no beginning; what was ticked in one go, after days, or has no minutes of a hand tells nothing.
         Assert.Equal(none, HandPace.From([new("Odile", Monday, 20)]));
         Assert.Equal(none, HandPace.From([new("Odile", Monday, 20), new("Odile", Monday.AddSeconds(20), 10), new("Odile", Monday.AddDays(2), 15), new("Odile", Monday.AddDays(2).AddMinutes(30), 0)]));

@@ -73,7 +73,7 @@ export function Drying({
       </ul>
       <p className="quiet mt-1 text-sm">
         {t('benchDay.learned', {
-          count: learned.touches,
+          count: learned.count,
           factor: rounded(learned.factor, 2),
           low: rounded(learned.low, 1),
           high: rounded(learned.high, 1),

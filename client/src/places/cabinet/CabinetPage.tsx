@@ -25,7 +25,7 @@ export function CabinetPage() {
   const [wanted, setWanted] = useState('')
   const [withRetired, setWithRetired] = useState(false)
   const [order, setOrder] = useState<Order>('shelf')
-  if (!data || notes.some((one) => one.isPending))
+  if (!data || notes.some((one) => one.isLoading))
     return error ? <Unreadable error={error} retry={() => void refetch()} /> : <Reading />
   const retired = data.filter((material) => material.isRetired).length
   const found = data

@@ -40,7 +40,7 @@ export function LogbookPage() {
   const nameOf = nameFinder(materials)
   const change = useChange()
   const next = useQuery(queries.logNext())
-  if (!entries.data || next.isPending)
+  if (!entries.data || next.isLoading)
     return entries.error ? <Unreadable error={entries.error} retry={() => void entries.refetch()} /> : <Reading />
   const isAsked = Object.values(asked).some((one) => one !== undefined && one !== '')
   return (

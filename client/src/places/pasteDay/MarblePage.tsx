@@ -75,6 +75,7 @@ function OpenMarble({ flowerId, kept, materials }: { flowerId: string; kept: Mar
           onDrop={(now) => draft.drop(now ?? saved)}
         />
       </PlanHead>
+      {/* Places are kept free, about as high as what comes. */}
       {look.data ? <MarbleSheet look={look.data} /> : <div className="surround h-170 w-full lg:h-87" />}
       <div className="grid gap-x-10 gap-y-6 px-4 py-4 lg:grid-cols-[22rem_minmax(0,1fr)] lg:px-6 print:hidden">
         <Stripes

@@ -196,6 +196,7 @@ function Run({ plan, view }: { plan: OmbrePlan; view: OmbreView | undefined }) {
   return (
     <section aria-label={t('ombre.run')} className="surround px-4 py-5 lg:px-6">
       <ol className="flex">
+        {/* As high as shades with their words, until they come. */}
         {!view && plan.uses.map((_, i) => <li key={i} aria-hidden className="h-43 flex-1" />)}
         {view?.shades.map((shade, i) => (
           <li key={i} className="min-w-0 flex-1">

@@ -8,7 +8,7 @@ import { isClash } from '../../core/RequestFailed'
 import { ClashChoice } from '../../shared/ClashChoice'
 import { Failure, NotThere } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
-import { fixed } from '../../shared/numbers'
+import { rounded } from '../../shared/numbers'
 import { PageTitle } from '../../shared/PageTitle'
 import { useTranslation } from '../../shared/translation'
 import { useKept } from '../../shared/useKept'
@@ -108,7 +108,7 @@ function OpenPlan({ kept }: { kept: WorkPlanInForce }) {
         {t('plan.help')}{' '}
         {kept.pace.factor === 1
           ? t('plan.houseTimes')
-          : t('plan.ownTimes', { times: fixed(kept.pace.factor, 2), count: kept.pace.jobs })}
+          : t('plan.ownTimes', { times: rounded(kept.pace.factor, 2), count: kept.pace.count })}
       </p>
       <details className="relative mt-3 print:hidden">
         <summary className="act min-h-6 text-sm">

@@ -50,6 +50,7 @@ export function QuestionCard({
     setNumber(number + 1)
   }
   useKeys({ '1': () => choose(0), '2': () => choose(1), '3': () => choose(2), Enter: next })
+  // The list below it on a phone stays where it is from one question to the next.
   if (!asked)
     return (
       <div className="min-h-60">

@@ -102,6 +102,7 @@ function Targets({
             onChoose={onPiece}
           />
         </div>
+        {/* About as high as the list of zones, which comes a moment later. */}
         <div className="min-h-100">
           {state?.preview && session && (
             <ZoneList plan={state.plan} preview={state.preview} zone={zone} onZone={setZone} onChange={edit(session)} />

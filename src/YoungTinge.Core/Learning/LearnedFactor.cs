@@ -1,10 +1,11 @@
 namespace YoungTinge.Core.Learning;
 
-/// <summary>What observations tell of how many times as long something takes as the house says: the posterior of its logarithm, over a grid.</summary>
+/// <summary>How many times as long something takes in a studio as the house figures say, as what was observed there has taught: the posterior of its logarithm, over a grid.</summary>
 /// <param name="Factor">In steps of a twentieth, so that plans do not tremble with each observation; 1 without any.</param>
 /// <param name="Low">Nine of ten times it is between this ...</param>
 /// <param name="High">... and this.</param>
-internal readonly record struct FactorPosterior(double Factor, double Low, double High)
+/// <param name="Count">Of what it was learned from.</param>
+public sealed record LearnedFactor(double Factor, double Low, double High, int Count)
 {
     private const double Steps = 20;
 
@@ -12,14 +13,14 @@ internal readonly record struct FactorPosterior(double Factor, double Low, doubl
 
     /// <param name="usual">How far studios differ from the house figures: standard deviation of the logarithm, around 0.</param>
     /// <param name="chanceOf">Of an observation, if that is the logarithm of the factor; above 0.</param>
-    public static FactorPosterior Of<T>(IReadOnlyCollection<T> observed, double usual, Func<T, double, double> chanceOf)
+    internal static LearnedFactor From<T>(IReadOnlyCollection<T> observed, double usual, Func<T, double, double> chanceOf)
     {
         var weights = Grid.Select(x => -0.5 * x * x / (usual * usual) + observed.Sum(one => Math.Log(chanceOf(one, x)))).ToArray();
         var most = weights.Max();
         var share = weights.Select(weight => Math.Exp(weight - most)).ToArray();
         var total = share.Sum();
         var mean = Grid.Zip(share, (x, weight) => x * weight).Sum() / total;
-        return new FactorPosterior(observed.Count == 0 ? 1 : Math.Round(Steps * Math.Exp(mean)) / Steps, Math.Exp(Quantile(0.05)), Math.Exp(Quantile(0.95)));
+        return new LearnedFactor(observed.Count == 0 ? 1 : Math.Round(Steps * Math.Exp(mean)) / Steps, Math.Exp(Quantile(0.05)), Math.Exp(Quantile(0.95)), observed.Count);
 
         double Quantile(double of)
         {
