@@ -38,6 +38,9 @@ public sealed class CoatPlanner
 
     private const double ShareOfAStep = 0.02;
 
+    /// <summary>In looks at the whole piece, as many as no more than one search in forty takes: about three seconds of one core.</summary>
+    private const int UsualPatience = 20_000;
+
     /// <summary>Of a piece that takes no paste of its own, for a recipe to look like.</summary>
     private const double AnyPasteG = 100;
 
@@ -78,20 +81,16 @@ public sealed class CoatPlanner
 
     /// <param name="keepsPaste">The paste stays too: it is mixed already, or belongs to a run of shades.</param>
     /// <param name="progress">Is told the share done, 0 to 1, from the first step on.</param>
-    /// <param name="spent">
-    /// Share of the time that whoever asks will wait, 1 when it is over: then what is whole is not bettered any more. The core has no clock; without it the
-    /// same question has the same answer, however long it takes.
-    /// </param>
+    /// <param name="patience">How much of a search is worth waiting for. It is counted in looks: the same question has the same answer however busy the machine is.</param>
     /// <returns>Null where there is no such way: no paste, nothing to wash with, or nothing of what its name says is left of it in the end.</returns>
-    public Proposal? Propose(Approach approach, bool keepsPaste, CancellationToken cancel = default, Action<double>? progress = null, Func<double>? spent = null)
+    public Proposal? Propose(Approach approach, bool keepsPaste, CancellationToken cancel = default, Action<double>? progress = null, int patience = UsualPatience)
     {
         // What is bought is the colour that it is.
         keepsPaste |= piece.Body.Kind == BodyKind.Bought;
         var steps = 0;
         // How many steps there will be is not known; each one takes a like part of what may be left.
-        var beat = new SearchBeat(cancel, () => progress?.Invoke(1 - Math.Pow(1 - ShareOfAStep, ++steps)), spent);
-
         var simulator = new CoatSimulator(shape, materials, standing);
+        var beat = new SearchBeat(cancel, () => progress?.Invoke(1 - Math.Pow(1 - ShareOfAStep, ++steps)), simulator, patience);
         var proposal = approach switch
         {
             Approach.PasteLed => Nearest(approach, keepsPaste ? [plan.Paste] : NearPastes(simulator, beat), paste => Dusted(paste, simulator), beat),
@@ -136,10 +135,10 @@ public sealed class CoatPlanner
 
     /// <summary>The same on one paste, whatever is nearer: one that is mixed for other pieces too.</summary>
     /// <returns>Null where nothing of the approach's name is left of it.</returns>
-    internal Proposal? ProposeOn(PasteRecipe paste, Approach approach, CancellationToken cancel, Func<double>? spent)
+    internal Proposal? ProposeOn(PasteRecipe paste, Approach approach, CancellationToken cancel)
     {
-        var beat = new SearchBeat(cancel, null, spent);
         var simulator = new CoatSimulator(shape, materials, standing);
+        var beat = new SearchBeat(cancel, null, simulator, UsualPatience);
         var proposal = Nearest(approach, [paste], one => approach == Approach.WashLed ? Washed(one, simulator) : Dusted(one, simulator), beat);
         return proposal is not null && IsTrue(proposal) ? proposal : null;
     }
@@ -166,7 +165,7 @@ public sealed class CoatPlanner
         (PasteRecipe Paste, CoatSearch Search, double Cost)? best = null;
         foreach (var paste in likeliestFirst.Take(MostPastes))
         {
-            if (searchOver(paste) is { } search && search.Sketch(beat: beat) is var cost && !(cost >= best?.Cost))
+            if (searchOver(paste) is { } search && search.Sketch(beat) is var cost && !(cost >= best?.Cost))
                 best = (paste, search, cost);
             if (best?.Search.IsReached == true || beat.IsLate)
                 break;
@@ -209,7 +208,7 @@ public sealed class CoatPlanner
             .Select(of => (of, PasteRecipe.Kneaded([(deepRecipe, of), (paleRecipe, 1 - of)])))
             .MinBy(one => Cost(one.Item2));
         var search = Dusted(mean, simulator);
-        search.Sketch(MostCoatsOverMarble, beat);
+        search.Sketch(beat, MostCoatsOverMarble);
         return Finished(Approach.Marbled, mean, search.Finish(newId, beat), [new MarblePart(deepRecipe, share), new MarblePart(paleRecipe, 1 - share)], beat);
     }
 

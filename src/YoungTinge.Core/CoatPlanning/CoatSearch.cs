@@ -109,7 +109,7 @@ internal sealed class CoatSearch
 
     /// <summary>A first plan, to see what may become of this paste.</summary>
     /// <returns>What it misses and takes: less is better.</returns>
-    public double Sketch(int mostCoats = MostNewCoats, SearchBeat beat = default)
+    public double Sketch(SearchBeat beat, int mostCoats = MostNewCoats)
     {
         this.mostCoats = mostCoats;
         if (colours.Count > 0)
@@ -122,7 +122,7 @@ internal sealed class CoatSearch
 
     /// <summary>All coats in order as a hand makes them, worked out from the sketch.</summary>
     /// <param name="newId">For each coat that is new; another one at each call.</param>
-    public IReadOnlyList<Coat> Finish(Func<Guid> newId, SearchBeat beat = default)
+    public IReadOnlyList<Coat> Finish(Func<Guid> newId, SearchBeat beat)
     {
         for (var round = 0; round < MostExchanges && !beat.IsLate && candidates.Any(candidate => candidate.IsFree); round++)
         {

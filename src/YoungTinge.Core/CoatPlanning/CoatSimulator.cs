@@ -38,6 +38,9 @@ internal sealed class CoatSimulator
         samples = [.. Zones.Select(zone => ZoneArea.Of(zone, shape.Build).Samples(shape, PointsAlong, PointsAcross).ToArray())];
     }
 
+    /// <summary>How often the whole piece has been looked at: what a search costs, whatever machine it runs on.</summary>
+    public int Looks { get; private set; }
+
     /// <summary>Colours of the zones in their order, or of one of them.</summary>
     /// <param name="coats">In order, first on the paste. One of nothing, a load or strength of 0, changes nothing.</param>
     public Lab[] See(KubelkaMunkSpectra mix, IReadOnlyList<Coat> coats, Zone? only = null)
@@ -45,6 +48,7 @@ internal sealed class CoatSimulator
         var laid = Ready(coats);
         if (only is { } zone)
             return [See(zone, new Stages().Begin(mix, laid, PointsOf, isKept: false), StackOf(mix, laid, zone.Side()), laid)];
+        Looks++;
         // A trial of one coat, as every slope is, goes on from where it lies; anything else is laid anew, and what follows goes on from that.
         var from = stages.SameBelow(mix, laid) ?? stages.Begin(mix, laid, PointsOf, isKept: true);
         var (face, back) = (StackOf(mix, laid, Side.Face), StackOf(mix, laid, Side.Back));

@@ -45,9 +45,8 @@ public sealed class JointPlanner
 
     /// <param name="approach">Of all of them; a piece that it is no way for takes another. Marbled is a way for one piece, not for many.</param>
     /// <param name="progress">Is told the share done, 0 to 1.</param>
-    /// <param name="clock">Begins to measure the time for one piece: the share that is spent of it, as <see cref="CoatPlanner.Propose"/> takes it.</param>
     /// <returns>By piece; one that there is no way for is not among them.</returns>
-    public IReadOnlyDictionary<Guid, Proposal> Propose(Approach approach, CancellationToken cancel = default, Action<double>? progress = null, Func<Func<double>>? clock = null)
+    public IReadOnlyDictionary<Guid, Proposal> Propose(Approach approach, CancellationToken cancel = default, Action<double>? progress = null)
     {
         Approach[] order = [approach, .. Approaches.Where(other => other != approach)];
         var plans = new Dictionary<Guid, Joined>();
@@ -56,7 +55,7 @@ public sealed class JointPlanner
         foreach (var beside in pieces.OrderByDescending(GramsOf).Index().Chunk(AtATime))
         {
             var inUse = open.ToHashSet();
-            var planned = SideBySide.Select(beside, (one, _) => Planned(one.Item, inUse, order, cancel, share => Tell(one.Index, share), clock?.Invoke()), cancel);
+            var planned = SideBySide.Select(beside, (one, _) => Planned(one.Item, inUse, order, cancel, share => Tell(one.Index, share)), cancel);
             foreach (var joined in planned.OfType<Joined>())
             {
                 plans[joined.Piece.Id] = joined;
@@ -70,17 +69,17 @@ public sealed class JointPlanner
             progress?.Invoke(ShareOfPlanning * shares.Average());
         }
 
-        SharePastes(plans, cancel, share => progress?.Invoke(ShareOfPlanning + (1 - ShareOfPlanning) * share), clock);
+        SharePastes(plans, cancel, share => progress?.Invoke(ShareOfPlanning + (1 - ShareOfPlanning) * share));
         new SharedPots(materials).Share(plans, cancel);
         progress?.Invoke(1);
         return plans.ToDictionary(one => one.Key, one => one.Value.Now);
     }
 
     /// <summary>By itself, the way that was asked for or else another; null if there is none.</summary>
-    private Joined? Planned(PieceToPlan piece, IReadOnlySet<string> inUse, IEnumerable<Approach> order, CancellationToken cancel, Action<double> progress, Func<double>? spent)
+    private Joined? Planned(PieceToPlan piece, IReadOnlySet<string> inUse, IEnumerable<Approach> order, CancellationToken cancel, Action<double> progress)
     {
         var planner = new CoatPlanner(piece.Plan, piece.Piece, Math.Max(1, piece.Parts), materials, piece.Rules with { InUse = inUse }, newId, piece.Source, piece.Standing);
-        var proposal = order.Select(way => planner.Propose(way, piece.KeepsPaste, cancel, progress, spent)).FirstOrDefault(one => one is not null);
+        var proposal = order.Select(way => planner.Propose(way, piece.KeepsPaste, cancel, progress)).FirstOrDefault(one => one is not null);
         progress(1);
         return proposal is null ? null : new Joined(piece, planner, proposal, proposal, GramsOf(piece));
     }
@@ -88,7 +87,7 @@ public sealed class JointPlanner
     private static double GramsOf(PieceToPlan piece) => PasteQuantity.For(piece.Piece, Math.Max(1, piece.Parts)).BatchG;
 
     /// <summary>Every paste but the largest is put to the test: whether its pieces would miss it on another that is mixed anyway.</summary>
-    private void SharePastes(Dictionary<Guid, Joined> plans, CancellationToken cancel, Action<double> progress, Func<Func<double>>? clock)
+    private void SharePastes(Dictionary<Guid, Joined> plans, CancellationToken cancel, Action<double> progress)
     {
         var mixed = plans.Values.Where(one => !one.Piece.KeepsPaste && one.Grams > 0).GroupBy(one => one.Now.Plan.Paste.Key).OrderBy(group => group.Sum(one => one.Grams)).Select(group => group.Key).ToList();
         foreach (var (i, key) in mixed.Index())
@@ -100,7 +99,7 @@ public sealed class JointPlanner
                 .Select(paste => (Paste: paste, DeltaE: DeltaE2000.Between(colour, PasteOptics.ColourOf(paste, materials)))).Where(one => one.DeltaE < AlikeDeltaE).OrderBy(one => one.DeltaE).Take(MostTried);
             foreach (var (paste, _) in others)
             {
-                var on = its.Select(one => (one.Piece.Id, Joined: OnPaste(one, paste, cancel, clock))).TakeWhile(one => one.Joined is not null).ToList();
+                var on = its.Select(one => (one.Piece.Id, Joined: OnPaste(one, paste, cancel))).TakeWhile(one => one.Joined is not null).ToList();
                 if (on.Count < its.Count)
                     continue;
                 foreach (var (id, joined) in on)
@@ -111,9 +110,9 @@ public sealed class JointPlanner
     }
 
     /// <summary>Null if the piece would miss its own, or takes a coat more.</summary>
-    private Joined? OnPaste(Joined one, PasteRecipe paste, CancellationToken cancel, Func<Func<double>>? clock)
+    private Joined? OnPaste(Joined one, PasteRecipe paste, CancellationToken cancel)
     {
-        return one.Piece.Rules.AllowsAll([paste.BaseId, .. paste.Doses.Select(dose => dose.ColourantId)], materials) && one.Planner.ProposeOn(paste, one.Now.Approach, cancel, clock?.Invoke()) is { } proposal && proposal.Plan.Coats.Count <= one.Now.Plan.Coats.Count
+        return one.Piece.Rules.AllowsAll([paste.BaseId, .. paste.Doses.Select(dose => dose.ColourantId)], materials) && one.Planner.ProposeOn(paste, one.Now.Approach, cancel) is { } proposal && proposal.Plan.Coats.Count <= one.Now.Plan.Coats.Count
             && !MakersWeights.Misses(one.Alone.DeltaEs(), proposal.DeltaEs())
             ? one with { Now = proposal }
             : null;

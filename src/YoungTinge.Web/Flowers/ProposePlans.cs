@@ -1,4 +1,3 @@
-using System.Diagnostics;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.CoatPlanning;
 using YoungTinge.Core.Coats.Advice;
@@ -34,9 +33,6 @@ public static class ProposePlans
     public static void Map(RouteGroupBuilder api) => api.MapPost("/pieces/{id:guid}/proposals", Handle)
         .Computes().ForMaker().WithName("proposePlans").Produces<Answer>().ProducesProblems(404, 422);
 
-    /// <summary>More is not worth waiting for: after that a plan that is whole is not bettered any more.</summary>
-    private static readonly TimeSpan LongestSearch = TimeSpan.FromSeconds(3);
-
     private static async Task<IResult> Handle(
         Guid id, Request request, StudioWorks works, CabinetStore cabinet, HttpContext context, CancellationToken cancel)
     {
@@ -52,12 +48,11 @@ public static class ProposePlans
         var planner = new CoatPlanner(planned.Plan, planned.Piece, planned.Parts, work.Materials, rules, Guid.CreateVersion7, planned.Source, planned.Standing);
         return await LongWork.RunAsync(context, (progress, stop) =>
         {
-            var searched = Stopwatch.StartNew();
             var approaches = Enum.GetValues<Approach>();
             var shares = new double[approaches.Length];
             var found = SideBySide.Select(approaches, (approach, i) =>
             {
-                var proposal = planner.Propose(approach, keepsPaste, stop, share => Tell(i, share), () => searched.Elapsed / LongestSearch);
+                var proposal = planner.Propose(approach, keepsPaste, stop, share => Tell(i, share));
                 Tell(i, 1);
                 return proposal;
             }, stop).OfType<Proposal>();

@@ -1,4 +1,3 @@
-using System.Diagnostics;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.CoatPlanning;
 using YoungTinge.Core.Coats.Model;
@@ -37,9 +36,6 @@ public static class ProposeTogether
     public sealed record Answer(
         IReadOnlyList<PieceChanges.Change> Changes, IReadOnlyList<Guid> NoWay, IReadOnlyList<PasteRowView> Pastes, IReadOnlyList<PotRowView> Pots, int PastesBefore, int PotsBefore, double ReachedDeltaE);
 
-    /// <summary>More is not worth waiting for, for one piece.</summary>
-    private static readonly TimeSpan LongestSearch = TimeSpan.FromSeconds(3);
-
     public static void Map(RouteGroupBuilder api) => api.MapPost("/commissions/{id:guid}/proposals", Handle)
         .Computes().ForMaker().WithName("proposeTogether").WithSummary("Plans several pieces of a commission together. Keeps nothing.").Produces<Answer>().ProducesProblems(404, 422);
 
@@ -60,11 +56,7 @@ public static class ProposeTogether
             work.Materials, Guid.CreateVersion7);
         return await LongWork.RunAsync(context, (progress, stop) =>
         {
-            var found = planner.Propose(request.Approach, stop, progress, () =>
-            {
-                var searched = Stopwatch.StartNew();
-                return () => searched.Elapsed / LongestSearch;
-            });
+            var found = planner.Propose(request.Approach, stop, progress);
             return View([.. chosen.Where(piece => found.ContainsKey(piece.Id)).Select(piece => (piece, found[piece.Id].Plan))], [.. chosen.Select(piece => piece.Id).Where(one => !found.ContainsKey(one))], work);
         });
     }

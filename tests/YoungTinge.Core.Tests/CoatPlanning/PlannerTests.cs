@@ -61,8 +61,8 @@ public class PlannerTests
         var wanted = Made(Dust("guelder", 0.2), Dust("nettle", 0.1, new Place(PlaceKind.Base, 0, 0.15, 0.3)));
         var (steps, stepsWhenLate) = (0, 0);
         var best = Planner(wanted).Propose(Approach.DustLed, keepsPaste: false, progress: _ => steps++)!;
-        var late = Planner(wanted).Propose(Approach.DustLed, keepsPaste: false, progress: _ => stepsWhenLate++, spent: () => 1)!;
-        var over = Planner(wanted).Propose(Approach.PasteLed, keepsPaste: false, spent: () => 2)!;
+        var late = Planner(wanted).Propose(Approach.DustLed, keepsPaste: false, progress: _ => stepsWhenLate++, patience: 500)!;
+        var over = Planner(wanted).Propose(Approach.PasteLed, keepsPaste: false, patience: 0)!;
         Assert.True(stepsWhenLate < steps, $"{stepsWhenLate} of {steps}");
         Assert.InRange(late.WorstDeltaE, 0, best.WorstDeltaE + 4);
         Assert.NotEmpty(late.Plan.Coats.OfType<DustCoat>());
