@@ -12,7 +12,14 @@ applyTheme()
 // While it is being worked on, nothing is held.
 if (import.meta.env.PROD) void navigator.serviceWorker?.register('/sw.js')
 
-const queries = new FreshQueryClient({ defaultOptions: { queries: { retry: 1, staleTime: 5_000 } } })
+// Whether the machine has a network says nothing about a server that may run on it: what cannot be reached says so itself.
+const networkMode = 'always'
+const queries = new FreshQueryClient({
+  defaultOptions: {
+    queries: { networkMode, retry: 1, staleTime: 5_000, refetchOnReconnect: true },
+    mutations: { networkMode },
+  },
+})
 
 // Where its words cannot be fetched the first language does.
 void speakAsBefore()

@@ -313,8 +313,15 @@ public sealed class Browser
                 return found;
             if (AwaitsAnAnswer())
                 idle.Restart();
-            return idle.Elapsed < Patience ? null : throw new WebDriverTimeoutException($"Waited for {what}, with nothing more under way.");
+            return idle.Elapsed < Patience ? null : throw new WebDriverTimeoutException($"Waited for {what}, with nothing more under way. {Shown()}");
         })!;
+    }
+
+    /// <summary>For whoever reads of a failure and has no picture of it.</summary>
+    private string Shown()
+    {
+        const int most = 500;
+        return $"{driver.Url} shows: {Run($"return (document.querySelector('main') ?? document.body).innerText.replaceAll(/\\s+/g, ' ').slice(0, {most})")}";
     }
 
     /// <summary>Does something to an element again if the page was drawn anew in between.</summary>

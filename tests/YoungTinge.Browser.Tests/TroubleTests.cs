@@ -59,6 +59,22 @@ public class TroubleTests(Application application)
         browser.Find("button", "DustVixen");
     });
 
+    /// <summary>The server may run on this very machine, or in the same house.</summary>
+    [Fact]
+    public Task Without_a_network_a_server_that_answers_is_worked_with() => application.InBrowserAsync(nameof(Without_a_network_a_server_that_answers_is_worked_with), browser =>
+    {
+        browser.Open("/");
+        browser.WaitForText("Lantern Pier winter supper");
+        browser.Run("window.dispatchEvent(new Event('offline'))");
+        browser.Click("link", "Change Harbour school fete");
+        browser.Fill("Name", "Harbour school fair");
+        browser.Click("button", "Save", exact: true);
+        browser.Find("heading", "Harbour school fair");
+        browser.Click("link", "Cabinet", exact: true);
+        browser.WaitForText("jars");
+        return Task.CompletedTask;
+    });
+
     [Fact]
     public Task A_draft_outlives_the_server_and_the_window() => application.InBrowserAsync(nameof(A_draft_outlives_the_server_and_the_window), async browser =>
     {

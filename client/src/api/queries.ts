@@ -14,7 +14,6 @@ export const queries = {
       queryKey: ['me'],
       queryFn: (asked) =>
         held.orHeld(addresses.me, () => answer(api.GET(addresses.me, { signal: asked.signal })), asked),
-      networkMode: 'always',
       staleTime: 60_000,
       // What is shown hangs on it: asked again until the server is back.
       retry: (_, error) => error instanceof RequestFailed && error.isPassing && error.code !== 'signedOut',
@@ -221,14 +220,12 @@ export const queries = {
       queryKey: ['bench'],
       queryFn: ({ signal }) =>
         held.reading(addresses.bench, () => answer(api.GET(addresses.bench, { signal })), signal),
-      networkMode: 'always',
     }),
   /** The day as it was when there was a connection: there at once. */
   heldBench: () =>
     queryOptions({
       queryKey: ['bench-held'],
       queryFn: async () => (await held.find<BenchAnswer>(addresses.bench)) ?? null,
-      networkMode: 'always',
       staleTime: Infinity,
     }),
   calendarAddress: () =>
@@ -246,7 +243,6 @@ export const queries = {
       queryKey: ['studio'],
       queryFn: (asked) =>
         held.orHeld(addresses.studio, () => answer(api.GET(addresses.studio, { signal: asked.signal })), asked),
-      networkMode: 'always',
       staleTime: Infinity,
     }),
   bin: () =>

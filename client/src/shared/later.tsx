@@ -23,7 +23,6 @@ export function later<P extends object>(
       },
       staleTime: Infinity,
       gcTime: Infinity,
-      networkMode: 'always',
     })
     if (part.error) return <Fallen again={() => void part.refetch()} />
     if (!part.data) return <Reading />

@@ -44,7 +44,6 @@ export function usePictureMarks(picture: Picture, onSaved: () => void, onConflic
     },
     retry: (_, error) => error instanceof RequestFailed && error.isPassing,
     retryDelay: (times) => Math.min(10_000, 1000 * 2 ** times),
-    networkMode: 'always',
     // One after the other.
     scope: { id: picture.id },
   })
