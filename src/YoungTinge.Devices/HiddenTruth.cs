@@ -1,6 +1,7 @@
 using System.Security.Cryptography;
 using System.Text;
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Optics;
 
@@ -8,7 +9,7 @@ namespace YoungTinge.Devices;
 
 /// <summary>
 /// What is really in the jars of the simulated bench: like the cabinet's figures, but not quite. A colour is stronger or weaker,
-/// its bands lie a few nanometres off, and it scatters a little more or less. The same seed gives the same truth.
+/// its bands lie a few nanometres off, and it scatters a little more or less; and the hand lays more or less of it than is planned. The same seed gives the same truth.
 /// </summary>
 public sealed class HiddenTruth(int seed)
 {
@@ -17,18 +18,26 @@ public sealed class HiddenTruth(int seed)
     private const double MostStrength = 0.5;
     private const double ShiftNm = 6;
     private const double ScatterSpread = 0.12;
+    private const double HandSpread = 0.15;
 
     public Colourant Of(Colourant colourant) => colourant with { Optics = Of(colourant.Id, colourant.Optics) };
 
     public Dust Of(Dust dust) => dust with { Optics = Of(dust.Id, dust.Optics) };
 
-    /// <summary>A whole shelf as it really is.</summary>
-    public Materials Of(Materials jars) => new(jars.All.Select(jar => jar switch
+    /// <summary>A whole shelf as it really is, in the hand that really lays it on.</summary>
+    public Materials Of(Materials jars) => jars.With(jars.All.Select(jar => jar switch
     {
         Colourant colourant => Of(colourant),
         Dust dust => Of(dust),
         _ => jar,
-    }));
+    }), Hand());
+
+    private MakersHand Hand()
+    {
+        var chance = ChanceOf("hand");
+        double Times() => Math.Exp(Math.Clamp(HandSpread * chance.NextNormal(), -MostStrength, MostStrength));
+        return new MakersHand([.. DustLoad.Named.Select(load => new HandAt(load.MgPerCm2, Times()))], Times());
+    }
 
     private KubelkaMunkSpectra Of(string id, KubelkaMunkSpectra nominal)
     {

@@ -19,6 +19,7 @@ return args switch
     ["learning", "times", var readings, var jars] => LearningTimesOf(int.Parse(readings), int.Parse(jars)),
     ["learning", var file] => Learning(LearningCheck.Run(Read(file), StarterCabinet.Load())),
     ["learning", "studios", var studios, var readings] => Learning(Enumerable.Range(1, int.Parse(studios)).Select(seed => LearningTrials.Of(int.Parse(readings), seed, StarterCabinet.Load()))),
+    ["learning", "finishes", var studios, var readings] => Finishes(int.Parse(studios), int.Parse(readings)),
     ["schedules", var designs, var pieces, var makers, var days, var effort] => Schedules(int.Parse(designs), int.Parse(pieces), int.Parse(makers), int.Parse(days), double.Parse(effort)),
     ["agreement", var targets, var colourants, var most] => Agreement(int.Parse(targets), int.Parse(colourants), int.Parse(most)),
     ["timing", var targets, var colourants, var most] => Timing(int.Parse(targets), int.Parse(colourants), int.Parse(most)),
@@ -48,6 +49,23 @@ static int Planning(int pieces)
         var sorted = milliseconds.Order().ToList();
         Console.WriteLine($"all ways of a piece, {how}: median {sorted[sorted.Count / 2]:0} ms, mean {sorted.Average():0} ms, longest {sorted[^1]:0} ms");
     }
+}
+
+static int Finishes(int studios, int readings)
+{
+    var all = Enumerable.Range(1, studios).Select(seed => FinishTrials.Of(readings, seed, StarterCabinet.Load())).ToList();
+    Tell("as planned", LearningResult.All([.. all.Select(one => one.Before)]));
+    Tell($"after {readings} zones", LearningResult.All([.. all.Select(one => one.After)]));
+    foreach (var part in all.SelectMany(one => one.Hand).GroupBy(one => one.Known.Part))
+    {
+        var off = part.Select(one => Math.Abs(Math.Log(one.Known.Times / one.Truth))).Order().ToList();
+        Console.WriteLine($"{part.Key}: half within {100 * (Math.Exp(off[off.Count / 2]) - 1):0} %, true in the stated range {part.Count(one => one.Truth >= one.Known.Low && one.Truth <= one.Known.High)} of {off.Count}");
+    }
+
+    return 0;
+
+    static void Tell(string when, LearningResult result) =>
+        Console.WriteLine($"{when}: median {result.Median:0.00}, 95 % {result.NinetyFive:0.00}, in the stated range {100 * result.WithinShare:0} %, {result.Seconds:0.00} s");
 }
 
 static int Steadiness(int pieces)

@@ -23,7 +23,7 @@ public class ArchitectureTests
     private static readonly string[] Rooms =
     [
         "Numerics", "Colour", "Optics", "Cabinet", "Flowers", "Pictures", "Targets", "Mixing", "Learning", "Ombre", "Marble",
-        "Coats.Model", "Coats.Rendering", "Coats.Advice", "CoatPlanning", "Work", "Scheduling", "Practice",
+        "Coats.Model", "Coats.Learning", "Coats.Rendering", "Coats.Advice", "CoatPlanning", "Work", "Scheduling", "Practice",
     ];
 
     private static readonly Architecture House = new ArchLoader().LoadAssemblies(typeof(Materials).Assembly, typeof(Program).Assembly).Build();

@@ -1,6 +1,6 @@
 namespace YoungTinge.Core.Cabinet;
 
-/// <summary>A studio's materials, to look up by id, and what they are weighed with. Ids are unique.</summary>
+/// <summary>A studio's materials, to look up by id, what they are weighed with and whose hand lays them on. Ids are unique.</summary>
 public sealed class Materials
 {
     private readonly Dictionary<string, Material> byId;
@@ -19,6 +19,12 @@ public sealed class Materials
 
     /// <summary>Diameters of the maker's own sizing holes, from the smallest up; empty if she has none.</summary>
     public IReadOnlyList<double> HolesMm { get; init; } = [];
+
+    /// <summary>Whose hand lays it on.</summary>
+    public MakersHand Hand { get; init; } = MakersHand.House;
+
+    /// <summary>The same house with other jars, and perhaps another hand.</summary>
+    public Materials With(IEnumerable<Material> others, MakersHand? hand = null) => new(others) { ScaleG = ScaleG, HolesMm = HolesMm, Hand = hand ?? Hand };
 
     public bool Has<T>(string id) where T : Material => byId.GetValueOrDefault(id) is T;
 

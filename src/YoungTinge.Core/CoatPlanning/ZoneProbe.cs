@@ -57,7 +57,10 @@ internal sealed class ZoneProbe(SoakedSkin skin, ProbeGround ground, Film?[] fil
         Span<double> absorbed = stackalloc double[SpectralGrid.Bands], scattered = stackalloc double[SpectralGrid.Bands];
         absorbed.Clear();
         scattered.Clear();
-        var kept = share * DustOptics.KeptBy(later);
+        var planned = 0.0;
+        foreach (var amount in amounts)
+            planned += amount;
+        var kept = share * materials.Hand.DustTimes(planned) * DustOptics.KeptBy(later);
         var absorbs = DustOptics.AbsorptionOf(kept, later);
         for (var i = 0; i < trial.Materials.Count; i++)
         {

@@ -6,10 +6,10 @@ namespace YoungTinge.Core.Learning;
 public static class LearnedCabinet
 {
     /// <summary>What a jar is called: another lot of a colour is another jar.</summary>
-    public static string JarId(string colourantId, string lot) => $"{colourantId}|{lot}";
+    public static string JarId(string materialId, string lot) => $"{materialId}|{lot}";
 
     /// <summary>The jar of a colour that is open now.</summary>
-    public static string OpenJar(Colourant colourant) => JarId(colourant.Id, colourant.Supply.Lot);
+    public static string OpenJar(Material material) => JarId(material.Id, material.Supply.Lot);
 
     /// <summary>Every jar that stands in the cabinet or was read, with what its list says.</summary>
     /// <param name="others">Lots that were read and are not open any more.</param>
@@ -19,12 +19,11 @@ public static class LearnedCabinet
             .DistinctBy(jar => jar.Id).ToDictionary(jar => jar.Id, jar => new Jar(jar.Id, jar.Colour.Id, jar.Colour.Optics));
 
     /// <summary>The same cabinet with every jar as it is thought to be. What nobody has read stays as it is, to the last digit.</summary>
-    public static Materials With(this Materials listed, LearnedJars learned) => new(listed.All.Select(material =>
-        material is Colourant colour && learned.Of(OpenJar(colour)).Difference is var difference && difference != default ? colour with { Optics = difference.Of(colour.Optics) } : material))
-    {
-        ScaleG = listed.ScaleG,
-        HolesMm = listed.HolesMm,
-    };
+    public static Materials With(this Materials listed, LearnedJars learned) => listed.With(listed.All.Select(material =>
+        material is Colourant colour && learned.Of(OpenJar(colour)).Difference is var difference && difference != default ? colour with { Optics = difference.Of(colour.Optics) } : material));
+
+    /// <summary>A dust that differs so from its list.</summary>
+    public static Dust With(this Dust listed, JarDifference difference) => listed with { Optics = difference.Of(listed.Optics) };
 
     /// <summary>The colour of a rested paste from the jars that are open, and how sure it is.</summary>
     /// <exception cref="KeyNotFoundException">Something in it is not in the cabinet.</exception>

@@ -36,7 +36,9 @@ public sealed class LearnedJars
     public IReadOnlyDictionary<Guid, double> Trust { get; }
 
     /// <summary>Whether a reading is hardly believed: a slip, or another jar.</summary>
-    public bool IsOutlier(Guid readingId) => Trust.TryGetValue(readingId, out var trust) && trust < OutlierTrust;
+    public bool IsOutlier(Guid readingId) => IsHardlyBelieved(Trust, readingId);
+
+    internal static bool IsHardlyBelieved(IReadOnlyDictionary<Guid, double> trusts, Guid readingId) => trusts.TryGetValue(readingId, out var trust) && trust < OutlierTrust;
 
     private const double OutlierTrust = 0.35;
 
@@ -55,6 +57,12 @@ public sealed class LearnedJars
     /// <summary>K and S of a jar as it is thought to be.</summary>
     /// <exception cref="KeyNotFoundException">There is no such jar.</exception>
     public KubelkaMunkSpectra OpticsOf(string jarId) => Of(jarId).Difference.Of(jars[jarId].Listed);
+
+    /// <summary>K and S of a rested paste, in 1/mm.</summary>
+    /// <param name="differenceOf">Of the jar of a dose, by its place.</param>
+    /// <exception cref="KeyNotFoundException">There is no such base or jar.</exception>
+    internal KubelkaMunkSpectra MixOf(string baseId, IReadOnlyList<JarDose> doses, Func<int, JarDifference> differenceOf) =>
+        doses.Index().Aggregate(bases[baseId], (mix, dose) => mix.With(differenceOf(dose.Index).Of(jars[dose.Item.JarId].Listed).Times(dose.Item.GPer100g)));
 
     /// <summary>The colour of a rested opaque paste, and how sure it is.</summary>
     /// <exception cref="KeyNotFoundException">There is no such base or jar.</exception>
@@ -80,7 +88,7 @@ public sealed class LearnedJars
         return Spread.NineOfTen(colour, spread);
     }
 
-    private double CovarianceOf(string jar, int which, string other, int whichOther)
+    internal double CovarianceOf(string jar, int which, string other, int whichOther)
     {
         if (places.TryGetValue(jar, out var at) && places.TryGetValue(other, out var atOther))
             return covariance[2 * at + which, 2 * atOther + whichOther];

@@ -6,6 +6,9 @@ namespace YoungTinge.Core.Learning;
 /// <summary>How far a colour may be off, from the covariance of its L, a and b.</summary>
 internal static class Spread
 {
+    /// <summary>Standard deviations to either side that hold nine of ten.</summary>
+    public const double NinetyPercent = 1.645;
+
     private const int Draws = 240;
 
     /// <summary>The same each time: a standard normal point for each, well spread (Halton 1960).</summary>

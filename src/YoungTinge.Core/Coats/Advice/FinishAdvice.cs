@@ -55,6 +55,6 @@ internal static class FinishAdvice
     }
 
     private static double ShimmerOf(ZoneColourEvaluator eye, Zone zone) => 1 - eye.Plan.Coats.Index()
-        .Where(one => one.Item is ResolvedDust { IsLustrous: true })
-        .Aggregate(1.0, (dull, one) => dull * (1 - ((ResolvedDust)one.Item).ShimmerAt(((DustCoat)one.Item.Coat).LoadMgPerCm2 * eye.ShareIn(zone, one.Index))));
+        .Select(one => one.Item is ResolvedDust { IsLustrous: true } dust ? dust.ShimmerAt(dust.LaidMgPerCm2 * eye.ShareIn(zone, one.Index)) : 0)
+        .Aggregate(1.0, (dull, shimmer) => dull * (1 - shimmer));
 }

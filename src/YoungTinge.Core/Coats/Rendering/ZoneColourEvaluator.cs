@@ -1,3 +1,5 @@
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats.Learning;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
@@ -56,6 +58,19 @@ public sealed class ZoneColourEvaluator
     /// <param name="coat">Its place in the plan.</param>
     public double ShareIn(Zone zone, int coat) =>
         plan.Coats[coat].Coat.IsOn(zones[(int)zone].Side) ? zones[(int)zone].Points.Average(point => point.Lies.ShareOf(coat) * point.Lies.CoverOf(coat)) : 0;
+
+    /// <summary>What lies in a zone, to see it again when the piece is gone; of a marble as if it were kneaded through.</summary>
+    public ZoneAsLaid AsLaid(Zone zone)
+    {
+        var samples = zones[(int)zone];
+        var layers = plan.LayersOn(samples.Side);
+        // Points that look alike are alike.
+        var points = samples.Points.Select(point => (point.Lies, MeanOf(samples with { Points = [point] }).L)).OrderBy(point => point.L).ToList();
+        Lying[][] spots = [.. points.Chunk((points.Count + ZoneAsLaid.UsualSpots - 1) / ZoneAsLaid.UsualSpots).Select(alike => layers.Select((layer, coat) =>
+            layer is null ? default : new Lying(alike.Average(point => point.Lies.ShareOf(coat)), alike.Average(point => point.Lies.CoverOf(coat)))).ToArray())];
+        var (uneven, even) = (See(zone), ZoneAsLaid.LookOf(PasteOptics.Mix(plan.Source.Recipe, plan.Cabinet), layers, spots));
+        return new ZoneAsLaid(spots, new Lab(uneven.L - even.L, uneven.A - even.A, uneven.B - even.B));
+    }
 
     /// <summary>The finished zone between its painted details.</summary>
     public Lab SeeGround(Zone zone)

@@ -27,7 +27,8 @@ public static class DustLoad
     public static NamedLoad Nearest(double mgPerCm2) => Named.MinBy(load => Math.Abs(Math.Log(mgPerCm2 / load.MgPerCm2)))!;
 
     /// <summary>Dust that a coat takes on many pieces, what the brush loses counted in, in g.</summary>
+    /// <param name="laidMgPerCm2">Where the place is full.</param>
     /// <param name="meanShare">Mean of the coat's mask over one side, 0 to 1.</param>
-    public static double MixG(DustCoat coat, double areaCm2, double meanShare, int pieces) =>
-        pieces * coat.Sides.Count() * areaCm2 * meanShare * coat.LoadMgPerCm2 / TransferShare / 1000;
+    public static double MixG(double laidMgPerCm2, Sides sides, double areaCm2, double meanShare, int pieces) =>
+        pieces * sides.Count() * areaCm2 * meanShare * laidMgPerCm2 / TransferShare / 1000;
 }

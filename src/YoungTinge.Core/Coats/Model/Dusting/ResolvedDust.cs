@@ -26,6 +26,7 @@ public sealed class ResolvedDust : ResolvedCoat
         IsLustrous = mix.Any(part => part.Dust.Kind == DustKind.Lustre);
         MainDustId = DustMix.MainOf(dust.Mix, cabinet);
         pot = new Lazy<Lab>(() => SwatchColour.OfDust(Optics, cabinet));
+        LaidMgPerCm2 = dust.LoadMgPerCm2 * cabinet.Hand.DustTimes(dust.LoadMgPerCm2);
     }
 
     private readonly Lazy<Lab> pot;
@@ -34,6 +35,9 @@ public sealed class ResolvedDust : ResolvedCoat
     public KubelkaMunkSpectra Optics { get; }
 
     public bool IsLustrous { get; }
+
+    /// <summary>What the maker's hand lays for the load that is planned, where the place is full.</summary>
+    public double LaidMgPerCm2 { get; }
 
     /// <summary>How much a load of it shimmers, 0 to 1: half of what it can at each glint's half load, more the more of it lies there.</summary>
     public double ShimmerAt(double loadMgPerCm2) =>
@@ -91,7 +95,7 @@ public sealed class ResolvedDust : ResolvedCoat
 
     public override FaceState LaidOn(FaceState face) => face with { HasLooseDust = true, HasLustre = face.HasLustre || IsLustrous };
 
-    protected override Layer ToLayer() => new DustLayer(Optics, DustMix.WetScatteringOf(dust.Mix, cabinet), dust.LoadMgPerCm2);
+    protected override Layer ToLayer() => new DustLayer(Optics, DustMix.WetScatteringOf(dust.Mix, cabinet), LaidMgPerCm2);
 
-    private IReadOnlyList<MaterialAmount> Powders(PieceShape shape, int pieces) => Portion.Of(dust.Mix, DustLoad.MixG(dust, shape.SideCm2, MeanShareOn(shape), pieces));
+    private IReadOnlyList<MaterialAmount> Powders(PieceShape shape, int pieces) => Portion.Of(dust.Mix, DustLoad.MixG(LaidMgPerCm2, dust.Sides, shape.SideCm2, MeanShareOn(shape), pieces));
 }

@@ -21,12 +21,15 @@ public sealed class ResolvedWash : ResolvedCoat
     private readonly WashCoat wash;
     private readonly Thinner thinner;
     private readonly Lazy<Lab> pot;
+    private readonly double laidMlPerCm2;
 
     internal ResolvedWash(WashCoat wash, Materials cabinet) : base(wash, cabinet)
     {
         this.wash = wash;
         thinner = cabinet.Get<Thinner>(wash.ThinnerId);
-        WashLayer = PaintOptics.Wash(wash.Mix, thinner, wash.GPerMl, wash.WetMlPerCm2, cabinet);
+        // Strokes are drawn, however wet she brushes.
+        laidMlPerCm2 = wash.WetMlPerCm2 * (wash.Marking is null ? cabinet.Hand.Wash : 1);
+        WashLayer = PaintOptics.Wash(wash.Mix, thinner, wash.GPerMl, laidMlPerCm2, cabinet);
         pot = new Lazy<Lab>(() => SwatchColour.OfWash(WashLayer, cabinet));
     }
 
@@ -85,5 +88,5 @@ public sealed class ResolvedWash : ResolvedCoat
 
     /// <summary>Thinner on all pieces, in ml.</summary>
     private double MlFor(PieceShape shape, int pieces) =>
-        pieces * wash.Sides.Count() * shape.SideCm2 * MeanShareOn(shape) * wash.WetMlPerCm2 / ShareOnPiece;
+        pieces * wash.Sides.Count() * shape.SideCm2 * MeanShareOn(shape) * laidMlPerCm2 / ShareOnPiece;
 }

@@ -1,0 +1,43 @@
+using MathNet.Numerics.LinearAlgebra;
+
+namespace YoungTinge.Core.Learning;
+
+/// <summary>Two unknowns for each of some jars, its strength and its tilt, beside each other from a first place on.</summary>
+internal sealed class JarUnknowns(IReadOnlyDictionary<string, Jar> jars, IReadOnlyDictionary<string, int> places, int from = 0)
+{
+    public int Count => 2 * places.Count;
+
+    public int StrengthOf(string jarId) => from + 2 * places[jarId];
+
+    public double PriorVariance(int unknown) => JarPrior.Variance((unknown - from) % 2);
+
+    public JarDifference DifferenceOf(int place, ReadOnlySpan<double> x) => new(x[from + 2 * place], x[from + 2 * place + 1]);
+
+    /// <summary>Lots of one name are alike on the whole: each is drawn to the mean of the others instead of to the list.</summary>
+    public void BeginLotsAtTheirName(ReadOnlySpan<double> x, Matrix<double> covariance, Span<double> means)
+    {
+        foreach (var (id, place) in places)
+        {
+            var others = places.Where(other => other.Value != place && jars[other.Key].Name == jars[id].Name).Select(other => from + 2 * other.Value).ToList();
+            for (var which = 0; which < 2 && others.Count > 0; which++)
+            {
+                var (sum, weights) = (0.0, 1 / JarPrior.Variance(which));
+                foreach (var other in others.Select(other => other + which))
+                {
+                    // As far as the others are known: one that was hardly read draws hardly.
+                    var weight = 1 / (covariance[other, other] + JarPrior.Variance(which));
+                    sum += weight * x[other];
+                    weights += weight;
+                }
+
+                means[from + 2 * place + which] = sum / weights;
+            }
+        }
+    }
+
+    /// <summary>What is known of every jar, by its place.</summary>
+    /// <param name="readings">That each jar was in, by its place.</param>
+    public JarKnowledge[] Known(Fitted fitted, IReadOnlyList<int> readings) =>
+        [.. readings.Select((count, place) => new JarKnowledge(
+            DifferenceOf(place, fitted.X), Math.Sqrt(fitted.Covariance[from + 2 * place, from + 2 * place]), Math.Sqrt(fitted.Covariance[from + 2 * place + 1, from + 2 * place + 1]), count))];
+}
