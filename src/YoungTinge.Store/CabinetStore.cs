@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using Npgsql;
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats.Learning;
 using YoungTinge.Core.Learning;
 
 namespace YoungTinge.Store;
@@ -22,6 +23,9 @@ public abstract record SaveMaterialsResult
     public sealed record NameTaken(string Name) : SaveMaterialsResult;
 }
 
+/// <summary>A cabinet as the logbook has taught it to be, with what is known of its jars and of the hand.</summary>
+public sealed record Taught(Materials Cabinet, LearnedJars Jars, LearnedFinish Finish);
+
 public enum RemoveMaterialResult
 {
     Removed,
@@ -34,29 +38,33 @@ public enum RemoveMaterialResult
 public sealed class CabinetStore(NpgsqlDataSource dataSource)
 {
     /// <summary>What was learned last in each studio, and from what.</summary>
-    private readonly ConcurrentDictionary<Guid, (string State, LearnedJars? Jars)> learned = new();
+    private readonly ConcurrentDictionary<Guid, (string State, LearnedJars Jars, LearnedFinish Finish)> learned = new();
 
     /// <summary>The cabinet as the logbook has taught it to be: what colours are predicted with.</summary>
     public async Task<Materials> LoadAsync(Guid studioId, CancellationToken cancel) => (await LoadLearnedAsync(studioId, cancel)).Cabinet;
 
-    /// <returns>What readings tell of the jars; null if there are none.</returns>
-    public async Task<LearnedJars?> LearnedAsync(Guid studioId, CancellationToken cancel) => await LearnedAsync(studioId, await ListedAsync(studioId, cancel), cancel);
+    /// <returns>What readings tell of the colours of pastes; null if there are none.</returns>
+    public async Task<LearnedJars?> LearnedAsync(Guid studioId, CancellationToken cancel) =>
+        await LearnedAsync(studioId, await ListedAsync(studioId, cancel), cancel) is { Jars: { Trust.Count: > 0 } jars } ? jars : null;
 
     /// <returns>With what is known of its jars.</returns>
-    public async Task<(Materials Cabinet, LearnedJars Jars)> LoadLearnedAsync(Guid studioId, CancellationToken cancel)
+    public async Task<Taught> LoadLearnedAsync(Guid studioId, CancellationToken cancel)
     {
         var listed = await ListedAsync(studioId, cancel);
-        return await LearnedAsync(studioId, listed, cancel) is { } jars ? (listed.With(jars), jars) : (listed, new JarReadings(listed, [], Today).Learn());
+        if (await LearnedAsync(studioId, listed, cancel) is var (jars, finish))
+            return new Taught(finish.Taught(listed.With(jars)), jars, finish);
+        var nothing = new JarReadings(listed, [], [], Today);
+        return new Taught(listed, nothing.Learn(), nothing.LearnFinish(nothing.Learn(), [], Today));
     }
 
     private static DateTimeOffset Today => new(DateTimeOffset.UtcNow.Date, TimeSpan.Zero);
 
     /// <returns>Null if there is nothing to learn from.</returns>
-    private async Task<LearnedJars?> LearnedAsync(Guid studioId, Materials listed, CancellationToken cancel)
+    private async Task<(LearnedJars Jars, LearnedFinish Finish)?> LearnedAsync(Guid studioId, Materials listed, CancellationToken cancel)
     {
         string state;
         await using (var command = dataSource.CreateCommand("""
-            select exists (select from log_entry where studio_id = $1 and subject = 'paste' and mix is not null and not is_left_out and not is_taken_out),
+            select exists (select from log_entry where studio_id = $1 and mix is not null and (subject = 'paste' or laid is not null) and not is_left_out and not is_taken_out),
                 (select coalesce(sum(hashtextextended(table_name || ' ' || backend || ' ' || xact, 0)), 0)::text from change_mark where studio_id = $1 and table_name in ('log_entry', 'material'))
             """))
         {
@@ -69,23 +77,26 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
         }
 
         if (learned.TryGetValue(studioId, out var known) && known.State == state)
-            return known.Jars;
-        var found = (await JarReadingsAsync(studioId, listed, cancel)).Learn();
-        learned[studioId] = (state, found);
-        return found;
+            return (known.Jars, known.Finish);
+        var readings = await JarReadingsAsync(studioId, listed, cancel);
+        var jars = readings.Learn();
+        var finish = readings.LearnFinish(jars, readings.UsedZones, readings.At);
+        learned[studioId] = (state, jars, finish);
+        return (jars, finish);
     }
 
     /// <param name="listed">Its cabinet.</param>
     public async Task<JarReadings> JarReadingsAsync(Guid studioId, Materials listed, CancellationToken cancel)
     {
         await using var command = dataSource.CreateCommand(
-            $"select {LogbookStore.Columns} from log_entry e where e.studio_id = $1 and e.subject = 'paste' and e.mix is not null and not e.is_taken_out order by e.logged_at, e.id");
+            $"select {LogbookStore.Columns} from log_entry e where e.studio_id = $1 and e.mix is not null and (e.subject = 'paste' or e.laid is not null) and not e.is_taken_out order by e.logged_at, e.id");
         command.Parameters.Add(Sql.Of(studioId));
         await using var reader = await command.ExecuteReaderAsync(cancel);
         var entries = new List<LogEntry>();
         while (await reader.ReadAsync(cancel))
             entries.Add(LogbookStore.Read(reader));
-        return new JarReadings(listed, [.. entries.Where(entry => listed.HasAllOf(entry.Mix!.Recipe))], Today);
+        var standing = entries.Where(entry => listed.HasAllOf(entry.Mix!.Recipe)).ToLookup(entry => entry.Laid is null);
+        return new JarReadings(listed, [.. standing[true]], [.. standing[false].Where(entry => entry.Plan!.Coats.All(coat => !coat.Problems("", listed).Any()))], Today);
     }
 
     /// <summary>The cabinet as it is written, before anything was learned: to be changed, and to go into files.</summary>

@@ -1,27 +1,41 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats.Learning;
 using YoungTinge.Core.Learning;
 using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Store;
 
-/// <summary>All that a studio can learn its jars from.</summary>
+/// <summary>All that a studio can learn its jars and its hand from.</summary>
 /// <param name="Listed">The cabinet as it is written.</param>
 /// <param name="Entries">Pastes that were read, of what still stands in the cabinet, those that are left out among them; the oldest first.</param>
+/// <param name="Zones">Zones of finished pieces, likewise.</param>
 /// <param name="At">As of when. Jars age by the day.</param>
-public sealed record JarReadings(Materials Listed, IReadOnlyList<LogEntry> Entries, DateTimeOffset At)
+public sealed record JarReadings(Materials Listed, IReadOnlyList<LogEntry> Entries, IReadOnlyList<LogEntry> Zones, DateTimeOffset At)
 {
-    private readonly IReadOnlyDictionary<string, Jar> jars = LearnedCabinet.JarsOf(Listed, Entries.SelectMany(entry => entry.Mix!.Doses).Select(dose => (dose.ColourantId, dose.Lot)));
+    private readonly IReadOnlyDictionary<string, Jar> jars = LearnedCabinet.JarsOf(Listed, Entries.Concat(Zones).SelectMany(entry => entry.Mix!.Doses).Select(dose => (dose.ColourantId, dose.Lot)));
     private readonly IReadOnlyDictionary<string, KubelkaMunkSpectra> bases = Listed.All.OfType<PasteBase>().ToDictionary(paste => paste.Id, paste => paste.Optics);
 
     /// <summary>What is learned from.</summary>
     public IReadOnlyList<PasteReading> Used => [.. Entries.Where(entry => !entry.IsLeftOut).Select(Of)];
+
+    public IReadOnlyList<FinishReading> UsedZones => [.. Zones.Where(entry => !entry.IsLeftOut).Select(OfZone)];
 
     public LearnedJars Learn() => Learn(Used, At);
 
     /// <summary>What other readings would teach, or had taught at another time.</summary>
     public LearnedJars Learn(IReadOnlyList<PasteReading> readings, DateTimeOffset at) => Learner.Learn(jars, bases, readings, at);
 
+    /// <param name="pastes">What is known of the colours of pastes.</param>
+    public LearnedFinish LearnFinish(LearnedJars pastes, IReadOnlyList<FinishReading> readings, DateTimeOffset at) => FinishLearner.Learn(Listed.With(pastes), pastes, readings, at);
+
     /// <param name="entry">With its mix.</param>
-    public static PasteReading Of(LogEntry entry) => new(
-        entry.Id, entry.LoggedAt, entry.Mix!.BaseId, [.. entry.Mix.Doses.Select(dose => new JarDose(LearnedCabinet.JarId(dose.ColourantId, dose.Lot), dose.GPer100g))], entry.By, entry.Actual);
+    public static PasteReading Of(LogEntry entry) => new(entry.Id, entry.LoggedAt, entry.Mix!.BaseId, DosesOf(entry.Mix), entry.By, entry.Actual);
+
+    /// <param name="entry">With its mix, its plan and what was laid.</param>
+    public static FinishReading OfZone(LogEntry entry) => new(entry.Id, entry.LoggedAt, ZoneOf(entry), entry.By, entry.Actual);
+
+    /// <param name="entry">With its mix, its plan and what was laid.</param>
+    public static FinishedZone ZoneOf(LogEntry entry) => new(entry.Mix!.BaseId, DosesOf(entry.Mix), entry.Plan!.Coats, entry.Laid!.Lots, entry.Laid.Laid);
+
+    private static IReadOnlyList<JarDose> DosesOf(LoggedMix mix) => [.. mix.Doses.Select(dose => new JarDose(LearnedCabinet.JarId(dose.ColourantId, dose.Lot), dose.GPer100g))];
 }

@@ -1,8 +1,11 @@
 using Npgsql;
 using NpgsqlTypes;
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats.Learning;
 using YoungTinge.Core.Coats.Model;
+using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Learning;
 
 namespace YoungTinge.Store;
@@ -27,6 +30,9 @@ public sealed record LogEntry(Guid Id, Guid? PieceId, LogSubject Subject, Lab Pr
 
     /// <summary>The plan of the piece as it was then; null for what is no piece.</summary>
     public PiecePlan? Plan { get; init; }
+
+    /// <summary>What lay in the zone; null for a paste, and where that is not known: nothing is learned of it then.</summary>
+    public LoggedZone? Laid { get; init; }
 
     public ReadBy By { get; init; } = ReadBy.Typed;
 
@@ -59,6 +65,16 @@ public sealed record LoggedMix(string BaseId, IReadOnlyList<LoggedDose> Doses)
     public PasteRecipe Recipe => new(BaseId, [.. Doses.Select(dose => new Dose(dose.ColourantId, dose.GPer100g))]);
 }
 
+/// <summary>A zone of a finished piece as it was laid, beside the coats of its plan.</summary>
+/// <param name="Lots">Of the dusts in its coats, by the dust; one without a mark has none.</param>
+public sealed record LoggedZone(IReadOnlyDictionary<string, string> Lots, ZoneAsLaid Laid)
+{
+    /// <param name="eye">Of the piece as it is planned and predicted.</param>
+    public static LoggedZone Of(ZoneColourEvaluator eye, Zone zone) => new(
+        eye.Plan.Plan.Coats.SelectMany(coat => coat.MaterialIds()).Distinct().Select(eye.Plan.Cabinet.Find).OfType<Dust>().Where(dust => dust.Supply.Lot.Length > 0).ToDictionary(dust => dust.Id, dust => dust.Supply.Lot),
+        eye.AsLaid(zone));
+}
+
 /// <summary>A log entry with the names of what it is about, or was.</summary>
 /// <param name="FlowerId">Null if the piece is gone, or in the bin.</param>
 public sealed record NamedLogEntry(LogEntry Entry, string PieceName, Guid? FlowerId, string FlowerName, string CommissionName);
@@ -67,7 +83,7 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
 {
     internal const string Columns = """
         e.id, e.piece_id, e.subject, e.predicted_l, e.predicted_a, e.predicted_b, e.actual_l, e.actual_a, e.actual_b, e.note, e.logged_at,
-        e.mix::text, e.coats::text, e.read_by, e.predicted_range, e.logged_by, e.is_left_out, e.is_taken_out, e.version
+        e.mix::text, e.coats::text, e.read_by, e.predicted_range, e.logged_by, e.is_left_out, e.is_taken_out, e.version, e.laid::text
         """;
 
     /// <summary>Adds an entry. Sending the same entry again changes nothing: a retry after a lost answer is safe.</summary>
@@ -88,8 +104,8 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
         // With the names that the piece has now; one that is gone, or never was, has none.
         await using var command = new NpgsqlCommand("""
             insert into log_entry (id, studio_id, piece_id, subject, predicted_l, predicted_a, predicted_b,
-                actual_l, actual_a, actual_b, note, logged_at, mix, coats, read_by, predicted_range, logged_by, piece_name, flower_name, commission_name)
-            select $1, $2, p.id, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, coalesce(p.name, ''), coalesce(f.name, ''), coalesce(c.name, '')
+                actual_l, actual_a, actual_b, note, logged_at, mix, coats, read_by, predicted_range, logged_by, laid, piece_name, flower_name, commission_name)
+            select $1, $2, p.id, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, coalesce(p.name, ''), coalesce(f.name, ''), coalesce(c.name, '')
             from (select 1) one
             left join live_piece p on p.studio_id = $2 and p.id = $3
             left join flower f on f.studio_id = p.studio_id and f.id = p.flower_id
@@ -110,6 +126,7 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = Words.Read.WordFor(entry.By) });
         command.Parameters.Add(Sql.Maybe(NpgsqlDbType.Double, entry.PredictedRange));
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = entry.LoggedBy });
+        command.Parameters.Add(Json(entry.Laid is { } laid ? PlanJson.Write(laid) : null));
         await command.ExecuteNonQueryAsync(cancel);
     }
 
@@ -168,7 +185,7 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
         var entries = new List<NamedLogEntry>();
         while (await reader.ReadAsync(cancel))
         {
-            entries.Add(new NamedLogEntry(Read(reader), reader.GetString(19), reader.IsDBNull(20) ? null : reader.GetGuid(20), reader.GetString(21), reader.GetString(22)));
+            entries.Add(new NamedLogEntry(Read(reader), reader.GetString(20), reader.IsDBNull(21) ? null : reader.GetGuid(21), reader.GetString(22), reader.GetString(23)));
         }
 
         return entries;
@@ -186,6 +203,7 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
         IsLeftOut = reader.GetBoolean(16),
         IsTakenOut = reader.GetBoolean(17),
         Version = reader.GetInt32(18),
+        Laid = reader.IsDBNull(19) ? null : PlanJson.ReadLoggedZone(reader.GetString(19)),
     };
 
     private static Lab LabAt(NpgsqlDataReader reader, int column) =>

@@ -86,6 +86,11 @@ public static class PlanJson
     internal static LoggedMix ReadLoggedMix(string json) =>
         JsonSerializer.Deserialize<LoggedMix>(json, Options) ?? throw new InvalidDataException("A log entry has no mix.");
 
+    public static string Write(LoggedZone zone) => JsonSerializer.Serialize(zone, Options);
+
+    internal static LoggedZone ReadLoggedZone(string json) =>
+        JsonSerializer.Deserialize<LoggedZone>(json, Options) ?? throw new InvalidDataException("A log entry has no zone.");
+
     public static string Write(WorkPlan plan) => JsonSerializer.Serialize(plan, Options);
 
     internal static WorkPlan ReadWorkPlan(string json) =>

@@ -159,5 +159,7 @@ public static class StudioRules
             yield return new Fault("actual", "notAColour");
         if (entry.Note.Length > LongestNote)
             yield return new Fault("note", "tooLong", LongestNote);
+        if (entry.Laid is { } zone && !(entry is { Plan: { } plan, Mix: not null } && zone.Laid.CouldBe(plan.Coats.Count)))
+            yield return new Fault("laid", "notAZone");
     }
 }

@@ -36,6 +36,35 @@ public class LearningTests(Application application)
     });
 
     [Fact]
+    public Task A_finished_zone_teaches_of_its_dust_and_of_the_hand() => application.InBrowserAsync(nameof(A_finished_zone_teaches_of_its_dust_and_of_the_hand), browser =>
+    {
+        browser.OpenSepals();
+        browser.Click("button", "Log what came out");
+        browser.Click("button", "Tip", exact: true);
+        browser.Click("button", "By eye");
+        browser.Click("button", "a shade dark");
+        browser.Click("button", "Put in the logbook");
+        browser.WaitForText("In the logbook.");
+
+        browser.Open("/logbook");
+        browser.Find("heading", "Hellebore, sepals: tip");
+        browser.Click("disclosure", "What it taught");
+        browser.WaitForText("Such a zone: within");
+        browser.WaitForText("of what is planned before");
+        browser.Click("disclosure", "How your hand lays it on");
+        browser.WaitForText("than planned, surely between");
+        Assert.Empty(browser.AccessibilityProblems());
+        browser.Choose("With", "Scabious");
+        browser.Find("heading", "Clematis, moonlit, petals: rim");
+        browser.Open("/cabinet/scabious");
+        browser.Find("heading", "What the logbook has taught of this jar");
+        browser.WaitForText("the list, surely between");
+        browser.Find("img", "Strength over time");
+        Assert.Empty(browser.AccessibilityProblems());
+        return Task.CompletedTask;
+    });
+
+    [Fact]
     public Task What_came_out_is_read_from_a_picture_logged_and_made_again() => application.InBrowserAsync(nameof(What_came_out_is_read_from_a_picture_logged_and_made_again), browser =>
     {
         browser.OpenSepals();

@@ -163,6 +163,7 @@ public sealed class ArchiveTests(DemoDatabase demo) : IClassFixture<DemoDatabase
         { "tables/piece/0/length_mm=\"NaN\"", ArchiveProblem.Damaged },
         { "tables/commission/0/due_on=\"0044-03-15 BC\"", ArchiveProblem.Damaged },
         { "tables/log_entry/0/logged_at=\"infinity\"", ArchiveProblem.Damaged },
+        { "tables/log_entry/0/laid={\"lots\":{},\"laid\":{\"spots\":[],\"unevenness\":{\"l\":0,\"a\":0,\"b\":0}}}", ArchiveProblem.Damaged },
         { "tables/log_entry/0/note=\"a\\u0000b\"", ArchiveProblem.Damaged },
         { "studio/time_zone=\"Mars/Olympus\"", ArchiveProblem.Damaged },
         { "tables/commission/0/diets=[null]", ArchiveProblem.Damaged },

@@ -25,7 +25,7 @@ public class DemoTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
     }
 
     /// <summary>
-    /// The five flowers that the planner must be able to colour by what a hand measures, their painted details left as they are. Hardest is a small bract with
+    /// The five flowers that the planner must be able to colour by what a hand measures, as heavily as this one lays it, their painted details left as they are. Hardest is a small bract with
     /// a brown rim round a strong green.
     /// </summary>
     [Theory]
@@ -44,7 +44,7 @@ public class DemoTests(DemoDatabase demo) : IClassFixture<DemoDatabase>
         Assert.All(pieces, piece =>
         {
             var proposal = new CoatPlanner(piece.Plan, piece.Piece, piece.Parts, materials, new PlannerRules(piece.Guests), Guid.CreateVersion7).Propose(Approach.PasteLed, keepsPaste: false)!;
-            Assert.True(proposal.WorstDeltaE < 3.6, $"{piece.Piece.Name}: {string.Join(' ', proposal.Zones.Select(zone => $"{zone.Zone} {zone.Difference.DeltaE:0.0}"))}");
+            Assert.True(proposal.WorstDeltaE < 3.8, $"{piece.Piece.Name}: {string.Join(' ', proposal.Zones.Select(zone => $"{zone.Zone} {zone.Difference.DeltaE:0.0}"))}");
             Assert.Empty(PlanCheck.Problems(proposal.Plan, materials));
         });
     }

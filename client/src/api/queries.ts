@@ -281,6 +281,7 @@ export const queries = {
     }),
   logNext: () =>
     queryOptions({ queryKey: ['log-next'], queryFn: ({ signal }) => answer(api.GET('/api/log-next', { signal })) }),
+  hand: () => queryOptions({ queryKey: ['hand'], queryFn: ({ signal }) => answer(api.GET('/api/hand', { signal })) }),
   taught: (id: string) =>
     queryOptions({
       queryKey: ['taught', id],

@@ -2026,7 +2026,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What one entry of the logbook has taught: its jars before and after, and the pastes of open commissions that come out otherwise for it. */
+        /** What one entry of the logbook has taught: its jars and the hand before and after, and what of open commissions comes out otherwise for it. */
         get: operations["getWhatItTaught"];
         put?: never;
         post?: never;
@@ -2045,6 +2045,23 @@ export interface paths {
         };
         /** Which pastes of the open commissions would teach most if they were read. */
         get: operations["getLogNext"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How heavily the studio lays what its plans ask for, as finished zones have taught it; what was never read is left out. */
+        get: operations["getHand"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2111,7 +2128,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What the logbook has taught of the jar of a colour that is open now: its strength over time, and what that comes from. */
+        /** What the logbook has taught of the jar of a colour or dust that is open now: its strength over time, and what that comes from. */
         get: operations["getJar"];
         put?: never;
         post?: never;
@@ -4448,6 +4465,8 @@ export interface components {
              * @description In the logbook.
              */
             entryId: string;
+            /** @description The paste that it was in, or the zone that it lay in. */
+            subject: components["schemas"]["LogSubject"];
             /**
              * Format: date-time
              * @description When, in UTC.
@@ -4457,10 +4476,10 @@ export interface components {
             by: components["schemas"]["ReadBy"];
             /**
              * Format: double
-             * @description G per100g.
+             * @description Of it in the paste; null for a dust in a zone.
              */
-            gPer100g: number;
-            /** @description Ids of the colours that were in it too. */
+            gPer100g: null | number;
+            /** @description Ids of the colours that were in it too, or of the dusts that lay there too. */
             others: string[];
             /** @description A colour as L*a*b* under daylight, what a screen paints for it, and its words. */
             colour: components["schemas"]["ColourView"];
@@ -4951,6 +4970,36 @@ export interface components {
              */
             exactG: number;
         };
+        /** @description What is thought of one part of a hand. */
+        HandKnowledge: {
+            /** @description Which part of the plant it is. */
+            part: components["schemas"]["HandPart"];
+            /**
+             * Format: double
+             * @description How many times as heavily as planned.
+             */
+            times: number;
+            /**
+             * Format: double
+             * @description Nine of ten times it is between this ...
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description ... and this.
+             */
+            high: number;
+            /**
+             * Format: int32
+             * @description Of zones that it shows in.
+             */
+            readings: number;
+        };
+        /**
+         * @description What a hand may do otherwise than the house's, each by itself.
+         * @enum {unknown}
+         */
+        HandPart: "lightDust" | "mediumDust" | "heavyDust" | "wash";
         /**
          * @description What a hand takes an amount in.
          * @enum {unknown}
@@ -9055,14 +9104,32 @@ export interface components {
             count: number;
         };
         WhatItTaughtAnswer: {
-            /** @description Jars. */
+            /** @description That it has moved. */
             jars: components["schemas"]["WhatItTaughtJarView"][];
-            /** @description Those whose paste comes out visibly otherwise; they stay as they are until the maker plans them again. */
+            /** @description Parts of it that it has moved. */
+            hand: components["schemas"]["WhatItTaughtHandView"][];
+            /** @description Of the zone that was read; null for a paste. */
+            zone: null | components["schemas"]["WhatItTaughtRangeView"];
+            /** @description Those that come out visibly otherwise; they stay as they are until the maker plans them again. */
             plans: components["schemas"]["WhatItTaughtPlanView"][];
         };
+        WhatItTaughtHandView: {
+            /** @description Which part of the plant it is. */
+            part: components["schemas"]["HandPart"];
+            /**
+             * Format: double
+             * @description How many times as heavily as planned it was thought to lay without this entry.
+             */
+            timesBefore: number;
+            /**
+             * Format: double
+             * @description Times after.
+             */
+            timesAfter: number;
+        };
         WhatItTaughtJarView: {
-            /** @description Id of the colour for paste in the cabinet. */
-            colourantId: string;
+            /** @description Of a colour for paste, or of a dust. */
+            materialId: string;
             /**
              * Format: double
              * @description How many times as strong as listed it was thought to be without this entry.
@@ -9073,16 +9140,8 @@ export interface components {
              * @description Times after.
              */
             timesAfter: number;
-            /**
-             * Format: double
-             * @description CIEDE2000 of a middling paste of it, before.
-             */
-            rangeBefore: number;
-            /**
-             * Format: double
-             * @description Range after.
-             */
-            rangeAfter: number;
+            /** @description Of a paste of it; null for a dust. */
+            range: null | components["schemas"]["WhatItTaughtRangeView"];
             /**
              * Format: int32
              * @description What was read on pieces and written down.
@@ -9104,7 +9163,9 @@ export interface components {
             pieceId: string;
             /** @description What the piece is called. */
             pieceName: string;
-            /** @description The paste of the piece as it was predicted without this entry. */
+            /** @description Its paste, or the zone that moves farthest. */
+            subject: components["schemas"]["LogSubject"];
+            /** @description As it was predicted without this entry. */
             before: components["schemas"]["ColourView"];
             /** @description After. */
             after: components["schemas"]["ColourView"];
@@ -9115,6 +9176,19 @@ export interface components {
              * @description Delta e.
              */
             deltaE: number;
+        };
+        /** @description CIEDE2000 that nine of ten come out within, before this entry and after it. */
+        WhatItTaughtRangeView: {
+            /**
+             * Format: double
+             * @description Before.
+             */
+            before: number;
+            /**
+             * Format: double
+             * @description After.
+             */
+            after: number;
         };
         /** @description Which wire carries a piece, and which colour of it shows least. */
         WireAdvice: {
@@ -20541,6 +20615,62 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LogNextNextView"][];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    getHand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandKnowledge"][];
                 };
             };
             /** @description The request could not be read. */

@@ -157,7 +157,7 @@ internal static class DemoCommissions
         new(
             new Piece("Petals", "pointed-petal", 58, 30, 0.6, false, PartOf.Flower, 6, 0.20).Standing(86, 3),
             Of("#8a92b4", Grey(("woad", 0.26), ("vetch", 0.12)), "#6a5ca0", "#8d7db2", "#96a4c9", "#a8b1d0", "#909abb",
-                Dust(0.16, From(PlaceKind.Rim, 0, 2, 7), Sides.Face, ("scabious", 2), ("nightshade-berry", 1), ("plain-cornstarch", 1)),
+                Dust(0.12, From(PlaceKind.Rim, 0, 2, 7), Sides.Face, ("scabious", 2), ("nightshade-berry", 1), ("plain-cornstarch", 1)),
                 Dust(0.14, From(PlaceKind.Heart, 0, 0.10, 0.45), Sides.Face, ("ewes-wool", 1), ("flaxfield", 1)),
                 Painted(new Marking(MarkingKind.CentreBar, 5, 4, 0.2, 21), 0.5, Place.Whole, Sides.Face, ("chalk-down", 4), ("flaxfield", 1)),
                 Steam(),
@@ -165,8 +165,8 @@ internal static class DemoCommissions
                 Dust(0.12, From(PlaceKind.Tip, 0, 0.08, 0.20), Sides.Both, ("moonmilk", 1))).Finished(Finish.Pearl, Zone.Base, Zone.Tip),
             new DemoReading(LogSubject.Paste, 22, new Lab(-0.9, 0.4, -1.1), "Marbled by hand, streaks bold at six folds."),
             new DemoReading(LogSubject.Paste, 20, new Lab(2.8, -1.2, 5.4), "Folded too far: streaks gone flat after eleven folds. Kept it for calyxes."),
-            new DemoReading(LogSubject.Rim, 9, new Lab(-2.6, 1.4, -2.9), "Scabious comes out stronger than it did in autumn."),
-            new DemoReading(LogSubject.Rim, 3, new Lab(-3.4, 1.8, -3.6), "Stronger again. Went down to a light load.")),
+            new DemoReading(LogSubject.Rim, 9, new Lab(-1.2, 0.6, -1.3), "Scabious comes out stronger than it did in autumn."),
+            new DemoReading(LogSubject.Rim, 3, new Lab(-1.5, 0.8, -1.6), "Stronger again. Went down to a light load.")),
     ])
     {
         Marbled =

@@ -93,16 +93,20 @@ public static class DemoStudio
     private static async Task AddReadingsAsync(
         NpgsqlConnection connection, Guid studioId, Guid pieceId, DemoPiece demo, ResolvedPlan plan, DateTimeOffset now, CancellationToken cancel)
     {
-        var history = BuildUp.Of(plan, demo.Piece.Shape());
+        var eye = new ZoneColourEvaluator(plan, demo.Piece.Shape());
         foreach (var reading in demo.Readings)
         {
-            var predicted = reading.Subject == LogSubject.Paste
-                ? history[0].Colours[0]
-                : history.First(zone => zone.Zone.ToString() == reading.Subject.ToString()).Finished;
+            Zone? read = Enum.TryParse<Zone>($"{reading.Subject}", out var zone) ? zone : null;
+            var predicted = read is null ? eye.Paste : eye.See(zone);
             var off = reading.Off;
             await LogbookStore.AddAsync(connection, studioId, new LogEntry(
                 Guid.CreateVersion7(now), pieceId, reading.Subject, predicted, new Lab(predicted.L + off.L, predicted.A + off.A, predicted.B + off.B), reading.Note,
-                now.AddDays(-reading.DaysAgo)), cancel);
+                now.AddDays(-reading.DaysAgo))
+            {
+                Mix = read is null ? null : LoggedMix.Of(plan.Source.Recipe, plan.Cabinet),
+                Plan = plan.Plan,
+                Laid = read is null ? null : LoggedZone.Of(eye, zone),
+            }, cancel);
         }
     }
 

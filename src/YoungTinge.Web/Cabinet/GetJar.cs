@@ -1,4 +1,5 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats.Learning;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Learning;
 using YoungTinge.Store;
@@ -7,7 +8,7 @@ using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Cabinet;
 
-/// <summary>What the logbook has taught of the jar of a colour that is open now: its strength over time, and what that comes from.</summary>
+/// <summary>What the logbook has taught of the jar of a colour or dust that is open now: its strength over time, and what that comes from.</summary>
 public static class GetJar
 {
     /// <summary>Moments at which its strength is told.</summary>
@@ -25,10 +26,13 @@ public static class GetJar
     public sealed record MomentView(DateTimeOffset At, double Times, double Low, double High);
 
     /// <param name="EntryId">In the logbook.</param>
-    /// <param name="Others">Ids of the colours that were in it too.</param>
+    /// <param name="Subject">The paste that it was in, or the zone that it lay in.</param>
+    /// <param name="GPer100g">Of it in the paste; null for a dust in a zone.</param>
+    /// <param name="Others">Ids of the colours that were in it too, or of the dusts that lay there too.</param>
     /// <param name="OffBy">CIEDE2000 between what was read and what is thought of its jars now.</param>
     /// <param name="IsOutlier">Hardly any of it: a slip, or another jar.</param>
-    public sealed record ReadingView(Guid EntryId, DateTimeOffset At, ReadBy By, double GPer100g, IReadOnlyList<string> Others, ColourView Colour, double OffBy, bool IsOutlier, bool IsLeftOut, string Note, int Version);
+    public sealed record ReadingView(
+        Guid EntryId, LogSubject Subject, DateTimeOffset At, ReadBy By, double? GPer100g, IReadOnlyList<string> Others, ColourView Colour, double OffBy, bool IsOutlier, bool IsLeftOut, string Note, int Version);
 
     /// <param name="Lot">The maker's mark on the jar that is open; empty if there is none.</param>
     /// <param name="Now">Its strength today.</param>
@@ -41,21 +45,50 @@ public static class GetJar
 
     private static async Task<IResult> Handle(string id, CurrentStudio studio, CabinetStore cabinet, TimeProvider clock, CancellationToken cancel)
     {
-        var studioId = studio.Id;
-        var listed = await cabinet.ListedAsync(studioId, cancel);
-        if (listed.Find(id) is not Colourant colour)
+        var listed = await cabinet.ListedAsync(studio.Id, cancel);
+        var material = listed.Find(id);
+        if (material is not (Colourant or Dust { Kind: not DustKind.Extender }))
             return ApiProblem.NotFound();
-        var (_, jars) = await cabinet.LoadLearnedAsync(studioId, cancel);
-        var jar = LearnedCabinet.OpenJar(colour);
-        var readings = await cabinet.JarReadingsAsync(studioId, listed, cancel);
-        var own = readings.Entries.Where(entry => entry.Mix!.Doses.Any(dose => dose.ColourantId == id)).Reverse().ToList();
-        var known = jars.Of(jar);
-        // As sure as a middling paste of it is.
-        var range = listed.All.OfType<PasteBase>().FirstOrDefault() is { } paste ? jars.Predict(paste.Id, [new JarDose(jar, MiddlingShare * colour.LoadLimitGPer100g)]).Range : double.MaxValue;
-        return TypedResults.Ok(new Answer(
-            colour.Supply.Lot, Moment(clock.GetUtcNow(), known), known.Difference.Lean, LearnedCabinet.SurenessOf(range), known.Readings, HistoryOf(jar, readings, clock.GetUtcNow()),
-            [.. own.Select(entry => ViewOf(entry, id, jars))]));
+        var readings = await cabinet.JarReadingsAsync(studio.Id, listed, cancel);
+        var taught = await cabinet.LoadLearnedAsync(studio.Id, cancel);
+        var (known, range, history, own) = material is Colourant colour ? OfColour(colour, readings, taught, clock.GetUtcNow()) : OfDust((Dust)material, readings, taught, clock.GetUtcNow());
+        return TypedResults.Ok(new Answer(material.Supply.Lot, Moment(clock.GetUtcNow(), known), known.Difference.Lean, LearnedCabinet.SurenessOf(range), known.Readings, history, own));
     }
+
+    /// <returns>With how sure a middling paste or coat of it is.</returns>
+    private static (JarKnowledge Known, double Range, IReadOnlyList<MomentView> History, IReadOnlyList<ReadingView> Readings) OfColour(Colourant colour, JarReadings readings, Taught taught, DateTimeOffset now)
+    {
+        var jar = LearnedCabinet.OpenJar(colour);
+        var paste = AnyPaste(readings.Listed);
+        var used = readings.Used;
+        return (
+            taught.Jars.Of(jar), paste is null ? double.MaxValue : taught.Jars.Predict(paste.Id, [new JarDose(jar, MiddlingShare * colour.LoadLimitGPer100g)]).Range,
+            HistoryOf([.. used.Where(reading => reading.Doses.Any(dose => dose.JarId == jar)).Select(reading => reading.At)], used.Count, now, at => readings.Learn([.. used.Where(reading => reading.At <= at)], at).Of(jar)),
+            [.. readings.Entries.Where(entry => entry.Mix!.Doses.Any(dose => dose.ColourantId == colour.Id)).Reverse().Select(entry =>
+            {
+                var reading = JarReadings.Of(entry);
+                return ViewOf(
+                    entry, entry.Mix!.Doses.First(dose => dose.ColourantId == colour.Id).GPer100g, entry.Mix.Doses.Select(dose => dose.ColourantId).Where(other => other != colour.Id),
+                    taught.Jars.Predict(reading.BaseId, reading.Doses).Colour, taught.Jars.IsOutlier(entry.Id));
+            })]);
+    }
+
+    private static (JarKnowledge Known, double Range, IReadOnlyList<MomentView> History, IReadOnlyList<ReadingView> Readings) OfDust(Dust dust, JarReadings readings, Taught taught, DateTimeOffset now)
+    {
+        var jar = LearnedCabinet.OpenJar(dust);
+        var finish = taught.Finish;
+        var used = readings.UsedZones;
+        bool LiesIn(FinishedZone zone) => finish.DustsIn(zone).Contains(dust.Id);
+        return (
+            finish.Of(jar, dust.Id), AnyPaste(readings.Listed) is { } paste ? finish.RangeOf(FinishedZone.Coated(dust, paste)) : double.MaxValue,
+            HistoryOf(
+                [.. used.Where(reading => LiesIn(reading.Zone) && reading.Zone.JarOf(dust.Id) == jar).Select(reading => reading.At)], used.Count, now,
+                at => readings.LearnFinish(taught.Jars, [.. used.Where(reading => reading.At <= at)], at).Of(jar, dust.Id)),
+            [.. readings.Zones.Where(entry => LiesIn(JarReadings.ZoneOf(entry))).Reverse().Select(entry => ViewOf(
+                entry, null, finish.DustsIn(JarReadings.ZoneOf(entry)).Where(other => other != dust.Id), finish.Predict(JarReadings.ZoneOf(entry)), finish.IsOutlier(entry.Id)))]);
+    }
+
+    private static PasteBase? AnyPaste(Materials listed) => listed.All.OfType<PasteBase>().FirstOrDefault();
 
     private static MomentView Moment(DateTimeOffset at, JarKnowledge known)
     {
@@ -65,20 +98,9 @@ public static class GetJar
     }
 
     /// <summary>What was thought of it at the time: from what had been read by then.</summary>
-    private static IReadOnlyList<MomentView> HistoryOf(string jar, JarReadings readings, DateTimeOffset now)
-    {
-        var used = readings.Used;
-        var own = used.Where(reading => reading.Doses.Any(dose => dose.JarId == jar)).ToList();
-        if (own.Count == 0 || used.Count > MostForHistory)
-            return [];
-        return [.. own.Select(reading => reading.At).Distinct().TakeLast(MostMoments - 1).Append(now).Select(at => Moment(at, readings.Learn([.. used.Where(reading => reading.At <= at)], at).Of(jar)))];
-    }
+    private static IReadOnlyList<MomentView> HistoryOf(IReadOnlyList<DateTimeOffset> read, int readings, DateTimeOffset now, Func<DateTimeOffset, JarKnowledge> then) =>
+        read.Count == 0 || readings > MostForHistory ? [] : [.. read.Distinct().TakeLast(MostMoments - 1).Append(now).Select(at => Moment(at, then(at)))];
 
-    private static ReadingView ViewOf(LogEntry entry, string id, LearnedJars jars)
-    {
-        var reading = JarReadings.Of(entry);
-        return new ReadingView(
-            entry.Id, entry.LoggedAt, entry.By, entry.Mix!.Doses.First(dose => dose.ColourantId == id).GPer100g, [.. entry.Mix.Doses.Select(dose => dose.ColourantId).Where(other => other != id)],
-            ColourView.From(entry.Actual), DeltaE2000.Between(entry.Actual, jars.Predict(reading.BaseId, reading.Doses).Colour), jars.IsOutlier(entry.Id), entry.IsLeftOut, entry.Note, entry.Version);
-    }
+    private static ReadingView ViewOf(LogEntry entry, double? gPer100g, IEnumerable<string> others, Lab thoughtNow, bool isOutlier) => new(
+        entry.Id, entry.Subject, entry.LoggedAt, entry.By, gPer100g, [.. others], ColourView.From(entry.Actual), DeltaE2000.Between(entry.Actual, thoughtNow), isOutlier, entry.IsLeftOut, entry.Note, entry.Version);
 }

@@ -40,20 +40,20 @@ public static class AddLogEntry
         if (piece is null && (request.Recipe is null || request.Subject != LogSubject.Paste))
             return ApiProblem.NotPossible([new FieldProblem("recipe", "recipeMissing", null, null)]);
         var recipe = request.Recipe ?? piece!.Plan.Paste;
-        var zones = piece is null ? [] : BuildUp.Of(piece.Resolve(work.Materials), piece.Piece.Shape());
+        var eye = piece is null ? null : new ZoneColourEvaluator(piece.Resolve(work.Materials), piece.Piece.Shape());
         var isPaste = request.Subject == LogSubject.Paste;
-        var (learned, jars) = await cabinet.LoadLearnedAsync(work.Studio.Id, cancel);
-        var predicted = !isPaste ? new RangedColour(zones.First(zone => zone.Zone == ZoneOf(request.Subject)).Finished, 0) : piece is not null && request.Recipe is null && piece.Source is not null
-            ? new RangedColour(zones[0].Colours[0], jars.Predict(recipe, learned).Range) : jars.Predict(recipe, learned);
-        var entry = new LogEntry(id, request.PieceId, request.Subject, predicted.Colour, request.Actual, request.Note.Trim(), clock.GetUtcNow())
+        var (learned, jars, finish) = await cabinet.LoadLearnedAsync(work.Studio.Id, cancel);
+        var predicted = !isPaste ? eye!.See(ZoneOf(request.Subject)) : eye is not null && request.Recipe is null && piece!.Source is not null ? eye.Paste : jars.Predict(recipe, learned).Colour;
+        var entry = new LogEntry(id, request.PieceId, request.Subject, predicted, request.Actual, request.Note.Trim(), clock.GetUtcNow())
         {
             // In a marble no one recipe was kneaded.
-            Mix = piece?.Source is MarbledPaste && request.Recipe is null ? null : LoggedMix.Of(recipe, work.Materials),
+            Mix = isPaste && piece?.Source is MarbledPaste && request.Recipe is null ? null : LoggedMix.Of(recipe, work.Materials),
             Plan = piece?.Plan,
+            Laid = isPaste ? null : LoggedZone.Of(eye!, ZoneOf(request.Subject)),
             By = request.By,
-            PredictedRange = isPaste ? predicted.Range : null,
             LoggedBy = work.Studio.Maker,
         };
+        entry = entry with { PredictedRange = entry.Laid is not null ? finish.RangeOf(JarReadings.ZoneOf(entry)) : isPaste ? jars.Predict(recipe, learned).Range : null };
         if (StudioRules.Of(entry).Lines() is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
         await logbook.AddAsync(work.Studio.Id, entry, cancel);

@@ -26,13 +26,17 @@ public static class ListLogEntries
     {
         var studioId = studio.Id;
         var entries = await logbook.ListAsync(studioId, pieceId, Most, cancel);
-        var (_, jars) = await cabinet.LoadLearnedAsync(studioId, cancel);
+        var taught = await cabinet.LoadLearnedAsync(studioId, cancel);
         var beside = entries.FirstOrDefault(named => named.Entry.Id == near)?.Entry.Actual;
         return TypedResults.Ok<IReadOnlyList<LogEntryView>>([.. entries
-            .Where(named => materialId is null || named.Entry.Mix is { } mix && (mix.BaseId == materialId || mix.Doses.Any(dose => dose.ColourantId == materialId)))
+            .Where(named => materialId is null || Contains(named.Entry, materialId))
             .Where(named => string.IsNullOrWhiteSpace(words) || new[] { named.PieceName, named.FlowerName, named.CommissionName, named.Entry.Note }.Any(text => text.Contains(words.Trim(), StringComparison.OrdinalIgnoreCase)))
             .Where(named => offBy is null || Difference.Of(named.Entry.Actual, named.Entry.Predicted).DeltaE >= offBy)
             .Where(named => beside is not { } colour || DeltaE2000.Between(colour, named.Entry.Actual) <= Near)
-            .Take(MostShown).Select(named => LogEntryView.From(named, jars))]);
+            .Take(MostShown).Select(named => LogEntryView.From(named, taught))]);
     }
+
+    private static bool Contains(LogEntry entry, string materialId) =>
+        entry.Mix is { } mix && (mix.BaseId == materialId || mix.Doses.Any(dose => dose.ColourantId == materialId))
+        || entry is { Laid: { } zone, Plan: { } plan } && plan.Coats.Where((coat, i) => zone.Laid.Has(i)).Any(coat => coat.MaterialIds().Contains(materialId));
 }

@@ -19,12 +19,13 @@ public sealed record LogEntryView(
     Guid Id, Guid? PieceId, string PieceName, Guid? FlowerId, string FlowerName, string CommissionName, LogSubject Subject,
     ColourView Predicted, ColourView Actual, Difference Difference, double? PredictedRange, LoggedMix? Mix, ReadBy By, string LoggedBy, bool IsLeftOut, bool HasTaught, bool IsOutlier, string Note, DateTimeOffset LoggedAt, int Version)
 {
-    public static LogEntryView From(NamedLogEntry named, LearnedJars jars)
+    public static LogEntryView From(NamedLogEntry named, Taught taught)
     {
         var entry = named.Entry;
         return new LogEntryView(
             entry.Id, entry.PieceId, named.PieceName, named.FlowerId, named.FlowerName, named.CommissionName, entry.Subject,
             ColourView.From(entry.Predicted), ColourView.From(entry.Actual), Difference.Of(entry.Actual, entry.Predicted),
-            entry.PredictedRange, entry.Mix, entry.By, entry.LoggedBy, entry.IsLeftOut, jars.Trust.ContainsKey(entry.Id), jars.IsOutlier(entry.Id), entry.Note, entry.LoggedAt, entry.Version);
+            entry.PredictedRange, entry.Mix, entry.By, entry.LoggedBy, entry.IsLeftOut,
+            taught.Jars.Trust.ContainsKey(entry.Id) || taught.Finish.Trust.ContainsKey(entry.Id), taught.Jars.IsOutlier(entry.Id) || taught.Finish.IsOutlier(entry.Id), entry.Note, entry.LoggedAt, entry.Version);
     }
 }

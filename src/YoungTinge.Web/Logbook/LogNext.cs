@@ -25,7 +25,7 @@ public static class LogNext
     {
         var work = await works.LoadAsync(cancel);
         var listed = await cabinet.ListedAsync(work.Studio.Id, cancel);
-        var (learned, jars) = await cabinet.LoadLearnedAsync(work.Studio.Id, cancel);
+        var (learned, jars, _) = await cabinet.LoadLearnedAsync(work.Studio.Id, cancel);
         var pieces = work.Commissions.Where(commission => commission.IsOpen).SelectMany(commission => work.PiecesIn(commission.Id)).Where(piece => learned.HasAllOf(piece.Plan.Paste) && piece.Plan.Paste.Doses.Count > 0)
             .DistinctBy(piece => string.Join('|', piece.Plan.Paste.Doses.OrderBy(dose => dose.ColourantId).Select(dose => $"{dose.ColourantId} {dose.GPer100g:0.000}"))).Take(MostWeighed).ToList();
         List<(string BaseId, IReadOnlyList<JarDose> Doses)> pastes = [.. pieces.Select(piece => (piece.Plan.Paste.BaseId, Doses(piece.Plan.Paste)))];

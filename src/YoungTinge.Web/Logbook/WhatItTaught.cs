@@ -1,4 +1,6 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats.Learning;
+using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Learning;
 using YoungTinge.Store;
@@ -6,22 +8,36 @@ using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Logbook;
 
-/// <summary>What one entry of the logbook has taught: its jars before and after, and the pastes of open commissions that come out otherwise for it.</summary>
+/// <summary>What one entry of the logbook has taught: its jars and the hand before and after, and what of open commissions comes out otherwise for it.</summary>
 public static class WhatItTaught
 {
     /// <summary>A smaller change nobody sees.</summary>
     private const double Seen = 0.5;
 
+    /// <summary>A dust that hardly lies in a zone is moved by next to nothing.</summary>
+    private const double LeastTold = 0.005;
+
+    /// <param name="MaterialId">Of a colour for paste, or of a dust.</param>
     /// <param name="TimesBefore">How many times as strong as listed it was thought to be without this entry.</param>
-    /// <param name="RangeBefore">CIEDE2000 of a middling paste of it, before.</param>
-    public sealed record JarView(string ColourantId, double TimesBefore, double TimesAfter, double RangeBefore, double RangeAfter, int Readings);
+    /// <param name="Range">Of a paste of it; null for a dust.</param>
+    public sealed record JarView(string MaterialId, double TimesBefore, double TimesAfter, RangeView? Range, int Readings);
 
-    /// <param name="Before">The paste of the piece as it was predicted without this entry.</param>
+    /// <summary>CIEDE2000 that nine of ten come out within, before this entry and after it.</summary>
+    public sealed record RangeView(double Before, double After);
+
+    /// <param name="TimesBefore">How many times as heavily as planned it was thought to lay without this entry.</param>
+    public sealed record HandView(HandPart Part, double TimesBefore, double TimesAfter);
+
+    /// <param name="Subject">Its paste, or the zone that moves farthest.</param>
+    /// <param name="Before">As it was predicted without this entry.</param>
     /// <param name="Wanted">That its plan was made for.</param>
-    public sealed record PlanView(Guid FlowerId, string FlowerName, Guid PieceId, string PieceName, ColourView Before, ColourView After, ColourView Wanted, double DeltaE);
+    public sealed record PlanView(Guid FlowerId, string FlowerName, Guid PieceId, string PieceName, LogSubject Subject, ColourView Before, ColourView After, ColourView Wanted, double DeltaE);
 
-    /// <param name="Plans">Those whose paste comes out visibly otherwise; they stay as they are until the maker plans them again.</param>
-    public sealed record Answer(IReadOnlyList<JarView> Jars, IReadOnlyList<PlanView> Plans);
+    /// <param name="Jars">That it has moved.</param>
+    /// <param name="Hand">Parts of it that it has moved.</param>
+    /// <param name="Zone">Of the zone that was read; null for a paste.</param>
+    /// <param name="Plans">Those that come out visibly otherwise; they stay as they are until the maker plans them again.</param>
+    public sealed record Answer(IReadOnlyList<JarView> Jars, IReadOnlyList<HandView> Hand, RangeView? Zone, IReadOnlyList<PlanView> Plans);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/log-entries/{id:guid}/taught", Handle).WithName("getWhatItTaught").Produces<Answer>().ProducesProblems(404);
 
@@ -31,31 +47,52 @@ public static class WhatItTaught
         var listed = await cabinet.ListedAsync(work.Studio.Id, cancel);
         if (await logbook.FindAsync(work.Studio.Id, id, cancel) is not { } entry)
             return ApiProblem.NotFound();
-        var (after, jars) = await cabinet.LoadLearnedAsync(work.Studio.Id, cancel);
-        if (entry.Mix is null || !jars.Trust.ContainsKey(id))
-            return TypedResults.Ok(new Answer([], []));
+        var (after, jars, finish) = await cabinet.LoadLearnedAsync(work.Studio.Id, cancel);
+        var isPaste = jars.Trust.ContainsKey(id);
+        if (entry.Mix is null || !isPaste && !finish.Trust.ContainsKey(id))
+            return TypedResults.Ok(new Answer([], [], null, []));
         var readings = await cabinet.JarReadingsAsync(work.Studio.Id, listed, cancel);
-        var without = readings.Learn([.. readings.Used.Where(reading => reading.Id != id)], readings.At);
-        var before = listed.With(without);
-        return TypedResults.Ok(new Answer(
-            [.. entry.Mix.Doses.Select(dose => JarOf(dose, entry.Mix.BaseId))],
-            [.. work.Commissions.Where(commission => commission.IsOpen).SelectMany(commission => work.PiecesIn(commission.Id)).Select(PlanOf).OfType<PlanView>()]));
+        var jarsWithout = isPaste ? readings.Learn([.. readings.Used.Where(reading => reading.Id != id)], readings.At) : jars;
+        var without = readings.LearnFinish(jarsWithout, [.. readings.UsedZones.Where(reading => reading.Id != id)], readings.At);
+        var before = without.Taught(listed.With(jarsWithout));
+        var open = work.Commissions.Where(commission => commission.IsOpen).SelectMany(commission => work.PiecesIn(commission.Id)).ToList();
+        return TypedResults.Ok(isPaste
+            ? new Answer([.. entry.Mix.Doses.Select(dose => JarOf(dose, entry.Mix.BaseId))], [], null, [.. open.Select(PasteOf).OfType<PlanView>()])
+            : new Answer([.. DustsOf(JarReadings.ZoneOf(entry))], [.. HandOf(JarReadings.ZoneOf(entry))], RangeOf(JarReadings.ZoneOf(entry)), [.. open.Select(ZoneOf).OfType<PlanView>()]));
 
         JarView JarOf(LoggedDose dose, string baseId)
         {
             var jar = LearnedCabinet.JarId(dose.ColourantId, dose.Lot);
             JarDose[] alone = [new(jar, dose.GPer100g)];
-            return new JarView(dose.ColourantId, without.Of(jar).Difference.Times, jars.Of(jar).Difference.Times, without.Predict(baseId, alone).Range, jars.Predict(baseId, alone).Range, jars.Of(jar).Readings);
+            return new JarView(
+                dose.ColourantId, jarsWithout.Of(jar).Difference.Times, jars.Of(jar).Difference.Times, new(jarsWithout.Predict(baseId, alone).Range, jars.Predict(baseId, alone).Range), jars.Of(jar).Readings);
         }
 
-        PlanView? PlanOf(PlannedPiece piece)
+        IEnumerable<JarView> DustsOf(FinishedZone zone) => finish.DustsIn(zone).Select(dust => (Dust: dust, Jar: zone.JarOf(dust))).Select(one => new JarView(
+                one.Dust, without.Of(one.Jar, one.Dust).Difference.Times, finish.Of(one.Jar, one.Dust).Difference.Times, null, finish.Of(one.Jar, one.Dust).Readings))
+            .Where(dust => Math.Abs(dust.TimesAfter - dust.TimesBefore) >= LeastTold);
+
+        IEnumerable<HandView> HandOf(FinishedZone zone) => finish.PartsIn(zone).Select(part => new HandView(part, without.Hand[(int)part].Times, finish.Hand[(int)part].Times))
+            .Where(part => Math.Abs(part.TimesAfter - part.TimesBefore) >= LeastTold);
+
+        RangeView RangeOf(FinishedZone zone) => new(without.RangeOf(zone), finish.RangeOf(zone));
+
+        PlanView? PasteOf(PlannedPiece piece)
         {
             if (!before.HasAllOf(piece.Plan.Paste) || !piece.Plan.Paste.Doses.Any(dose => entry.Mix.Doses.Any(own => own.ColourantId == dose.ColourantId)))
                 return null;
-            var (was, now, wanted) = (PasteOptics.ColourOf(piece.Plan.Paste, before), PasteOptics.ColourOf(piece.Plan.Paste, after), piece.Plan.PasteTarget);
-            return DeltaE2000.Between(was, now) is var moved && moved < Seen ? null : new PlanView(
-                piece.FlowerId, work.FlowerName(piece.FlowerId) ?? "", piece.Id, piece.Piece.Name, ColourView.From(was), ColourView.From(now), ColourView.From(wanted),
-                moved);
+            return Moved(piece, LogSubject.Paste, PasteOptics.ColourOf(piece.Plan.Paste, before), PasteOptics.ColourOf(piece.Plan.Paste, after), piece.Plan.PasteTarget);
         }
+
+        PlanView? ZoneOf(PlannedPiece piece)
+        {
+            if (piece.Plan.Coats.Count == 0 || piece.Plan.Coats.Any(coat => coat.Problems("", before).Any()))
+                return null;
+            var (was, now) = (BuildUp.Of(piece.Resolve(before), piece.Piece.Shape()), BuildUp.Of(piece.Resolve(after), piece.Piece.Shape()));
+            return was.Zip(now).Select(zone => Moved(piece, Enum.Parse<LogSubject>($"{zone.First.Zone}"), zone.First.Finished, zone.Second.Finished, zone.First.Target)).OfType<PlanView>().MaxBy(plan => plan.DeltaE);
+        }
+
+        PlanView? Moved(PlannedPiece piece, LogSubject subject, Lab was, Lab now, Lab wanted) => DeltaE2000.Between(was, now) is var moved && moved < Seen ? null : new PlanView(
+            piece.FlowerId, work.FlowerName(piece.FlowerId) ?? "", piece.Id, piece.Piece.Name, subject, ColourView.From(was), ColourView.From(now), ColourView.From(wanted), moved);
     }
 }

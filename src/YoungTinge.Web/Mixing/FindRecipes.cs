@@ -28,7 +28,7 @@ public static class FindRecipes
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, HttpContext context, CancellationToken cancel)
     {
-        var (materials, jars) = await cabinet.LoadLearnedAsync(studio.Id, cancel);
+        var (materials, jars, _) = await cabinet.LoadLearnedAsync(studio.Id, cancel);
         var search = (request.Filters ?? FiltersView.None).Apply(
             new RecipeSearch(request.BaseIds, request.Target, request.PasteG) { MostColourants = request.MostColourants });
         return SearchProblems.Of(search, materials) is { Count: > 0 } problems

@@ -34,7 +34,7 @@ public static class LookAtRecipe
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
     {
-        var (materials, jars) = await cabinet.LoadLearnedAsync(studio.Id, cancel);
+        var (materials, jars, _) = await cabinet.LoadLearnedAsync(studio.Id, cancel);
         FieldProblem[] problems =
         [
             .. StudioRules.OfRecipe(request.Recipe, "recipe", materials).Lines(), .. SearchProblems.OfTarget(request.Target),

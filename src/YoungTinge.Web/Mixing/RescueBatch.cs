@@ -42,7 +42,7 @@ public static class RescueBatch
 
     private static async Task<IResult> Handle(Request request, CurrentStudio studio, CabinetStore cabinet, HttpContext context, CancellationToken cancel)
     {
-        var (materials, jars) = await cabinet.LoadLearnedAsync(studio.Id, cancel);
+        var (materials, jars, _) = await cabinet.LoadLearnedAsync(studio.Id, cancel);
         var search = (request.Filters ?? FiltersView.None).Apply(new RecipeSearch(request.Recipe.BaseId, request.Target, request.NeedG));
         FieldProblem[] problems =
         [

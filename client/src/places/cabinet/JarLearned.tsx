@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { scaleLinear } from 'd3-scale'
 import { area, line } from 'd3-shape'
-import type { JarAnswer, JarReading } from '../../api/api'
+import type { JarAnswer, JarReading, Zone } from '../../api/api'
 import { answer, api, madeFrom } from '../../api/api'
 import { queries } from '../../api/queries'
 import { Failure } from '../../shared/Message'
@@ -12,7 +12,7 @@ import type { NameOf } from '../../shared/words'
 import { dayWords, deltaE } from '../../shared/words'
 
 /** What the logbook has taught of a jar: how strong it is, how that came, and the readings behind it. */
-export function JarLearned({ id, nameOf }: { id: string; nameOf: NameOf }) {
+export function JarLearned({ id, isDust, nameOf }: { id: string; isDust: boolean; nameOf: NameOf }) {
   const { t } = useTranslation()
   const client = useQueryClient()
   const jar = useQuery(queries.jar(id))
@@ -45,7 +45,9 @@ export function JarLearned({ id, nameOf }: { id: string; nameOf: NameOf }) {
         {t('learned.jar.title')}
       </h2>
       {data.count === 0 ? (
-        <p className="text-sm">{t(data.now.times === 1 ? 'learned.jar.never' : 'learned.jar.newLot')}</p>
+        <p className="text-sm">
+          {t(data.now.times !== 1 ? 'learned.jar.newLot' : isDust ? 'learned.jar.neverDust' : 'learned.jar.never')}
+        </p>
       ) : (
         <>
           <p className="text-sm">
@@ -66,7 +68,10 @@ export function JarLearned({ id, nameOf }: { id: string; nameOf: NameOf }) {
                 <InlineSwatch colour={reading.colour} />
                 <time dateTime={reading.at}>{dayWords(reading.at)}</time>
                 <span>
-                  {t('learned.jar.in', { dose: significant(reading.gPer100g, 2) })},{' '}
+                  {reading.gPer100g == null
+                    ? t(`zone.${reading.subject as Zone}`)
+                    : t('learned.jar.in', { dose: significant(reading.gPer100g, 2) })}
+                  ,{' '}
                   {reading.others.length > 0
                     ? t('learned.jar.with', { others: reading.others.map(nameOf).join(', ') })
                     : t('learned.jar.alone')}

@@ -180,8 +180,8 @@ function Sheet({ id, sheet: saved, version }: { id: string | null; sheet: Materi
           <Failure error={remove.error} nameOf={(one) => one} />
         )}
       </form>
-      {id !== null && sheet.kind === 'colourant' && (
-        <JarLearned id={id} nameOf={nameFinder(materials.data ?? noMaterials)} />
+      {id !== null && (sheet.kind === 'colourant' || sheet.kind === 'dust' || sheet.kind === 'lustre') && (
+        <JarLearned id={id} isDust={sheet.kind !== 'colourant'} nameOf={nameFinder(materials.data ?? noMaterials)} />
       )}
       {id !== null && <WhereUsed id={id} />}
     </main>

@@ -16,6 +16,7 @@ import type { NameOf } from '../../shared/words'
 import { colourName, dayWords, deltaE, differenceWords, nameFinder } from '../../shared/words'
 import { againOf } from '../mixing/starts'
 import { storeTable } from '../mixing/tableState'
+import { Hand } from './Hand'
 import { LogNext } from './LogNext'
 import { Taught } from './Taught'
 import { inSentence } from '../../shared/inSentence'
@@ -40,7 +41,8 @@ export function LogbookPage() {
   const nameOf = nameFinder(materials)
   const change = useChange()
   const next = useQuery(queries.logNext())
-  if (!entries.data || next.isLoading)
+  const hand = useQuery(queries.hand())
+  if (!entries.data || next.isLoading || hand.isLoading)
     return entries.error ? <Unreadable error={entries.error} retry={() => void entries.refetch()} /> : <Reading />
   const isAsked = Object.values(asked).some((one) => one !== undefined && one !== '')
   return (
@@ -53,6 +55,7 @@ export function LogbookPage() {
             {t('logbook.files')}
           </Link>
         </p>
+        <Hand />
         <LogNext nameOf={nameOf} />
         <div className="mt-4 flex flex-wrap items-end gap-3">
           <TextField
@@ -67,7 +70,7 @@ export function LogbookPage() {
             options={[
               { value: '', label: t('learned.filter.anyJar') },
               ...materials
-                .filter((one) => one.kind === 'colourant' || one.kind === 'paste')
+                .filter((one) => ['colourant', 'paste', 'dust', 'lustre'].includes(one.kind))
                 .map((one) => ({ value: one.id, label: one.name })),
             ]}
             onChoose={(materialId) => setAsked((was) => ({ ...was, materialId: materialId || undefined }))}
@@ -273,7 +276,7 @@ function Entry({
               <span className="sr-only">: {what}</span>
             </Link>
           )}
-          {entry.mix && entry.subject === 'paste' && (
+          {(entry.hasTaught || entry.isLeftOut) && (
             <button
               className="act min-h-6 cursor-pointer"
               disabled={isBusy}
@@ -292,7 +295,7 @@ function Entry({
             <span className="sr-only">: {what}</span>
           </button>
         </p>
-        {entry.hasTaught && <Taught id={entry.id} nameOf={nameOf} />}
+        {entry.hasTaught && <Taught id={entry.id} isPaste={entry.subject === 'paste'} nameOf={nameOf} />}
       </div>
     </li>
   )

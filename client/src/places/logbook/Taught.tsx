@@ -9,8 +9,8 @@ import { useTranslation } from '../../shared/translation'
 import type { NameOf } from '../../shared/words'
 import { deltaE } from '../../shared/words'
 
-/** What one entry has taught: its jars, and the pastes that come out otherwise for it. Asked for when it is opened. */
-export function Taught({ id, nameOf }: { id: string; nameOf: NameOf }) {
+/** What one entry has taught: its jars, the hand, and what comes out otherwise for it. Asked for when it is opened. */
+export function Taught({ id, isPaste, nameOf }: { id: string; isPaste: boolean; nameOf: NameOf }) {
   const { t } = useTranslation()
   const [isOpen, setOpen] = useState(false)
   const taught = useQuery({ ...queries.taught(id), enabled: isOpen })
@@ -18,26 +18,47 @@ export function Taught({ id, nameOf }: { id: string; nameOf: NameOf }) {
     <details className="relative mt-1" onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary className="act min-h-6">{t('learned.entry.taught')}</summary>
       <Failure error={taught.error} nameOf={nameOf} />
-      {taught.data && taught.data.jars.length === 0 && <p>{t('learned.entry.taughtNothing')}</p>}
+      {taught.data && taught.data.jars.length === 0 && !taught.data.zone && <p>{t('learned.entry.taughtNothing')}</p>}
       {taught.data && (
         <ul className="mt-1">
           {taught.data.jars.map((jar) => (
-            <li key={jar.colourantId}>
-              <Link className="act" to={`/cabinet/${jar.colourantId}`}>
+            <li key={jar.materialId}>
+              <Link className="act" to={`/cabinet/${jar.materialId}`}>
                 {t('learned.entry.jar', {
-                  name: nameOf(jar.colourantId),
+                  name: nameOf(jar.materialId),
                   before: percent(jar.timesBefore),
                   after: percent(jar.timesAfter),
                 })}
               </Link>
-              ; {t('learned.entry.surer', { before: deltaE(jar.rangeBefore), after: deltaE(jar.rangeAfter) })}
+              {jar.range && (
+                <>; {t('learned.entry.surer', { before: deltaE(jar.range.before), after: deltaE(jar.range.after) })}</>
+              )}
             </li>
           ))}
+          {taught.data.hand.map((one) => (
+            <li key={one.part}>
+              {t('learned.entry.hand', {
+                part: t(`learned.hand.${one.part}`),
+                before: percent(one.timesBefore),
+                after: percent(one.timesAfter),
+              })}
+            </li>
+          ))}
+          {taught.data.zone && (
+            <li>
+              {t('learned.entry.zoneSurer', {
+                before: deltaE(taught.data.zone.before),
+                after: deltaE(taught.data.zone.after),
+              })}
+            </li>
+          )}
         </ul>
       )}
       {taught.data && taught.data.plans.length > 0 && (
         <>
-          <p className="mt-2">{t('learned.entry.plans', { count: taught.data.plans.length })}</p>
+          <p className="mt-2">
+            {t(isPaste ? 'learned.entry.plans' : 'learned.entry.pieces', { count: taught.data.plans.length })}
+          </p>
           <ul className="mt-1 space-y-1">
             {taught.data.plans.map((plan) => (
               <li key={plan.pieceId} className="flex flex-wrap items-center gap-x-3">
