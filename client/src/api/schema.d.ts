@@ -9087,7 +9087,7 @@ export interface components {
             count: number;
             /**
              * Format: int32
-             * @description 1 unless one is too much for a spoon.
+             * @description 1 unless one is too much for a spoon, or only several take a whole number.
              */
             spoons: number;
         };
