@@ -157,7 +157,7 @@ public class PlannerPartsTests
     [InlineData(40, 2, DoseUnitKind.Pea, 1)]
     [InlineData(43, 2, DoseUnitKind.Pea, 1)]
     [InlineData(50, 5, DoseUnitKind.Pea, 2)]
-    [InlineData(66.7, 10, DoseUnitKind.Pea, 3)]
+    [InlineData(66.7, 7, DoseUnitKind.Pea, 2)]
     public void The_strength_of_a_wash_is_counted(double touches, double count, DoseUnitKind unit, int spoons)
     {
         var rowan = TestData.Cabinet.Get<Colourant>("rowan") with { Units = [new DoseUnit(DoseUnitKind.Touch, 0.01), new DoseUnit(DoseUnitKind.Pea, 0.2)] };

@@ -26,7 +26,7 @@ public sealed record WashStrength(DoseUnitKind Unit, double Count, int Spoons)
     {
         var colour = cabinet.Get<Material>(wash.Mix.MaxBy(portion => portion.Parts)!.MaterialId);
         var gramsToASpoon = wash.GPerMl * SpoonMl;
-        // Ten knife tips to three spoons are counted; 3.3 to one are not.
+        // Seven knife tips to two spoons are counted; 3.3 to one are not.
         var (unit, spoonsOfIt, count) = ((colour as Colourant)?.Units ?? []).SelectMany(unit => Enumerable.Range(1, MostSpoons).Select(spoons => (unit, Spoons: spoons, Count: spoons * gramsToASpoon / unit.MassG)))
             .Where(one => one.Count >= 1 - NearlyWhole && (one.Spoons == 1 || IsNearlyWhole(one.Count)))
             .OrderBy(one => one.Count > MostCounted).ThenBy(one => !IsNearlyWhole(one.Count)).ThenBy(one => one.Spoons).ThenBy(one => one.Count).FirstOrDefault();
