@@ -53,7 +53,7 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
         var listed = await ListedAsync(studioId, cancel);
         if (await LearnedAsync(studioId, listed, cancel) is var (jars, finish))
             return new Taught(finish.Taught(listed.With(jars)), jars, finish);
-        var nothing = new JarReadings(listed, [], [], Today);
+        var nothing = new LogbookReadings(listed, [], [], Today);
         return new Taught(listed, nothing.Learn(), nothing.LearnFinish(nothing.Learn(), [], Today));
     }
 
@@ -78,7 +78,7 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
 
         if (learned.TryGetValue(studioId, out var known) && known.State == state)
             return (known.Jars, known.Finish);
-        var readings = await JarReadingsAsync(studioId, listed, cancel);
+        var readings = await ReadingsAsync(studioId, listed, cancel);
         var jars = readings.Learn();
         var finish = readings.LearnFinish(jars, readings.UsedZones, readings.At);
         learned[studioId] = (state, jars, finish);
@@ -86,7 +86,7 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
     }
 
     /// <param name="listed">Its cabinet.</param>
-    public async Task<JarReadings> JarReadingsAsync(Guid studioId, Materials listed, CancellationToken cancel)
+    public async Task<LogbookReadings> ReadingsAsync(Guid studioId, Materials listed, CancellationToken cancel)
     {
         await using var command = dataSource.CreateCommand(
             $"select {LogbookStore.Columns} from log_entry e where e.studio_id = $1 and e.mix is not null and (e.subject = 'paste' or e.laid is not null) and not e.is_taken_out order by e.logged_at, e.id");
@@ -96,7 +96,7 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
         while (await reader.ReadAsync(cancel))
             entries.Add(LogbookStore.Read(reader));
         var standing = entries.Where(entry => listed.HasAllOf(entry.Mix!.Recipe)).ToLookup(entry => entry.Laid is null);
-        return new JarReadings(listed, [.. standing[true]], [.. standing[false].Where(entry => entry.Plan!.Coats.All(coat => !coat.Problems("", listed).Any()))], Today);
+        return new LogbookReadings(listed, [.. standing[true]], [.. standing[false].Where(entry => entry.Plan!.Coats.All(coat => !coat.Problems("", listed).Any()))], Today);
     }
 
     /// <summary>The cabinet as it is written, before anything was learned: to be changed, and to go into files.</summary>

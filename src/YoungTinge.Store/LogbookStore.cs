@@ -1,25 +1,11 @@
 using Npgsql;
 using NpgsqlTypes;
 using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats.Learning;
 using YoungTinge.Core.Coats.Model;
-using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
-using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Learning;
 
 namespace YoungTinge.Store;
-
-/// <summary>What a log entry is about: the paste, or a zone of the finished piece.</summary>
-public enum LogSubject
-{
-    Paste,
-    Rim,
-    Tip,
-    Heart,
-    Base,
-    Back,
-}
 
 /// <summary>What came out. Colours are under daylight.</summary>
 /// <param name="PieceId">Null when that is gone for good: what was logged outlives it.</param>
@@ -63,16 +49,6 @@ public sealed record LoggedMix(string BaseId, IReadOnlyList<LoggedDose> Doses)
         new(recipe.BaseId, [.. recipe.WithoutNothing().Doses.Select(dose => new LoggedDose(dose.ColourantId, materials.Find(dose.ColourantId)?.Supply.Lot ?? "", dose.GPer100g))]);
 
     public PasteRecipe Recipe => new(BaseId, [.. Doses.Select(dose => new Dose(dose.ColourantId, dose.GPer100g))]);
-}
-
-/// <summary>A zone of a finished piece as it was laid, beside the coats of its plan.</summary>
-/// <param name="Lots">Of the dusts in its coats, by the dust; one without a mark has none.</param>
-public sealed record LoggedZone(IReadOnlyDictionary<string, string> Lots, ZoneAsLaid Laid)
-{
-    /// <param name="eye">Of the piece as it is planned and predicted.</param>
-    public static LoggedZone Of(ZoneColourEvaluator eye, Zone zone) => new(
-        eye.Plan.Plan.Coats.SelectMany(coat => coat.MaterialIds()).Distinct().Select(eye.Plan.Cabinet.Find).OfType<Dust>().Where(dust => dust.Supply.Lot.Length > 0).ToDictionary(dust => dust.Id, dust => dust.Supply.Lot),
-        eye.AsLaid(zone));
 }
 
 /// <summary>A log entry with the names of what it is about, or was.</summary>

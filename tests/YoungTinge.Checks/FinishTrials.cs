@@ -62,8 +62,8 @@ public static class FinishTrials
             var (zone, seen, predict) = Made();
             before.Add(DeltaE2000.Between(predict(cabinet), seen));
             after.Add(DeltaE2000.Between(predict(taught), seen));
-            withinBefore += before[^1] <= nothing.RangeOf(zone) ? 1 : 0;
-            within += after[^1] <= learned.RangeOf(zone) ? 1 : 0;
+            withinBefore += before[^1] <= nothing.Predict(zone).Range ? 1 : 0;
+            within += after[^1] <= learned.Predict(zone).Range ? 1 : 0;
         }
 
         return new Studio(new($"{seed}", 0, before, withinBefore, 0), new($"{seed}", readings, after, within, seconds), [.. hand.Zip(learned.Hand)]);

@@ -58,8 +58,8 @@ static int Finishes(int studios, int readings)
     Tell($"after {readings} zones", LearningResult.All([.. all.Select(one => one.After)]));
     foreach (var part in all.SelectMany(one => one.Hand).GroupBy(one => one.Known.Part))
     {
-        var off = part.Select(one => Math.Abs(Math.Log(one.Known.Times / one.Truth))).Order().ToList();
-        Console.WriteLine($"{part.Key}: half within {100 * (Math.Exp(off[off.Count / 2]) - 1):0} %, true in the stated range {part.Count(one => one.Truth >= one.Known.Low && one.Truth <= one.Known.High)} of {off.Count}");
+        var off = part.Select(one => Math.Abs(Math.Log(one.Known.Times.Times / one.Truth))).Order().ToList();
+        Console.WriteLine($"{part.Key}: half within {100 * (Math.Exp(off[off.Count / 2]) - 1):0} %, true in the stated range {part.Count(one => one.Truth >= one.Known.Times.Low && one.Truth <= one.Known.Times.High)} of {off.Count}");
     }
 
     return 0;

@@ -4974,21 +4974,8 @@ export interface components {
         HandKnowledge: {
             /** @description Which part of the plant it is. */
             part: components["schemas"]["HandPart"];
-            /**
-             * Format: double
-             * @description How many times as heavily as planned.
-             */
-            times: number;
-            /**
-             * Format: double
-             * @description Nine of ten times it is between this ...
-             */
-            low: number;
-            /**
-             * Format: double
-             * @description ... and this.
-             */
-            high: number;
+            /** @description How many times as heavily as planned. */
+            times: components["schemas"]["LikelyTimes"];
             /**
              * Format: int32
              * @description Of zones that it shows in.
@@ -5288,6 +5275,24 @@ export interface components {
         LightKind: "daylight" | "eveningDaylight" | "lamp" | "tube" | "warmLed" | "candle";
         /** @enum {unknown} */
         LightnessWord: "veryDark" | "dark" | "mid" | "light" | "pale";
+        /** @description How many times as much as listed or planned. */
+        LikelyTimes: {
+            /**
+             * Format: double
+             * @description Times.
+             */
+            times: number;
+            /**
+             * Format: double
+             * @description Nine of ten times it is between this ...
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description ... and this.
+             */
+            high: number;
+        };
         Likeness: {
             /**
              * Format: double

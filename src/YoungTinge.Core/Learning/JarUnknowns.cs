@@ -36,8 +36,13 @@ internal sealed class JarUnknowns(IReadOnlyDictionary<string, Jar> jars, IReadOn
     }
 
     /// <summary>What is known of every jar, by its place.</summary>
-    /// <param name="readings">That each jar was in, by its place.</param>
-    public JarKnowledge[] Known(Fitted fitted, IReadOnlyList<int> readings) =>
-        [.. readings.Select((count, place) => new JarKnowledge(
-            DifferenceOf(place, fitted.X), Math.Sqrt(fitted.Covariance[from + 2 * place, from + 2 * place]), Math.Sqrt(fitted.Covariance[from + 2 * place + 1, from + 2 * place + 1]), count))];
+    /// <param name="readings">The jars of each.</param>
+    public IReadOnlyList<JarKnowledge> Known(Fitted fitted, IEnumerable<IEnumerable<string>> readings)
+    {
+        var counts = new int[places.Count];
+        foreach (var jar in readings.SelectMany(inIt => inIt.Distinct()))
+            counts[places[jar]]++;
+        double Deviation(int unknown) => Math.Sqrt(fitted.Covariance[unknown, unknown]);
+        return [.. counts.Select((count, place) => new JarKnowledge(DifferenceOf(place, fitted.X), Deviation(from + 2 * place), Deviation(from + 2 * place + 1), count))];
+    }
 }

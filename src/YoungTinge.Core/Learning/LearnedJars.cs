@@ -3,12 +3,6 @@ using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.Learning;
 
-/// <summary>What is thought of one jar.</summary>
-/// <param name="StrengthDeviation">Standard deviation of its strength.</param>
-/// <param name="TiltDeviation">Standard deviation of its tilt.</param>
-/// <param name="Readings">Of pastes that it was in.</param>
-public readonly record struct JarKnowledge(JarDifference Difference, double StrengthDeviation, double TiltDeviation, int Readings);
-
 /// <summary>A colour as it is predicted.</summary>
 /// <param name="Range">CIEDE2000 that nine of ten come out within.</param>
 public sealed record RangedColour(Lab Colour, double Range);
@@ -19,14 +13,14 @@ public sealed class LearnedJars
     private readonly IReadOnlyDictionary<string, Jar> jars;
     private readonly IReadOnlyDictionary<string, KubelkaMunkSpectra> bases;
     private readonly Dictionary<string, int> places;
-    private readonly JarKnowledge[] known;
+    private readonly KnownJars known;
     private readonly double[,] covariance;
 
     internal LearnedJars(
-        IReadOnlyDictionary<string, Jar> jars, IReadOnlyDictionary<string, KubelkaMunkSpectra> bases, Dictionary<string, int> places, JarKnowledge[] known, double[,] covariance, double modelError,
+        IReadOnlyDictionary<string, Jar> jars, IReadOnlyDictionary<string, KubelkaMunkSpectra> bases, Dictionary<string, int> places, IReadOnlyList<JarKnowledge> known, double[,] covariance, double modelError,
         IReadOnlyDictionary<Guid, double> trust)
     {
-        (this.jars, this.bases, this.places, this.known, this.covariance, ModelError, Trust) = (jars, bases, places, known, covariance, modelError, trust);
+        (this.jars, this.bases, this.places, this.known, this.covariance, ModelError, Trust) = (jars, bases, places, new KnownJars(id => jars[id].Name, places, known), covariance, modelError, trust);
     }
 
     /// <summary>How far a paste is off what its jars say, whoever reads it: a standard deviation in L, a and b.</summary>
@@ -42,17 +36,8 @@ public sealed class LearnedJars
 
     private const double OutlierTrust = 0.35;
 
-    /// <summary>As the list has it, with all its doubt, for a jar that nobody has read.</summary>
-    public JarKnowledge Of(string jarId) => places.TryGetValue(jarId, out var at) ? known[at] : new JarKnowledge(NewLotOf(jarId), JarPrior.Strength, JarPrior.Tilt, 0);
-
-    /// <summary>A new lot begins where the others of its name are, on the whole, with all its doubt.</summary>
-    private JarDifference NewLotOf(string jarId)
-    {
-        if (!jars.TryGetValue(jarId, out var jar))
-            return default;
-        var others = places.Where(place => jars[place.Key].Name == jar.Name).Select(place => known[place.Value]).ToList();
-        return others.Count == 0 ? default : new JarDifference(others.Average(other => other.Difference.Strength), others.Average(other => other.Difference.Tilt));
-    }
+    /// <summary>As the list has it, with all its doubt, for a jar that nobody has read; a new lot begins where the others of its name are.</summary>
+    public JarKnowledge Of(string jarId) => known.Of(jarId, jars.GetValueOrDefault(jarId)?.Name);
 
     /// <summary>K and S of a jar as it is thought to be.</summary>
     /// <exception cref="KeyNotFoundException">There is no such jar.</exception>
@@ -77,21 +62,17 @@ public sealed class LearnedJars
     {
         Span<double> spread = stackalloc double[9];
         spread.Clear();
-        for (var i = 0; i < slopes.Length; i++)
-        {
-            for (var j = 0; j < slopes.Length; j++)
-                Spread.Add(spread, slopes[i], slopes[j], CovarianceOf(doses[i / 2].JarId, i % 2, doses[j / 2].JarId, j % 2));
-        }
-
-        for (var axis = 0; axis < 3; axis++)
-            spread[4 * axis] += ModelError * ModelError;
+        Spread.Add(spread, slopes, (i, j) => CovarianceOf(doses, i, j));
+        Spread.AddEvenly(spread, ModelError);
         return Spread.NineOfTen(colour, spread);
     }
 
-    internal double CovarianceOf(string jar, int which, string other, int whichOther)
+    /// <summary>Of two of the unknowns of a paste: strength and tilt of each of its doses, in their order.</summary>
+    internal double CovarianceOf(IReadOnlyList<JarDose> doses, int one, int other)
     {
-        if (places.TryGetValue(jar, out var at) && places.TryGetValue(other, out var atOther))
-            return covariance[2 * at + which, 2 * atOther + whichOther];
-        return jar != other || which != whichOther ? 0 : JarPrior.Variance(which);
+        var (jar, otherJar) = (doses[one / 2].JarId, doses[other / 2].JarId);
+        if (places.TryGetValue(jar, out var at) && places.TryGetValue(otherJar, out var atOther))
+            return covariance[2 * at + one % 2, 2 * atOther + other % 2];
+        return jar != otherJar || one % 2 != other % 2 ? 0 : JarPrior.Variance(one % 2);
     }
 }

@@ -18,10 +18,8 @@ public static class Learner
             reading.Id, [.. reading.Doses.SelectMany(dose => new[] { unknowns.StrengthOf(dose.JarId), unknowns.StrengthOf(dose.JarId) + 1 })],
             [.. reading.Doses.Select((_, dose) => (Slot: 2 * dose, Variance: ReadingFit.AgeingBetween(at, reading.At))).Where(apart => apart.Variance > 0)], ReadingNoise.Of(reading.By)))];
         var fitted = ReadingFit.Run(new Pastes(jars, bases, readings, places, unknowns), rows);
-        var counts = new int[places.Count];
-        foreach (var jar in readings.SelectMany(reading => reading.Doses.Select(dose => dose.JarId).Distinct()))
-            counts[places[jar]]++;
-        return new LearnedJars(jars, bases, places, unknowns.Known(fitted, counts), fitted.Covariance, fitted.ModelError, fitted.Trust);
+        var known = unknowns.Known(fitted, readings.Select(reading => reading.Doses.Select(dose => dose.JarId)));
+        return new LearnedJars(jars, bases, places, known, fitted.Covariance, fitted.ModelError, fitted.Trust);
     }
 
     /// <summary>Rested opaque pastes by what their jars are like.</summary>

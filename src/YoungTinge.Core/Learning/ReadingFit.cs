@@ -172,8 +172,8 @@ internal sealed class ReadingFit
         Span<double> spread = stackalloc double[9];
         spread.Clear();
         row.Beside?.CopyTo(spread);
-        for (var axis = 0; axis < 3; axis++)
-            spread[4 * axis] += row.Noise * row.Noise + modelError * modelError;
+        Spread.AddEvenly(spread, row.Noise);
+        Spread.AddEvenly(spread, modelError);
         foreach (var (slot, variance) in row.Apart)
             Spread.Add(spread, slopes[slot], slopes[slot], variance);
         Spread.Invert(spread, inverse);

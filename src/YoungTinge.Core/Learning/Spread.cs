@@ -6,9 +6,6 @@ namespace YoungTinge.Core.Learning;
 /// <summary>How far a colour may be off, from the covariance of its L, a and b.</summary>
 internal static class Spread
 {
-    /// <summary>Standard deviations to either side that hold nine of ten.</summary>
-    public const double NinetyPercent = 1.645;
-
     private const int Draws = 240;
 
     /// <summary>The same each time: a standard normal point for each, well spread (Halton 1960).</summary>
@@ -25,6 +22,25 @@ internal static class Spread
             for (var column = 0; column < 3; column++)
                 spread[3 * row + column] += covariance * left[row] * right[column];
         }
+    }
+
+    /// <summary>Adds all that the slopes bring together.</summary>
+    /// <param name="covariance">Of two of the unknowns that they are by, by their places.</param>
+    public static void Add(Span<double> spread, ReadOnlySpan<Lab> slopes, Func<int, int, double> covariance)
+    {
+        for (var i = 0; i < slopes.Length; i++)
+        {
+            for (var j = 0; j < slopes.Length; j++)
+                Add(spread, slopes[i], slopes[j], covariance(i, j));
+        }
+    }
+
+    /// <summary>Adds as much to L, a and b.</summary>
+    /// <param name="deviation">A standard deviation in each.</param>
+    public static void AddEvenly(Span<double> spread, double deviation)
+    {
+        for (var axis = 0; axis < 3; axis++)
+            spread[4 * axis] += deviation * deviation;
     }
 
     /// <returns>CIEDE2000 that nine of ten are within.</returns>

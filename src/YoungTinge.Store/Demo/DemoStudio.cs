@@ -96,16 +96,16 @@ public static class DemoStudio
         var eye = new ZoneColourEvaluator(plan, demo.Piece.Shape());
         foreach (var reading in demo.Readings)
         {
-            Zone? read = Enum.TryParse<Zone>($"{reading.Subject}", out var zone) ? zone : null;
-            var predicted = read is null ? eye.Paste : eye.See(zone);
+            var zone = reading.Subject.Zone();
+            var predicted = zone is { } seen ? eye.See(seen) : eye.Paste;
             var off = reading.Off;
             await LogbookStore.AddAsync(connection, studioId, new LogEntry(
                 Guid.CreateVersion7(now), pieceId, reading.Subject, predicted, new Lab(predicted.L + off.L, predicted.A + off.A, predicted.B + off.B), reading.Note,
                 now.AddDays(-reading.DaysAgo))
             {
-                Mix = read is null ? null : LoggedMix.Of(plan.Source.Recipe, plan.Cabinet),
+                Mix = zone is null ? null : LoggedMix.Of(plan.Source.Recipe, plan.Cabinet),
                 Plan = plan.Plan,
-                Laid = read is null ? null : LoggedZone.Of(eye, zone),
+                Laid = zone is { } laid ? LoggedZone.Of(eye, laid) : null,
             }, cancel);
         }
     }

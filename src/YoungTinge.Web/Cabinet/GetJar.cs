@@ -49,53 +49,48 @@ public static class GetJar
         var material = listed.Find(id);
         if (material is not (Colourant or Dust { Kind: not DustKind.Extender }))
             return ApiProblem.NotFound();
-        var readings = await cabinet.JarReadingsAsync(studio.Id, listed, cancel);
+        var readings = await cabinet.ReadingsAsync(studio.Id, listed, cancel);
         var taught = await cabinet.LoadLearnedAsync(studio.Id, cancel);
         var (known, range, history, own) = material is Colourant colour ? OfColour(colour, readings, taught, clock.GetUtcNow()) : OfDust((Dust)material, readings, taught, clock.GetUtcNow());
         return TypedResults.Ok(new Answer(material.Supply.Lot, Moment(clock.GetUtcNow(), known), known.Difference.Lean, LearnedCabinet.SurenessOf(range), known.Readings, history, own));
     }
 
     /// <returns>With how sure a middling paste or coat of it is.</returns>
-    private static (JarKnowledge Known, double Range, IReadOnlyList<MomentView> History, IReadOnlyList<ReadingView> Readings) OfColour(Colourant colour, JarReadings readings, Taught taught, DateTimeOffset now)
+    private static (JarKnowledge Known, double Range, IReadOnlyList<MomentView> History, IReadOnlyList<ReadingView> Readings) OfColour(Colourant colour, LogbookReadings readings, Taught taught, DateTimeOffset now)
     {
         var jar = LearnedCabinet.OpenJar(colour);
         var paste = AnyPaste(readings.Listed);
-        var used = readings.Used;
+        var used = readings.UsedPastes;
         return (
             taught.Jars.Of(jar), paste is null ? double.MaxValue : taught.Jars.Predict(paste.Id, [new JarDose(jar, MiddlingShare * colour.LoadLimitGPer100g)]).Range,
             HistoryOf([.. used.Where(reading => reading.Doses.Any(dose => dose.JarId == jar)).Select(reading => reading.At)], used.Count, now, at => readings.Learn([.. used.Where(reading => reading.At <= at)], at).Of(jar)),
-            [.. readings.Entries.Where(entry => entry.Mix!.Doses.Any(dose => dose.ColourantId == colour.Id)).Reverse().Select(entry =>
+            [.. readings.Pastes.Where(entry => entry.Mix!.Doses.Any(dose => dose.ColourantId == colour.Id)).Reverse().Select(entry =>
             {
-                var reading = JarReadings.Of(entry);
+                var reading = LogbookReadings.Of(entry);
                 return ViewOf(
                     entry, entry.Mix!.Doses.First(dose => dose.ColourantId == colour.Id).GPer100g, entry.Mix.Doses.Select(dose => dose.ColourantId).Where(other => other != colour.Id),
                     taught.Jars.Predict(reading.BaseId, reading.Doses).Colour, taught.Jars.IsOutlier(entry.Id));
             })]);
     }
 
-    private static (JarKnowledge Known, double Range, IReadOnlyList<MomentView> History, IReadOnlyList<ReadingView> Readings) OfDust(Dust dust, JarReadings readings, Taught taught, DateTimeOffset now)
+    private static (JarKnowledge Known, double Range, IReadOnlyList<MomentView> History, IReadOnlyList<ReadingView> Readings) OfDust(Dust dust, LogbookReadings readings, Taught taught, DateTimeOffset now)
     {
         var jar = LearnedCabinet.OpenJar(dust);
         var finish = taught.Finish;
         var used = readings.UsedZones;
-        bool LiesIn(FinishedZone zone) => finish.DustsIn(zone).Contains(dust.Id);
+        bool LiesIn(FinishedZone zone) => zone.DustsIn(readings.Listed).Contains(dust.Id);
         return (
-            finish.Of(jar, dust.Id), AnyPaste(readings.Listed) is { } paste ? finish.RangeOf(FinishedZone.Coated(dust, paste)) : double.MaxValue,
+            finish.Of(jar, dust.Id), AnyPaste(readings.Listed) is { } paste ? finish.Predict(FinishedZone.Coated(dust, paste)).Range : double.MaxValue,
             HistoryOf(
                 [.. used.Where(reading => LiesIn(reading.Zone) && reading.Zone.JarOf(dust.Id) == jar).Select(reading => reading.At)], used.Count, now,
                 at => readings.LearnFinish(taught.Jars, [.. used.Where(reading => reading.At <= at)], at).Of(jar, dust.Id)),
-            [.. readings.Zones.Where(entry => LiesIn(JarReadings.ZoneOf(entry))).Reverse().Select(entry => ViewOf(
-                entry, null, finish.DustsIn(JarReadings.ZoneOf(entry)).Where(other => other != dust.Id), finish.Predict(JarReadings.ZoneOf(entry)), finish.IsOutlier(entry.Id)))]);
+            [.. readings.Zones.Where(entry => LiesIn(LogbookReadings.ZoneOf(entry))).Reverse().Select(entry => ViewOf(
+                entry, null, LogbookReadings.ZoneOf(entry).DustsIn(readings.Listed).Where(other => other != dust.Id), finish.Predict(LogbookReadings.ZoneOf(entry)).Colour, finish.IsOutlier(entry.Id)))]);
     }
 
     private static PasteBase? AnyPaste(Materials listed) => listed.All.OfType<PasteBase>().FirstOrDefault();
 
-    private static MomentView Moment(DateTimeOffset at, JarKnowledge known)
-    {
-        // 1.645 standard deviations to either side hold nine of ten.
-        var side = 1.645 * known.StrengthDeviation;
-        return new MomentView(at, known.Difference.Times, Math.Exp(known.Difference.Strength - side), Math.Exp(known.Difference.Strength + side));
-    }
+    private static MomentView Moment(DateTimeOffset at, JarKnowledge known) => new(at, known.Strength.Times, known.Strength.Low, known.Strength.High);
 
     /// <summary>What was thought of it at the time: from what had been read by then.</summary>
     private static IReadOnlyList<MomentView> HistoryOf(IReadOnlyList<DateTimeOffset> read, int readings, DateTimeOffset now, Func<DateTimeOffset, JarKnowledge> then) =>

@@ -16,7 +16,7 @@ internal static class StandIns
     public static Materials JarsOf(Materials listed)
     {
         var came = StarterCabinet.Load();
-        return new Materials(listed.All.Select(material => came.Find(material.Id) ?? material));
+        return listed.With(listed.All.Select(material => came.Find(material.Id) ?? material));
     }
 
     /// <summary>The jars of a studio as they really are: not what was learned of them, which would be its own truth.</summary>

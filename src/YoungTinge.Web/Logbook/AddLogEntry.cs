@@ -2,7 +2,6 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
-using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Learning;
 using YoungTinge.Store;
 using YoungTinge.Web.Shared;
@@ -41,32 +40,23 @@ public static class AddLogEntry
             return ApiProblem.NotPossible([new FieldProblem("recipe", "recipeMissing", null, null)]);
         var recipe = request.Recipe ?? piece!.Plan.Paste;
         var eye = piece is null ? null : new ZoneColourEvaluator(piece.Resolve(work.Materials), piece.Piece.Shape());
-        var isPaste = request.Subject == LogSubject.Paste;
         var (learned, jars, finish) = await cabinet.LoadLearnedAsync(work.Studio.Id, cancel);
-        var predicted = !isPaste ? eye!.See(ZoneOf(request.Subject)) : eye is not null && request.Recipe is null && piece!.Source is not null ? eye.Paste : jars.Predict(recipe, learned).Colour;
+        var zone = request.Subject.Zone();
+        var ofRecipe = jars.Predict(recipe, learned);
+        var predicted = zone is { } seen ? eye!.See(seen) : eye is not null && request.Recipe is null && piece!.Source is not null ? eye.Paste : ofRecipe.Colour;
         var entry = new LogEntry(id, request.PieceId, request.Subject, predicted, request.Actual, request.Note.Trim(), clock.GetUtcNow())
         {
             // In a marble no one recipe was kneaded.
-            Mix = isPaste && piece?.Source is MarbledPaste && request.Recipe is null ? null : LoggedMix.Of(recipe, work.Materials),
+            Mix = zone is null && piece?.Source is MarbledPaste && request.Recipe is null ? null : LoggedMix.Of(recipe, work.Materials),
             Plan = piece?.Plan,
-            Laid = isPaste ? null : LoggedZone.Of(eye!, ZoneOf(request.Subject)),
+            Laid = zone is { } laid ? LoggedZone.Of(eye!, laid) : null,
             By = request.By,
             LoggedBy = work.Studio.Maker,
         };
-        entry = entry with { PredictedRange = entry.Laid is not null ? finish.RangeOf(JarReadings.ZoneOf(entry)) : isPaste ? jars.Predict(recipe, learned).Range : null };
+        entry = entry with { PredictedRange = zone is null ? ofRecipe.Range : finish.Predict(LogbookReadings.ZoneOf(entry)).Range };
         if (StudioRules.Of(entry).Lines() is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
         await logbook.AddAsync(work.Studio.Id, entry, cancel);
         return TypedResults.NoContent();
     }
-
-    private static Zone ZoneOf(LogSubject subject) => subject switch
-    {
-        LogSubject.Rim => Zone.Rim,
-        LogSubject.Tip => Zone.Tip,
-        LogSubject.Heart => Zone.Heart,
-        LogSubject.Base => Zone.Base,
-        LogSubject.Back => Zone.Back,
-        _ => throw new ArgumentOutOfRangeException(nameof(subject), subject, "A paste has no zone."),
-    };
 }

@@ -29,9 +29,9 @@ public static class LogNext
         var pieces = work.Commissions.Where(commission => commission.IsOpen).SelectMany(commission => work.PiecesIn(commission.Id)).Where(piece => learned.HasAllOf(piece.Plan.Paste) && piece.Plan.Paste.Doses.Count > 0)
             .DistinctBy(piece => string.Join('|', piece.Plan.Paste.Doses.OrderBy(dose => dose.ColourantId).Select(dose => $"{dose.ColourantId} {dose.GPer100g:0.000}"))).Take(MostWeighed).ToList();
         List<(string BaseId, IReadOnlyList<JarDose> Doses)> pastes = [.. pieces.Select(piece => (piece.Plan.Paste.BaseId, Doses(piece.Plan.Paste)))];
-        var readings = await cabinet.JarReadingsAsync(work.Studio.Id, listed, cancel);
+        var readings = await cabinet.ReadingsAsync(work.Studio.Id, listed, cancel);
         var worth = NextReading.Of(
-            pastes, jars, reading => readings.Learn([.. readings.Used, reading], readings.At),
+            pastes, jars, reading => readings.Learn([.. readings.UsedPastes, reading], readings.At),
             at => new PasteReading(Guid.Empty, readings.At, pastes[at].BaseId, pastes[at].Doses, ReadBy.Reader, jars.Predict(pastes[at].BaseId, pastes[at].Doses).Colour));
         return TypedResults.Ok<IReadOnlyList<NextView>>([.. worth.Take(Most).Select(one =>
         {

@@ -14,7 +14,7 @@ public static class WhatItTaught
     /// <summary>A smaller change nobody sees.</summary>
     private const double Seen = 0.5;
 
-    /// <summary>A dust that hardly lies in a zone is moved by next to nothing.</summary>
+    /// <summary>What hardly shows is moved by next to nothing, and is not told.</summary>
     private const double LeastTold = 0.005;
 
     /// <param name="MaterialId">Of a colour for paste, or of a dust.</param>
@@ -51,14 +51,14 @@ public static class WhatItTaught
         var isPaste = jars.Trust.ContainsKey(id);
         if (entry.Mix is null || !isPaste && !finish.Trust.ContainsKey(id))
             return TypedResults.Ok(new Answer([], [], null, []));
-        var readings = await cabinet.JarReadingsAsync(work.Studio.Id, listed, cancel);
-        var jarsWithout = isPaste ? readings.Learn([.. readings.Used.Where(reading => reading.Id != id)], readings.At) : jars;
+        var readings = await cabinet.ReadingsAsync(work.Studio.Id, listed, cancel);
+        var jarsWithout = isPaste ? readings.Learn([.. readings.UsedPastes.Where(reading => reading.Id != id)], readings.At) : jars;
         var without = readings.LearnFinish(jarsWithout, [.. readings.UsedZones.Where(reading => reading.Id != id)], readings.At);
         var before = without.Taught(listed.With(jarsWithout));
         var open = work.Commissions.Where(commission => commission.IsOpen).SelectMany(commission => work.PiecesIn(commission.Id)).ToList();
         return TypedResults.Ok(isPaste
-            ? new Answer([.. entry.Mix.Doses.Select(dose => JarOf(dose, entry.Mix.BaseId))], [], null, [.. open.Select(PasteOf).OfType<PlanView>()])
-            : new Answer([.. DustsOf(JarReadings.ZoneOf(entry))], [.. HandOf(JarReadings.ZoneOf(entry))], RangeOf(JarReadings.ZoneOf(entry)), [.. open.Select(ZoneOf).OfType<PlanView>()]));
+            ? new Answer([.. entry.Mix.Doses.Select(dose => JarOf(dose, entry.Mix.BaseId)).Where(jar => IsMoved(jar.TimesBefore, jar.TimesAfter))], [], null, [.. open.Select(PasteOf).OfType<PlanView>()])
+            : new Answer([.. DustsOf(LogbookReadings.ZoneOf(entry))], [.. HandOf(LogbookReadings.ZoneOf(entry))], RangeOf(LogbookReadings.ZoneOf(entry)), [.. open.Select(ZoneOf).OfType<PlanView>()]));
 
         JarView JarOf(LoggedDose dose, string baseId)
         {
@@ -68,14 +68,16 @@ public static class WhatItTaught
                 dose.ColourantId, jarsWithout.Of(jar).Difference.Times, jars.Of(jar).Difference.Times, new(jarsWithout.Predict(baseId, alone).Range, jars.Predict(baseId, alone).Range), jars.Of(jar).Readings);
         }
 
-        IEnumerable<JarView> DustsOf(FinishedZone zone) => finish.DustsIn(zone).Select(dust => (Dust: dust, Jar: zone.JarOf(dust))).Select(one => new JarView(
+        IEnumerable<JarView> DustsOf(FinishedZone zone) => zone.DustsIn(listed).Select(dust => (Dust: dust, Jar: zone.JarOf(dust))).Select(one => new JarView(
                 one.Dust, without.Of(one.Jar, one.Dust).Difference.Times, finish.Of(one.Jar, one.Dust).Difference.Times, null, finish.Of(one.Jar, one.Dust).Readings))
-            .Where(dust => Math.Abs(dust.TimesAfter - dust.TimesBefore) >= LeastTold);
+            .Where(dust => IsMoved(dust.TimesBefore, dust.TimesAfter));
 
-        IEnumerable<HandView> HandOf(FinishedZone zone) => finish.PartsIn(zone).Select(part => new HandView(part, without.Hand[(int)part].Times, finish.Hand[(int)part].Times))
-            .Where(part => Math.Abs(part.TimesAfter - part.TimesBefore) >= LeastTold);
+        IEnumerable<HandView> HandOf(FinishedZone zone) => zone.Parts.Select(part => new HandView(part, without.Hand[(int)part].Times.Times, finish.Hand[(int)part].Times.Times))
+            .Where(part => IsMoved(part.TimesBefore, part.TimesAfter));
 
-        RangeView RangeOf(FinishedZone zone) => new(without.RangeOf(zone), finish.RangeOf(zone));
+        RangeView RangeOf(FinishedZone zone) => new(without.Predict(zone).Range, finish.Predict(zone).Range);
+
+        static bool IsMoved(double before, double after) => Math.Abs(after - before) >= LeastTold;
 
         PlanView? PasteOf(PlannedPiece piece)
         {
@@ -89,7 +91,7 @@ public static class WhatItTaught
             if (piece.Plan.Coats.Count == 0 || piece.Plan.Coats.Any(coat => coat.Problems("", before).Any()))
                 return null;
             var (was, now) = (BuildUp.Of(piece.Resolve(before), piece.Piece.Shape()), BuildUp.Of(piece.Resolve(after), piece.Piece.Shape()));
-            return was.Zip(now).Select(zone => Moved(piece, Enum.Parse<LogSubject>($"{zone.First.Zone}"), zone.First.Finished, zone.Second.Finished, zone.First.Target)).OfType<PlanView>().MaxBy(plan => plan.DeltaE);
+            return was.Zip(now).Select(zone => Moved(piece, LogSubjects.Of(zone.First.Zone), zone.First.Finished, zone.Second.Finished, zone.First.Target)).OfType<PlanView>().MaxBy(plan => plan.DeltaE);
         }
 
         PlanView? Moved(PlannedPiece piece, LogSubject subject, Lab was, Lab now, Lab wanted) => DeltaE2000.Between(was, now) is var moved && moved < Seen ? null : new PlanView(

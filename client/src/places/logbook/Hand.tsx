@@ -15,8 +15,8 @@ export function Hand() {
       <ul className="mt-1">
         {data.map((one) => (
           <li key={one.part}>
-            {t(`learned.hand.${one.part}`)}: <span className="font-semibold">{heavinessWords(t, one.times)}</span>,{' '}
-            {t('learned.jar.surely', { low: percent(one.low), high: percent(one.high) })},{' '}
+            {t(`learned.hand.${one.part}`)}: <span className="font-semibold">{heavinessWords(t, one.times.times)}</span>
+            , {t('learned.jar.surely', { low: percent(one.times.low), high: percent(one.times.high) })},{' '}
             {t('learned.jar.count', { count: one.readings })}
           </li>
         ))}

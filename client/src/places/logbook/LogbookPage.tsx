@@ -224,6 +224,8 @@ function Entry({
           <span className="quiet">
             {' '}
             · {colourName(t, entry.actual)} · {t(`readBy.${entry.by}`)}
+            {entry.predictedRange != null &&
+              ` · ${t('learned.entry.predictedWithin', { deltaE: deltaE(entry.predictedRange) })}`}
             {entry.isLeftOut && ` · ${t('learned.jar.leftOut')}`}
             {entry.isOutlier && ` · ${t('learned.jar.outlier')}`}
           </span>

@@ -7,6 +7,8 @@ import { percent } from '../../shared/numbers'
 import { Swatch } from '../../shared/Swatch'
 import { useTranslation } from '../../shared/translation'
 import type { NameOf } from '../../shared/words'
+import { inSentence } from '../../shared/inSentence'
+import type { Zone } from '../../api/api'
 import { deltaE } from '../../shared/words'
 
 /** What one entry has taught: its jars, the hand, and what comes out otherwise for it. Asked for when it is opened. */
@@ -69,7 +71,9 @@ export function Taught({ id, isPaste, nameOf }: { id: string; isPaste: boolean; 
                 </span>
                 <Link className="act" to={`/flowers/${plan.flowerId}/${plan.pieceId}`}>
                   {t('learned.entry.plan', {
-                    piece: plan.pieceName,
+                    piece: isPaste
+                      ? plan.pieceName
+                      : `${plan.pieceName}: ${inSentence(t(`zone.${plan.subject as Zone}`))}`,
                     flower: plan.flowerName,
                     deltaE: deltaE(plan.deltaE),
                   })}

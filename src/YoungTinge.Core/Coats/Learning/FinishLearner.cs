@@ -30,15 +30,9 @@ public static class FinishLearner
             [.. look.Parts.Select((_, part) => (part, HandPrior.Scatter * HandPrior.Scatter)), .. look.Dusts.Select((_, dust) => (look.Parts.Count + 2 * dust, ReadingFit.AgeingBetween(at, reading.At)))],
             ReadingNoise.Of(reading.By)) { Beside = look.SpreadOfPaste() })];
         var fitted = ReadingFit.Run(new Finishes(readings, looks, rows, unknowns, places), rows);
-        var counts = new int[places.Count];
-        foreach (var (reading, look) in readings.Zip(looks))
-        {
-            foreach (var dust in look.Dusts)
-                counts[places[reading.Zone.JarOf(dust)]]++;
-        }
-
+        var known = unknowns.Known(fitted, readings.Zip(looks, (reading, look) => look.Dusts.Select(reading.Zone.JarOf)));
         return new LearnedFinish(
-            cabinet, jars, dusts, places, unknowns.Known(fitted, counts), [.. HandPrior.Parts.Select(part => HandKnowledge.From(fitted, part, looks.Count(look => look.Parts.Contains(part))))], fitted);
+            cabinet, jars, dusts, places, known, [.. HandPrior.Parts.Select(part => HandKnowledge.From(fitted, part, looks.Count(look => look.Parts.Contains(part))))], fitted);
     }
 
     private sealed class Finishes(

@@ -17,6 +17,14 @@ public sealed record FinishedZone(string BaseId, IReadOnlyList<JarDose> Doses, I
         paste.Id, [], [new DustCoat(Guid.Empty, [new Portion(dust.Id, 1)], DustLoad.Named[(int)LoadWord.Medium].MgPerCm2, Place.Whole, Sides.Face)],
         new Dictionary<string, string> { [dust.Id] = dust.Supply.Lot }, new ZoneAsLaid([[new Lying(1, 1)]], default));
 
+    private IEnumerable<Coat> Showing => Coats.Where((_, coat) => Laid.Has(coat));
+
+    /// <summary>Parts of the hand that show in it.</summary>
+    public IReadOnlyList<HandPart> Parts => [.. HandPrior.Parts.Where(part => Showing.Any(coat => HandPrior.PartsIn(coat).Contains(part)))];
+
+    /// <summary>Dusts that show in it, starch left out.</summary>
+    public IReadOnlyList<string> DustsIn(Materials cabinet) => [.. Showing.SelectMany(coat => coat.MaterialIds()).Distinct().Where(id => cabinet.Find(id) is Dust { Kind: not DustKind.Extender })];
+
     public string JarOf(string dustId) => LearnedCabinet.JarId(dustId, Lots.GetValueOrDefault(dustId, ""));
 }
 

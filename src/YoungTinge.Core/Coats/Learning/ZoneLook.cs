@@ -24,9 +24,8 @@ internal sealed class ZoneLook
         (this.zone, this.jars) = (zone, jars);
         named = [.. zone.Coats.SelectMany(coat => coat.MaterialIds()).Distinct().Select(id => cabinet.Find(id) ?? throw new KeyNotFoundException($"There is no '{id}'."))];
         paste = jars.MixOf(zone.BaseId, zone.Doses, dose => jars.Of(zone.Doses[dose].JarId).Difference);
-        var there = zone.Coats.Where((_, i) => IsThere(i)).ToList();
-        Parts = [.. HandPrior.Parts.Where(part => there.Any(coat => HandPrior.PartsIn(coat).Contains(part)))];
-        Dusts = [.. there.SelectMany(coat => coat.MaterialIds()).Distinct().Where(id => cabinet.Find(id) is Dust { Kind: not DustKind.Extender })];
+        Parts = zone.Parts;
+        Dusts = zone.DustsIn(cabinet);
         dusts = [.. Dusts.Select(id => named.First(material => material.Id == id))];
     }
 
@@ -36,17 +35,13 @@ internal sealed class ZoneLook
     /// <summary>Dusts that lie in it, starch left out.</summary>
     public IReadOnlyList<string> Dusts { get; }
 
-    private bool IsThere(int coat) => zone.Laid.Has(coat);
-
     /// <param name="hand">Logarithms by part.</param>
     /// <param name="differences">Of its dusts, in their order.</param>
     /// <param name="slopes">By each of its parts, then by strength and tilt of each of its dusts.</param>
     public Lab ColourAndSlopes(ReadOnlySpan<double> hand, IReadOnlyList<JarDifference> differences, Span<Lab> slopes)
     {
-        var (trial, layers) = (hand.ToArray(), new Layer?[zone.Coats.Count]);
-        var house = MaterialsWith(hand, differences);
-        for (var i = 0; i < layers.Length; i++)
-            layers[i] = IsThere(i) ? zone.Coats[i].Resolve(house).Layer : null;
+        var trial = hand.ToArray();
+        var layers = LayersOf(MaterialsWith(hand, differences));
         var here = Look(paste, layers);
         var slot = 0;
         foreach (var part in Parts)
@@ -75,20 +70,16 @@ internal sealed class ZoneLook
     /// <summary>How far it may be off by what is not known of the paste below: 3 by 3, in L, a and b.</summary>
     public double[] SpreadOfPaste()
     {
-        var house = MaterialsWith(new double[HandPrior.Parts.Length], new JarDifference[Dusts.Count]);
-        Layer?[] layers = [.. zone.Coats.Select((coat, i) => IsThere(i) ? coat.Resolve(house).Layer : null)];
+        var layers = LayersOf(MaterialsWith(new double[HandPrior.Parts.Length], new JarDifference[Dusts.Count]));
         var here = Look(paste, layers);
-        var slopes = zone.Doses.SelectMany((_, dose) => new[] { 0, 1 }.Select(which => Slope(here, Look(
-            jars.MixOf(zone.BaseId, zone.Doses, other => jars.Of(zone.Doses[other].JarId).Difference is var known && other == dose ? Moved(known, which) : known), layers)))).ToList();
+        Lab[] slopes = [.. zone.Doses.SelectMany((_, dose) => new[] { 0, 1 }.Select(which => Slope(here, Look(
+            jars.MixOf(zone.BaseId, zone.Doses, other => jars.Of(zone.Doses[other].JarId).Difference is var known && other == dose ? Moved(known, which) : known), layers))))];
         var spread = new double[9];
-        for (var i = 0; i < slopes.Count; i++)
-        {
-            for (var j = 0; j < slopes.Count; j++)
-                Spread.Add(spread, slopes[i], slopes[j], jars.CovarianceOf(zone.Doses[i / 2].JarId, i % 2, zone.Doses[j / 2].JarId, j % 2));
-        }
-
+        Spread.Add(spread, slopes, (one, other) => jars.CovarianceOf(zone.Doses, one, other));
         return spread;
     }
+
+    private Layer?[] LayersOf(Materials materials) => [.. zone.Coats.Select((coat, i) => zone.Laid.Has(i) ? coat.Resolve(materials).Layer : null)];
 
     private static JarDifference Moved(JarDifference jar, int which) => which == 0 ? jar with { Strength = jar.Strength + Step } : jar with { Tilt = jar.Tilt + Step };
 

@@ -7,20 +7,20 @@ namespace YoungTinge.Store;
 
 /// <summary>All that a studio can learn its jars and its hand from.</summary>
 /// <param name="Listed">The cabinet as it is written.</param>
-/// <param name="Entries">Pastes that were read, of what still stands in the cabinet, those that are left out among them; the oldest first.</param>
+/// <param name="Pastes">Pastes that were read, of what still stands in the cabinet, those that are left out among them; the oldest first.</param>
 /// <param name="Zones">Zones of finished pieces, likewise.</param>
 /// <param name="At">As of when. Jars age by the day.</param>
-public sealed record JarReadings(Materials Listed, IReadOnlyList<LogEntry> Entries, IReadOnlyList<LogEntry> Zones, DateTimeOffset At)
+public sealed record LogbookReadings(Materials Listed, IReadOnlyList<LogEntry> Pastes, IReadOnlyList<LogEntry> Zones, DateTimeOffset At)
 {
-    private readonly IReadOnlyDictionary<string, Jar> jars = LearnedCabinet.JarsOf(Listed, Entries.Concat(Zones).SelectMany(entry => entry.Mix!.Doses).Select(dose => (dose.ColourantId, dose.Lot)));
+    private readonly IReadOnlyDictionary<string, Jar> jars = LearnedCabinet.JarsOf(Listed, Pastes.Concat(Zones).SelectMany(entry => entry.Mix!.Doses).Select(dose => (dose.ColourantId, dose.Lot)));
     private readonly IReadOnlyDictionary<string, KubelkaMunkSpectra> bases = Listed.All.OfType<PasteBase>().ToDictionary(paste => paste.Id, paste => paste.Optics);
 
     /// <summary>What is learned from.</summary>
-    public IReadOnlyList<PasteReading> Used => [.. Entries.Where(entry => !entry.IsLeftOut).Select(Of)];
+    public IReadOnlyList<PasteReading> UsedPastes => [.. Pastes.Where(entry => !entry.IsLeftOut).Select(Of)];
 
     public IReadOnlyList<FinishReading> UsedZones => [.. Zones.Where(entry => !entry.IsLeftOut).Select(OfZone)];
 
-    public LearnedJars Learn() => Learn(Used, At);
+    public LearnedJars Learn() => Learn(UsedPastes, At);
 
     /// <summary>What other readings would teach, or had taught at another time.</summary>
     public LearnedJars Learn(IReadOnlyList<PasteReading> readings, DateTimeOffset at) => Learner.Learn(jars, bases, readings, at);
