@@ -43,9 +43,12 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
     /// <summary>The cabinet as the logbook has taught it to be: what colours are predicted with.</summary>
     public async Task<Materials> LoadAsync(Guid studioId, CancellationToken cancel) => (await LoadLearnedAsync(studioId, cancel)).Cabinet;
 
-    /// <returns>What readings tell of the colours of pastes; null if there are none.</returns>
-    public async Task<LearnedJars?> LearnedAsync(Guid studioId, CancellationToken cancel) =>
-        await LearnedAsync(studioId, await ListedAsync(studioId, cancel), cancel) is { Jars: { Trust.Count: > 0 } jars } ? jars : null;
+    /// <returns>What readings tell of the colours of pastes, and of dusts; null for what nothing was read of.</returns>
+    public async Task<(LearnedJars? Jars, LearnedFinish? Dusts)> LearnedAsync(Guid studioId, CancellationToken cancel)
+    {
+        var known = await LearnedAsync(studioId, await ListedAsync(studioId, cancel), cancel);
+        return (known is { Jars: { Trust.Count: > 0 } jars } ? jars : null, known is { Finish: { Trust.Count: > 0 } finish } ? finish : null);
+    }
 
     /// <returns>With what is known of its jars.</returns>
     public async Task<Taught> LoadLearnedAsync(Guid studioId, CancellationToken cancel)

@@ -189,7 +189,7 @@ public sealed class CoatPlanner
     }
 
     private CoatSearch Search(PasteSource paste, IEnumerable<Coat> with, IReadOnlyList<Material> colours, CoatSimulator simulator, Thinner? spirit = null) =>
-        new(plan.Targets, shape, materials, paste, with, colours, spirit is null ? starch : null, spirit, rules.InUse, simulator);
+        new(plan.Targets, shape, materials, paste, with, colours, spirit is null ? starch : null, spirit, rules, simulator);
 
     /// <summary>Steam sets dust; where none lies it only softens. What is locked stays.</summary>
     private static IReadOnlyList<Coat> WithoutIdleSteam(IReadOnlyList<Coat> coats) =>

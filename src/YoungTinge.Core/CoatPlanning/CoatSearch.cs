@@ -78,6 +78,7 @@ internal sealed class CoatSearch
     private readonly Thinner? spirit;
     private readonly CoatOrder order;
     private readonly IReadOnlySet<string> inUse;
+    private readonly IReadOnlyDictionary<string, double> doubts;
     private readonly Lab pasteColour;
 
     /// <summary>First on the paste first.</summary>
@@ -87,12 +88,13 @@ internal sealed class CoatSearch
     /// <param name="kept">Coats that stay as they are, in their order, those of the finish among them.</param>
     /// <param name="colours">Dusts to brush on, or colours to let down as washes.</param>
     /// <param name="spirit">For washes; null for dusts.</param>
-    /// <param name="inUse">Materials that stand open for the rest of the commission.</param>
+    /// <param name="rules">What stands open for the rest of the commission, and how much is known of the jars.</param>
     public CoatSearch(
         IReadOnlyDictionary<Zone, Target> targets, PieceShape shape, Materials materials, PasteSource paste, IEnumerable<Coat> kept,
-        IReadOnlyList<Material> colours, Dust? starch, Thinner? spirit, IReadOnlySet<string> inUse, CoatSimulator simulator)
+        IReadOnlyList<Material> colours, Dust? starch, Thinner? spirit, PlannerRules rules, CoatSimulator simulator)
     {
-        (this.targets, this.shape, this.materials, this.starch, this.spirit, this.inUse, this.simulator) = (targets, shape, materials, starch, spirit, inUse, simulator);
+        (this.targets, this.shape, this.materials, this.starch, this.spirit, this.simulator) = (targets, shape, materials, starch, spirit, simulator);
+        (inUse, doubts) = (rules.InUse, colours.ToDictionary(colour => colour.Id, rules.DoubtOf));
         (mix, pasteColour) = (paste.Optics, paste.Colour);
         this.colours = [.. colours.Where(colour => colour is not Dust dust || !IsLike(dust, paste))];
         distances = [.. Zones.Select(zone => new ZoneDistance(targets[zone].Colour))];
@@ -277,6 +279,7 @@ internal sealed class CoatSearch
         {
             var jar = materials.Get<Material>(id);
             price += MakersWeights.PriceOf(jar, inUse.Contains(id) || beside.Any(other => !ReferenceEquals(other.Template, candidate.Template) && other.Materials.Contains(id)));
+            price += MakersWeights.UnreadJar * doubts.GetValueOrDefault(id);
             if (jar is Dust && pasteColour.Chroma > WhiteBelowChroma && order.ColourOf(id) is { L: > WhiteFromL, Chroma: < WhiteBelowChroma })
                 price += MakersWeights.WhiteOverColour;
         }

@@ -23,6 +23,9 @@ internal static class MakersWeights
     /// <summary>... unless it stands open for this piece or for the rest of the commission.</summary>
     public const double OpenJarMore = 0.4;
 
+    /// <summary>Of jars that do the same, the one that was read comes out as it should: so much more for one that nobody has read.</summary>
+    public const double UnreadJar = 0.3;
+
     /// <summary>What is not for eating costs a flower its place on the plate.</summary>
     public const double NotEdible = 0.8;
 

@@ -1,4 +1,5 @@
 using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Coats.Learning;
 using YoungTinge.Core.Learning;
 
 namespace YoungTinge.Core.CoatPlanning;
@@ -15,8 +16,19 @@ public sealed record PlannerRules(Guests Guests)
     /// <summary>The only jars that may be used; null for any. Default any.</summary>
     public IReadOnlySet<string>? Only { get; init; }
 
-    /// <summary>What readings tell of the jars: of two pastes that are equals the surer is taken. Null if there are none. Default none.</summary>
+    /// <summary>What readings tell of the colours for paste: of two pastes, or of two washes, that are equals the surer is taken. Null if there are none. Default none.</summary>
     public LearnedJars? Learned { get; init; }
+
+    /// <summary>What readings tell of dusts, likewise. Default none.</summary>
+    public LearnedFinish? LearnedDusts { get; init; }
+
+    /// <summary>How little is known of a jar: 1 if nobody has read it, near 0 if it was read often; 0 for all of a kind while nothing is known of any.</summary>
+    public double DoubtOf(Material jar) => jar switch
+    {
+        Colourant when Learned is not null => Learned.Of(LearnedCabinet.OpenJar(jar)).StrengthDeviation / JarPrior.Strength,
+        Dust when LearnedDusts is not null => LearnedDusts.Of(LearnedCabinet.OpenJar(jar), jar.Id).StrengthDeviation / JarPrior.Strength,
+        _ => 0,
+    };
 
     public bool AllowsAll(IEnumerable<string> materialIds, Materials materials) => materialIds.All(id => Allows(materials.Get<Material>(id)));
 

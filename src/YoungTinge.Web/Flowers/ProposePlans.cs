@@ -44,7 +44,9 @@ public static class ProposePlans
         var planned = work.With(kept, request.Plan);
         // What is planned elsewhere, or made, is not mixed anew for one piece.
         var keepsPaste = request.KeepPaste || planned.IsPasteSettled;
-        var rules = new PlannerRules(planned.Guests) { InUse = OpenBeside(work.FindFlower(kept.FlowerId)!.Value.Commission.Id, [kept.Id], work), Learned = await cabinet.LearnedAsync(work.Studio.Id, cancel) };
+        var (learned, dusts) = await cabinet.LearnedAsync(work.Studio.Id, cancel);
+        var inUse = OpenBeside(work.FindFlower(kept.FlowerId)!.Value.Commission.Id, [kept.Id], work);
+        var rules = new PlannerRules(planned.Guests) { InUse = inUse, Learned = learned, LearnedDusts = dusts };
         var planner = new CoatPlanner(planned.Plan, planned.Piece, planned.Parts, work.Materials, rules, Guid.CreateVersion7, planned.Source, planned.Standing);
         return await LongWork.RunAsync(context, (progress, stop) =>
         {

@@ -48,11 +48,11 @@ public static class ProposeTogether
             return ApiProblem.NotPossible(problems);
         var chosen = PieceChanges.Chosen(id, request.PieceIds, work)!;
         var inUse = ProposePlans.OpenBeside(id, request.PieceIds, work);
-        var learned = await cabinet.LearnedAsync(work.Studio.Id, cancel);
+        var (learned, dusts) = await cabinet.LearnedAsync(work.Studio.Id, cancel);
         var planner = new JointPlanner(
             [.. chosen.Select(piece => new PieceToPlan(
                 piece.Id, piece.Plan, piece.Piece, piece.Parts, piece.Source, piece.Standing, request.KeepPastes || piece.IsPasteSettled,
-                new PlannerRules(piece.Guests) { InUse = inUse, Only = JarsOf(request.Only, work.Materials), Learned = learned }))],
+                new PlannerRules(piece.Guests) { InUse = inUse, Only = JarsOf(request.Only, work.Materials), Learned = learned, LearnedDusts = dusts }))],
             work.Materials, Guid.CreateVersion7);
         return await LongWork.RunAsync(context, (progress, stop) =>
         {

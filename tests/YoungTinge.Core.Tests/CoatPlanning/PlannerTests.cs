@@ -2,6 +2,7 @@ using CsCheck;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.CoatPlanning;
 using YoungTinge.Core.Coats.Advice;
+using YoungTinge.Core.Coats.Learning;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
@@ -302,6 +303,27 @@ public class PlannerTests
         {
             var proposal = Planner(wanted, new PlannerRules(Guests.Any) { InUse = new HashSet<string> { open } }, shelf).Propose(Approach.PasteLed, keepsPaste: true)!;
             Assert.Contains(proposal.Plan.Coats.OfType<DustCoat>(), coat => coat.Mix.Any(portion => portion.MaterialId == open));
+        }
+    }
+
+    /// <summary>Two jars of one dust: which was read decides, though neither comes nearer.</summary>
+    [Fact]
+    public void Of_dusts_that_do_the_same_the_one_that_was_read_is_taken()
+    {
+        var wanted = Made(Dust("guelder", 0.2));
+        var dust = TestData.Cabinet.Get<Dust>("guelder");
+        var shelf = new Materials(TestData.Cabinet.All.Append(dust with { Label = dust.Label with { Id = "guelder-twin", Name = "Guelder twin" } }));
+        var pastes = Learner.Learn(LearnedCabinet.JarsOf(shelf, []), shelf.All.OfType<PasteBase>().ToDictionary(paste => paste.Id, paste => paste.Optics), [], DateTimeOffset.UnixEpoch);
+        foreach (var read in new[] { "guelder", "guelder-twin" })
+        {
+            var zone = FinishedZone.Coated(shelf.Get<Dust>(read), shelf.All.OfType<PasteBase>().First());
+            var asListed = FinishLearner.Learn(shelf, pastes, [], DateTimeOffset.UnixEpoch).Predict(zone).Colour;
+            var learned = FinishLearner.Learn(shelf, pastes, [.. Enumerable.Range(0, 4).Select(_ => new FinishReading(Guid.NewGuid(), DateTimeOffset.UnixEpoch, zone, ReadBy.Reader, asListed))], DateTimeOffset.UnixEpoch);
+            var rules = new PlannerRules(Guests.Any) { LearnedDusts = learned };
+            Assert.InRange(rules.DoubtOf(shelf.Get<Dust>(read)), 0, 0.9);
+            Assert.Equal(1, rules.DoubtOf(shelf.Get<Dust>(read == "guelder" ? "guelder-twin" : "guelder")));
+            var proposal = Planner(wanted, rules, shelf).Propose(Approach.PasteLed, keepsPaste: true)!;
+            Assert.Contains(proposal.Plan.Coats.OfType<DustCoat>(), coat => coat.Mix.Any(portion => portion.MaterialId == read));
         }
     }
 
