@@ -50,7 +50,7 @@ internal static class Words
     public static readonly WordList<ReadBy> Read = new((ReadBy.Reader, "reader"), (ReadBy.Camera, "camera"), (ReadBy.Eye, "eye"), (ReadBy.Typed, "typed"));
 
     public static readonly WordList<Exercise> Exercises = new(
-        (Exercise.Warmer, "warmer"), (Exercise.Deeper, "deeper"), (Exercise.Duller, "duller"), (Exercise.Glaze, "glaze"), (Exercise.Steps, "steps"), (Exercise.Candle, "candle"), (Exercise.WentIn, "went_in"), (Exercise.Match, "match"));
+        (Exercise.Warmer, "warmer"), (Exercise.Deeper, "deeper"), (Exercise.Duller, "duller"), (Exercise.Glaze, "glaze"), (Exercise.Steps, "steps"), (Exercise.Candle, "candle"), (Exercise.WentIn, "went_in"), (Exercise.Match, "match"), (Exercise.Folds, "folds"));
 
     public static readonly WordList<OpticsOrigin> Origin = new(
         (OpticsOrigin.Nominal, "nominal"), (OpticsOrigin.Label, "label"), (OpticsOrigin.Dabs, "dabs"));

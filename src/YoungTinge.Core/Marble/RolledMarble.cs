@@ -134,21 +134,29 @@ public sealed class RolledMarble
     /// <summary>How it looks as a whole.</summary>
     public MarbleSeen Seen()
     {
-        var flat = FlatColour;
-        double sum = 0;
-        Span<double> mix = stackalloc double[pastes.Length];
-        foreach (var (x, y) in Places(Samples))
-        {
-            block.SharesAt(x, y, ArmsLengthMm / SideMm, mix);
-            sum += Math.Pow(DeltaE2000.Between(flat, ColourOf(mix)), 2);
-        }
-
-        var contrast = Math.Sqrt(sum / Samples);
+        var contrast = ContrastAt(ArmsLengthMm, Samples);
         var streaks = Streaks();
         var look = contrast < JustNoticeable ? MarbleLook.Flat
             : contrast < HazeContrast || streaks.Usual < VeinMm ? MarbleLook.SoftHaze
             : streaks.Usual < RibbonMm ? MarbleLook.FineVeins : MarbleLook.BoldRibbons;
         return new MarbleSeen(folds, contrast, look, streaks);
+    }
+
+    /// <summary>CIEDE2000 from the flat colour, root mean square.</summary>
+    /// <param name="seenMm">Half the width of what an eye takes together.</param>
+    /// <param name="places">To look at, at least 1.</param>
+    public double ContrastAt(double seenMm, int places)
+    {
+        var flat = FlatColour;
+        double sum = 0;
+        Span<double> mix = stackalloc double[pastes.Length];
+        foreach (var (x, y) in Places(places))
+        {
+            block.SharesAt(x, y, seenMm / SideMm, mix);
+            sum += Math.Pow(DeltaE2000.Between(flat, ColourOf(mix)), 2);
+        }
+
+        return Math.Sqrt(sum / places);
     }
 
     /// <summary>Of pieces cut from it.</summary>

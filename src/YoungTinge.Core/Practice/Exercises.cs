@@ -1,5 +1,6 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Marble;
 using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Core.Practice;
@@ -30,6 +31,9 @@ public enum Exercise
 
     /// <summary>Doses until it looks the same.</summary>
     Match,
+
+    /// <summary>A marbled sheet beside one that is wanted: one fold more?</summary>
+    Folds,
 }
 
 /// <summary>Something to be told apart.</summary>
@@ -37,9 +41,13 @@ public enum Exercise
 /// <param name="Shown">What is to be looked at first; empty where the choices stand alone.</param>
 /// <param name="Choices">Colours to choose from; empty where it is chosen otherwise.</param>
 /// <param name="Mixes">Recipes to choose from, or the one to match; empty for the rest.</param>
-/// <param name="Right">Which choice is right; for candle light 0 is yes and 1 is no.</param>
+/// <param name="Right">Which choice is right; for candle light 0 is yes and 1 is no, for folds 0 is to stop and 1 is one more.</param>
 /// <param name="About">The colour that it is about.</param>
-public sealed record Question(Exercise Exercise, double Level, IReadOnlyList<Lab> Shown, IReadOnlyList<Lab> Choices, IReadOnlyList<PasteRecipe> Mixes, int Right, Lab About);
+public sealed record Question(Exercise Exercise, double Level, IReadOnlyList<Lab> Shown, IReadOnlyList<Lab> Choices, IReadOnlyList<PasteRecipe> Mixes, int Right, Lab About)
+{
+    /// <summary>A marbled sheet as it is wanted, and as it is now; empty for the rest.</summary>
+    public IReadOnlyList<MarblePicture> Sheets { get; init; } = [];
+}
 
 /// <summary>Makes questions on simulated pastes. Pure: the same chance makes the same question.</summary>
 public sealed class Exercises(Materials cabinet, Random chance)
@@ -65,6 +73,7 @@ public sealed class Exercises(Materials cabinet, Random chance)
         Exercise.Steps => OfSteps(level, near),
         Exercise.Candle => OfCandle(),
         Exercise.WentIn => OfMix(level),
+        Exercise.Folds => FoldQuestion.Ask(level, () => Mix(2), cabinet, chance),
         _ => OfMatch(),
     };
 

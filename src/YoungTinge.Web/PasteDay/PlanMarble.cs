@@ -22,17 +22,11 @@ public static class PlanMarble
     /// <param name="Grams">To make of this paste.</param>
     public sealed record StripeView(ColourView Colour, double Grams, BatchView Batch);
 
-    /// <param name="Rgb">Three bytes a point (sRGB), row by row from the top, base64.</param>
-    public sealed record PictureView(int Columns, int Rows, string Rgb)
-    {
-        internal static PictureView From(MarblePicture picture) => new(picture.Columns, picture.Rows, Convert.ToBase64String(picture.Rgb));
-    }
-
     /// <param name="SheetWidthMm">Of the part that is shown; the sheet goes on.</param>
     /// <param name="Piece">That the cuts are of.</param>
     /// <param name="Likeness">Of ten pieces; null if none is cut from it.</param>
     public sealed record LookView(
-        double TotalG, double ThicknessMm, double SheetSideMm, double SheetWidthMm, double SheetHeightMm, PictureView Sheet, PieceView? Piece, IReadOnlyList<PictureView> Cuts,
+        double TotalG, double ThicknessMm, double SheetSideMm, double SheetWidthMm, double SheetHeightMm, SheetPicture Sheet, PieceView? Piece, IReadOnlyList<SheetPicture> Cuts,
         MarbleSeenView Seen, ColourView Flat, Likeness? Likeness, IReadOnlyList<StripeView> Stripes);
 
     /// <param name="Contrast">At arm's length, CIEDE2000 from the flat colour.</param>
@@ -43,7 +37,7 @@ public static class PlanMarble
         internal static MarbleSeenView From(MarbleSeen seen) => new(seen.Folds, seen.Contrast, seen.Look, seen.StreakMm.Narrow, seen.StreakMm.Usual, seen.StreakMm.Wide);
     }
 
-    public sealed record FoldView(MarbleSeenView Seen, PictureView Picture);
+    public sealed record FoldView(MarbleSeenView Seen, SheetPicture Picture);
 
     /// <param name="FlatAt">The first number of folds at which it is flat; null if not even the most are enough.</param>
     public sealed record FoldsView(IReadOnlyList<FoldView> Folds, int? FlatAt);
@@ -96,9 +90,9 @@ public static class PlanMarble
             var cut = flower.Pieces.FirstOrDefault(piece => plan.PieceIds.Contains(piece.Id) && !piece.Piece.Solid);
             return TypedResults.Ok(new LookView(
                 grams, thicknessMm, sheet.SideMm, shown * SheetWidthMm, shown * SheetHeightMm,
-                PictureView.From(sheet.Picture(shown * SheetWidthMm, shown * SheetHeightMm, SheetColumns)),
+                SheetPicture.From(sheet.Picture(shown * SheetWidthMm, shown * SheetHeightMm, SheetColumns)),
                 cut is null ? null : PieceView.From(cut, materials),
-                cut is null ? [] : [.. Enumerable.Range(0, Cuts).Select(number => PictureView.From(sheet.Cut(cut.Piece, number, CutRows)))],
+                cut is null ? [] : [.. Enumerable.Range(0, Cuts).Select(number => SheetPicture.From(sheet.Cut(cut.Piece, number, CutRows)))],
                 MarbleSeenView.From(sheet.Seen()), ColourView.From(sheet.FlatColour), cut is null ? null : sheet.LikenessOf(cut.Piece, AlikePieces),
                 [.. plan.Stripes.Zip(plan.Shares(), (stripe, share) => new StripeView(
                     ColourView.From(PasteOptics.ColourOf(stripe.Recipe, materials)), share * grams,
@@ -116,7 +110,7 @@ public static class PlanMarble
             var folds = SideBySide.Select([.. Enumerable.Range(0, MarblePlan.MostFolds + 1)], (number, _) =>
             {
                 var sheet = RolledMarble.Of(plan, number, grams, thicknessMm, materials);
-                return new FoldView(MarbleSeenView.From(sheet.Seen()), PictureView.From(sheet.Picture(Math.Min(FoldMm, MostOfSheet * sheet.SideMm), Math.Min(FoldMm, MostOfSheet * sheet.SideMm) * 3 / 4, FoldColumns)));
+                return new FoldView(MarbleSeenView.From(sheet.Seen()), SheetPicture.From(sheet.Picture(Math.Min(FoldMm, MostOfSheet * sheet.SideMm), Math.Min(FoldMm, MostOfSheet * sheet.SideMm) * 3 / 4, FoldColumns)));
             }, cancel);
             var flat = Array.FindIndex(folds, fold => fold.Seen.Look == MarbleLook.Flat);
             return TypedResults.Ok(new FoldsView(flat < 0 ? folds : folds[..(flat + 1)], flat < 0 ? null : flat));

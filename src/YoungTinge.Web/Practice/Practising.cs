@@ -42,10 +42,12 @@ public static class Practising
     /// <param name="Choices">Colours to choose from; empty where it is chosen otherwise.</param>
     /// <param name="Candle">What is shown, under candle light; empty for the rest.</param>
     /// <param name="Mixes">Recipes to choose from, or the one to match; empty for the rest.</param>
-    /// <param name="Right">Which choice is right, from 0; for candle light 0 is yes and 1 is no.</param>
+    /// <param name="Sheets">A marbled sheet as it is wanted, and as it is now; empty for the rest.</param>
+    /// <param name="Right">Which choice is right, from 0; for candle light 0 is yes and 1 is no, for folds 0 is to stop and 1 is one more.</param>
     /// <param name="About">To send with what came of it.</param>
     public sealed record QuestionView(
-        Exercise Exercise, double Level, IReadOnlyList<ColourView> Shown, IReadOnlyList<ColourView> Choices, IReadOnlyList<ColourView> Candle, IReadOnlyList<PasteRecipe> Mixes, int Right, Lab About);
+        Exercise Exercise, double Level, IReadOnlyList<ColourView> Shown, IReadOnlyList<ColourView> Choices, IReadOnlyList<ColourView> Candle, IReadOnlyList<PasteRecipe> Mixes,
+        IReadOnlyList<SheetPicture> Sheets, int Right, Lab About);
 
     /// <param name="Level">As the question had it; of a match, how far off it was left. CIEDE2000, 0 to 100.</param>
     /// <param name="About">As the question had it.</param>
@@ -99,7 +101,7 @@ public static class Practising
         return TypedResults.Ok(new QuestionView(
             which, question.Level, [.. question.Shown.Select(ColourView.From)], [.. question.Choices.Select(ColourView.From)],
             which == Exercise.Candle ? [.. question.Mixes.Select(mix => ColourView.From(Lights.Of(LightKind.Candle).LabOf(PasteOptics.Reflectance(mix, materials)), Lights.Of(LightKind.Candle)))] : [],
-            question.Mixes, question.Right, question.About));
+            question.Mixes, [.. question.Sheets.Select(SheetPicture.From)], question.Right, question.About));
     }
 
     private static async Task<IResult> Try(Guid id, Tried tried, CurrentStudio studio, PracticeStore practice, TimeProvider clock, CancellationToken cancel)

@@ -69,6 +69,21 @@ public class PracticeTests
         Assert.Equal(wrong, new Exercises(TestData.Cabinet, new Random(3)).Ask(Exercise.Warmer, 1, wrong).About);
     }
 
+    [Theory]
+    [InlineData(1)]
+    [InlineData(4)]
+    public void One_fold_more_changes_about_what_was_asked(double level)
+    {
+        foreach (var seed in Enumerable.Range(1, 6))
+        {
+            var question = new Exercises(TestData.Cabinet, new Random(seed)).Ask(Exercise.Folds, level, null);
+            Assert.InRange(question.Level, 0.7 * level, 1.3 * level);
+            Assert.Contains(question.Right, new[] { 0, 1 });
+            Assert.Equal(2, question.Sheets.Count);
+            Assert.NotEqual(question.Sheets[0].Rgb, question.Sheets[1].Rgb);
+        }
+    }
+
     [Fact]
     public void Alike_by_day_is_alike()
     {

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import type { ColourView, Exercise, PracticeQuestion } from '../../api/api'
 import { answer, api } from '../../api/api'
 import { queries } from '../../api/queries'
+import { FieldPicture } from '../../shared/FieldPicture'
 import { Failure, NotThere } from '../../shared/Message'
 import { newId } from '../../shared/newId'
 import { labWords } from '../../shared/numbers'
@@ -10,6 +11,9 @@ import { useTranslation } from '../../shared/translation'
 import { useKeys } from '../../shared/useKeys'
 import { colourName, deltaE, nameFinder } from '../../shared/words'
 import { MatchDoses } from './MatchDoses'
+
+/** What is asked so has no number that was right. */
+const yesOrNo: Exercise[] = ['candle', 'folds']
 
 /** One question after the other, on the neutral ground, about as hard as the maker can just do. */
 export function QuestionCard({
@@ -58,6 +62,11 @@ export function QuestionCard({
       </div>
     )
   const mixWords = (at: number) => (asked.mixes[at]?.doses ?? []).map((one) => nameOf(one.colourantId)).join(', ')
+  const inWords = {
+    candle: [t('practice.yes'), t('practice.no')],
+    folds: [t('practice.stop'), t('practice.oneMore')],
+    wentIn: asked.mixes.map((_, i) => mixWords(i)),
+  }[exercise as string]
   return (
     <section aria-labelledby="asked">
       <h2 id="asked" className="text-xl font-semibold">
@@ -83,6 +92,23 @@ export function QuestionCard({
             }}
           />
         )}
+        {asked.sheets.length > 0 && (
+          <div className="flex flex-wrap gap-4">
+            {asked.sheets.map((sheet, i) => (
+              <figure key={i}>
+                <FieldPicture
+                  field={sheet}
+                  piece={{ widthMm: sheet.columns, lengthMm: sheet.rows }}
+                  heightPx={160}
+                  label={t(i === 0 ? 'practice.sheetWanted' : 'practice.sheetNow')}
+                />
+                <figcaption className="pt-1 text-sm">
+                  {t(i === 0 ? 'practice.sheetWanted' : 'practice.sheetNow')}
+                </figcaption>
+              </figure>
+            ))}
+          </div>
+        )}
         {asked.choices.length > 0 && (
           <div className={`flex ${exercise === 'glaze' || exercise === 'steps' ? 'gap-6' : 'gap-0'}`}>
             {asked.choices.map((colour, i) => (
@@ -98,12 +124,9 @@ export function QuestionCard({
             ))}
           </div>
         )}
-        {(exercise === 'candle' || exercise === 'wentIn') && (
+        {inWords && (
           <div className="flex flex-wrap gap-3">
-            {(exercise === 'candle'
-              ? [t('practice.yes'), t('practice.no')]
-              : asked.mixes.map((_, i) => mixWords(i))
-            ).map((words, i) => (
+            {inWords.map((words, i) => (
               <button
                 key={i}
                 className="border-surround-ink min-h-12 cursor-pointer border px-4 disabled:cursor-default"
@@ -132,8 +155,11 @@ export function QuestionCard({
         {isDone && exercise !== 'match' && (
           <p role="status" className="text-lg">
             <strong>{t(chosen === asked.right ? 'practice.right' : 'practice.wrong')}</strong>{' '}
-            {chosen !== asked.right && exercise !== 'candle' && t('practice.rightOne', { number: asked.right + 1 })}{' '}
-            {exercise !== 'candle' && t('practice.apart', { deltaE: deltaE(asked.level) })}
+            {chosen !== asked.right &&
+              !yesOrNo.includes(exercise) &&
+              t('practice.rightOne', { number: asked.right + 1 })}{' '}
+            {exercise === 'folds' && t('practice.foldApart', { deltaE: deltaE(asked.level) })}
+            {!yesOrNo.includes(exercise) && t('practice.apart', { deltaE: deltaE(asked.level) })}
           </p>
         )}
         {isDone && (
