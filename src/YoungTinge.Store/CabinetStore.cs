@@ -82,7 +82,7 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
         if (learned.TryGetValue(studioId, out var known) && known.State == state)
             return (known.Jars, known.Finish);
         var readings = await ReadingsAsync(studioId, listed, cancel);
-        var jars = readings.Learn();
+        var jars = readings.Learn(known.Jars);
         var finish = readings.LearnFinish(jars, readings.UsedZones, readings.At);
         learned[studioId] = (state, jars, finish);
         return (jars, finish);
@@ -131,7 +131,7 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
     internal static async Task<IReadOnlyList<(MaterialRecord Sheet, int Version)>> SheetsAsync(NpgsqlConnection connection, Guid studioId, CancellationToken cancel)
     {
         await using var batch = new NpgsqlBatch(connection);
-        foreach (var sql in new[] { "select material_id, kind, mass_g from dose_unit where studio_id = $1", $"select {MaterialRow.Columns}, version from material where studio_id = $1 order by position, id" })
+        foreach (var sql in new[] { "select material_id, kind, mass_g, is_weighed from dose_unit where studio_id = $1", $"select {MaterialRow.Columns}, version from material where studio_id = $1 order by position, id" })
         {
             var command = new NpgsqlBatchCommand(sql);
             command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
@@ -139,9 +139,9 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
         }
 
         await using var reader = await batch.ExecuteReaderAsync(cancel);
-        var units = new Dictionary<(string Material, DoseUnitKind Kind), double>();
+        var units = new Dictionary<(string Material, DoseUnitKind Kind), (double MassG, bool IsWeighed)>();
         while (await reader.ReadAsync(cancel))
-            units[(reader.GetString(0), Words.Unit.ValueOf(reader.GetString(1)))] = reader.GetDouble(2);
+            units[(reader.GetString(0), Words.Unit.ValueOf(reader.GetString(1)))] = (reader.GetDouble(2), reader.GetBoolean(3));
 
         await reader.NextResultAsync(cancel);
         var version = reader.GetOrdinal("version");
@@ -149,7 +149,7 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
         while (await reader.ReadAsync(cancel))
         {
             var sheet = MaterialRow.Read(reader);
-            double? Unit(DoseUnitKind kind) => units.TryGetValue((sheet.Id!, kind), out var mass) ? mass : null;
+            double? Unit(DoseUnitKind kind) => units.TryGetValue((sheet.Id!, kind), out var unit) ? unit.MassG : null;
             sheet = sheet with
             {
                 TouchG = Unit(DoseUnitKind.Touch),
@@ -157,6 +157,7 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
                 PeaG = Unit(DoseUnitKind.Pea),
                 KnifeTipG = Unit(DoseUnitKind.KnifeTip),
                 PinchG = Unit(DoseUnitKind.Pinch),
+                WeighedUnits = [.. Enum.GetValues<DoseUnitKind>().Where(kind => units.TryGetValue((sheet.Id!, kind), out var unit) && unit.IsWeighed)],
             };
             sheets.Add((sheet, reader.GetInt32(version)));
         }
@@ -231,11 +232,12 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
         units.BatchCommands.Add(old);
         foreach (var unit in change.Material is Colourant colourant ? colourant.Units : [])
         {
-            var insert = new NpgsqlBatchCommand("insert into dose_unit (studio_id, material_id, kind, mass_g) values ($1, $2, $3, $4)");
+            var insert = new NpgsqlBatchCommand("insert into dose_unit (studio_id, material_id, kind, mass_g, is_weighed) values ($1, $2, $3, $4, $5)");
             insert.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
             insert.Parameters.Add(new NpgsqlParameter<string> { TypedValue = change.Material.Id });
             insert.Parameters.Add(new NpgsqlParameter<string> { TypedValue = Words.Unit.WordFor(unit.Kind) });
             insert.Parameters.Add(new NpgsqlParameter<double> { TypedValue = unit.MassG });
+            insert.Parameters.Add(new NpgsqlParameter<bool> { TypedValue = unit.IsWeighed });
             units.BatchCommands.Add(insert);
         }
 

@@ -20,10 +20,11 @@ public sealed record LogbookReadings(Materials Listed, IReadOnlyList<LogEntry> P
 
     public IReadOnlyList<FinishReading> UsedZones => [.. Zones.Where(entry => !entry.IsLeftOut).Select(OfZone)];
 
-    public LearnedJars Learn() => Learn(UsedPastes, At);
+    /// <param name="before">What was known last.</param>
+    public LearnedJars Learn(LearnedJars? before = null) => Learn(UsedPastes, At, before);
 
     /// <summary>What other readings would teach, or had taught at another time.</summary>
-    public LearnedJars Learn(IReadOnlyList<PasteReading> readings, DateTimeOffset at) => Learner.Learn(jars, bases, readings, at);
+    public LearnedJars Learn(IReadOnlyList<PasteReading> readings, DateTimeOffset at, LearnedJars? before = null) => Learner.Learn(jars, bases, readings, at, before);
 
     /// <param name="pastes">What is known of the colours of pastes.</param>
     public LearnedFinish LearnFinish(LearnedJars pastes, IReadOnlyList<FinishReading> readings, DateTimeOffset at) => FinishLearner.Learn(Listed.With(pastes), pastes, readings, at);
@@ -31,11 +32,17 @@ public sealed record LogbookReadings(Materials Listed, IReadOnlyList<LogEntry> P
     /// <param name="entry">With its mix.</param>
     public static PasteReading Of(LogEntry entry) => new(entry.Id, entry.LoggedAt, entry.Mix!.BaseId, DosesOf(entry.Mix), entry.By, entry.Actual);
 
+    /// <summary>As they were measured: what was counted may have been more or less than was thought.</summary>
+    public static IReadOnlyList<JarDose> DosesOf(LoggedMix mix) => [.. mix.Doses.Select(dose => dose.Counted is { } counted
+        ? new JarDose(JarOf(dose), dose.GPer100g / counted.TimesWritten, new Counted(new OwnUnit(counted.Unit, counted.IsWeighed), counted.Count))
+        : new JarDose(JarOf(dose), dose.GPer100g))];
+
+    private static string JarOf(LoggedDose dose) => LearnedCabinet.JarId(dose.ColourantId, dose.Lot);
+
     /// <param name="entry">With its mix, its plan and what was laid.</param>
     public static FinishReading OfZone(LogEntry entry) => new(entry.Id, entry.LoggedAt, ZoneOf(entry), entry.By, entry.Actual);
 
     /// <param name="entry">With its mix, its plan and what was laid.</param>
-    public static FinishedZone ZoneOf(LogEntry entry) => new(entry.Mix!.BaseId, DosesOf(entry.Mix), entry.Plan!.Coats, entry.Laid!.Lots, entry.Laid.Laid);
-
-    private static IReadOnlyList<JarDose> DosesOf(LoggedMix mix) => [.. mix.Doses.Select(dose => new JarDose(LearnedCabinet.JarId(dose.ColourantId, dose.Lot), dose.GPer100g))];
+    public static FinishedZone ZoneOf(LogEntry entry) =>
+        new(entry.Mix!.BaseId, [.. entry.Mix.Doses.Select(dose => new JarDose(JarOf(dose), dose.GPer100g))], entry.Plan!.Coats, entry.Laid!.Lots, entry.Laid.Laid);
 }

@@ -4,6 +4,7 @@ using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Learning;
+using YoungTinge.Core.Mixing;
 
 namespace YoungTinge.Store;
 
@@ -40,13 +41,35 @@ public sealed record LogEntry(Guid Id, Guid? PieceId, LogSubject Subject, Lab Pr
 
 /// <summary>So much of a jar, and which lot of it was open.</summary>
 /// <param name="Lot">The maker's mark on the pot; empty if there was none.</param>
-public sealed record LoggedDose(string ColourantId, string Lot, double GPer100g);
+/// <param name="GPer100g">Of what was counted, by what its unit was thought to be then.</param>
+public sealed record LoggedDose(string ColourantId, string Lot, double GPer100g)
+{
+    /// <summary>Null for what was weighed, and where that is not known.</summary>
+    public LoggedCount? Counted { get; init; }
+}
+
+/// <summary>How a dose was counted.</summary>
+/// <param name="IsWeighed">The maker had weighed some of the unit.</param>
+/// <param name="TimesWritten">What one was thought to be then, against what was written of it.</param>
+public sealed record LoggedCount(DoseUnitKind Unit, bool IsWeighed, double Count, double TimesWritten);
 
 /// <summary>A paste as it was kneaded.</summary>
 public sealed record LoggedMix(string BaseId, IReadOnlyList<LoggedDose> Doses)
 {
     public static LoggedMix Of(PasteRecipe recipe, Materials materials) =>
         new(recipe.BaseId, [.. recipe.WithoutNothing().Doses.Select(dose => new LoggedDose(dose.ColourantId, materials.Find(dose.ColourantId)?.Supply.Lot ?? "", dose.GPer100g))]);
+
+    /// <param name="taught">The cabinet as the logbook has taught it to be.</param>
+    /// <param name="listed">As it is written.</param>
+    public static LoggedMix Of(MeasuredPaste measured, Materials taught, Materials listed)
+    {
+        var mix = Of(measured.Recipe(taught), taught);
+        return mix with { Doses = [.. mix.Doses.Select(dose => dose with { Counted = CountedOf(measured.Doses.First(one => one.ColourantId == dose.ColourantId)) })] };
+
+        LoggedCount? CountedOf(MeasuredDose dose) => dose.UnitOf(listed.Get<Colourant>(dose.ColourantId)) is { } written
+            ? new LoggedCount(written.Kind, written.IsWeighed, dose.Amount, dose.UnitOf(taught.Get<Colourant>(dose.ColourantId))!.MassG / written.MassG)
+            : null;
+    }
 
     public PasteRecipe Recipe => new(BaseId, [.. Doses.Select(dose => new Dose(dose.ColourantId, dose.GPer100g))]);
 }

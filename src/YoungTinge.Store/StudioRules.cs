@@ -138,18 +138,43 @@ public static class StudioRules
     /// <summary>A recipe as a hand may try it: doses over their load limit are shown, not refused.</summary>
     public static IEnumerable<Fault> OfRecipe(PasteRecipe recipe, string path, Materials materials)
     {
-        if (!materials.Has<PasteBase>(recipe.BaseId))
-            yield return new Fault($"{path}.baseId", "unknownMaterial");
-        if (recipe.Doses.Count > MostDoses)
-            yield return new Fault($"{path}.doses", "tooManyInMix", MostDoses);
+        foreach (var fault in OfMix(recipe.BaseId, [.. recipe.Doses.Select(dose => dose.ColourantId)], path, materials))
+            yield return fault;
         foreach (var (i, dose) in recipe.Doses.Index())
         {
-            if (!materials.Has<Colourant>(dose.ColourantId))
-                yield return new Fault($"{path}.doses[{i}].colourantId", "unknownMaterial");
-            if (recipe.Doses.Take(i).Any(other => other.ColourantId == dose.ColourantId))
-                yield return new Fault($"{path}.doses[{i}].colourantId", "sameColourTwice", null, dose.ColourantId);
             if (dose.GPer100g is not (>= 0 and <= MadeBatch.MostGPer100g))
                 yield return new Fault($"{path}.doses[{i}].gPer100g", "doseEnormous", MadeBatch.MostGPer100g, dose.ColourantId);
+        }
+    }
+
+    /// <summary>A paste as it was measured: in units that its colours have, and no more than can be kneaded in.</summary>
+    public static IEnumerable<Fault> Of(MeasuredPaste paste, string path, Materials materials)
+    {
+        foreach (var fault in OfMass(paste.PasteG, $"{path}.pasteG").Concat(OfMix(paste.BaseId, [.. paste.Doses.Select(dose => dose.ColourantId)], path, materials)))
+            yield return fault;
+        foreach (var (i, dose) in paste.Doses.Index())
+        {
+            if (materials.Find(dose.ColourantId) is not Colourant colour)
+                continue;
+            if (!dose.CanBeOf(colour))
+                yield return new Fault($"{path}.doses[{i}].unit", "unitUnknown", null, dose.ColourantId);
+            else if (!(dose.Amount >= 0 && dose.Grams(colour) * 100 <= MadeBatch.MostGPer100g * paste.PasteG) && !OfMass(paste.PasteG, path).Any())
+                yield return new Fault($"{path}.doses[{i}].amount", "doseEnormous", MadeBatch.MostGPer100g, dose.ColourantId);
+        }
+    }
+
+    private static IEnumerable<Fault> OfMix(string baseId, IReadOnlyList<string> colourantIds, string path, Materials materials)
+    {
+        if (!materials.Has<PasteBase>(baseId))
+            yield return new Fault($"{path}.baseId", "unknownMaterial");
+        if (colourantIds.Count > MostDoses)
+            yield return new Fault($"{path}.doses", "tooManyInMix", MostDoses);
+        foreach (var (i, id) in colourantIds.Index())
+        {
+            if (!materials.Has<Colourant>(id))
+                yield return new Fault($"{path}.doses[{i}].colourantId", "unknownMaterial");
+            if (colourantIds.Take(i).Contains(id))
+                yield return new Fault($"{path}.doses[{i}].colourantId", "sameColourTwice", null, id);
         }
     }
 

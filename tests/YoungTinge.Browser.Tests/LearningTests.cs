@@ -16,6 +16,12 @@ public class LearningTests(Application application)
         browser.Click("button", "Log what came out");
         browser.Click("button", "By eye");
         browser.Click("button", "a shade dark");
+        // She counted; and first she slips.
+        browser.Choose("Lichen: measured in", "touches");
+        browser.Fill("Lichen", "-3");
+        browser.Click("button", "Put in the logbook");
+        browser.WaitForText("more is no paste any more");
+        browser.Fill("Lichen", "9");
         browser.Click("button", "Put in the logbook");
         browser.WaitForText("In the logbook.");
 
@@ -27,6 +33,8 @@ public class LearningTests(Application application)
         browser.Find("heading", "Hellebore, sepals: paste");
         browser.Click("disclosure", "What it taught");
         browser.WaitForText("Lichen: 100 % of the list before");
+        browser.WaitForText("Your touches: 100 % of what is written before");
+        browser.WaitForText("(9 touches)");
         Assert.Empty(browser.AccessibilityProblems());
         browser.Click("button", "Take out: Hellebore, sepals: paste");
         browser.WaitForText("Taken out: Hellebore, sepals: paste.");
@@ -51,7 +59,7 @@ public class LearningTests(Application application)
         browser.Click("disclosure", "What it taught");
         browser.WaitForText("Such a zone: within");
         browser.WaitForText("of what is planned before");
-        browser.Click("disclosure", "How your hand lays it on");
+        browser.Click("disclosure", "How your hand measures and lays it on");
         browser.WaitForText("than planned, surely between");
         Assert.Empty(browser.AccessibilityProblems());
         browser.Choose("With", "Scabious");
@@ -151,6 +159,12 @@ public class LearningTests(Application application)
         browser.Click("button", "Under candle light");
         browser.Click("button", "Still alike");
         browser.WaitForText("By candle light they look like this.");
+        browser.Click("button", "One fold more?");
+        browser.Find("img", "As it is wanted");
+        browser.Find("img", "As it is now");
+        browser.Click("button", "One fold more", exact: true);
+        browser.WaitForText("A fold there changes what you see by");
+        Assert.Empty(browser.AccessibilityProblems());
         browser.Click("button", "Match by doses");
         browser.Click("button", "It looks the same");
         browser.WaitForText("The mix was");

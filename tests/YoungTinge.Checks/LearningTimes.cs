@@ -2,14 +2,18 @@ using System.Diagnostics;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Learning;
+using YoungTinge.Core.Optics;
 
 namespace YoungTinge.Checks;
 
-/// <summary>How long it takes to learn from many readings; one more is learned with all others.</summary>
+/// <summary>How long it takes to learn from many readings, and from one more.</summary>
 public static class LearningTimes
 {
+    private const string Paste = "bright-white-paste";
+
     /// <param name="jars">Of different lots, if there are more than colours.</param>
-    public static double Of(int readings, int jars, Materials cabinet)
+    /// <returns>Seconds for all of them, for one more, and by how much the strength of any jar differs for having been begun from the others.</returns>
+    public static (double All, double OneMore, double Apart) Of(int readings, int jars, Materials cabinet)
     {
         var random = new Random(1);
         var colours = cabinet.All.OfType<Colourant>().ToList();
@@ -17,19 +21,23 @@ public static class LearningTimes
         var ids = known.Keys.ToArray();
         var bases = cabinet.All.OfType<PasteBase>().ToDictionary(paste => paste.Id, paste => paste.Optics);
         var truth = ids.ToDictionary(id => id, _ => new JarDifference(0.4 * (random.NextDouble() - 0.5), 0.15 * (random.NextDouble() - 0.5)));
-        var exact = new LearnedJars(known, bases, ids.Index().ToDictionary(id => id.Item, id => id.Index), [.. ids.Select(id => new JarKnowledge(truth[id], 0, 0, 1))], new double[2 * jars, 2 * jars], 0, new Dictionary<Guid, double>());
         PasteReading[] all = [.. Enumerable.Range(0, readings).Select(i =>
         {
             JarDose[] doses = [.. ids.OrderBy(_ => random.Next()).Take(1 + random.Next(3)).Select(id => new JarDose(id, 0.05 + random.NextDouble() / 2))];
-            var seen = exact.Predict("bright-white-paste", doses).Colour;
+            var seen = Illuminant.D65.LabOf(KubelkaMunk.Opaque(doses.Aggregate(bases[Paste], (mix, dose) => mix.With(truth[dose.JarId].Of(known[dose.JarId].Listed).Times(dose.GPer100g)))));
             double Off() => 0.8 * (random.NextDouble() - 0.5);
-            return new PasteReading(Guid.NewGuid(), DateTimeOffset.UnixEpoch.AddHours(i), "bright-white-paste", doses, ReadBy.Reader, new Lab(seen.L + Off(), seen.A + Off(), seen.B + Off()));
+            return new PasteReading(Guid.NewGuid(), DateTimeOffset.UnixEpoch.AddHours(i), Paste, doses, ReadBy.Reader, new Lab(seen.L + Off(), seen.A + Off(), seen.B + Off()));
         })];
         var at = DateTimeOffset.UnixEpoch.AddHours(readings);
         // Once for the compiler.
-        _ = Learner.Learn(known, bases, all[..50], at);
+        var few = Learner.Learn(known, bases, all[..50], at);
+        _ = Learner.Learn(known, bases, all[..51], at, few);
         var clock = Stopwatch.StartNew();
-        _ = Learner.Learn(known, bases, all, at);
-        return clock.Elapsed.TotalSeconds;
+        var learned = Learner.Learn(known, bases, all, at);
+        var whole = clock.Elapsed.TotalSeconds;
+        var before = Learner.Learn(known, bases, all[..^1], at);
+        clock.Restart();
+        var oneMore = Learner.Learn(known, bases, all, at, before);
+        return (whole, clock.Elapsed.TotalSeconds, ids.Max(id => Math.Abs(oneMore.Of(id).Difference.Strength - learned.Of(id).Difference.Strength)));
     }
 }

@@ -44,10 +44,10 @@ public static class LearningTrials
         Lab Seen(JarDose[] mix)
         {
             double[] k = [.. paste.Optics.Absorption.Values], s = [.. paste.Optics.Scattering.Values];
-            foreach (var (jar, dose) in mix)
+            foreach (var dose in mix)
             {
                 for (var band = 0; band < k.Length; band++)
-                    (k[band], s[band]) = (k[band] + dose * truth[jar].Absorption[band], s[band] + dose * truth[jar].Scattering[band]);
+                    (k[band], s[band]) = (k[band] + dose.GPer100g * truth[dose.JarId].Absorption[band], s[band] + dose.GPer100g * truth[dose.JarId].Scattering[band]);
             }
 
             return Illuminant.D65.LabOf(KubelkaMunk.Opaque(new Spectrum(k), new Spectrum(s)));

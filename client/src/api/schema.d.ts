@@ -2060,7 +2060,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** How heavily the studio lays what its plans ask for, as finished zones have taught it; what was never read is left out. */
+        /** How heavily the studio lays what its plans ask for, and how much its own units hold, as the logbook has taught it; what was never read is left out. */
         get: operations["getHand"];
         put?: never;
         post?: never;
@@ -2489,7 +2489,7 @@ export interface components {
             /** @description A note in the maker's words; may be empty. */
             note: string;
             /** @description What really went into a paste; null for as planned. A paste of no piece needs it. */
-            recipe?: null | components["schemas"]["PasteRecipe"];
+            wentIn?: null | components["schemas"]["MeasuredPaste"];
             /** @description How the colour was read. */
             by?: components["schemas"]["ReadBy"];
         };
@@ -3790,6 +3790,8 @@ export interface components {
              * @description Mean mass of one, above 0. In g.
              */
             massG: number;
+            /** @description The maker has weighed some of it; otherwise it is what is usual. */
+            isWeighed?: boolean;
         };
         /** @enum {unknown} */
         DoseUnitKind: "touch" | "drop" | "pea" | "knifeTip" | "pinch";
@@ -3810,6 +3812,8 @@ export interface components {
              * @description Whole units that go in besides a let-down; 0 for most.
              */
             countedBesides: number;
+            /** @description What goes in, if it is measured as it says here. */
+            measured: components["schemas"]["MeasuredDose"];
         };
         /**
          * @description How a flower dries after a stage.
@@ -3901,7 +3905,7 @@ export interface components {
          * @description What is trained.
          * @enum {unknown}
          */
-        Exercise: "warmer" | "deeper" | "duller" | "glaze" | "steps" | "candle" | "wentIn" | "match";
+        Exercise: "warmer" | "deeper" | "duller" | "glaze" | "steps" | "candle" | "wentIn" | "match" | "folds";
         /** @description Something wrong with one field. */
         FieldProblem: {
             /** @description The field, as in the JSON that was sent: coats[1].loadMgPerCm2. */
@@ -4417,6 +4421,12 @@ export interface components {
             veins: components["schemas"]["VeinPattern"];
             /** @description As a piece of this outline mostly stands: a leaf as a leaf. */
             form: components["schemas"]["PieceForm"];
+        };
+        GetHandAnswer: {
+            /** @description From finished zones. */
+            coats: components["schemas"]["HandKnowledge"][];
+            /** @description From pastes that were measured by them. */
+            units: components["schemas"]["UnitKnowledge"][];
         };
         GetJarAnswer: {
             /** @description The maker's mark on the jar that is open; empty if there is none. */
@@ -5480,6 +5490,23 @@ export interface components {
          * @enum {unknown}
          */
         LogSubject: "paste" | "rim" | "tip" | "heart" | "base" | "back";
+        /** @description How a dose was counted. */
+        LoggedCount: {
+            /** @description What the maker doses by: drop, touch, pinch ... */
+            unit: components["schemas"]["DoseUnitKind"];
+            /** @description The maker had weighed some of the unit. */
+            isWeighed: boolean;
+            /**
+             * Format: double
+             * @description How many units were weighed or counted, a whole number above 0.
+             */
+            count: number;
+            /**
+             * Format: double
+             * @description What one was thought to be then, against what was written of it.
+             */
+            timesWritten: number;
+        };
         /** @description So much of a jar, and which lot of it was open. */
         LoggedDose: {
             /** @description Id of the colour for paste in the cabinet. */
@@ -5488,9 +5515,11 @@ export interface components {
             lot: string;
             /**
              * Format: double
-             * @description G per100g.
+             * @description Of what was counted, by what its unit was thought to be then.
              */
             gPer100g: number;
+            /** @description Null for what was weighed, and where that is not known. */
+            counted?: null | components["schemas"]["LoggedCount"];
         };
         /** @description A paste as it was kneaded. */
         LoggedMix: {
@@ -5921,6 +5950,8 @@ export interface components {
              * @description Mass of one pinch, in g; null is not known.
              */
             pinchG?: null | number;
+            /** @description Of these units the maker has weighed some; the others are what is usual. */
+            weighedUnits?: components["schemas"]["DoseUnitKind"][];
             /** @description One colour that it is known by, under daylight: of the paste at LabelGPer100g for a colour, of a full cover for a dust, of itself for the rest. Given, it takes the place of whatever optics were known before, and is rough. */
             labelColour?: null | components["schemas"]["Lab"];
             /**
@@ -6078,6 +6109,30 @@ export interface components {
          * @enum {unknown}
          */
         Measure: "grams" | "millilitres" | "pieces";
+        /** @description So much of a colour, as a hand has measured it. */
+        MeasuredDose: {
+            /** @description Id of the colour for paste in the cabinet. */
+            colourantId: string;
+            /** @description Null for grams. */
+            unit: null | components["schemas"]["DoseUnitKind"];
+            /**
+             * Format: double
+             * @description Of the unit, or g; 0 or more.
+             */
+            amount: number;
+        };
+        /** @description A paste as it was really measured. */
+        MeasuredPaste: {
+            /** @description Id of the paste in the cabinet that is coloured. */
+            baseId: string;
+            /**
+             * Format: double
+             * @description Before colour, above 0. In g.
+             */
+            pasteG: number;
+            /** @description Colours in the paste, each in g per 100 g of paste before colour. */
+            doses: components["schemas"]["MeasuredDose"][];
+        };
         /** @enum {unknown} */
         Measures: "metric" | "imperial";
         /** @description A paste that a shade within a run has to be. */
@@ -6937,7 +6992,7 @@ export interface components {
             /** @description How the streaks are seen at arm's length. */
             seen: components["schemas"]["PlanMarbleMarbleSeenView"];
             /** @description What the sheet looks like. */
-            picture: components["schemas"]["PlanMarblePictureView"];
+            picture: components["schemas"]["SheetPicture"];
         };
         PlanMarbleFoldsView: {
             /** @description How often the block is stretched and folded,. */
@@ -6975,11 +7030,11 @@ export interface components {
              */
             sheetHeightMm: number;
             /** @description The rolled sheet as a picture. */
-            sheet: components["schemas"]["PlanMarblePictureView"];
+            sheet: components["schemas"]["SheetPicture"];
             /** @description That the cuts are of. */
             piece: null | components["schemas"]["PieceView"];
             /** @description What pieces cut from the sheet look like. */
-            cuts: components["schemas"]["PlanMarblePictureView"][];
+            cuts: components["schemas"]["SheetPicture"][];
             /** @description How the streaks are seen at arm's length. */
             seen: components["schemas"]["PlanMarbleMarbleSeenView"];
             /** @description Whether the streaks have gone so fine that the paste looks like one colour. */
@@ -7017,20 +7072,6 @@ export interface components {
              * @description A tenth of them is wider. In mm.
              */
             wideMm: number;
-        };
-        PlanMarblePictureView: {
-            /**
-             * Format: int32
-             * @description Points across the picture.
-             */
-            columns: number;
-            /**
-             * Format: int32
-             * @description Points down the picture.
-             */
-            rows: number;
-            /** @description Three bytes a point (sRGB), row by row from the top, base64. */
-            rgb: string;
         };
         PlanMarbleSaveRequest: {
             /** @description How it gets its colour. */
@@ -7282,9 +7323,11 @@ export interface components {
             candle: components["schemas"]["ColourView"][];
             /** @description Recipes to choose from, or the one to match; empty for the rest. */
             mixes: components["schemas"]["PasteRecipe"][];
+            /** @description A marbled sheet as it is wanted, and as it is now; empty for the rest. */
+            sheets: components["schemas"]["SheetPicture"][];
             /**
              * Format: int32
-             * @description Which choice is right, from 0; for candle light 0 is yes and 1 is no.
+             * @description Which choice is right, from 0; for candle light 0 is yes and 1 is no, for folds 0 is to stop and 1 is one more.
              */
             right: number;
             /** @description To send with what came of it. */
@@ -8369,6 +8412,21 @@ export interface components {
             /** @description From that; null if none is made of it. */
             difference: null | components["schemas"]["Difference"];
         };
+        /** @description A picture of a marbled sheet, or of a piece cut from it. */
+        SheetPicture: {
+            /**
+             * Format: int32
+             * @description Points across the picture.
+             */
+            columns: number;
+            /**
+             * Format: int32
+             * @description Points down the picture.
+             */
+            rows: number;
+            /** @description Three bytes a point (sRGB), row by row from the top, base64. */
+            rgb: string;
+        };
         /** @description What the work still takes of one material, against what is there. Amounts are in its own measure. */
         ShoppingLine: {
             /** @description Null for something that the cabinet does not hold at all. */
@@ -9016,6 +9074,20 @@ export interface components {
              */
             gPer10ml: number;
         };
+        /** @description What is thought of one unit. */
+        UnitKnowledge: {
+            /** @description Which kind it is. */
+            kind: components["schemas"]["DoseUnitKind"];
+            /** @description Is weighed. */
+            isWeighed: boolean;
+            /** @description How many times as much as written. */
+            times: components["schemas"]["LikelyTimes"];
+            /**
+             * Format: int32
+             * @description Of pastes that were measured by it.
+             */
+            readings: number;
+        };
         /** @description The mean mass of a maker's own touch, from several weighed together: one alone is less than a scale can tell. */
         UnitWeighing: {
             /**
@@ -9113,6 +9185,8 @@ export interface components {
             jars: components["schemas"]["WhatItTaughtJarView"][];
             /** @description Parts of it that it has moved. */
             hand: components["schemas"]["WhatItTaughtHandView"][];
+            /** @description Of the maker's own, that it has moved. */
+            units: components["schemas"]["WhatItTaughtUnitView"][];
             /** @description Of the zone that was read; null for a paste. */
             zone: null | components["schemas"]["WhatItTaughtRangeView"];
             /** @description Those that come out visibly otherwise; they stay as they are until the maker plans them again. */
@@ -9194,6 +9268,20 @@ export interface components {
              * @description After.
              */
             after: number;
+        };
+        WhatItTaughtUnitView: {
+            /** @description Which kind it is. */
+            kind: components["schemas"]["DoseUnitKind"];
+            /**
+             * Format: double
+             * @description How many times as much as written one of it was thought to be without this entry.
+             */
+            timesBefore: number;
+            /**
+             * Format: double
+             * @description Times after.
+             */
+            timesAfter: number;
         };
         /** @description Which wire carries a piece, and which colour of it shows least. */
         WireAdvice: {
@@ -20675,7 +20763,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["HandKnowledge"][];
+                    "application/json": components["schemas"]["GetHandAnswer"];
                 };
             };
             /** @description The request could not be read. */

@@ -6,6 +6,7 @@ export function SelectField({
   value,
   options,
   placeholder,
+  hideLabel = false,
   onChoose,
 }: {
   label: string
@@ -14,12 +15,13 @@ export function SelectField({
   options: { value: string; label: string }[]
   /** Shown while nothing is chosen. */
   placeholder?: string
+  hideLabel?: boolean
   onChoose: (value: string) => void
 }) {
   const id = useId()
   return (
     <div>
-      <label className="quiet block text-xs" htmlFor={id}>
+      <label className={hideLabel ? 'sr-only' : 'quiet block text-xs'} htmlFor={id}>
         {label}
       </label>
       <select

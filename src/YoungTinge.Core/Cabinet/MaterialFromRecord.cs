@@ -111,7 +111,7 @@ public static class MaterialFromRecord
         })
         {
             if (mass is { } grams)
-                yield return new DoseUnit(kind, grams);
+                yield return new DoseUnit(kind, grams) { IsWeighed = sheet.WeighedUnits.Contains(kind) };
         }
     }
 

@@ -67,6 +67,9 @@ public sealed record MaterialRecord
 
     public double? PinchG { get; init; }
 
+    /// <summary>Of these units the maker has weighed some; the others are what is usual.</summary>
+    public IReadOnlyList<DoseUnitKind> WeighedUnits { get; init; } = [];
+
     /// <summary>
     /// One colour that it is known by, under daylight: of the paste at <see cref="LabelGPer100g"/> for a colour, of a full cover for a
     /// dust, of itself for the rest. Given, it takes the place of whatever optics were known before, and is rough.
@@ -160,6 +163,7 @@ public sealed record MaterialRecord
             PeaG = Unit(DoseUnitKind.Pea),
             KnifeTipG = Unit(DoseUnitKind.KnifeTip),
             PinchG = Unit(DoseUnitKind.Pinch),
+            WeighedUnits = [.. ((material as Colourant)?.Units ?? []).Where(unit => unit.IsWeighed).Select(unit => unit.Kind)],
             Gauge = (material as Wire)?.Gauge,
             DiameterMm = (material as CoreBall)?.DiameterMm,
             ShareAtOnce = colourant?.Development.ShareAtOnce,

@@ -5,6 +5,10 @@ namespace YoungTinge.Core.Learning;
 /// <summary>Two unknowns for each of some jars, its strength and its tilt, beside each other from a first place on.</summary>
 internal sealed class JarUnknowns(IReadOnlyDictionary<string, Jar> jars, IReadOnlyDictionary<string, int> places, int from = 0)
 {
+    /// <summary>Places of the others of its name, of each jar that has some.</summary>
+    private readonly (int Place, int[] Others)[] lots = [.. places.GroupBy(jar => jars[jar.Key].Name, jar => jar.Value).Where(name => name.Count() > 1)
+        .SelectMany(name => name.Select(place => (place, name.Where(other => other != place).ToArray())))];
+
     public int Count => 2 * places.Count;
 
     public int StrengthOf(string jarId) => from + 2 * places[jarId];
@@ -16,13 +20,12 @@ internal sealed class JarUnknowns(IReadOnlyDictionary<string, Jar> jars, IReadOn
     /// <summary>Lots of one name are alike on the whole: each is drawn to the mean of the others instead of to the list.</summary>
     public void BeginLotsAtTheirName(ReadOnlySpan<double> x, Matrix<double> covariance, Span<double> means)
     {
-        foreach (var (id, place) in places)
+        foreach (var (place, others) in lots)
         {
-            var others = places.Where(other => other.Value != place && jars[other.Key].Name == jars[id].Name).Select(other => from + 2 * other.Value).ToList();
-            for (var which = 0; which < 2 && others.Count > 0; which++)
+            for (var which = 0; which < 2; which++)
             {
                 var (sum, weights) = (0.0, 1 / JarPrior.Variance(which));
-                foreach (var other in others.Select(other => other + which))
+                foreach (var other in others.Select(other => from + 2 * other + which))
                 {
                     // As far as the others are known: one that was hardly read draws hardly.
                     var weight = 1 / (covariance[other, other] + JarPrior.Variance(which));

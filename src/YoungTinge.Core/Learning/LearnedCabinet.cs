@@ -18,9 +18,14 @@ public static class LearnedCabinet
             .Concat(others.Where(jar => listed.Has<Colourant>(jar.ColourantId)).Select(jar => (Id: JarId(jar.ColourantId, jar.Lot), Colour: listed.Get<Colourant>(jar.ColourantId))))
             .DistinctBy(jar => jar.Id).ToDictionary(jar => jar.Id, jar => new Jar(jar.Id, jar.Colour.Id, jar.Colour.Optics));
 
-    /// <summary>The same cabinet with every jar as it is thought to be. What nobody has read stays as it is, to the last digit.</summary>
-    public static Materials With(this Materials listed, LearnedJars learned) => listed.With(listed.All.Select(material =>
-        material is Colourant colour && learned.Of(OpenJar(colour)).Difference is var difference && difference != default ? colour with { Optics = difference.Of(colour.Optics) } : material));
+    /// <summary>The same cabinet with every jar and every unit as it is thought to be. What nobody has read stays as it is, to the last digit.</summary>
+    public static Materials With(this Materials listed, LearnedJars learned) => listed.With(listed.All.Select(material => material is Colourant colour ? With(colour, learned) : material));
+
+    private static Colourant With(Colourant listed, LearnedJars learned)
+    {
+        var colour = learned.Of(OpenJar(listed)).Difference is var difference && difference != default ? listed with { Optics = difference.Of(listed.Optics) } : listed;
+        return learned.Units.Count == 0 ? colour : colour with { Units = [.. listed.Units.Select(unit => unit with { MassG = unit.MassG * learned.TimesOf(OwnUnit.Of(unit)) })] };
+    }
 
     /// <summary>A dust that differs so from its list.</summary>
     public static Dust With(this Dust listed, JarDifference difference) => listed with { Optics = difference.Of(listed.Optics) };

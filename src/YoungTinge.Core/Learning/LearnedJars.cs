@@ -7,27 +7,41 @@ namespace YoungTinge.Core.Learning;
 /// <param name="Range">CIEDE2000 that nine of ten come out within.</param>
 public sealed record RangedColour(Lab Colour, double Range);
 
-/// <summary>What all readings together tell of the jars, as of one moment.</summary>
+/// <summary>What all readings together tell of the jars and of the maker's own units, as of one moment.</summary>
 public sealed class LearnedJars
 {
-    private readonly IReadOnlyDictionary<string, Jar> jars;
-    private readonly IReadOnlyDictionary<string, KubelkaMunkSpectra> bases;
-    private readonly Dictionary<string, int> places;
     private readonly KnownJars known;
-    private readonly double[,] covariance;
 
-    internal LearnedJars(
-        IReadOnlyDictionary<string, Jar> jars, IReadOnlyDictionary<string, KubelkaMunkSpectra> bases, Dictionary<string, int> places, IReadOnlyList<JarKnowledge> known, double[,] covariance, double modelError,
-        IReadOnlyDictionary<Guid, double> trust)
+    /// <param name="places">Of the jars that were read, each with two unknowns.</param>
+    /// <param name="unitPlaces">Where each unit stands among the unknowns.</param>
+    internal LearnedJars(LearnedFrom basis, IReadOnlyDictionary<string, int> places, IReadOnlyDictionary<OwnUnit, int> unitPlaces, Fitted fitted)
     {
-        (this.jars, this.bases, this.places, this.known, this.covariance, ModelError, Trust) = (jars, bases, places, new KnownJars(id => jars[id].Name, places, known), covariance, modelError, trust);
+        (Basis, Places, UnitPlaces, Fitted) = (basis, places, unitPlaces, fitted);
+        known = new KnownJars(id => basis.Jars[id].Name, places, new JarUnknowns(basis.Jars, places).Known(fitted, basis.Readings.Select(reading => reading.Doses.Select(dose => dose.JarId))));
+        Units = [.. unitPlaces.Select(unit => new UnitKnowledge(
+            unit.Key.Kind, unit.Key.IsWeighed, LikelyTimes.Of(fitted.X[unit.Value], Math.Sqrt(fitted.Covariance[unit.Value, unit.Value])),
+            basis.Readings.Count(reading => reading.Doses.Any(dose => dose.Counted?.Unit == unit.Key))))];
     }
 
+    internal LearnedFrom Basis { get; }
+
+    internal IReadOnlyDictionary<string, int> Places { get; }
+
+    internal IReadOnlyDictionary<OwnUnit, int> UnitPlaces { get; }
+
+    internal Fitted Fitted { get; }
+
     /// <summary>How far a paste is off what its jars say, whoever reads it: a standard deviation in L, a and b.</summary>
-    public double ModelError { get; }
+    public double ModelError => Fitted.ModelError;
 
     /// <summary>How much of each reading is believed, 0 to about 1, by its id: a slip of the hand hardly at all.</summary>
-    public IReadOnlyDictionary<Guid, double> Trust { get; }
+    public IReadOnlyDictionary<Guid, double> Trust => Fitted.Trust;
+
+    /// <summary>Those that a paste that was read was measured by.</summary>
+    public IReadOnlyList<UnitKnowledge> Units { get; }
+
+    /// <summary>How many times as much as written one of a unit is; 1 for one that no paste has told of.</summary>
+    public double TimesOf(OwnUnit unit) => UnitPlaces.TryGetValue(unit, out var at) ? Math.Exp(Fitted.X[at]) : 1;
 
     /// <summary>Whether a reading is hardly believed: a slip, or another jar.</summary>
     public bool IsOutlier(Guid readingId) => IsHardlyBelieved(Trust, readingId);
@@ -37,42 +51,46 @@ public sealed class LearnedJars
     private const double OutlierTrust = 0.35;
 
     /// <summary>As the list has it, with all its doubt, for a jar that nobody has read; a new lot begins where the others of its name are.</summary>
-    public JarKnowledge Of(string jarId) => known.Of(jarId, jars.GetValueOrDefault(jarId)?.Name);
+    public JarKnowledge Of(string jarId) => known.Of(jarId, Basis.Jars.GetValueOrDefault(jarId)?.Name);
 
     /// <summary>K and S of a jar as it is thought to be.</summary>
     /// <exception cref="KeyNotFoundException">There is no such jar.</exception>
-    public KubelkaMunkSpectra OpticsOf(string jarId) => Of(jarId).Difference.Of(jars[jarId].Listed);
+    public KubelkaMunkSpectra OpticsOf(string jarId) => Of(jarId).Difference.Of(Basis.Jars[jarId].Listed);
 
     /// <summary>K and S of a rested paste, in 1/mm.</summary>
+    /// <param name="doses">That were weighed.</param>
     /// <param name="differenceOf">Of the jar of a dose, by its place.</param>
     /// <exception cref="KeyNotFoundException">There is no such base or jar.</exception>
     internal KubelkaMunkSpectra MixOf(string baseId, IReadOnlyList<JarDose> doses, Func<int, JarDifference> differenceOf) =>
-        doses.Index().Aggregate(bases[baseId], (mix, dose) => mix.With(differenceOf(dose.Index).Of(jars[dose.Item.JarId].Listed).Times(dose.Item.GPer100g)));
+        doses.Index().Aggregate(Basis.Bases[baseId], (mix, dose) => mix.With(differenceOf(dose.Index).Of(Basis.Jars[dose.Item.JarId].Listed).Times(dose.Item.GPer100g)));
 
     /// <summary>The colour of a rested opaque paste, and how sure it is.</summary>
     /// <exception cref="KeyNotFoundException">There is no such base or jar.</exception>
     public RangedColour Predict(string baseId, IReadOnlyList<JarDose> doses)
     {
-        Span<Lab> slopes = stackalloc Lab[2 * doses.Count];
-        var colour = new PasteSlopes(bases[baseId], [.. doses.Select(dose => OpticsOf(dose.JarId))]).ColourAndSlopes([.. Enumerable.Range(0, doses.Count)], doses, slopes);
-        return new RangedColour(colour, RangeOf(colour, doses, slopes));
-    }
-
-    private double RangeOf(Lab colour, IReadOnlyList<JarDose> doses, ReadOnlySpan<Lab> slopes)
-    {
+        var unknowns = new PasteUnknowns(doses);
+        Span<Lab> slopes = stackalloc Lab[unknowns.Count];
+        var colour = new PasteSlopes(Basis.Bases[baseId], [.. doses.Select(dose => OpticsOf(dose.JarId))]).ColourAndSlopes([.. Enumerable.Range(0, doses.Count)], doses, unknowns, TimesOf, slopes);
         Span<double> spread = stackalloc double[9];
         spread.Clear();
-        Spread.Add(spread, slopes, (i, j) => CovarianceOf(doses, i, j));
+        Spread.Add(spread, slopes, CovarianceOf(unknowns));
+        foreach (var (i, dose) in doses.Index())
+        {
+            if (dose.Counted is { } counted)
+                Spread.Add(spread, slopes[2 * i], slopes[2 * i], UnitPrior.ScatterVariance(counted.Count));
+        }
+
         Spread.AddEvenly(spread, ModelError);
-        return Spread.NineOfTen(colour, spread);
+        return new RangedColour(colour, Spread.NineOfTen(colour, spread));
     }
 
-    /// <summary>Of two of the unknowns of a paste: strength and tilt of each of its doses, in their order.</summary>
-    internal double CovarianceOf(IReadOnlyList<JarDose> doses, int one, int other)
+    /// <summary>Whether all that a reading hangs on was read before.</summary>
+    internal bool KnowsAllOf(PasteReading reading) => reading.Doses.All(dose => Places.ContainsKey(dose.JarId) && (dose.Counted is null || UnitPlaces.ContainsKey(dose.Counted.Unit)));
+
+    /// <summary>Of two of the unknowns of a paste, by their places in it.</summary>
+    internal Func<int, int, double> CovarianceOf(PasteUnknowns paste)
     {
-        var (jar, otherJar) = (doses[one / 2].JarId, doses[other / 2].JarId);
-        if (places.TryGetValue(jar, out var at) && places.TryGetValue(otherJar, out var atOther))
-            return covariance[2 * at + one % 2, 2 * atOther + other % 2];
-        return jar != otherJar || one % 2 != other % 2 ? 0 : JarPrior.Variance(one % 2);
+        int?[] at = [.. paste.Places(jar => Places.TryGetValue(jar, out var place) ? 2 * place : null, unit => UnitPlaces.TryGetValue(unit, out var place) ? place : null)];
+        return (one, other) => (at[one], at[other]) is ({ } place, { } otherPlace) ? Fitted.Covariance[place, otherPlace] : paste.AreSame(one, other) ? paste.PriorVariance(one) : 0;
     }
 }

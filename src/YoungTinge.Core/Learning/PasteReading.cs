@@ -20,8 +20,9 @@ public enum ReadBy
 
 /// <summary>So much of a jar in a paste.</summary>
 /// <param name="JarId">The jar itself, not its name: another lot is another jar.</param>
-/// <param name="GPer100g">Grams for each 100 g of paste before colour, above 0.</param>
-public readonly record struct JarDose(string JarId, double GPer100g);
+/// <param name="GPer100g">Grams for each 100 g of paste before colour, above 0; of what was counted, by what is written of its unit.</param>
+/// <param name="Counted">Null for what was weighed.</param>
+public readonly record struct JarDose(string JarId, double GPer100g, Counted? Counted = null);
 
 /// <summary>The colour of a rested opaque paste, as it was read.</summary>
 /// <param name="Id">Of its entry in the logbook.</param>

@@ -17,9 +17,10 @@ internal sealed class PasteSlopes(KubelkaMunkSpectra paste, IReadOnlyList<Kubelk
         .. jars, .. jars.Select(jar => new KubelkaMunkSpectra(Spectrum.From(band => jar.Absorption[band] * JarDifference.TiltAt(band)), None))]);
 
     /// <param name="chosen">Which jars, by their places.</param>
-    /// <param name="doses">g per 100 g of each.</param>
-    /// <param name="slopes">Room for two to a dose: by strength and by tilt, in L, a and b.</param>
-    public Lab ColourAndSlopes(ReadOnlySpan<int> chosen, IReadOnlyList<JarDose> doses, Span<Lab> slopes)
+    /// <param name="unknowns">Of these doses.</param>
+    /// <param name="timesOf">How many times as much as written a unit is.</param>
+    /// <param name="slopes">Room for all unknowns, in L, a and b.</param>
+    public Lab ColourAndSlopes(ReadOnlySpan<int> chosen, IReadOnlyList<JarDose> doses, PasteUnknowns unknowns, Func<OwnUnit, double> timesOf, Span<Lab> slopes)
     {
         var n = doses.Count;
         Span<int> both = stackalloc int[2 * n];
@@ -27,7 +28,7 @@ internal sealed class PasteSlopes(KubelkaMunkSpectra paste, IReadOnlyList<Kubelk
         Span<Lab> each = stackalloc Lab[2 * n];
         for (var i = 0; i < n; i++)
         {
-            (both[i], amounts[i]) = (chosen[i], doses[i].GPer100g);
+            (both[i], amounts[i]) = (chosen[i], doses[i].GPer100g * (doses[i].Counted is { } counted ? timesOf(counted.Unit) : 1));
             (both[n + i], amounts[n + i]) = (jars.Count + chosen[i], 0);
         }
 
@@ -36,6 +37,19 @@ internal sealed class PasteSlopes(KubelkaMunkSpectra paste, IReadOnlyList<Kubelk
         {
             slopes[2 * i] = Times(each[i], amounts[i]);
             slopes[2 * i + 1] = Times(each[n + i], amounts[i]);
+        }
+
+        // A unit that is larger is as if all that was counted in it were stronger.
+        for (var unit = 0; unit < unknowns.Units.Count; unit++)
+        {
+            var slope = default(Lab);
+            for (var i = 0; i < n; i++)
+            {
+                if (doses[i].Counted?.Unit == unknowns.Units[unit])
+                    slope = new Lab(slope.L + slopes[2 * i].L, slope.A + slopes[2 * i].A, slope.B + slopes[2 * i].B);
+            }
+
+            slopes[2 * n + unit] = slope;
         }
 
         return colour;

@@ -74,6 +74,15 @@ internal static class Spread
         inverse[8] = (a * d - b * b) / determinant;
     }
 
+    /// <summary>One by the matrix by the other.</summary>
+    /// <param name="matrix">3 by 3.</param>
+    public static double Form(ReadOnlySpan<double> matrix, Lab one, Lab other) =>
+        Times(matrix, other) is var (l, a, b) ? one.L * l + one.A * a + one.B * b : 0;
+
+    /// <param name="matrix">3 by 3.</param>
+    public static Lab Times(ReadOnlySpan<double> matrix, Lab by) => new(
+        matrix[0] * by.L + matrix[1] * by.A + matrix[2] * by.B, matrix[3] * by.L + matrix[4] * by.A + matrix[5] * by.B, matrix[6] * by.L + matrix[7] * by.A + matrix[8] * by.B);
+
     private static double Root(double square) => Math.Sqrt(Math.Max(0, square));
 
     private static double Over(double value, double by) => by > 0 ? value / by : 0;

@@ -19,6 +19,11 @@ public sealed record DosedColour(string ColourantId, double Grams, UnitChoice? U
         : Units is { IsTooMany: false } units ? units.RoundedG
         : WeighStepG is { } step ? Math.Round(Grams / step) * step : Grams;
 
+    /// <summary>The same in the unit that it is measured in; a part of one where a let-down carries it.</summary>
+    public MeasuredDose Measured => (LetDown?.Unit ?? (Units is { IsTooMany: false } units ? units.Unit : null)) is { } unit
+        ? new MeasuredDose(ColourantId, unit.Kind, MeasuredG / unit.MassG)
+        : new MeasuredDose(ColourantId, null, MeasuredG);
+
     /// <summary>The scale's step if the scale measures it better than any unit; null otherwise.</summary>
     public double? WeighStepG { get; init; }
 

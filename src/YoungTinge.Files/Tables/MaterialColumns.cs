@@ -42,6 +42,7 @@ internal static class MaterialColumns
         Number("pea_g", s => s.PeaG, (s, n) => s with { PeaG = n }),
         Number("knife_tip_g", s => s.KnifeTipG, (s, n) => s with { KnifeTipG = n }),
         Number("pinch_g", s => s.PinchG, (s, n) => s with { PinchG = n }),
+        Choices<DoseUnitKind>("weighed_units", s => s.WeighedUnits, (s, units) => s with { WeighedUnits = units }),
         Number("gauge", s => s.Gauge, (s, n) => s with { Gauge = n }),
         Number("diameter_mm", s => s.DiameterMm, (s, n) => s with { DiameterMm = n }),
         new("label_colour", "labelColour", _ => "", PutColour, MaterialRecordProblemCode.NotAColour),

@@ -1,8 +1,8 @@
-using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Learning;
+using YoungTinge.Core.Mixing;
 using YoungTinge.Store;
 using YoungTinge.Web.Shared;
 
@@ -18,7 +18,7 @@ public static class AddLogEntry
     public sealed record Request(Guid? PieceId, LogSubject Subject, Lab Actual, string Note)
     {
         /// <summary>What really went into a paste; null for as planned. A paste of no piece needs it.</summary>
-        public PasteRecipe? Recipe { get; init; }
+        public MeasuredPaste? WentIn { get; init; }
 
         /// <summary>How the colour was read.</summary>
         public ReadBy By { get; init; } = ReadBy.Typed;
@@ -34,26 +34,28 @@ public static class AddLogEntry
         var piece = request.PieceId is { } pieceId ? work.Find(pieceId) : null;
         if (request.PieceId is not null && piece is null)
             return ApiProblem.NotFound();
-        if ((request.Recipe is null ? [] : StudioRules.OfRecipe(request.Recipe, "recipe", work.Materials).Lines()) is { Count: > 0 } wrong)
+        if ((request.WentIn is null ? [] : StudioRules.Of(request.WentIn, "wentIn", work.Materials).Lines()) is { Count: > 0 } wrong)
             return ApiProblem.NotPossible(wrong);
-        if (piece is null && (request.Recipe is null || request.Subject != LogSubject.Paste))
-            return ApiProblem.NotPossible([new FieldProblem("recipe", "recipeMissing", null, null)]);
-        var recipe = request.Recipe ?? piece!.Plan.Paste;
+        if (piece is null && (request.WentIn is null || request.Subject != LogSubject.Paste))
+            return ApiProblem.NotPossible([new FieldProblem("wentIn", "wentInMissing", null, null)]);
+        var mix = request.WentIn is { } wentIn
+            ? LoggedMix.Of(wentIn, work.Materials, await cabinet.ListedAsync(work.Studio.Id, cancel))
+            : LoggedMix.Of(piece!.Plan.Paste, work.Materials);
         var eye = piece is null ? null : new ZoneColourEvaluator(piece.Resolve(work.Materials), piece.Piece.Shape());
-        var (learned, jars, finish) = await cabinet.LoadLearnedAsync(work.Studio.Id, cancel);
+        var (_, jars, finish) = await cabinet.LoadLearnedAsync(work.Studio.Id, cancel);
         var zone = request.Subject.Zone();
-        var ofRecipe = jars.Predict(recipe, learned);
-        var predicted = zone is { } seen ? eye!.See(seen) : eye is not null && request.Recipe is null && piece!.Source is not null ? eye.Paste : ofRecipe.Colour;
+        var ofMix = jars.Predict(mix.BaseId, LogbookReadings.DosesOf(mix));
+        var predicted = zone is { } seen ? eye!.See(seen) : eye is not null && request.WentIn is null && piece!.Source is not null ? eye.Paste : ofMix.Colour;
         var entry = new LogEntry(id, request.PieceId, request.Subject, predicted, request.Actual, request.Note.Trim(), clock.GetUtcNow())
         {
             // In a marble no one recipe was kneaded.
-            Mix = zone is null && piece?.Source is MarbledPaste && request.Recipe is null ? null : LoggedMix.Of(recipe, work.Materials),
+            Mix = zone is null && piece?.Source is MarbledPaste && request.WentIn is null ? null : mix,
             Plan = piece?.Plan,
             Laid = zone is { } laid ? LoggedZone.Of(eye!, laid) : null,
             By = request.By,
             LoggedBy = work.Studio.Maker,
         };
-        entry = entry with { PredictedRange = zone is null ? ofRecipe.Range : finish.Predict(LogbookReadings.ZoneOf(entry)).Range };
+        entry = entry with { PredictedRange = zone is null ? ofMix.Range : finish.Predict(LogbookReadings.ZoneOf(entry)).Range };
         if (StudioRules.Of(entry).Lines() is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
         await logbook.AddAsync(work.Studio.Id, entry, cancel);

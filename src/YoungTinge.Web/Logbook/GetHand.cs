@@ -1,15 +1,23 @@
 using YoungTinge.Core.Coats.Learning;
+using YoungTinge.Core.Learning;
 using YoungTinge.Store;
 using YoungTinge.Web.Shared;
 using YoungTinge.Web.Shared.Computing;
 
 namespace YoungTinge.Web.Logbook;
 
-/// <summary>How heavily the studio lays what its plans ask for, as finished zones have taught it; what was never read is left out.</summary>
+/// <summary>How heavily the studio lays what its plans ask for, and how much its own units hold, as the logbook has taught it; what was never read is left out.</summary>
 public static class GetHand
 {
-    public static void Map(RouteGroupBuilder api) => api.MapGet("/hand", Handle).KeepsAnswer().WithName("getHand").Produces<IReadOnlyList<HandKnowledge>>().ProducesProblems();
+    /// <param name="Coats">From finished zones.</param>
+    /// <param name="Units">From pastes that were measured by them.</param>
+    public sealed record Answer(IReadOnlyList<HandKnowledge> Coats, IReadOnlyList<UnitKnowledge> Units);
 
-    private static async Task<IResult> Handle(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
-        TypedResults.Ok<IReadOnlyList<HandKnowledge>>([.. (await cabinet.LoadLearnedAsync(studio.Id, cancel)).Finish.Hand.Where(part => part.Readings > 0)]);
+    public static void Map(RouteGroupBuilder api) => api.MapGet("/hand", Handle).KeepsAnswer().WithName("getHand").Produces<Answer>().ProducesProblems();
+
+    private static async Task<IResult> Handle(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel)
+    {
+        var (_, jars, finish) = await cabinet.LoadLearnedAsync(studio.Id, cancel);
+        return TypedResults.Ok(new Answer([.. finish.Hand.Where(part => part.Readings > 0)], jars.Units));
+    }
 }

@@ -14,14 +14,16 @@ public sealed record UnitsView(DoseUnitKind Kind, double Exact, int Whole, doubl
 /// <param name="Units">Null if the colour is only weighed.</param>
 /// <param name="LetDown">How to measure a dose under one unit; null if it needs none, or none can be made.</param>
 /// <param name="CountedBesides">Whole units that go in besides a let-down; 0 for most.</param>
-public sealed record DosedColourView(string ColourantId, double Grams, UnitsView? Units, LetDown? LetDown, int CountedBesides)
+/// <param name="Measured">What goes in, if it is measured as it says here.</param>
+public sealed record DosedColourView(string ColourantId, double Grams, UnitsView? Units, LetDown? LetDown, int CountedBesides, MeasuredDose Measured)
 {
     public static DosedColourView From(DosedColour colour, double pasteG) => new(
         colour.ColourantId,
         colour.Grams,
         colour.Units is { } units ? new UnitsView(units.Unit.Kind, units.Exact, units.Whole, units.Unit.MassG * 100 / pasteG, units.IsUnderOne, units.IsTooMany, colour.OneUnitMore) : null,
         colour.LetDown,
-        colour.CountedBesides);
+        colour.CountedBesides,
+        colour.Measured);
 }
 
 /// <summary>A recipe for a batch of known mass.</summary>

@@ -52,20 +52,21 @@ public class LearnerTests
     public void Slopes_are_those_of_the_colour() => Gen.Select(Differences, Differences, Gen.Double[0.02, 1], Gen.Double[0.02, 1]).Holds(made =>
     {
         var (one, other, dose, more) = made;
-        JarDose[] doses = [new("frond|", dose), new("ember|", more)];
-        KubelkaMunkSpectra[] JarsOf(JarDifference first, JarDifference second) => [first.Of(Jars["frond|"].Listed), second.Of(Jars["ember|"].Listed)];
-        Lab Colour(JarDifference first, JarDifference second) => new PasteSlopes(Bases[White], JarsOf(first, second)).ColourAndSlopes([0, 1], doses, new Lab[4]);
-        var slopes = new Lab[4];
-        new PasteSlopes(Bases[White], JarsOf(one, other)).ColourAndSlopes([0, 1], doses, slopes);
-        const double step = 1e-5;
+        const double touch = 1.3, step = 1e-5;
+        JarDose[] doses = [new("frond|", dose, new Counted(Touch, 4)), new("ember|", more, new Counted(Touch, 9))];
+        var unknowns = new PasteUnknowns(doses);
+        var slopes = new Lab[5];
+        Lab Colour(JarDifference first, JarDifference second, double times) =>
+            new PasteSlopes(Bases[White], [first.Of(Jars["frond|"].Listed), second.Of(Jars["ember|"].Listed)]).ColourAndSlopes([0, 1], doses, unknowns, _ => times, slopes);
         Lab[] beside =
         [
-            Colour(one with { Strength = one.Strength + step }, other), Colour(one with { Tilt = one.Tilt + step }, other),
-            Colour(one, other with { Strength = other.Strength + step }), Colour(one, other with { Tilt = other.Tilt + step }),
+            Colour(one with { Strength = one.Strength + step }, other, touch), Colour(one with { Tilt = one.Tilt + step }, other, touch),
+            Colour(one, other with { Strength = other.Strength + step }, touch), Colour(one, other with { Tilt = other.Tilt + step }, touch), Colour(one, other, touch * Math.Exp(step)),
         ];
-        var here = Colour(one, other);
-        Assert.Equal(PasteOptics.ColourOf(new PasteRecipe(White, [new("frond", dose), new("ember", more)]), TestData.Cabinet.With(Fixed(one, other))).L, here.L, 1e-9);
-        for (var i = 0; i < 4; i++)
+        var here = Colour(one, other, touch);
+        var real = Bases[White].With(one.Of(Jars["frond|"].Listed).Times(touch * dose)).With(other.Of(Jars["ember|"].Listed).Times(touch * more));
+        Assert.Equal(Illuminant.D65.LabOf(KubelkaMunk.Opaque(real)).L, here.L, 1e-9);
+        for (var i = 0; i < 5; i++)
         {
             Assert.Equal((beside[i].L - here.L) / step, slopes[i].L, 0.02);
             Assert.Equal((beside[i].A - here.A) / step, slopes[i].A, 0.02);
@@ -73,9 +74,93 @@ public class LearnerTests
         }
     });
 
-    /// <summary>Jars that are known to be so, from many exact readings.</summary>
-    private static LearnedJars Fixed(JarDifference frond, JarDifference ember) => new(
-        Jars, Bases, new() { ["frond|"] = 0, ["ember|"] = 1 }, [new JarKnowledge(frond, 0, 0, 9), new JarKnowledge(ember, 0, 0, 9)], new double[4, 4], 0, new Dictionary<Guid, double>());
+    private static readonly OwnUnit Touch = new(DoseUnitKind.Touch, false);
+
+    /// <summary>Pastes of two or three jars with hidden strengths, measured in touches that hold more or less than is written.</summary>
+    private static List<PasteReading> Counted(double times, bool isWeighed, int readings, Random random)
+    {
+        var truth = Jars.Keys.Where(id => id.EndsWith('|')).ToDictionary(id => id, _ => new JarDifference(JarPrior.Strength * Normal(), JarPrior.Tilt * Normal()));
+        var unit = new OwnUnit(DoseUnitKind.Touch, isWeighed);
+        return [.. Enumerable.Range(0, readings).Select(_ =>
+        {
+            JarDose[] doses = [.. truth.Keys.OrderBy(_ => random.Next()).Take(2 + random.Next(2)).Select(id => new JarDose(id, 0.03 + 0.3 * random.NextDouble(), new Counted(unit, 2 + random.Next(10))))];
+            var real = doses.Aggregate(Bases[White], (mix, dose) => mix.With(truth[dose.JarId].Of(Jars[dose.JarId].Listed).Times(dose.GPer100g * times * Math.Exp(0.15 * Normal() / Math.Sqrt(dose.Counted!.Count)))));
+            var seen = Illuminant.D65.LabOf(KubelkaMunk.Opaque(real));
+            return new PasteReading(Guid.NewGuid(), Now, White, doses, ReadBy.Reader, new Lab(seen.L + 0.4 * Normal(), seen.A + 0.4 * Normal(), seen.B + 0.4 * Normal()));
+        })];
+
+        double Normal() => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
+    }
+
+    [Theory]
+    [InlineData(0.7, false)]
+    [InlineData(1.4, false)]
+    [InlineData(1.1, true)]
+    public void Pastes_tell_how_much_a_touch_of_this_hand_holds(double times, bool isWeighed)
+    {
+        var off = new List<double>();
+        var within = 0;
+        foreach (var seed in Enumerable.Range(1, 12))
+        {
+            var learned = Learned(Counted(times, isWeighed, 40, new Random(seed)));
+            var touch = Assert.Single(learned.Units);
+            Assert.Equal((DoseUnitKind.Touch, isWeighed, 40), (touch.Kind, touch.IsWeighed, touch.Readings));
+            off.Add(Math.Abs(Math.Log(touch.Times.Times / times)));
+            within += touch.Times.Low <= times && times <= touch.Times.High ? 1 : 0;
+        }
+
+        // Of 24 jars with strengths of their own a twentieth is left, whatever is read.
+        Assert.InRange(off.Order().ElementAt(6), 0, 0.08);
+        Assert.InRange(within, 9, 12);
+    }
+
+    [Fact]
+    public void Sheets_count_in_the_touches_of_this_hand()
+    {
+        var learned = Learned(Counted(1.4, false, 40, new Random(5)));
+        var (listed, taught) = (TestData.Cabinet, TestData.Cabinet.With(learned));
+        foreach (var colour in listed.All.OfType<Colourant>())
+        {
+            foreach (var (was, now) in colour.Units.Zip(taught.Get<Colourant>(colour.Id).Units))
+                Assert.Equal(was.Kind == DoseUnitKind.Touch ? was.MassG * learned.TimesOf(Touch) : was.MassG, now.MassG, 1e-12);
+        }
+
+        // What was weighed is as it was written.
+        Assert.Equal(1, learned.TimesOf(Touch with { IsWeighed = true }));
+        // Counted, a paste is less sure than the same weighed.
+        JarDose[] weighed = [new("ember|", 0.2)], counted = [new("ember|", 0.2 / learned.TimesOf(Touch), new Counted(Touch, 5))];
+        Assert.Equal(learned.Predict(White, weighed).Colour.B, learned.Predict(White, counted).Colour.B, 1e-9);
+        Assert.True(learned.Predict(White, counted).Range > learned.Predict(White, weighed).Range);
+    }
+
+    /// <summary>Whatever came first: what is known is the same, but for what nobody sees.</summary>
+    [Fact]
+    public void One_reading_more_teaches_what_all_teach_together()
+    {
+        foreach (var seed in Enumerable.Range(1, 12))
+        {
+            // Few that are learned anew, and many that one is added to; a slip, and a jar that nobody knew.
+            var all = Counted(1.2, seed % 2 == 0, seed % 3 == 0 ? 30 : LearnedFrom.FewestToAddTo + 5 * seed, new Random(seed));
+            if (seed % 4 == 1)
+                all[^1] = all[^1] with { Colour = new Lab(all[^1].Colour.L, all[^1].Colour.A + 9, all[^1].Colour.B - 7) };
+            if (seed % 6 == 0)
+                all.Add(Reading("ember", 0.2, new(0.3, 0.1), lot: "new"));
+            var (known, anew) = (Learned([.. all.SkipLast(1)]), Learned(all));
+            var more = Learner.Learn(Jars, Bases, all, Now, known);
+            Assert.Equal(anew.Trust[all[^1].Id], more.Trust[all[^1].Id], 0.02);
+            foreach (var reading in all)
+            {
+                var (one, other) = (more.Predict(White, reading.Doses), anew.Predict(White, reading.Doses));
+                Assert.InRange(DeltaE2000.Between(one.Colour, other.Colour), 0, 0.02);
+                Assert.Equal(other.Range, one.Range, 0.02);
+            }
+
+            // What was mended, or taken back, leaves no trace.
+            PasteReading[] mended = [.. all.Skip(1), all[0] with { By = ReadBy.Eye }];
+            Assert.Equal(Learned(mended).TimesOf(all[0].Doses[0].Counted!.Unit), Learner.Learn(Jars, Bases, mended, Now, anew).TimesOf(all[0].Doses[0].Counted!.Unit));
+            Assert.Equal(known.TimesOf(all[0].Doses[0].Counted!.Unit), Learner.Learn(Jars, Bases, [.. all.SkipLast(1)], Now, anew).TimesOf(all[0].Doses[0].Counted!.Unit));
+        }
+    }
 
     [Fact]
     public void Without_readings_nothing_moves()

@@ -25,9 +25,10 @@ export function Weighing({
   const [unit, setUnit] = useState<DoseUnitKind>(kinds.find((kind) => sheet[units[kind]] != null) ?? 'touch')
   const [totalG, setTotalG] = useState(0.12)
   const [count, setCount] = useState(10)
+  const withoutIt = (sheet.weighedUnits ?? []).filter((one) => one !== unit)
   const weigh = useMutation({
     mutationFn: () => answer(api.POST('/api/materials/weigh', { body: { totalG, count } })),
-    onSuccess: ({ meanG }) => onChange({ [units[unit]]: meanG }),
+    onSuccess: ({ meanG }) => onChange({ [units[unit]]: meanG, weighedUnits: [...withoutIt, unit] }),
   })
   return (
     <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
@@ -44,8 +45,17 @@ export function Weighing({
         unit="g"
         problem={problemAt(units[unit])}
         onChange={(value) => onChange({ [units[unit]]: value })}
-        onClear={() => onChange({ [units[unit]]: null })}
+        onClear={() => onChange({ [units[unit]]: null, weighedUnits: withoutIt })}
       />
+      <label className="flex min-h-8 items-center gap-2 text-sm">
+        <input
+          type="checkbox"
+          className="checkbox checkbox-sm"
+          checked={withoutIt.length < (sheet.weighedUnits ?? []).length}
+          onChange={(event) => onChange({ weighedUnits: event.target.checked ? [...withoutIt, unit] : withoutIt })}
+        />
+        {t('material.weigh.isWeighed')}
+      </label>
       <details className="text-sm">
         <summary className="act min-h-6">{t('material.weigh.title', { units: t(`dose.many.${unit}`) })}</summary>
         <div className="mt-2 flex flex-wrap items-end gap-3">

@@ -1,12 +1,13 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useRef, useState } from 'react'
 import { useTranslation } from '../../shared/translation'
 import { Link } from 'wouter'
-import type { ColourView, LogSubject, PieceView, Preview, ReadBy } from '../../api/api'
+import type { ColourView, LogSubject, MeasuredPaste, PieceView, Preview, ReadBy } from '../../api/api'
 import { answer, api, zones } from '../../api/api'
+import { queries } from '../../api/queries'
 import { RequestFailed } from '../../core/RequestFailed'
 import { ColourEntry } from '../../shared/ColourEntry'
-import { troubleWords, zoneName } from '../../shared/words'
+import { nameFinder, troubleWords, zoneName } from '../../shared/words'
 import { Problem } from '../../shared/Message'
 import { TextArea } from '../../shared/TextArea'
 import { Swatch } from '../../shared/Swatch'
@@ -16,6 +17,8 @@ import { newId } from '../../shared/newId'
 import { hasFields } from '../../core/Kept'
 import { EyeSteps } from './EyeSteps'
 import { LogReading } from './LogReading'
+import { WentIn } from './WentIn'
+import { useProblems } from '../../shared/useProblems'
 import { useUnsavedForm } from '../../shared/unsavedForms'
 import { useKept } from '../../shared/useKept'
 
@@ -28,6 +31,8 @@ interface LogDraft {
   subject: LogSubject
   actual: ColourView | null
   note: string
+  /** What really went in; null while it is as the sheet has it. */
+  wentIn?: MeasuredPaste | null
 }
 
 const isDraft = (value: unknown): value is LogDraft =>
@@ -40,12 +45,15 @@ export function LogForm({
   piece,
   flowerId,
   preview,
+  baseId,
   isSaved,
   onClose,
 }: {
   piece: PieceView
   flowerId: string
   preview: Preview
+  /** Of its own paste. */
+  baseId: string
   /** The prediction that is logged is that of the saved plan. */
   isSaved: boolean
   onClose: () => void
@@ -55,6 +63,7 @@ export function LogForm({
   const kept = useKept<LogDraft>(`log/${piece.id}`, fresh(), isDraft)
   const draft = kept.value
   useUnsavedForm(kept.isChanged)
+  const nameOf = nameFinder(useQuery(queries.materials()).data ?? [])
   const [missing, setMissing] = useState(false)
   const [isReading, setReading] = useState(false)
   // Pressed while a colour is still being read: it goes in as soon as that is known.
@@ -70,6 +79,7 @@ export function LogForm({
             actual: entry.actual.lab,
             note: entry.note,
             by: entry.by,
+            wentIn: entry.subject === 'paste' ? wentIn : null,
           },
         }),
       ),
@@ -80,6 +90,15 @@ export function LogForm({
       void queryClient.invalidateQueries()
     },
   })
+  // A shade of a run, a marble or a batch is measured elsewhere.
+  const wentIn =
+    preview.source.kind === 'own' && preview.batch.colours.length > 0
+      ? (draft.wentIn ?? {
+          baseId: baseId,
+          pasteG: preview.batch.pasteG,
+          doses: preview.batch.colours.map((colour) => colour.measured),
+        })
+      : null
   const change = (part: Partial<LogDraft>) => {
     kept.set({ ...draft, ...part })
     // What was said about the entry before is not about this one.
@@ -89,6 +108,8 @@ export function LogForm({
     draft.subject === 'paste'
       ? preview.paste
       : preview.zones.find((zone) => zone.zone === draft.subject)!.colours.at(-1)!
+
+  const problemAt = useProblems([save.error], nameOf)
 
   const subjectName = (subject: LogSubject) =>
     subject === 'paste' ? t('log.paste') : zoneName(t, subject, piece.build)
@@ -120,6 +141,9 @@ export function LogForm({
           chosen={draft.by}
           onChoose={(by) => change({ by })}
         />
+        {draft.subject === 'paste' && wentIn && (
+          <WentIn paste={wentIn} problemAt={problemAt} onChange={(changed) => change({ wentIn: changed })} />
+        )}
         {draft.by === 'eye' && (
           <EyeSteps predicted={predicted} actual={draft.actual} onChange={(actual) => change({ actual })} />
         )}

@@ -237,6 +237,7 @@ export function PieceWorkplace({
             piece={piece}
             flowerId={flowerId}
             preview={preview}
+            baseId={plan.paste.baseId}
             isSaved={state.save.kind === 'saved'}
             onClose={close}
           />

@@ -1,33 +1,53 @@
 import { useQuery } from '@tanstack/react-query'
+import type { LikelyTimes } from '../../api/api'
 import { queries } from '../../api/queries'
 import { percent } from '../../shared/numbers'
 import { useTranslation } from '../../shared/translation'
 
-/** How heavily the studio lays what its plans ask for, in words. */
+/** How heavily the studio lays what its plans ask for, and how much its own units hold, in words. */
 export function Hand() {
   const { t } = useTranslation()
   const { data } = useQuery(queries.hand())
-  if (!data || data.length === 0) return null
+  if (!data || data.coats.length + data.units.length === 0) return null
   return (
     <details className="relative mt-3 text-sm">
       <summary className="act min-h-6">{t('learned.hand.title')}</summary>
       <p className="quiet mt-1 max-w-prose">{t('learned.hand.help')}</p>
       <ul className="mt-1">
-        {data.map((one) => (
-          <li key={one.part}>
-            {t(`learned.hand.${one.part}`)}: <span className="font-semibold">{heavinessWords(t, one.times.times)}</span>
-            , {t('learned.jar.surely', { low: percent(one.times.low), high: percent(one.times.high) })},{' '}
-            {t('learned.jar.count', { count: one.readings })}
-          </li>
+        {data.coats.map((one) => (
+          <Part key={one.part} name={t(`learned.hand.${one.part}`)} than={t('learned.hand.planned')} {...one} />
+        ))}
+        {data.units.map((one) => (
+          <Part
+            key={`${one.kind} ${one.isWeighed}`}
+            name={
+              one.isWeighed
+                ? t('learned.hand.weighed', { units: t(`dose.many.${one.kind}`) })
+                : t('learned.hand.units', { units: t(`dose.many.${one.kind}`) })
+            }
+            than={t('learned.hand.written')}
+            {...one}
+          />
         ))}
       </ul>
     </details>
   )
 }
 
-/** "12 % heavier than planned" */
-function heavinessWords(t: ReturnType<typeof useTranslation>['t'], times: number): string {
-  const off = Math.round(100 * (times - 1))
-  if (off === 0) return t('learned.hand.asPlanned')
-  return t(off > 0 ? 'learned.hand.heavier' : 'learned.hand.lighter', { percent: Math.abs(off) })
+/** "Light dust: 12 % heavier than planned, ..." */
+function Part({ name, than, times, readings }: { name: string; than: string; times: LikelyTimes; readings: number }) {
+  const { t } = useTranslation()
+  const off = Math.round(100 * (times.times - 1))
+  return (
+    <li>
+      {name}:{' '}
+      <span className="font-semibold">
+        {off === 0
+          ? t('learned.hand.as', { than })
+          : t(off > 0 ? 'learned.hand.heavier' : 'learned.hand.lighter', { percent: Math.abs(off), than })}
+      </span>
+      , {t('learned.jar.surely', { low: percent(times.low), high: percent(times.high) })},{' '}
+      {t('learned.jar.count', { count: readings })}
+    </li>
+  )
 }

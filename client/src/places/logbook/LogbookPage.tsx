@@ -1,7 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'wouter'
-import type { LogEntry } from '../../api/api'
+import type { LogEntry, LoggedDose } from '../../api/api'
 import { answer, api, madeFrom } from '../../api/api'
 import { queries } from '../../api/queries'
 import { Failure, Reading, Unreadable } from '../../shared/Message'
@@ -173,6 +173,12 @@ function whatOf(t: ReturnType<typeof useTranslation>['t'], entry: LogEntry, name
   return entry.mix?.doses.map((one) => nameOf(one.colourantId)).join(', ') || t('learned.entry.pasteOf')
 }
 
+/** " (3 touches)" of what was counted. */
+function countedWords(t: ReturnType<typeof useTranslation>['t'], dose: LoggedDose): string {
+  if (!dose.counted) return ''
+  return ` (${t(`dose.${dose.counted.unit}`, { count: Number(dose.counted.count.toFixed(2)) })})`
+}
+
 function Entry({
   entry,
   nameOf,
@@ -235,7 +241,7 @@ function Entry({
             {t('learned.entry.of', {
               base: nameOf(entry.mix.baseId),
               doses: entry.mix.doses
-                .map((one) => `${nameOf(one.colourantId)} ${significant(one.gPer100g, 2)}`)
+                .map((one) => `${nameOf(one.colourantId)} ${significant(one.gPer100g, 2)}${countedWords(t, one)}`)
                 .join(', '),
             })}
           </p>

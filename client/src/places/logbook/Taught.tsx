@@ -25,14 +25,14 @@ export function Taught({ id, isPaste, nameOf }: { id: string; isPaste: boolean; 
         <ul className="mt-1">
           {taught.data.jars.map((jar) => (
             <li key={jar.materialId}>
-              <Link className="act" to={`/cabinet/${jar.materialId}`}>
+              <Link className="act inline-flex min-h-6 items-center" to={`/cabinet/${jar.materialId}`}>
                 {t('learned.entry.jar', {
                   name: nameOf(jar.materialId),
                   before: percent(jar.timesBefore),
                   after: percent(jar.timesAfter),
                 })}
               </Link>
-              {jar.range && (
+              {jar.range && deltaE(jar.range.before) !== deltaE(jar.range.after) && (
                 <>; {t('learned.entry.surer', { before: deltaE(jar.range.before), after: deltaE(jar.range.after) })}</>
               )}
             </li>
@@ -41,6 +41,15 @@ export function Taught({ id, isPaste, nameOf }: { id: string; isPaste: boolean; 
             <li key={one.part}>
               {t('learned.entry.hand', {
                 part: t(`learned.hand.${one.part}`),
+                before: percent(one.timesBefore),
+                after: percent(one.timesAfter),
+              })}
+            </li>
+          ))}
+          {taught.data.units.map((one) => (
+            <li key={one.kind}>
+              {t('learned.entry.unit', {
+                units: t(`dose.many.${one.kind}`),
                 before: percent(one.timesBefore),
                 after: percent(one.timesAfter),
               })}

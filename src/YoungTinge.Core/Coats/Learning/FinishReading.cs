@@ -7,7 +7,8 @@ using YoungTinge.Core.Learning;
 namespace YoungTinge.Core.Coats.Learning;
 
 /// <summary>One zone of a finished piece, as it was made.</summary>
-/// <param name="BaseId">Of the paste below, with its doses.</param>
+/// <param name="BaseId">Of the paste below.</param>
+/// <param name="Doses">In it, by what they weighed.</param>
 /// <param name="Coats">In order, first on the paste.</param>
 /// <param name="Lots">Of the dusts in them that were open then, by the dust; none for the one without a mark.</param>
 public sealed record FinishedZone(string BaseId, IReadOnlyList<JarDose> Doses, IReadOnlyList<Coat> Coats, IReadOnlyDictionary<string, string> Lots, ZoneAsLaid Laid)
