@@ -3,6 +3,7 @@ using NpgsqlTypes;
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Flowers;
 using YoungTinge.Core.Learning;
 using YoungTinge.Core.Mixing;
 
@@ -17,6 +18,9 @@ public sealed record LogEntry(Guid Id, Guid? PieceId, LogSubject Subject, Lab Pr
 
     /// <summary>The plan of the piece as it was then; null for what is no piece.</summary>
     public PiecePlan? Plan { get; init; }
+
+    /// <summary>The piece as it was then, to be made again; null for what is no piece, and of earlier builds.</summary>
+    public Piece? Piece { get; init; }
 
     /// <summary>What lay in the zone; null for a paste, and where that is not known: nothing is learned of it then.</summary>
     public LoggedZone? Laid { get; init; }
@@ -82,7 +86,7 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
 {
     internal const string Columns = """
         e.id, e.piece_id, e.subject, e.predicted_l, e.predicted_a, e.predicted_b, e.actual_l, e.actual_a, e.actual_b, e.note, e.logged_at,
-        e.mix::text, e.coats::text, e.read_by, e.predicted_range, e.logged_by, e.is_left_out, e.is_taken_out, e.version, e.laid::text
+        e.mix::text, e.coats::text, e.read_by, e.predicted_range, e.logged_by, e.is_left_out, e.is_taken_out, e.version, e.laid::text, e.piece::text
         """;
 
     /// <summary>Adds an entry. Sending the same entry again changes nothing: a retry after a lost answer is safe.</summary>
@@ -103,8 +107,8 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
         // With the names that the piece has now; one that is gone, or never was, has none.
         await using var command = new NpgsqlCommand("""
             insert into log_entry (id, studio_id, piece_id, subject, predicted_l, predicted_a, predicted_b,
-                actual_l, actual_a, actual_b, note, logged_at, mix, coats, read_by, predicted_range, logged_by, laid, piece_name, flower_name, commission_name)
-            select $1, $2, p.id, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, coalesce(p.name, ''), coalesce(f.name, ''), coalesce(c.name, '')
+                actual_l, actual_a, actual_b, note, logged_at, mix, coats, read_by, predicted_range, logged_by, laid, piece, piece_name, flower_name, commission_name)
+            select $1, $2, p.id, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, coalesce(p.name, ''), coalesce(f.name, ''), coalesce(c.name, '')
             from (select 1) one
             left join live_piece p on p.studio_id = $2 and p.id = $3
             left join flower f on f.studio_id = p.studio_id and f.id = p.flower_id
@@ -126,6 +130,7 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
         command.Parameters.Add(Sql.Maybe(NpgsqlDbType.Double, entry.PredictedRange));
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = entry.LoggedBy });
         command.Parameters.Add(Json(entry.Laid is { } laid ? PlanJson.Write(laid) : null));
+        command.Parameters.Add(Json(entry.Piece is { } piece ? PlanJson.Write(piece) : null));
         await command.ExecuteNonQueryAsync(cancel);
     }
 
@@ -184,7 +189,7 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
         var entries = new List<NamedLogEntry>();
         while (await reader.ReadAsync(cancel))
         {
-            entries.Add(new NamedLogEntry(Read(reader), reader.GetString(20), reader.IsDBNull(21) ? null : reader.GetGuid(21), reader.GetString(22), reader.GetString(23)));
+            entries.Add(new NamedLogEntry(Read(reader), reader.GetString(21), reader.IsDBNull(22) ? null : reader.GetGuid(22), reader.GetString(23), reader.GetString(24)));
         }
 
         return entries;
@@ -203,6 +208,7 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
         IsTakenOut = reader.GetBoolean(17),
         Version = reader.GetInt32(18),
         Laid = reader.IsDBNull(19) ? null : PlanJson.ReadLoggedZone(reader.GetString(19)),
+        Piece = reader.IsDBNull(20) ? null : PlanJson.ReadPiece(reader.GetString(20)),
     };
 
     private static Lab LabAt(NpgsqlDataReader reader, int column) =>

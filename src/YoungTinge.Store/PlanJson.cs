@@ -91,6 +91,11 @@ public static class PlanJson
     internal static LoggedZone ReadLoggedZone(string json) =>
         JsonSerializer.Deserialize<LoggedZone>(json, Options) ?? throw new InvalidDataException("A log entry has no zone.");
 
+    public static string Write(Piece piece) => JsonSerializer.Serialize(piece, Options);
+
+    internal static Piece ReadPiece(string json) =>
+        JsonSerializer.Deserialize<Piece>(json, Options) ?? throw new InvalidDataException("A log entry has no piece.");
+
     public static string Write(WorkPlan plan) => JsonSerializer.Serialize(plan, Options);
 
     internal static WorkPlan ReadWorkPlan(string json) =>

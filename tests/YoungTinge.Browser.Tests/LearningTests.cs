@@ -133,6 +133,14 @@ public class LearningTests(Application application)
         browser.Click("button", "Leave this one out");
         browser.WaitForText("left out");
         browser.Click("button", "Show all");
+        browser.Choose("Flower", "Clematis, moonlit");
+        browser.Click("checkbox", "Flower by flower");
+        browser.Find("region", "Clematis, moonlit");
+        Assert.Empty(browser.AccessibilityProblems());
+        browser.Click("button", "Make this piece again: Clematis, moonlit, petals: rim");
+        browser.Click("button", "Put it there");
+        browser.Find("heading", "Clematis, moonlit");
+        browser.Open("/logbook");
         browser.WaitForText("First batch, rested overnight.");
 
         browser.Open("/cabinet/rootcellar");

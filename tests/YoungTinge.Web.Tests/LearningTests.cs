@@ -158,6 +158,26 @@ public sealed class LearningTests(DemoApplication application) : ApiTest(applica
     }
 
     [Fact]
+    public async Task A_logged_piece_is_made_again_as_it_was_when_it_is_long_gone()
+    {
+        var flower = await FlowerAsync("Hellebore");
+        var sepals = flower["pieces"]!.AsArray().Single(piece => (string)piece!["name"]! == "Sepals")!;
+        var plan = (await GetAsync($"/api/pieces/{sepals["id"]}"))["plan"]!;
+        var id = Guid.NewGuid();
+        Assert.Equal(HttpStatusCode.NoContent, (await Http.PutAsJsonAsync($"/api/log-entries/{id}", new JsonObject { ["pieceId"] = (string)sepals["id"]!, ["subject"] = "heart", ["actual"] = new JsonObject { ["l"] = 70, ["a"] = 1, ["b"] = 2 }, ["note"] = "" })).StatusCode);
+        Assert.True((bool)(await EntryAsync(id))["isPieceKnown"]!);
+        var other = (await GetAsync("/api/commissions"))["commissions"]!.AsArray().First(one => !one!["flowers"]!.AsArray().Any(own => (string)own!["name"]! == "Hellebore"))!["commission"]!;
+        var made = await PostAsync($"/api/log-entries/{id}/made-again", new JsonObject { ["commissionId"] = other["id"]!.DeepClone() });
+        var again = await GetAsync($"/api/pieces/{made["pieceId"]}");
+        Assert.Equal(plan["coats"]!.ToJsonString(), again["plan"]!["coats"]!.ToJsonString());
+        Assert.Equal(plan["paste"]!.ToJsonString(), again["plan"]!["paste"]!.ToJsonString());
+        Assert.Equal((string)sepals["outlineId"]!, (string)(await GetAsync($"/api/flowers/{made["flowerId"]}"))["pieces"]![0]!["outlineId"]!);
+        Assert.Equal(HttpStatusCode.NotFound, (await Http.PostAsJsonAsync($"/api/log-entries/{id}/made-again", new JsonObject { ["commissionId"] = Guid.NewGuid() })).StatusCode);
+        var ofJar = (await GetAsync($"/api/log-entries?materialId={Colour}")).AsArray()[0]!;
+        Assert.Equal(["piece pieceUnknown"], await ProblemsOf(await Http.PostAsJsonAsync($"/api/log-entries/{ofJar["id"]}/made-again", new JsonObject { ["commissionId"] = other["id"]!.DeepClone() })));
+    }
+
+    [Fact]
     public async Task Left_out_nothing_is_learned_of_it_and_the_list_in_files_never_moves()
     {
         var listed = await Http.GetStringAsync("/api/files/cabinet.csv");
@@ -180,6 +200,13 @@ public sealed class LearningTests(DemoApplication application) : ApiTest(applica
         Assert.Contains((await GetAsync("/api/log-entries?materialId=scabious")).AsArray(), entry => (string)entry!["subject"]! == "rim");
         Assert.All(withJar, entry => Assert.Contains(entry!["mix"]!["doses"]!.AsArray(), dose => (string)dose!["colourantId"]! == Colour));
         Assert.All((await GetAsync("/api/log-entries?offBy=3")).AsArray(), entry => Assert.True((double)entry!["difference"]!["deltaE"]! >= 3));
+        var ofFlower = (await GetAsync("/api/log-entries?flower=Hellebore")).AsArray();
+        Assert.Equal(all.Count(entry => (string)entry!["flowerName"]! == "Hellebore"), ofFlower.Count);
+        Assert.NotEmpty(ofFlower);
+        var (days, middle) = (all.Select(DayOf).Order().ToList(), DayOf(all[all.Count / 2]));
+        Assert.Equal(days.Count(day => day >= middle), (await GetAsync($"/api/log-entries?since={middle:yyyy-MM-dd}")).AsArray().Count);
+        Assert.Equal(days.Count(day => day <= middle), (await GetAsync($"/api/log-entries?until={middle:yyyy-MM-dd}")).AsArray().Count);
+        static DateOnly DayOf(JsonNode? entry) => DateOnly.FromDateTime(((DateTimeOffset)entry!["loggedAt"]!).UtcDateTime);
         Assert.All((await GetAsync("/api/log-entries?words=overnight")).AsArray(), entry => Assert.Contains("overnight", (string)entry!["note"]!));
         var near = (await GetAsync($"/api/log-entries?near={withJar[0]!["id"]}")).AsArray();
         Assert.Contains(near, entry => (string)entry!["id"]! == (string)withJar[0]!["id"]!);

@@ -8,6 +8,17 @@ import { held } from './held'
 const addresses = { bench: '/api/bench', me: '/api/me', studio: '/api/studio' } as const
 
 /** Key and fetch of everything that is read, in one place. */
+/** What is asked of the logbook. */
+export interface LogQuestion {
+  words?: string
+  materialId?: string
+  flower?: string
+  since?: string
+  until?: string
+  offBy?: number
+  near?: string
+}
+
 export const queries = {
   me: () =>
     queryOptions({
@@ -261,7 +272,7 @@ export const queries = {
       queryKey: ['run-sheet', of, id],
       queryFn: ({ signal }) => answer(api.GET(`/api/${of}/{id}/run-sheet`, { params: { path: { id } }, signal })),
     }),
-  logEntries: (pieceId?: string, asked: { words?: string; materialId?: string; offBy?: number; near?: string } = {}) =>
+  logEntries: (pieceId?: string, asked: LogQuestion = {}) =>
     queryOptions({
       queryKey: ['log-entries', pieceId ?? 'all', asked],
       queryFn: ({ signal }) =>

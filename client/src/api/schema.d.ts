@@ -2053,6 +2053,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/log-entries/{id}/made-again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a piece that was logged into a commission once more, with its plan and its paste as they were then. */
+        post: operations["makeAgain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/hand": {
         parameters: {
             query?: never;
@@ -5442,6 +5459,8 @@ export interface components {
             hasTaught: boolean;
             /** @description It stands apart, and is hardly believed. */
             isOutlier: boolean;
+            /** @description It can be made again. */
+            isPieceKnown: boolean;
             /** @description A note in the maker's words; may be empty. */
             note: string;
             /**
@@ -5678,6 +5697,25 @@ export interface components {
              * @description By which a gram too much at the first letting-down moves it.
              */
             gram: number;
+        };
+        MakeAgainMade: {
+            /**
+             * Format: uuid
+             * @description Id of the flower.
+             */
+            flowerId: string;
+            /**
+             * Format: uuid
+             * @description Id of the kind of piece.
+             */
+            pieceId: string;
+        };
+        MakeAgainRequest: {
+            /**
+             * Format: uuid
+             * @description Id of the commission.
+             */
+            commissionId: string;
         };
         /** @description A pair of hands. */
         Maker: {
@@ -20367,6 +20405,12 @@ export interface operations {
                 materialId?: string;
                 /** @description That stand in the name of the flower, the piece, the commission, or in the note. */
                 words?: string;
+                /** @description Of a flower of this name. */
+                flower?: string;
+                /** @description Logged on this day, or later. */
+                since?: string;
+                /** @description Logged on this day, or before. */
+                until?: string;
                 /** @description At least so far off what was predicted, CIEDE2000. */
                 offBy?: number;
                 /** @description Near what came out of this other entry, or of what was predicted for it. */
@@ -20721,6 +20765,96 @@ export interface operations {
             };
             /** @description Sign in first. Name and password do not belong together. */
             401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    makeAgain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID. */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MakeAgainRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MakeAgainMade"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

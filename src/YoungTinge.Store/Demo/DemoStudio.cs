@@ -105,6 +105,7 @@ public static class DemoStudio
             {
                 Mix = zone is null ? null : LoggedMix.Of(plan.Source.Recipe, plan.Cabinet),
                 Plan = plan.Plan,
+                Piece = demo.Piece,
                 Laid = zone is { } laid ? LoggedZone.Of(eye, laid) : null,
             }, cancel);
         }

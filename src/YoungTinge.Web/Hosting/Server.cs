@@ -271,6 +271,7 @@ public static class Server
         ChangeLogEntry.Map(api);
         WhatItTaught.Map(api);
         LogNext.Map(api);
+        MakeAgain.Map(api);
         GetHand.Map(api);
         Practising.Map(api);
         GetJar.Map(api);

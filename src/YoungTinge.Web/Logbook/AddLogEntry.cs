@@ -51,6 +51,7 @@ public static class AddLogEntry
             // In a marble no one recipe was kneaded.
             Mix = zone is null && piece?.Source is MarbledPaste && request.WentIn is null ? null : mix,
             Plan = piece?.Plan,
+            Piece = piece?.Piece,
             Laid = zone is { } laid ? LoggedZone.Of(eye!, laid) : null,
             By = request.By,
             LoggedBy = work.Studio.Maker,

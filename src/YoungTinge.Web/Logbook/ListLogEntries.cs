@@ -20,9 +20,13 @@ public static class ListLogEntries
     /// <param name="pieceId">Of one piece.</param>
     /// <param name="materialId">With this in it.</param>
     /// <param name="words">That stand in the name of the flower, the piece, the commission, or in the note.</param>
+    /// <param name="flower">Of a flower of this name.</param>
+    /// <param name="since">Logged on this day, or later.</param>
+    /// <param name="until">Logged on this day, or before.</param>
     /// <param name="offBy">At least so far off what was predicted, CIEDE2000.</param>
     /// <param name="near">Near what came out of this other entry, or of what was predicted for it.</param>
-    private static async Task<IResult> Handle(Guid? pieceId, string? materialId, string? words, double? offBy, Guid? near, CurrentStudio studio, CabinetStore cabinet, LogbookStore logbook, CancellationToken cancel)
+    private static async Task<IResult> Handle(Guid? pieceId, string? materialId, string? words, string? flower, DateOnly? since, DateOnly? until, double? offBy, Guid? near,
+        CurrentStudio studio, CabinetStore cabinet, LogbookStore logbook, CancellationToken cancel)
     {
         var studioId = studio.Id;
         var entries = await logbook.ListAsync(studioId, pieceId, Most, cancel);
@@ -31,10 +35,14 @@ public static class ListLogEntries
         return TypedResults.Ok<IReadOnlyList<LogEntryView>>([.. entries
             .Where(named => materialId is null || Contains(named.Entry, materialId))
             .Where(named => string.IsNullOrWhiteSpace(words) || new[] { named.PieceName, named.FlowerName, named.CommissionName, named.Entry.Note }.Any(text => text.Contains(words.Trim(), StringComparison.OrdinalIgnoreCase)))
+            .Where(named => string.IsNullOrEmpty(flower) || named.FlowerName == flower)
+            .Where(named => DayOf(named.Entry) is var day && !(day < since) && !(day > until))
             .Where(named => offBy is null || Difference.Of(named.Entry.Actual, named.Entry.Predicted).DeltaE >= offBy)
             .Where(named => beside is not { } colour || DeltaE2000.Between(colour, named.Entry.Actual) <= Near)
             .Take(MostShown).Select(named => LogEntryView.From(named, taught))]);
     }
+
+    private static DateOnly DayOf(LogEntry entry) => DateOnly.FromDateTime(entry.LoggedAt.UtcDateTime);
 
     private static bool Contains(LogEntry entry, string materialId) =>
         entry.Mix is { } mix && (mix.BaseId == materialId || mix.Doses.Any(dose => dose.ColourantId == materialId))

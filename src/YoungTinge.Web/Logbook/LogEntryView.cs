@@ -14,10 +14,11 @@ namespace YoungTinge.Web.Logbook;
 /// <param name="IsLeftOut">Nothing is learned of it.</param>
 /// <param name="HasTaught">Something is learned of it.</param>
 /// <param name="IsOutlier">It stands apart, and is hardly believed.</param>
+/// <param name="IsPieceKnown">It can be made again.</param>
 /// <param name="Version">To send with a change of it.</param>
 public sealed record LogEntryView(
     Guid Id, Guid? PieceId, string PieceName, Guid? FlowerId, string FlowerName, string CommissionName, LogSubject Subject,
-    ColourView Predicted, ColourView Actual, Difference Difference, double? PredictedRange, LoggedMix? Mix, ReadBy By, string LoggedBy, bool IsLeftOut, bool HasTaught, bool IsOutlier, string Note, DateTimeOffset LoggedAt, int Version)
+    ColourView Predicted, ColourView Actual, Difference Difference, double? PredictedRange, LoggedMix? Mix, ReadBy By, string LoggedBy, bool IsLeftOut, bool HasTaught, bool IsOutlier, bool IsPieceKnown, string Note, DateTimeOffset LoggedAt, int Version)
 {
     public static LogEntryView From(NamedLogEntry named, Taught taught)
     {
@@ -26,6 +27,6 @@ public sealed record LogEntryView(
             entry.Id, entry.PieceId, named.PieceName, named.FlowerId, named.FlowerName, named.CommissionName, entry.Subject,
             ColourView.From(entry.Predicted), ColourView.From(entry.Actual), Difference.Of(entry.Actual, entry.Predicted),
             entry.PredictedRange, entry.Mix, entry.By, entry.LoggedBy, entry.IsLeftOut,
-            taught.Jars.Trust.ContainsKey(entry.Id) || taught.Finish.Trust.ContainsKey(entry.Id), taught.Jars.IsOutlier(entry.Id) || taught.Finish.IsOutlier(entry.Id), entry.Note, entry.LoggedAt, entry.Version);
+            taught.Jars.Trust.ContainsKey(entry.Id) || taught.Finish.Trust.ContainsKey(entry.Id), taught.Jars.IsOutlier(entry.Id) || taught.Finish.IsOutlier(entry.Id), entry is { Piece: not null, Plan: not null }, entry.Note, entry.LoggedAt, entry.Version);
     }
 }

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { Link } from 'wouter'
 import type { LogEntry, LoggedDose } from '../../api/api'
 import { answer, api, madeFrom } from '../../api/api'
+import type { LogQuestion } from '../../api/queries'
 import { queries } from '../../api/queries'
 import { Failure, Reading, Unreadable } from '../../shared/Message'
 import { significant } from '../../shared/numbers'
@@ -18,16 +19,9 @@ import { againOf } from '../mixing/starts'
 import { storeTable } from '../mixing/tableState'
 import { Hand } from './Hand'
 import { LogNext } from './LogNext'
+import { MakeAgain } from './MakeAgain'
 import { Taught } from './Taught'
 import { inSentence } from '../../shared/inSentence'
-
-/** What is asked of the logbook. */
-export interface LogQuestion {
-  words?: string
-  materialId?: string
-  offBy?: number
-  near?: string
-}
 
 const offs = [1, 2, 3, 5]
 
@@ -35,16 +29,23 @@ const offs = [1, 2, 3, 5]
 export function LogbookPage() {
   const { t } = useTranslation()
   const [asked, setAsked] = useState<LogQuestion>({})
+  const [isGrouped, setGrouped] = useState(false)
   const [takenOut, setTakenOut] = useState<LogEntry | null>(null)
   const entries = useQuery({ ...queries.logEntries(undefined, asked), placeholderData: keepPreviousData })
   const materials = useQuery(queries.materials()).data ?? []
   const nameOf = nameFinder(materials)
   const change = useChange()
+  const flowers = useQuery(queries.logEntries()).data?.map((one) => one.flowerName) ?? []
   const next = useQuery(queries.logNext())
   const hand = useQuery(queries.hand())
   if (!entries.data || next.isLoading || hand.isLoading)
     return entries.error ? <Unreadable error={entries.error} retry={() => void entries.refetch()} /> : <Reading />
   const isAsked = Object.values(asked).some((one) => one !== undefined && one !== '')
+  // In the order of their newest entries.
+  const flowerOf = (entry: LogEntry) => (isGrouped ? entry.flowerName || t('learned.filter.noFlower') : '')
+  const groups = [...new Set(entries.data.map(flowerOf))].map(
+    (flower) => [flower, entries.data.filter((entry) => flowerOf(entry) === flower)] as const,
+  )
   return (
     <main className="w-full">
       <div className="px-4 pt-5 pb-4 lg:px-6">
@@ -84,6 +85,38 @@ export function LogbookPage() {
             ]}
             onChoose={(off) => setAsked((was) => ({ ...was, offBy: off ? Number(off) : undefined }))}
           />
+          <SelectField
+            label={t('learned.filter.flower')}
+            value={asked.flower ?? ''}
+            options={[
+              { value: '', label: t('learned.filter.anyFlower') },
+              ...[...new Set(flowers)].filter(Boolean).map((name) => ({ value: name, label: name })),
+            ]}
+            onChoose={(flower) => setAsked((was) => ({ ...was, flower: flower || undefined }))}
+          />
+          <TextField
+            label={t('learned.filter.since')}
+            type="date"
+            value={asked.since ?? ''}
+            className="w-40"
+            onChange={(since) => setAsked((was) => ({ ...was, since: since || undefined }))}
+          />
+          <TextField
+            label={t('learned.filter.until')}
+            type="date"
+            value={asked.until ?? ''}
+            className="w-40"
+            onChange={(until) => setAsked((was) => ({ ...was, until: until || undefined }))}
+          />
+          <label className="flex min-h-8 items-center gap-2 text-sm">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-sm"
+              checked={isGrouped}
+              onChange={(event) => setGrouped(event.target.checked)}
+            />
+            {t('learned.filter.grouped')}
+          </label>
           {isAsked && (
             <button className="btn btn-sm" onClick={() => setAsked({})}>
               {t('learned.filter.all')}
@@ -115,23 +148,33 @@ export function LogbookPage() {
       {entries.data.length === 0 ? (
         <p className="px-4 lg:px-6">{t(isAsked ? 'learned.filter.none' : 'logbook.none')}</p>
       ) : (
-        <ol>
-          {entries.data.map((entry) => (
-            <Entry
-              key={entry.id}
-              entry={entry}
-              nameOf={nameOf}
-              canBeMade={[entry.mix?.baseId, ...(entry.mix?.doses ?? []).map((one) => one.colourantId)].every((id) =>
-                materials.some((one) => one.id === id),
-              )}
-              isBusy={change.isPending}
-              onNear={() => setAsked({ near: entry.id })}
-              onChange={(part) =>
-                change.mutate({ entry, part }, { onSuccess: () => part.isTakenOut && setTakenOut(entry) })
-              }
-            />
-          ))}
-        </ol>
+        groups.map(([flower, own]) => (
+          <section key={flower} aria-label={flower || undefined}>
+            {isGrouped && (
+              <p className="px-4 pt-5 pb-1 lg:px-6">
+                <span className="font-display text-xl">{flower}</span>{' '}
+                <span className="quiet text-sm">{t('learned.filter.count', { count: own.length })}</span>
+              </p>
+            )}
+            <ol>
+              {own.map((entry) => (
+                <Entry
+                  key={entry.id}
+                  entry={entry}
+                  nameOf={nameOf}
+                  canBeMade={[entry.mix?.baseId, ...(entry.mix?.doses ?? []).map((one) => one.colourantId)].every(
+                    (id) => materials.some((one) => one.id === id),
+                  )}
+                  isBusy={change.isPending}
+                  onNear={() => setAsked({ near: entry.id })}
+                  onChange={(part) =>
+                    change.mutate({ entry, part }, { onSuccess: () => part.isTakenOut && setTakenOut(entry) })
+                  }
+                />
+              ))}
+            </ol>
+          </section>
+        ))
       )}
     </main>
   )
@@ -284,6 +327,7 @@ function Entry({
               <span className="sr-only">: {what}</span>
             </Link>
           )}
+          {entry.isPieceKnown && <MakeAgain id={entry.id} what={what} nameOf={nameOf} />}
           {(entry.hasTaught || entry.isLeftOut) && (
             <button
               className="act min-h-6 cursor-pointer"
