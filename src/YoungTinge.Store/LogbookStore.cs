@@ -170,7 +170,14 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
 
     /// <summary>Newest first, without what was taken out.</summary>
     /// <param name="pieceId">Only of this piece, or null for all.</param>
-    public async Task<IReadOnlyList<NamedLogEntry>> ListAsync(Guid studioId, Guid? pieceId, int most, CancellationToken cancel)
+    public Task<IReadOnlyList<NamedLogEntry>> ListAsync(Guid studioId, Guid? pieceId, int most, CancellationToken cancel) =>
+        ListAsync(studioId, "($2 is null or e.piece_id = $2) and not e.is_taken_out", pieceId, most, cancel);
+
+    /// <returns>With the names of what it is about; null if there is none.</returns>
+    public async Task<NamedLogEntry?> FindNamedAsync(Guid studioId, Guid id, CancellationToken cancel) => (await ListAsync(studioId, "e.id = $2", id, 1, cancel)).SingleOrDefault();
+
+    /// <param name="condition">Ours, not a user's words; $2 is the id in it.</param>
+    private async Task<IReadOnlyList<NamedLogEntry>> ListAsync(Guid studioId, string condition, Guid? id, int most, CancellationToken cancel)
     {
         await using var command = dataSource.CreateCommand($"""
             select {Columns}, coalesce(p.name, e.piece_name), f.id, coalesce(f.name, e.flower_name), coalesce(c.name, e.commission_name)
@@ -178,12 +185,12 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
             left join live_piece p on p.studio_id = e.studio_id and p.id = e.piece_id
             left join flower f on f.studio_id = p.studio_id and f.id = p.flower_id
             left join commission c on c.studio_id = f.studio_id and c.id = f.commission_id
-            where e.studio_id = $1 and ($2 is null or e.piece_id = $2) and not e.is_taken_out
+            where e.studio_id = $1 and {condition}
             order by e.logged_at desc, e.id
             limit $3
             """);
         command.Parameters.Add(new NpgsqlParameter<Guid> { TypedValue = studioId });
-        command.Parameters.Add(Sql.Maybe(NpgsqlDbType.Uuid, pieceId));
+        command.Parameters.Add(Sql.Maybe(NpgsqlDbType.Uuid, id));
         command.Parameters.Add(new NpgsqlParameter<int> { TypedValue = most });
         await using var reader = await command.ExecuteReaderAsync(cancel);
         var entries = new List<NamedLogEntry>();

@@ -166,8 +166,9 @@ public sealed class Browser
         field.SendKeys(text);
     });
 
+    /// <summary>Chooses of a list, once it offers that: what there is to choose from may still be on its way.</summary>
     public void Choose(string label, string option) => Act(() =>
-        Find("combobox", label).FindElements(By.TagName("option")).First(one => one.Text.Trim() == option).Click());
+        Until($"'{option}' in {label}", () => Find("combobox", label).FindElements(By.TagName("option")).FirstOrDefault(one => one.Text.Trim() == option)).Click());
 
     /// <summary>Chooses a file in a field.</summary>
     public void Upload(string label, string path) => Act(() => Find("file", label).SendKeys(path));

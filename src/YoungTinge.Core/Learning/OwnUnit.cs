@@ -15,15 +15,13 @@ public sealed record Counted(OwnUnit Unit, double Count);
 /// <summary>What is taken of units that no paste has told of. House figures.</summary>
 internal static class UnitPrior
 {
+    /// <summary>Standard deviations of the logarithm of how many times as much as written one is.</summary>
     private const double Usual = 0.3, Weighed = 0.1;
 
     /// <summary>Standard deviation of the logarithm of one of them: no touch is quite like the last.</summary>
     private const double ScatterOfOne = 0.2;
 
-    /// <summary>Of the logarithm of how many times as much as written one is.</summary>
-    public static double Deviation(OwnUnit unit) => unit.IsWeighed ? Weighed : Usual;
-
-    public static double Variance(OwnUnit unit) => Deviation(unit) * Deviation(unit);
+    public static double Variance(OwnUnit unit) => unit.IsWeighed ? Weighed * Weighed : Usual * Usual;
 
     /// <summary>Of a dose that was counted, beside what one is on the mean: the more of them, the nearer.</summary>
     public static double ScatterVariance(double count) => ScatterOfOne * ScatterOfOne / Math.Max(1, count);

@@ -16,7 +16,7 @@ public static class MakeAgain
 
     private static async Task<IResult> Handle(Guid id, Request request, CurrentStudio studio, CabinetStore cabinet, LogbookStore logbook, CommissionStore commissions, CancellationToken cancel)
     {
-        if ((await logbook.ListAsync(studio.Id, null, int.MaxValue, cancel)).FirstOrDefault(one => one.Entry.Id == id) is not { } named)
+        if (await logbook.FindNamedAsync(studio.Id, id, cancel) is not { } named)
             return ApiProblem.NotFound();
         if (named.Entry is not { Piece: { } piece, Plan: { } logged })
             return ApiProblem.NotPossible([new FieldProblem("piece", "pieceUnknown", null, null)]);

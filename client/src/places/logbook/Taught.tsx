@@ -46,8 +46,8 @@ export function Taught({ id, isPaste, nameOf }: { id: string; isPaste: boolean; 
               })}
             </li>
           ))}
-          {taught.data.units.map((one) => (
-            <li key={one.kind}>
+          {taught.data.units.map((one, i) => (
+            <li key={i}>
               {t('learned.entry.unit', {
                 units: t(`dose.many.${one.kind}`),
                 before: percent(one.timesBefore),
