@@ -64,15 +64,14 @@ public sealed record LoggedMix(string BaseId, IReadOnlyList<LoggedDose> Doses)
         new(recipe.BaseId, [.. recipe.WithoutNothing().Doses.Select(dose => new LoggedDose(dose.ColourantId, materials.Find(dose.ColourantId)?.Supply.Lot ?? "", dose.GPer100g))]);
 
     /// <param name="taught">The cabinet as the logbook has taught it to be.</param>
-    /// <param name="listed">As it is written.</param>
-    public static LoggedMix Of(MeasuredPaste measured, Materials taught, Materials listed)
+    /// <param name="known">What it has taught of units.</param>
+    public static LoggedMix Of(MeasuredPaste measured, Materials taught, LearnedJars known)
     {
         var mix = Of(measured.Recipe(taught), taught);
         return mix with { Doses = [.. mix.Doses.Select(dose => dose with { Counted = CountedOf(measured.Doses.First(one => one.ColourantId == dose.ColourantId)) })] };
 
-        LoggedCount? CountedOf(MeasuredDose dose) => dose.UnitOf(listed.Get<Colourant>(dose.ColourantId)) is { } written
-            ? new LoggedCount(written.Kind, written.IsWeighed, dose.Amount, dose.UnitOf(taught.Get<Colourant>(dose.ColourantId))!.MassG / written.MassG)
-            : null;
+        LoggedCount? CountedOf(MeasuredDose dose) =>
+            dose.UnitOf(taught.Get<Colourant>(dose.ColourantId)) is { } unit ? new LoggedCount(unit.Kind, unit.IsWeighed, dose.Amount, known.TimesOf(OwnUnit.Of(unit))) : null;
     }
 
     public PasteRecipe Recipe => new(BaseId, [.. Doses.Select(dose => new Dose(dose.ColourantId, dose.GPer100g))]);

@@ -18,7 +18,7 @@ internal sealed class JarUnknowns(IReadOnlyDictionary<string, Jar> jars, IReadOn
     public JarDifference DifferenceOf(int place, ReadOnlySpan<double> x) => new(x[from + 2 * place], x[from + 2 * place + 1]);
 
     /// <summary>Lots of one name are alike on the whole: each is drawn to the mean of the others instead of to the list.</summary>
-    public void BeginLotsAtTheirName(ReadOnlySpan<double> x, Matrix<double> covariance, Span<double> means)
+    public void DrawLotsToTheirName(ReadOnlySpan<double> x, Matrix<double> covariance, Span<double> means)
     {
         foreach (var (place, others) in lots)
         {

@@ -74,12 +74,8 @@ public sealed class LearnedJars
         Span<double> spread = stackalloc double[9];
         spread.Clear();
         Spread.Add(spread, slopes, CovarianceOf(unknowns));
-        foreach (var (i, dose) in doses.Index())
-        {
-            if (dose.Counted is { } counted)
-                Spread.Add(spread, slopes[2 * i], slopes[2 * i], UnitPrior.ScatterVariance(counted.Count));
-        }
-
+        for (var i = 0; i < doses.Count; i++)
+            Spread.Add(spread, slopes[2 * i], slopes[2 * i], doses[i].Scatter);
         Spread.AddEvenly(spread, ModelError);
         return new RangedColour(colour, Spread.NineOfTen(colour, spread));
     }
@@ -88,9 +84,6 @@ public sealed class LearnedJars
     internal bool KnowsAllOf(PasteReading reading) => reading.Doses.All(dose => Places.ContainsKey(dose.JarId) && (dose.Counted is null || UnitPlaces.ContainsKey(dose.Counted.Unit)));
 
     /// <summary>Of two of the unknowns of a paste, by their places in it.</summary>
-    internal Func<int, int, double> CovarianceOf(PasteUnknowns paste)
-    {
-        int?[] at = [.. paste.Places(jar => Places.TryGetValue(jar, out var place) ? 2 * place : null, unit => UnitPlaces.TryGetValue(unit, out var place) ? place : null)];
-        return (one, other) => (at[one], at[other]) is ({ } place, { } otherPlace) ? Fitted.Covariance[place, otherPlace] : paste.AreSame(one, other) ? paste.PriorVariance(one) : 0;
-    }
+    internal Func<int, int, double> CovarianceOf(PasteUnknowns paste) => Fitted.CovarianceOf(
+        [.. paste.Places(jar => Places.TryGetValue(jar, out var place) ? 2 * place : null, unit => UnitPlaces.TryGetValue(unit, out var place) ? place : null)], paste.PriorVariance);
 }

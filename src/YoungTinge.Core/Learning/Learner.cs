@@ -49,15 +49,13 @@ public static class Learner
         /// <summary>Of its readings, in their order.</summary>
         public IReadOnlyList<ReadingRow> Rows => [.. readings.Zip(pastes, (reading, paste) => new ReadingRow(
             reading.Id, [.. paste.Places(jar => unknowns.StrengthOf(jar), unit => units[unit]).Select(place => place!.Value)],
-            [.. reading.Doses.Select((dose, i) => (Slot: 2 * i, Variance: ReadingFit.AgeingBetween(basis.At, reading.At) + ScatterOf(dose))).Where(apart => apart.Variance > 0)], ReadingNoise.Of(reading.By)))];
-
-        private static double ScatterOf(JarDose dose) => dose.Counted is { } counted ? UnitPrior.ScatterVariance(counted.Count) : 0;
+            [.. reading.Doses.Select((dose, i) => (Slot: 2 * i, Variance: ReadingFit.AgeingBetween(basis.At, reading.At) + dose.Scatter)).Where(apart => apart.Variance > 0)], ReadingNoise.Of(reading.By)))];
 
         public override int Unknowns => unknowns.Count + units.Count;
 
         public override double PriorVariance(int unknown) => unknown < unknowns.Count ? unknowns.PriorVariance(unknown) : UnitPrior.Variance(measuredIn[unknown - unknowns.Count]);
 
-        public override void BeginAt(ReadOnlySpan<double> x, Matrix<double> covariance, Span<double> means) => unknowns.BeginLotsAtTheirName(x, covariance, means);
+        public override void DrawTo(ReadOnlySpan<double> x, Matrix<double> covariance, Span<double> means) => unknowns.DrawLotsToTheirName(x, covariance, means);
 
         public override void MoveTo(ReadOnlySpan<double> x)
         {

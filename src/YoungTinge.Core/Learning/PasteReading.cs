@@ -22,7 +22,11 @@ public enum ReadBy
 /// <param name="JarId">The jar itself, not its name: another lot is another jar.</param>
 /// <param name="GPer100g">Grams for each 100 g of paste before colour, above 0; of what was counted, by what is written of its unit.</param>
 /// <param name="Counted">Null for what was weighed.</param>
-public readonly record struct JarDose(string JarId, double GPer100g, Counted? Counted = null);
+public readonly record struct JarDose(string JarId, double GPer100g, Counted? Counted = null)
+{
+    /// <summary>How far it may be off for being counted: the variance of its logarithm.</summary>
+    internal double Scatter => Counted is null ? 0 : UnitPrior.ScatterVariance(Counted.Count);
+}
 
 /// <summary>The colour of a rested opaque paste, as it was read.</summary>
 /// <param name="Id">Of its entry in the logbook.</param>

@@ -1,6 +1,6 @@
 namespace YoungTinge.Core.Learning;
 
-/// <summary>What the colour of a paste hangs on: strength and tilt of the jar of each dose, in their order, and after these what each unit is that some of it was counted in.</summary>
+/// <summary>What the colour of a paste hangs on, no jar in it twice: strength and tilt of the jar of each dose, in their order, and after these what each unit is that some of it was counted in.</summary>
 internal sealed class PasteUnknowns(IReadOnlyList<JarDose> doses)
 {
     public IReadOnlyList<OwnUnit> Units { get; } = [.. doses.Select(dose => dose.Counted?.Unit).OfType<OwnUnit>().Distinct()];
@@ -15,7 +15,4 @@ internal sealed class PasteUnknowns(IReadOnlyList<JarDose> doses)
 
     /// <summary>Of what is taken of one that was never solved.</summary>
     public double PriorVariance(int unknown) => unknown < 2 * doses.Count ? JarPrior.Variance(unknown % 2) : UnitPrior.Variance(Units[unknown - 2 * doses.Count]);
-
-    /// <summary>Whether both are the same unknown: two doses may be of one jar.</summary>
-    public bool AreSame(int one, int other) => one == other || one < 2 * doses.Count && other < 2 * doses.Count && one % 2 == other % 2 && doses[one / 2].JarId == doses[other / 2].JarId;
 }

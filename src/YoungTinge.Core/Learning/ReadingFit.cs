@@ -15,7 +15,7 @@ internal abstract class ReadingModel
 
     /// <summary>What an unknown is drawn to, by where all were solved to lie before.</summary>
     /// <param name="means">To be written where that is not 0.</param>
-    public abstract void BeginAt(ReadOnlySpan<double> x, Matrix<double> covariance, Span<double> means);
+    public abstract void DrawTo(ReadOnlySpan<double> x, Matrix<double> covariance, Span<double> means);
 
     /// <summary>From now on colours are those by these unknowns.</summary>
     public abstract void MoveTo(ReadOnlySpan<double> x);
@@ -73,7 +73,17 @@ internal sealed record ReadingRow(Guid Id, int[] Unknowns, (int Slot, double Var
 
 /// <param name="ModelError">How far colours are off what their unknowns say, whoever reads them: a standard deviation in L, a and b.</param>
 /// <param name="Trust">How much of each reading is believed, 0 to about 1, by its id.</param>
-internal sealed record Fitted(double[] X, double[,] Covariance, double ModelError, IReadOnlyDictionary<Guid, double> Trust);
+internal sealed record Fitted(double[] X, double[,] Covariance, double ModelError, IReadOnlyDictionary<Guid, double> Trust)
+{
+    /// <summary>Of two of some unknowns, by their places among these.</summary>
+    /// <param name="at">Where each stands among all that was solved; null for one that was not, which hangs together with nothing.</param>
+    /// <param name="priorVariance">Of such a one.</param>
+    public Func<int, int, double> CovarianceOf(IReadOnlyList<int?> at, Func<int, double> priorVariance) => (one, other) => (at[one], at[other]) switch
+    {
+        ({ } place, { } otherPlace) => Covariance[place, otherPlace],
+        _ => one == other ? priorVariance(one) : 0,
+    };
+}
 
 /// <summary>
 /// The most probable unknowns by Gauss-Newton, with the weights of a Student-t distribution, so that one slip spoils nothing (Lange, Little and Taylor 1989), and their
@@ -194,7 +204,7 @@ internal sealed class ReadingFit
     private (Matrix<double> Normal, Vector<double> Pull, double Cost) Look()
     {
         if (known is not null)
-            model.BeginAt(x, known, priorMeans);
+            model.DrawTo(x, known, priorMeans);
         foreach (var sum in sums)
             sum.Clear();
         EachPart((part, row) => Add(row, sums[part]));

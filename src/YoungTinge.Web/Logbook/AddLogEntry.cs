@@ -38,11 +38,9 @@ public static class AddLogEntry
             return ApiProblem.NotPossible(wrong);
         if (piece is null && (request.WentIn is null || request.Subject != LogSubject.Paste))
             return ApiProblem.NotPossible([new FieldProblem("wentIn", "wentInMissing", null, null)]);
-        var mix = request.WentIn is { } wentIn
-            ? LoggedMix.Of(wentIn, work.Materials, await cabinet.ListedAsync(work.Studio.Id, cancel))
-            : LoggedMix.Of(piece!.Plan.Paste, work.Materials);
+        var (taught, jars, finish) = await cabinet.LoadLearnedAsync(work.Studio.Id, cancel);
+        var mix = request.WentIn is { } wentIn ? LoggedMix.Of(wentIn, taught, jars) : LoggedMix.Of(piece!.Plan.Paste, taught);
         var eye = piece is null ? null : new ZoneColourEvaluator(piece.Resolve(work.Materials), piece.Piece.Shape());
-        var (_, jars, finish) = await cabinet.LoadLearnedAsync(work.Studio.Id, cancel);
         var zone = request.Subject.Zone();
         var ofMix = jars.Predict(mix.BaseId, LogbookReadings.DosesOf(mix));
         var predicted = zone is { } seen ? eye!.See(seen) : eye is not null && request.WentIn is null && piece!.Source is not null ? eye.Paste : ofMix.Colour;

@@ -28,7 +28,8 @@ public static class ListLogEntries
     private static async Task<IResult> Handle(Guid? pieceId, string? materialId, string? words, string? flower, DateOnly? since, DateOnly? until, double? offBy, Guid? near,
         CurrentStudio studio, CabinetStore cabinet, LogbookStore logbook, CancellationToken cancel)
     {
-        var studioId = studio.Id;
+        var current = await studio.GetAsync(cancel);
+        var studioId = current.Id;
         var entries = await logbook.ListAsync(studioId, pieceId, Most, cancel);
         var taught = await cabinet.LoadLearnedAsync(studioId, cancel);
         var beside = entries.FirstOrDefault(named => named.Entry.Id == near)?.Entry.Actual;
@@ -36,13 +37,11 @@ public static class ListLogEntries
             .Where(named => materialId is null || Contains(named.Entry, materialId))
             .Where(named => string.IsNullOrWhiteSpace(words) || new[] { named.PieceName, named.FlowerName, named.CommissionName, named.Entry.Note }.Any(text => text.Contains(words.Trim(), StringComparison.OrdinalIgnoreCase)))
             .Where(named => string.IsNullOrEmpty(flower) || named.FlowerName == flower)
-            .Where(named => DayOf(named.Entry) is var day && !(day < since) && !(day > until))
+            .Where(named => CommissionView.DayIn(current, named.Entry.LoggedAt) is var day && !(day < since) && !(day > until))
             .Where(named => offBy is null || Difference.Of(named.Entry.Actual, named.Entry.Predicted).DeltaE >= offBy)
             .Where(named => beside is not { } colour || DeltaE2000.Between(colour, named.Entry.Actual) <= Near)
             .Take(MostShown).Select(named => LogEntryView.From(named, taught))]);
     }
-
-    private static DateOnly DayOf(LogEntry entry) => DateOnly.FromDateTime(entry.LoggedAt.UtcDateTime);
 
     private static bool Contains(LogEntry entry, string materialId) =>
         entry.Mix is { } mix && (mix.BaseId == materialId || mix.Doses.Any(dose => dose.ColourantId == materialId))

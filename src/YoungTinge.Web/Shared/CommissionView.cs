@@ -16,11 +16,12 @@ public sealed record CommissionView(
     {
         var details = commission.Details;
         return new CommissionView(
-            commission.Id, details.Name, details.DueOn, details.DueOn.DayNumber - TodayIn(studio, now).DayNumber, commission.ReadyOn, details.Place,
+            commission.Id, details.Name, details.DueOn, details.DueOn.DayNumber - DayIn(studio, now).DayNumber, commission.ReadyOn, details.Place,
             details.RoomHumidityPercent, details.RoomCelsius, details.Light, details.MarginDays, details.ClientNote, details.OwnNote, details.Diets, details.Status,
             commission.IsOpen, commission.Version);
     }
 
-    public static DateOnly TodayIn(Studio studio, DateTimeOffset now) =>
-        DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(now, TimeZoneInfo.FindSystemTimeZoneById(studio.TimeZone)).DateTime);
+    /// <summary>The day that a moment is on where the studio is.</summary>
+    public static DateOnly DayIn(Studio studio, DateTimeOffset at) =>
+        DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(at, TimeZoneInfo.FindSystemTimeZoneById(studio.TimeZone)).DateTime);
 }

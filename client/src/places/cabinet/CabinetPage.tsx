@@ -15,6 +15,7 @@ import { CabinetNotes } from './CabinetNotes'
 import { StarterJars } from './StarterJars'
 import { PageTitle } from '../../shared/PageTitle'
 import { inOrder } from '../../shared/numbers'
+import { CheckField } from '../../shared/CheckField'
 
 /** What stands in the studio's cabinet, shelf by shelf, each with its colour and whether it may be eaten. */
 export function CabinetPage() {
@@ -58,15 +59,12 @@ export function CabinetPage() {
       </div>
       <CabinetNotes materials={data} />
       {retired > 0 && (
-        <label className="flex items-center gap-2 px-4 pb-3 text-sm lg:px-6">
-          <input
-            type="checkbox"
-            className="checkbox checkbox-sm"
-            checked={withRetired}
-            onChange={(event) => setWithRetired(event.target.checked)}
-          />
-          {t('cabinet.showRetired', { count: retired })}
-        </label>
+        <CheckField
+          label={t('cabinet.showRetired', { count: retired })}
+          checked={withRetired}
+          className="px-4 pb-3 lg:px-6"
+          onChange={setWithRetired}
+        />
       )}
       {data.length === 0 ? (
         <p className="max-w-prose px-4 pb-6 lg:px-6">{t('cabinet.empty')}</p>

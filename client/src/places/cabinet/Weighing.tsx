@@ -7,6 +7,7 @@ import { Choice } from '../../shared/Choice'
 import { Failure } from '../../shared/Message'
 import { NumberField } from '../../shared/NumberField'
 import { Term } from '../../shared/Term'
+import { CheckField } from '../../shared/CheckField'
 
 const units = { touch: 'touchG', drop: 'dropG', pea: 'peaG', knifeTip: 'knifeTipG', pinch: 'pinchG' } as const
 const kinds = Object.keys(units) as DoseUnitKind[]
@@ -47,15 +48,11 @@ export function Weighing({
         onChange={(value) => onChange({ [units[unit]]: value })}
         onClear={() => onChange({ [units[unit]]: null, weighedUnits: withoutIt })}
       />
-      <label className="flex min-h-8 items-center gap-2 text-sm">
-        <input
-          type="checkbox"
-          className="checkbox checkbox-sm"
-          checked={withoutIt.length < (sheet.weighedUnits ?? []).length}
-          onChange={(event) => onChange({ weighedUnits: event.target.checked ? [...withoutIt, unit] : withoutIt })}
-        />
-        {t('material.weigh.isWeighed')}
-      </label>
+      <CheckField
+        label={t('material.weigh.isWeighed')}
+        checked={withoutIt.length < (sheet.weighedUnits ?? []).length}
+        onChange={(isChecked) => onChange({ weighedUnits: isChecked ? [...withoutIt, unit] : withoutIt })}
+      />
       <details className="text-sm">
         <summary className="act min-h-6">{t('material.weigh.title', { units: t(`dose.many.${unit}`) })}</summary>
         <div className="mt-2 flex flex-wrap items-end gap-3">

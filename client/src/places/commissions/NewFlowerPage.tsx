@@ -13,6 +13,7 @@ import { hasFields } from '../../core/Kept'
 import { TextField } from '../../shared/TextField'
 import { useKept } from '../../shared/useKept'
 import { useProblems } from '../../shared/useProblems'
+import { CheckField } from '../../shared/CheckField'
 
 interface Draft {
   name: string
@@ -94,15 +95,11 @@ export function NewFlowerPage() {
             whole
             onChange={(buds) => set({ buds })}
           />
-          <label className="flex min-h-8 items-center gap-2 text-sm">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-sm"
-              checked={draft.mustBeEdible}
-              onChange={(event) => set({ mustBeEdible: event.target.checked })}
-            />
-            {t('flower.mustBeEdible')}
-          </label>
+          <CheckField
+            label={t('flower.mustBeEdible')}
+            checked={draft.mustBeEdible}
+            onChange={(isChecked) => set({ mustBeEdible: isChecked })}
+          />
           <button className="btn btn-sm btn-primary" disabled={add.isPending}>
             {t('newFlower.add')}
           </button>

@@ -17,6 +17,7 @@ import { SidesChoice } from './SidesChoice'
 import { WhenOn } from './WhenOn'
 import { isDust, offered } from '../../shared/cabinet'
 import { Term } from '../../shared/Term'
+import { CheckField } from '../../shared/CheckField'
 
 // It is asked for now and then: it comes when it is.
 const PutOnOthers = later('put-on-others', async () => (await import('./PutOnOthers')).PutOnOthers)
@@ -69,15 +70,12 @@ export function CoatEditor({
         </>
       }
     >
-      <label className="mb-2 flex items-center gap-2 text-sm">
-        <input
-          type="checkbox"
-          className="checkbox checkbox-sm"
-          checked={coat.isLocked ?? false}
-          onChange={(event) => onChange({ ...coat, isLocked: event.target.checked })}
-        />
-        {t('coat.lock')}
-      </label>
+      <CheckField
+        label={t('coat.lock')}
+        checked={coat.isLocked ?? false}
+        className="mb-2"
+        onChange={(isChecked) => onChange({ ...coat, isLocked: isChecked })}
+      />
       <WhenOn coat={coat} pieceId={pieceId} onChange={onChange} />
       {coat.kind === 'dust' && <DustFields coat={coat} loads={loads} {...given} />}
       {coat.kind === 'steam' && (
@@ -139,21 +137,17 @@ function Tint({ coat, materials, nameOf, problemAt, onChange }: CoatFieldsProps<
   const first = useBeginnings().tint
   return (
     <div>
-      <label className="flex items-center gap-2 text-sm">
-        <input
-          type="checkbox"
-          className="checkbox checkbox-sm"
-          checked={tint != null}
-          disabled={!first}
-          onChange={(event) =>
-            onChange({
-              ...coat,
-              tint: event.target.checked ? first : null,
-            })
-          }
-        />
-        {t('coat.tinted')}
-      </label>
+      <CheckField
+        label={t('coat.tinted')}
+        checked={tint != null}
+        disabled={!first}
+        onChange={(isChecked) =>
+          onChange({
+            ...coat,
+            tint: isChecked ? first : null,
+          })
+        }
+      />
       {tint && (
         <div className="mt-2 space-y-2">
           <MixFields

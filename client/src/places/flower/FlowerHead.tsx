@@ -17,6 +17,7 @@ import { flowerCount } from '../../shared/words'
 import { useAsking } from '../../shared/useAsking'
 import { useOpened } from '../../shared/useOpened'
 import { useProblems } from '../../shared/useProblems'
+import { CheckField } from '../../shared/CheckField'
 
 /** A flower's name, what it is for, and the ways to see it whole. */
 export function FlowerHead({ flower }: { flower: FlowerAnswer }) {
@@ -122,15 +123,7 @@ function FlowerFields({ flower, onDone }: { flower: FlowerAnswer; onDone: () => 
           />
           <NumberField label={t('newFlower.buds')} value={buds} whole problem={problemAt('buds')} onChange={setBuds} />
         </div>
-        <label className="flex items-center gap-2 text-sm">
-          <input
-            type="checkbox"
-            className="checkbox checkbox-sm"
-            checked={mustBeEdible}
-            onChange={(event) => setMustBeEdible(event.target.checked)}
-          />
-          {t('flower.mustBeEdible')}
-        </label>
+        <CheckField label={t('flower.mustBeEdible')} checked={mustBeEdible} onChange={setMustBeEdible} />
         <div className="flex flex-wrap gap-2">
           <button className="btn btn-sm btn-primary" disabled={save.isPending}>
             {t('make.save')}

@@ -12,6 +12,7 @@ import { Term } from '../../shared/Term'
 import { BallSize } from './BallSize'
 import { BodyMaterial } from './BodyMaterial'
 import { CutFields } from './CutFields'
+import { CheckField } from '../../shared/CheckField'
 
 const roles: PieceRole[] = ['petal', 'centre', 'stamen', 'calyx', 'bud', 'leaf', 'berry', 'stem']
 const arrangements = ['ring', 'spiral', 'oneSide'] as const
@@ -83,20 +84,16 @@ export function PieceFields({
             problem={problemAt('spareShare')}
             onChange={(percent) => set({ spareShare: percent / 100 })}
           />
-          <label className="flex min-h-8 items-center gap-2 text-sm">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-sm"
-              checked={piece.solid}
-              onChange={(event) =>
-                set({
-                  solid: event.target.checked,
-                  thicknessMm: event.target.checked ? Math.min(piece.lengthMm, piece.widthMm) : 0.6,
-                })
-              }
-            />
-            {t('make.solid')}
-          </label>
+          <CheckField
+            label={t('make.solid')}
+            checked={piece.solid}
+            onChange={(isChecked) =>
+              set({
+                solid: isChecked,
+                thicknessMm: isChecked ? Math.min(piece.lengthMm, piece.widthMm) : 0.6,
+              })
+            }
+          />
         </div>
         <BallSize piece={piece} onChange={onChange} />
         <CutFields piece={piece} problemAt={problemAt} onChange={setForm} />

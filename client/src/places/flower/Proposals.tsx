@@ -12,6 +12,7 @@ import { deltaE, differenceWords } from '../../shared/words'
 import { useLongWork } from '../mixing/useLongWork'
 import { WorkState } from '../mixing/WorkState'
 import { coatDetail, coatName } from './coatWords'
+import { CheckField } from '../../shared/CheckField'
 
 /** Ways to reach the targets, side by side; one is taken and gone on with. */
 export function Proposals({
@@ -42,16 +43,12 @@ export function Proposals({
   return (
     <Editor title={t('proposals.title')} onClose={onClose}>
       <div className="mb-2 flex flex-wrap items-center gap-x-5 gap-y-2">
-        <label className="flex items-center gap-2 text-sm">
-          <input
-            type="checkbox"
-            className="checkbox checkbox-sm"
-            checked={keepPaste || isPasteSettled}
-            disabled={isPasteSettled}
-            onChange={(event) => setKeepPaste(event.target.checked)}
-          />
-          {t('proposals.keepPaste')}
-        </label>
+        <CheckField
+          label={t('proposals.keepPaste')}
+          checked={keepPaste || isPasteSettled}
+          disabled={isPasteSettled}
+          onChange={setKeepPaste}
+        />
         <button
           className="btn btn-sm btn-primary"
           disabled={work.running}

@@ -18,6 +18,7 @@ import { JarsToUse } from './JarsToUse'
 import { KeptTogether } from './KeptTogether'
 import { PotsByPiece } from './PotsByPiece'
 import { usePlansTogether } from './usePlansTogether'
+import { CheckField } from '../../shared/CheckField'
 
 const ways: Approach[] = ['pasteLed', 'dustLed', 'washLed']
 
@@ -96,15 +97,7 @@ function Together({ commission, flowers }: { commission: { id: string; name: str
             onChoose={(way) => setApproach(way as Approach)}
           />
           <p className="quiet min-h-8 text-sm leading-8">{t(`approach.${approach}.what`)}</p>
-          <label className="flex min-h-8 items-center gap-2 text-sm">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-sm"
-              checked={keepPastes}
-              onChange={(event) => setKeepPastes(event.target.checked)}
-            />
-            {t('joint.keepPastes')}
-          </label>
+          <CheckField label={t('joint.keepPastes')} checked={keepPastes} onChange={setKeepPastes} />
         </div>
         <JarsToUse materials={materials} chosen={only} problem={problemAt('only')} onChoose={setOnly} />
         <div>

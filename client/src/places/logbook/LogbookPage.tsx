@@ -22,6 +22,7 @@ import { LogNext } from './LogNext'
 import { MakeAgain } from './MakeAgain'
 import { Taught } from './Taught'
 import { inSentence } from '../../shared/inSentence'
+import { CheckField } from '../../shared/CheckField'
 
 const offs = [1, 2, 3, 5]
 
@@ -108,15 +109,7 @@ export function LogbookPage() {
             className="w-40"
             onChange={(until) => setAsked((was) => ({ ...was, until: until || undefined }))}
           />
-          <label className="flex min-h-8 items-center gap-2 text-sm">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-sm"
-              checked={isGrouped}
-              onChange={(event) => setGrouped(event.target.checked)}
-            />
-            {t('learned.filter.grouped')}
-          </label>
+          <CheckField label={t('learned.filter.grouped')} checked={isGrouped} onChange={setGrouped} />
           {isAsked && (
             <button className="btn btn-sm" onClick={() => setAsked({})}>
               {t('learned.filter.all')}

@@ -9,6 +9,7 @@ import type { LongWork } from './useLongWork'
 import { WorkState } from './WorkState'
 import { offered } from '../../shared/cabinet'
 import { diets } from '../../shared/diets'
+import { CheckField } from '../../shared/CheckField'
 
 const mostColours = ['1', '2', '3', '4'] as const
 
@@ -116,13 +117,13 @@ function FiltersEntry({
         {list('leaveOut')}
         <fieldset className="space-y-1 text-sm">
           <legend className="quiet text-xs">{t('mixing.filter.only')}</legend>
-          <Check
+          <CheckField
             label={t('mixing.filter.edible')}
             checked={filters.edibleOnly}
             onChange={(edibleOnly) => set({ edibleOnly })}
           />
           {diets.map((diet) => (
-            <Check
+            <CheckField
               key={diet}
               label={t(`diet.${diet}`)}
               checked={filters.diets.includes(diet)}
@@ -131,7 +132,7 @@ function FiltersEntry({
               }
             />
           ))}
-          <Check
+          <CheckField
             label={t('mixing.filter.stock')}
             checked={filters.withinStock}
             onChange={(withinStock) => set({ withinStock })}
@@ -140,19 +141,5 @@ function FiltersEntry({
       </div>
       <p className="quiet mt-2 max-w-prose text-xs">{t('mixing.filter.help')}</p>
     </details>
-  )
-}
-
-function Check({ label, checked, onChange }: { label: string; checked: boolean; onChange: (on: boolean) => void }) {
-  return (
-    <label className="flex items-center gap-2">
-      <input
-        type="checkbox"
-        className="checkbox checkbox-sm"
-        checked={checked}
-        onChange={(event) => onChange(event.target.checked)}
-      />
-      {label}
-    </label>
   )
 }

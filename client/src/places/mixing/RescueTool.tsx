@@ -12,6 +12,7 @@ import { useLongWork } from './useLongWork'
 import { WorkState } from './WorkState'
 import { RescueAnswer } from './RescueAnswer'
 import { useProblems } from '../../shared/useProblems'
+import { CheckField } from '../../shared/CheckField'
 
 /** A colour that went in besides the recipe, counted in its first unit. */
 interface Slip {
@@ -104,15 +105,7 @@ export function RescueTool({
             onAdd={(colourantId) => setSlips([...slips, { colourantId, count: 3 }])}
           />
         </fieldset>
-        <label className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="checkbox checkbox-sm"
-            checked={isMeasured}
-            onChange={(event) => setIsMeasured(event.target.checked)}
-          />
-          {t('mixing.rescue.measuredToo')}
-        </label>
+        <CheckField label={t('mixing.rescue.measuredToo')} checked={isMeasured} onChange={setIsMeasured} />
         {isMeasured && <ColourEntry label={t('mixing.rescue.measured')} colour={measured} onChange={setMeasured} />}
         <button
           className="btn btn-primary btn-sm"

@@ -7,6 +7,7 @@ import { PageTitle } from '../../shared/PageTitle'
 import { useTranslation } from '../../shared/translation'
 import { deltaE } from '../../shared/words'
 import { QuestionCard } from './QuestionCard'
+import { CheckField } from '../../shared/CheckField'
 
 /** Practice for the eye and the hand: choose what to train, and see how it goes. */
 export function PracticePage() {
@@ -20,15 +21,7 @@ export function PracticePage() {
     <main className="w-full px-4 pt-5 pb-10 lg:px-6">
       <PageTitle title={t('practice.title')} />
       <p className="quiet mt-1 max-w-prose text-sm">{t('practice.help')}</p>
-      <label className="mt-2 flex items-center gap-2 text-sm">
-        <input
-          type="checkbox"
-          className="checkbox checkbox-sm"
-          checked={withWords}
-          onChange={(event) => setWithWords(event.target.checked)}
-        />
-        {t('practice.words')}
-      </label>
+      <CheckField label={t('practice.words')} checked={withWords} className="mt-2" onChange={setWithWords} />
       <div className="mt-4 grid gap-6 lg:grid-cols-[18rem_minmax(0,1fr)]">
         <ul className="order-last lg:order-none">
           {practice.data.exercises.map((one) => (

@@ -13,6 +13,7 @@ import { PageTitle } from '../../shared/PageTitle'
 import { TextField } from '../../shared/TextField'
 import { useTranslation } from '../../shared/translation'
 import { useHousePlan } from './useHousePlan'
+import { CheckField } from '../../shared/CheckField'
 
 /** How a flower is put together, stage by stage. */
 export function AssemblyPage() {
@@ -241,15 +242,12 @@ function Stage({
             options={poses.map((value) => ({ value, label: t(`assembly.posed.${value}`) }))}
             onChoose={(pose) => onChange({ pose: pose as AssemblyStage['pose'] })}
           />
-          <label className="col-span-2 flex min-h-8 items-center gap-2 text-sm">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-sm"
-              checked={stage.oneRowAtATime}
-              onChange={(event) => onChange({ oneRowAtATime: event.target.checked })}
-            />
-            {t('assembly.byRows')}
-          </label>
+          <CheckField
+            label={t('assembly.byRows')}
+            checked={stage.oneRowAtATime}
+            className="col-span-2"
+            onChange={(isChecked) => onChange({ oneRowAtATime: isChecked })}
+          />
         </div>
       </div>
     </li>

@@ -48,7 +48,7 @@ public static class FinishLearner
 
         public override double PriorVariance(int unknown) => unknown < HandParts ? HandPrior.Spread * HandPrior.Spread : unknowns.PriorVariance(unknown);
 
-        public override void BeginAt(ReadOnlySpan<double> x, Matrix<double> covariance, Span<double> means) => unknowns.BeginLotsAtTheirName(x, covariance, means);
+        public override void DrawTo(ReadOnlySpan<double> x, Matrix<double> covariance, Span<double> means) => unknowns.DrawLotsToTheirName(x, covariance, means);
 
         public override void MoveTo(ReadOnlySpan<double> x)
         {

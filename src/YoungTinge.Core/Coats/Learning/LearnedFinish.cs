@@ -57,22 +57,16 @@ public sealed class LearnedFinish
         var slopes = new Lab[look.Parts.Count + 2 * look.Dusts.Count];
         var hand = fitted.X.Length == 0 ? new double[HandPrior.Parts.Length] : fitted.X[..HandPrior.Parts.Length];
         var colour = look.ColourAndSlopes(hand, [.. look.Dusts.Select(dust => Of(zone.JarOf(dust), dust).Difference)], slopes);
-        // By unknown; null for one that was never solved, which hangs together with nothing.
-        int?[] unknowns =
+        int?[] at =
         [
             .. look.Parts.Select(part => fitted.X.Length == 0 ? (int?)null : (int)part),
             .. look.Dusts.SelectMany(dust => places.TryGetValue(zone.JarOf(dust), out var place) ? new int?[] { HandPrior.Parts.Length + 2 * place, HandPrior.Parts.Length + 2 * place + 1 } : [null, null]),
         ];
         var spread = look.SpreadOfPaste();
-        Spread.Add(spread, slopes, (one, other) => (one == other && one < look.Parts.Count ? HandPrior.Scatter * HandPrior.Scatter : 0) + Covariance(one, other));
+        Spread.Add(spread, slopes, fitted.CovarianceOf(at, unknown => unknown < look.Parts.Count ? HandPrior.Spread * HandPrior.Spread : JarPrior.Variance((unknown - look.Parts.Count) % 2)));
+        for (var part = 0; part < look.Parts.Count; part++)
+            Spread.Add(spread, slopes[part], slopes[part], HandPrior.Scatter * HandPrior.Scatter);
         Spread.AddEvenly(spread, fitted.ModelError);
         return new RangedColour(colour, Spread.NineOfTen(colour, spread));
-
-        double Covariance(int one, int other) => (unknowns[one], unknowns[other]) switch
-        {
-            ({ } at, { } atOther) => fitted.Covariance[at, atOther],
-            _ when one != other => 0,
-            _ => one < look.Parts.Count ? HandPrior.Spread * HandPrior.Spread : JarPrior.Variance((one - look.Parts.Count) % 2),
-        };
     }
 }
