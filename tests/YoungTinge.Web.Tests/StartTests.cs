@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Diagnostics;
 using Npgsql;
 using YoungTinge.Testing;
@@ -10,6 +11,7 @@ public sealed class StartTests : IAsyncLifetime
     private readonly string home = Directory.CreateTempSubdirectory("young-tinge-home-").FullName;
     private readonly int port = AppServer.FreePort();
     private readonly List<Process> started = [];
+    private readonly ConcurrentQueue<string> said = [];
 
     public Task InitializeAsync() => Task.CompletedTask;
 
@@ -31,13 +33,14 @@ public sealed class StartTests : IAsyncLifetime
         if (Repository.Configuration != "Release")
             return;
         var start = Start();
-        await Patience.UntilAsync("it serves", IsReadyAsync);
+        // It ends by itself when the server dies before it has got ready, as nothing would mend that: what it says is waited for.
+        await UntilAsync("it serves", async () => said.Any(line => line.StartsWith("Young Tinge is ready", StringComparison.Ordinal)) && await IsReadyAsync());
         var server = ServerProcess();
         Kill(server);
-        await Patience.UntilAsync("another server serves", async () => await IsReadyAsync() && ServerProcess() != server);
+        await UntilAsync("another server serves", async () => await IsReadyAsync() && ServerProcess() != server);
         var database = DatabaseProcess();
         Kill(database);
-        await Patience.UntilAsync("another database serves", async () => DatabaseProcess() is var now && now != 0 && now != database && await IsReadyAsync());
+        await UntilAsync("another database serves", async () => DatabaseProcess() is var now && now != 0 && now != database && await IsReadyAsync());
 
         // A second one on the same data says so, and leaves the first and what it is served from alone.
         var served = new FileInfo(Path.Combine(home, "app", "YoungTinge.Web.dll"));
@@ -55,16 +58,28 @@ public sealed class StartTests : IAsyncLifetime
         Assert.Equal(1, (await RunAsync(["restore", Path.Combine(Repository.Folder, "README.md")])).Code);
 
         Kill(start.Id);
-        await Patience.UntilAsync("all has ended", () => !IsAlive(ServerProcess()) && DatabaseProcess() == 0);
+        await UntilAsync("all has ended", () => Task.FromResult(!IsAlive(ServerProcess()) && DatabaseProcess() == 0));
+    }
+
+    private async Task UntilAsync(string what, Func<Task<bool>> isSo)
+    {
+        try
+        {
+            await Patience.UntilAsync(what, isSo);
+        }
+        catch (TimeoutException late)
+        {
+            throw new TimeoutException($"{late.Message} It had said:\n{string.Join('\n', said)}", late);
+        }
     }
 
     private Process Start()
     {
         var process = Process.Start(Info(["--port", $"{port}"]))!;
         started.Add(process);
-        process.OutputDataReceived += (_, _) => { };
+        process.OutputDataReceived += (_, line) => said.Enqueue(line.Data ?? "");
         process.BeginOutputReadLine();
-        process.ErrorDataReceived += (_, _) => { };
+        process.ErrorDataReceived += (_, line) => said.Enqueue(line.Data ?? "");
         process.BeginErrorReadLine();
         return process;
     }
