@@ -1,3 +1,4 @@
+using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Optics;
 
@@ -7,7 +8,11 @@ namespace YoungTinge.Core.Learning;
 /// <param name="Id">Its own: another lot of the same name is another jar.</param>
 /// <param name="Name">Shared by the lots of one colour: a new lot begins where the others are.</param>
 /// <param name="Listed">In 1/mm for each g per 100 g.</param>
-public sealed record Jar(string Id, string Name, KubelkaMunkSpectra Listed);
+public sealed record Jar(string Id, string Name, KubelkaMunkSpectra Listed)
+{
+    /// <summary>How it comes out as a paste rests, by its list.</summary>
+    public Development Development { get; init; } = new(1, 1);
+}
 
 /// <summary>Which way a jar's colour leans against that of its list.</summary>
 public enum ColourLean

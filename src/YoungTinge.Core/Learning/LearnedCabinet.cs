@@ -16,15 +16,17 @@ public static class LearnedCabinet
     public static IReadOnlyDictionary<string, Jar> JarsOf(Materials listed, IEnumerable<(string ColourantId, string Lot)> others) =>
         listed.All.OfType<Colourant>().Select(colour => (Id: OpenJar(colour), Colour: colour))
             .Concat(others.Where(jar => listed.Has<Colourant>(jar.ColourantId)).Select(jar => (Id: JarId(jar.ColourantId, jar.Lot), Colour: listed.Get<Colourant>(jar.ColourantId))))
-            .DistinctBy(jar => jar.Id).ToDictionary(jar => jar.Id, jar => new Jar(jar.Id, jar.Colour.Id, jar.Colour.Optics));
+            .DistinctBy(jar => jar.Id).ToDictionary(jar => jar.Id, jar => new Jar(jar.Id, jar.Colour.Id, jar.Colour.Optics) { Development = jar.Colour.Development });
 
-    /// <summary>The same cabinet with every jar and every unit as it is thought to be. What nobody has read stays as it is, to the last digit.</summary>
+    /// <summary>The same cabinet with every jar and every unit as it is thought to be, coming out as colours do here. What nobody has read stays as it is, to the last digit.</summary>
     public static Materials With(this Materials listed, LearnedJars learned) => listed.With(listed.All.Select(material => material is Colourant colour ? With(colour, learned) : material));
 
     private static Colourant With(Colourant listed, LearnedJars learned)
     {
         var colour = learned.Of(OpenJar(listed)).Difference is var difference && difference != default ? listed with { Optics = difference.Of(listed.Optics) } : listed;
-        return learned.Units.Count == 0 ? colour : colour with { Units = [.. listed.Units.Select(unit => unit with { MassG = unit.MassG * learned.TimesOf(OwnUnit.Of(unit)) })] };
+        if (learned.Units.Count > 0)
+            colour = colour with { Units = [.. listed.Units.Select(unit => unit with { MassG = unit.MassG * learned.TimesOf(OwnUnit.Of(unit)) })] };
+        return learned.Rest is null ? colour : colour with { Development = listed.Development.Times(LearnedFactor.InSteps(learned.TimesOfRest)) };
     }
 
     /// <summary>A dust that differs so from its list.</summary>

@@ -9,6 +9,9 @@ public sealed record LearnedFactor(double Factor, double Low, double High, int C
 {
     private const double Steps = 20;
 
+    /// <summary>What plans reckon with.</summary>
+    internal static double InSteps(double factor) => Math.Round(Steps * factor) / Steps;
+
     private static readonly double[] Grid = [.. Enumerable.Range(-140, 281).Select(i => 0.01 * i)];
 
     /// <param name="usual">How far studios differ from the house figures: standard deviation of the logarithm, around 0.</param>
@@ -20,7 +23,7 @@ public sealed record LearnedFactor(double Factor, double Low, double High, int C
         var share = weights.Select(weight => Math.Exp(weight - most)).ToArray();
         var total = share.Sum();
         var mean = Grid.Zip(share, (x, weight) => x * weight).Sum() / total;
-        return new LearnedFactor(observed.Count == 0 ? 1 : Math.Round(Steps * Math.Exp(mean)) / Steps, Math.Exp(Quantile(0.05)), Math.Exp(Quantile(0.95)), observed.Count);
+        return new LearnedFactor(observed.Count == 0 ? 1 : InSteps(Math.Exp(mean)), Math.Exp(Quantile(0.05)), Math.Exp(Quantile(0.95)), observed.Count);
 
         double Quantile(double of)
         {

@@ -39,11 +39,11 @@ internal sealed record LearnedFrom(IReadOnlyDictionary<string, Jar> Jars, IReadO
     /// <summary>Jars may have been written anew; of a jar that came since nothing is known.</summary>
     private bool IsOfTheSameCabinet(LearnedFrom before) =>
         before.Bases.All(one => Bases.TryGetValue(one.Key, out var now) && AreSame(one.Value, now))
-        && before.Jars.All(one => Jars.TryGetValue(one.Key, out var now) && now.Name == one.Value.Name && AreSame(one.Value.Listed, now.Listed));
+        && before.Jars.All(one => Jars.TryGetValue(one.Key, out var now) && now.Name == one.Value.Name && now.Development == one.Value.Development && AreSame(one.Value.Listed, now.Listed));
 
     private static bool AreSame(KubelkaMunkSpectra one, KubelkaMunkSpectra other) =>
         one.Absorption.Values.SequenceEqual(other.Absorption.Values) && one.Scattering.Values.SequenceEqual(other.Scattering.Values);
 
     private static bool AreSame(PasteReading one, PasteReading other) =>
-        one.At == other.At && one.BaseId == other.BaseId && one.By == other.By && one.Colour == other.Colour && one.Doses.SequenceEqual(other.Doses);
+        one.At == other.At && one.BaseId == other.BaseId && one.By == other.By && one.Colour == other.Colour && one.RestedHours == other.RestedHours && one.Doses.SequenceEqual(other.Doses);
 }

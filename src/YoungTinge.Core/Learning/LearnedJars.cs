@@ -12,22 +12,21 @@ public sealed class LearnedJars
 {
     private readonly KnownJars known;
 
-    /// <param name="places">Of the jars that were read, each with two unknowns.</param>
-    /// <param name="unitPlaces">Where each unit stands among the unknowns.</param>
-    internal LearnedJars(LearnedFrom basis, IReadOnlyDictionary<string, int> places, IReadOnlyDictionary<OwnUnit, int> unitPlaces, Fitted fitted)
+    /// <param name="places">Of the unknowns.</param>
+    internal LearnedJars(LearnedFrom basis, UnknownPlaces places, Fitted fitted)
     {
-        (Basis, Places, UnitPlaces, Fitted) = (basis, places, unitPlaces, fitted);
-        known = new KnownJars(id => basis.Jars[id].Name, places, new JarUnknowns(basis.Jars, places).Known(fitted, basis.Readings.Select(reading => reading.Doses.Select(dose => dose.JarId))));
-        Units = [.. unitPlaces.Select(unit => new UnitKnowledge(
-            unit.Key.Kind, unit.Key.IsWeighed, LikelyTimes.Of(fitted.X[unit.Value], Math.Sqrt(fitted.Covariance[unit.Value, unit.Value])),
-            basis.Readings.Count(reading => reading.Doses.Any(dose => dose.Counted?.Unit == unit.Key))))];
+        (Basis, Places, Fitted) = (basis, places, fitted);
+        known = new KnownJars(id => basis.Jars[id].Name, places.Jars, new JarUnknowns(basis.Jars, places.Jars).Known(fitted, basis.Readings.Select(reading => reading.Doses.Select(dose => dose.JarId))));
+        Units = [.. places.Units.Select(unit => new UnitKnowledge(
+            unit.Key.Kind, unit.Key.IsWeighed, TimesAt(unit.Value), basis.Readings.Count(reading => reading.Doses.Any(dose => dose.Counted?.Unit == unit.Key))))];
+        Rest = places.Rest is { } rest ? new RestKnowledge(TimesAt(rest), basis.Readings.Count(reading => reading.Unknowns.RestedHours is not null)) : null;
+
+        LikelyTimes TimesAt(int place) => LikelyTimes.Of(fitted.X[place], Math.Sqrt(fitted.Covariance[place, place]));
     }
 
     internal LearnedFrom Basis { get; }
 
-    internal IReadOnlyDictionary<string, int> Places { get; }
-
-    internal IReadOnlyDictionary<OwnUnit, int> UnitPlaces { get; }
+    internal UnknownPlaces Places { get; }
 
     internal Fitted Fitted { get; }
 
@@ -40,8 +39,14 @@ public sealed class LearnedJars
     /// <summary>Those that a paste that was read was measured by.</summary>
     public IReadOnlyList<UnitKnowledge> Units { get; }
 
+    /// <summary>How colours come out here; null when every paste that was read had rested.</summary>
+    public RestKnowledge? Rest { get; }
+
+    /// <summary>How many times as long colours take to come out as their lists say; 1 when no paste has told of it.</summary>
+    public double TimesOfRest => Rest?.Times.Times ?? 1;
+
     /// <summary>How many times as much as written one of a unit is; 1 for one that no paste has told of.</summary>
-    public double TimesOf(OwnUnit unit) => UnitPlaces.TryGetValue(unit, out var at) ? Math.Exp(Fitted.X[at]) : 1;
+    public double TimesOf(OwnUnit unit) => Places.Of(unit) is { } at ? Math.Exp(Fitted.X[at]) : 1;
 
     /// <summary>Whether a reading is hardly believed: a slip, or another jar.</summary>
     public bool IsOutlier(Guid readingId) => IsHardlyBelieved(Trust, readingId);
@@ -64,26 +69,27 @@ public sealed class LearnedJars
     internal KubelkaMunkSpectra MixOf(string baseId, IReadOnlyList<JarDose> doses, Func<int, JarDifference> differenceOf) =>
         doses.Index().Aggregate(Basis.Bases[baseId], (mix, dose) => mix.With(differenceOf(dose.Index).Of(Basis.Jars[dose.Item.JarId].Listed).Times(dose.Item.GPer100g)));
 
-    /// <summary>The colour of a rested opaque paste, and how sure it is.</summary>
+    /// <summary>The colour of an opaque paste, and how sure it is.</summary>
+    /// <param name="restedHours">Null when its colour has come out.</param>
     /// <exception cref="KeyNotFoundException">There is no such base or jar.</exception>
-    public RangedColour Predict(string baseId, IReadOnlyList<JarDose> doses)
+    public RangedColour Predict(string baseId, IReadOnlyList<JarDose> doses, double? restedHours = null)
     {
-        var unknowns = new PasteUnknowns(doses);
+        var unknowns = new PasteUnknowns(doses, restedHours);
         Span<Lab> slopes = stackalloc Lab[unknowns.Count];
-        var colour = new PasteSlopes(Basis.Bases[baseId], [.. doses.Select(dose => OpticsOf(dose.JarId))]).ColourAndSlopes([.. Enumerable.Range(0, doses.Count)], doses, unknowns, TimesOf, slopes);
+        var colour = new PasteSlopes(Basis.Bases[baseId], [.. doses.Select(dose => OpticsOf(dose.JarId))], [.. doses.Select(dose => Basis.Jars[dose.JarId].Development.Times(TimesOfRest))])
+            .ColourAndSlopes([.. Enumerable.Range(0, doses.Count)], unknowns, TimesOf, slopes);
         Span<double> spread = stackalloc double[9];
         spread.Clear();
         Spread.Add(spread, slopes, CovarianceOf(unknowns));
-        for (var i = 0; i < doses.Count; i++)
-            Spread.Add(spread, slopes[2 * i], slopes[2 * i], doses[i].Scatter);
+        foreach (var (slot, variance) in unknowns.Apart(ageing: 0))
+            Spread.Add(spread, slopes[slot], slopes[slot], variance);
         Spread.AddEvenly(spread, ModelError);
         return new RangedColour(colour, Spread.NineOfTen(colour, spread));
     }
 
     /// <summary>Whether all that a reading hangs on was read before.</summary>
-    internal bool KnowsAllOf(PasteReading reading) => reading.Doses.All(dose => Places.ContainsKey(dose.JarId) && (dose.Counted is null || UnitPlaces.ContainsKey(dose.Counted.Unit)));
+    internal bool KnowsAllOf(PasteReading reading) => reading.Unknowns.In(Places).All(place => place is not null);
 
     /// <summary>Of two of the unknowns of a paste, by their places in it.</summary>
-    internal Func<int, int, double> CovarianceOf(PasteUnknowns paste) => Fitted.CovarianceOf(
-        [.. paste.Places(jar => Places.TryGetValue(jar, out var place) ? 2 * place : null, unit => UnitPlaces.TryGetValue(unit, out var place) ? place : null)], paste.PriorVariance);
+    internal Func<int, int, double> CovarianceOf(PasteUnknowns paste) => Fitted.CovarianceOf([.. paste.In(Places)], paste.PriorVariance);
 }

@@ -28,11 +28,17 @@ public readonly record struct JarDose(string JarId, double GPer100g, Counted? Co
     internal double Scatter => Counted is null ? 0 : UnitPrior.ScatterVariance(Counted.Count);
 }
 
-/// <summary>The colour of a rested opaque paste, as it was read.</summary>
+/// <summary>The colour of an opaque paste, as it was read.</summary>
 /// <param name="Id">Of its entry in the logbook.</param>
 /// <param name="At">When it was read.</param>
 /// <param name="Colour">Under daylight.</param>
-public sealed record PasteReading(Guid Id, DateTimeOffset At, string BaseId, IReadOnlyList<JarDose> Doses, ReadBy By, Lab Colour);
+public sealed record PasteReading(Guid Id, DateTimeOffset At, string BaseId, IReadOnlyList<JarDose> Doses, ReadBy By, Lab Colour)
+{
+    /// <summary>Since it was kneaded, 0 or more; null when its colour had come out.</summary>
+    public double? RestedHours { get; init; }
+
+    internal PasteUnknowns Unknowns => new(Doses, RestedHours);
+}
 
 /// <summary>How far readings of a kind are off by themselves: standard deviations in L, a and b. House figures.</summary>
 public static class ReadingNoise

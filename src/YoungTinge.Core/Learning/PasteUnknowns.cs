@@ -1,18 +1,54 @@
 namespace YoungTinge.Core.Learning;
 
-/// <summary>What the colour of a paste hangs on, no jar in it twice: strength and tilt of the jar of each dose, in their order, and after these what each unit is that some of it was counted in.</summary>
-internal sealed class PasteUnknowns(IReadOnlyList<JarDose> doses)
+/// <summary>
+/// What the colour of a paste hangs on, no jar in it twice: strength and tilt of the jar of each dose, in their order, after these what each unit is that some of it was
+/// counted in, and last, of a paste that still rests, how slowly colours come out.
+/// </summary>
+/// <param name="restedHours">Null when its colour has come out.</param>
+internal sealed class PasteUnknowns(IReadOnlyList<JarDose> doses, double? restedHours)
 {
+    public IReadOnlyList<JarDose> Doses => doses;
+
+    public double? RestedHours { get; } = doses.Count == 0 ? null : restedHours;
+
     public IReadOnlyList<OwnUnit> Units { get; } = [.. doses.Select(dose => dose.Counted?.Unit).OfType<OwnUnit>().Distinct()];
 
-    public int Count => 2 * doses.Count + Units.Count;
+    public int Count => 2 * doses.Count + Units.Count + (RestedHours is null ? 0 : 1);
 
-    /// <summary>By their places in all that is solved.</summary>
-    /// <param name="strengthOf">Of a jar; its tilt comes after it. Null for one that is not solved.</param>
-    /// <param name="placeOf">Of a unit, likewise.</param>
-    public IEnumerable<int?> Places(Func<string, int?> strengthOf, Func<OwnUnit, int?> placeOf) =>
-        [.. doses.Select(dose => strengthOf(dose.JarId)).SelectMany(strength => new[] { strength, strength + 1 }), .. Units.Select(placeOf)];
+    /// <summary>In all that is solved; null for one that is not.</summary>
+    public IEnumerable<int?> In(UnknownPlaces places) =>
+    [
+        .. doses.Select(dose => places.StrengthOf(dose.JarId)).SelectMany(strength => new[] { strength, strength + 1 }), .. Units.Select(places.Of),
+        .. RestedHours is null ? Array.Empty<int?>() : [places.Rest],
+    ];
 
     /// <summary>Of what is taken of one that was never solved.</summary>
-    public double PriorVariance(int unknown) => unknown < 2 * doses.Count ? JarPrior.Variance(unknown % 2) : UnitPrior.Variance(Units[unknown - 2 * doses.Count]);
+    public double PriorVariance(int unknown) => unknown < 2 * doses.Count ? JarPrior.Variance(unknown % 2)
+        : unknown < 2 * doses.Count + Units.Count ? UnitPrior.Variance(Units[unknown - 2 * doses.Count]) : RestPrior.Variance;
+
+    /// <summary>By how much each was another in this one paste than on the whole, by their places in it: variances.</summary>
+    /// <param name="ageing">Of its jars.</param>
+    public IEnumerable<(int Slot, double Variance)> Apart(double ageing) => doses.Select((dose, i) => (Slot: 2 * i, Variance: ageing + dose.Scatter))
+        .Concat(RestedHours is null ? [] : [(Slot: Count - 1, Variance: RestPrior.AmongPastes)]).Where(apart => apart.Variance > 0);
+}
+
+/// <summary>Where each unknown of all pastes stands: strengths and tilts of jars first, then units, then how they rest.</summary>
+/// <param name="Jars">From 0; each has two unknowns.</param>
+/// <param name="Units">Among all unknowns.</param>
+/// <param name="Rest">Among all unknowns; null when every paste had rested.</param>
+internal sealed record UnknownPlaces(IReadOnlyDictionary<string, int> Jars, IReadOnlyDictionary<OwnUnit, int> Units, int? Rest)
+{
+    public static UnknownPlaces Of(IReadOnlyCollection<PasteUnknowns> pastes)
+    {
+        var jars = pastes.SelectMany(paste => paste.Doses).Select(dose => dose.JarId).Distinct().Index().ToDictionary(jar => jar.Item, jar => jar.Index);
+        var units = pastes.SelectMany(paste => paste.Units).Distinct().Index().ToDictionary(unit => unit.Item, unit => 2 * jars.Count + unit.Index);
+        return new UnknownPlaces(jars, units, pastes.Any(paste => paste.RestedHours is not null) ? 2 * jars.Count + units.Count : null);
+    }
+
+    public int Count => 2 * Jars.Count + Units.Count + (Rest is null ? 0 : 1);
+
+    /// <summary>Of a jar; its tilt comes after it. Null for one that is not solved.</summary>
+    public int? StrengthOf(string jarId) => Jars.TryGetValue(jarId, out var place) ? 2 * place : null;
+
+    public int? Of(OwnUnit unit) => Units.TryGetValue(unit, out var place) ? place : null;
 }

@@ -75,7 +75,7 @@ internal sealed class ZoneLook
         Lab[] slopes = [.. zone.Doses.SelectMany((_, dose) => new[] { 0, 1 }.Select(which => Slope(here, Look(
             jars.MixOf(zone.BaseId, zone.Doses, other => jars.Of(zone.Doses[other].JarId).Difference is var known && other == dose ? Moved(known, which) : known), layers))))];
         var spread = new double[9];
-        Spread.Add(spread, slopes, jars.CovarianceOf(new PasteUnknowns(zone.Doses)));
+        Spread.Add(spread, slopes, jars.CovarianceOf(new PasteUnknowns(zone.Doses, null)));
         return spread;
     }
 
