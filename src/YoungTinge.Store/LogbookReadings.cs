@@ -1,5 +1,6 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Learning;
+using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Learning;
 using YoungTinge.Core.Optics;
 
@@ -30,7 +31,7 @@ public sealed record LogbookReadings(Materials Listed, IReadOnlyList<LogEntry> P
     public LearnedFinish LearnFinish(LearnedJars pastes, IReadOnlyList<FinishReading> readings, DateTimeOffset at) => FinishLearner.Learn(Listed.With(pastes), pastes, readings, at);
 
     /// <param name="entry">With its mix.</param>
-    public static PasteReading Of(LogEntry entry) => new(entry.Id, entry.LoggedAt, entry.Mix!.BaseId, DosesOf(entry.Mix), entry.By, entry.Actual);
+    public static PasteReading Of(LogEntry entry) => new(entry.Id, entry.LoggedAt, entry.Mix!.BaseId, DosesOf(entry.Mix), entry.By, entry.Actual) { RestedHours = entry.RestedHours, Light = entry.Light };
 
     /// <summary>As they were measured: what was counted may have been more or less than was thought.</summary>
     public static IReadOnlyList<JarDose> DosesOf(LoggedMix mix) => [.. mix.Doses.Select(dose => dose.Counted is { } counted
@@ -40,9 +41,11 @@ public sealed record LogbookReadings(Materials Listed, IReadOnlyList<LogEntry> P
     private static string JarOf(LoggedDose dose) => LearnedCabinet.JarId(dose.ColourantId, dose.Lot);
 
     /// <param name="entry">With its mix, its plan and what was laid.</param>
-    public static FinishReading OfZone(LogEntry entry) => new(entry.Id, entry.LoggedAt, ZoneOf(entry), entry.By, entry.Actual);
+    public static FinishReading OfZone(LogEntry entry) => new(entry.Id, entry.LoggedAt, ZoneOf(entry), entry.By, entry.Actual) { Light = entry.Light };
 
     /// <param name="entry">With its mix, its plan and what was laid.</param>
-    public static FinishedZone ZoneOf(LogEntry entry) =>
-        new(entry.Mix!.BaseId, [.. entry.Mix.Doses.Select(dose => new JarDose(JarOf(dose), dose.GPer100g))], entry.Plan!.Coats, entry.Laid!.Lots, entry.Laid.Laid);
+    public static FinishedZone ZoneOf(LogEntry entry) => ZoneOf(entry.Mix!, entry.Plan!.Coats, entry.Laid!);
+
+    public static FinishedZone ZoneOf(LoggedMix mix, IReadOnlyList<Coat> coats, LoggedZone laid) =>
+        new(mix.BaseId, [.. mix.Doses.Select(dose => new JarDose(JarOf(dose), dose.GPer100g))], coats, laid.Lots, laid.Laid);
 }

@@ -27,6 +27,15 @@ public sealed record LogEntry(Guid Id, Guid? PieceId, LogSubject Subject, Lab Pr
 
     public ReadBy By { get; init; } = ReadBy.Typed;
 
+    /// <summary>That it was looked at in.</summary>
+    public LightKind Light { get; init; } = LightKind.Daylight;
+
+    /// <summary>Of a paste that was read before its colour had come out: since it was kneaded. Null for all others.</summary>
+    public double? RestedHours { get; init; }
+
+    /// <summary>What was known when it was predicted; null where that is not known.</summary>
+    public LoggedLearning? Learned { get; init; }
+
     /// <summary>CIEDE2000 that nine of ten were to come out within; null where nobody knew.</summary>
     public double? PredictedRange { get; init; }
 
@@ -60,6 +69,9 @@ public sealed record LoggedCount(DoseUnitKind Unit, bool IsWeighed, double Count
 /// <summary>A paste as it was kneaded.</summary>
 public sealed record LoggedMix(string BaseId, IReadOnlyList<LoggedDose> Doses)
 {
+    /// <summary>Before colour; null where that is not known.</summary>
+    public double? PasteG { get; init; }
+
     public static LoggedMix Of(PasteRecipe recipe, Materials materials) =>
         new(recipe.BaseId, [.. recipe.WithoutNothing().Doses.Select(dose => new LoggedDose(dose.ColourantId, materials.Find(dose.ColourantId)?.Supply.Lot ?? "", dose.GPer100g))]);
 
@@ -68,11 +80,21 @@ public sealed record LoggedMix(string BaseId, IReadOnlyList<LoggedDose> Doses)
     public static LoggedMix Of(MeasuredPaste measured, Materials taught, LearnedJars known)
     {
         var mix = Of(measured.Recipe(taught), taught);
-        return mix with { Doses = [.. mix.Doses.Select(dose => dose with { Counted = CountedOf(measured.Doses.First(one => one.ColourantId == dose.ColourantId)) })] };
+        return mix with { PasteG = measured.PasteG, Doses = [.. mix.Doses.Select(dose => dose with { Counted = CountedOf(measured.Doses.First(one => one.ColourantId == dose.ColourantId)) })] };
 
         LoggedCount? CountedOf(MeasuredDose dose) =>
             dose.UnitOf(taught.Get<Colourant>(dose.ColourantId)) is { } unit ? new LoggedCount(unit.Kind, unit.IsWeighed, dose.Amount, known.TimesOf(OwnUnit.Of(unit))) : null;
     }
+
+    /// <summary>The same jars where this names the same colours.</summary>
+    public LoggedMix FromTheJarsOf(LoggedMix other) =>
+        this with { Doses = [.. Doses.Select(dose => other.Doses.FirstOrDefault(one => one.ColourantId == dose.ColourantId) is { } same ? dose with { Lot = same.Lot } : dose)] };
+
+    /// <summary>As it was measured; by weight where that is not known, and then for 100 g.</summary>
+    public MeasuredPaste Measured => new(BaseId, PasteG ?? UnitG, [.. Doses.Select(dose => dose.Counted is { } counted && PasteG is not null
+        ? new MeasuredDose(dose.ColourantId, counted.Unit, counted.Count) : new MeasuredDose(dose.ColourantId, null, dose.GPer100g * (PasteG ?? UnitG) / UnitG))]);
+
+    private const double UnitG = 100;
 
     public PasteRecipe Recipe => new(BaseId, [.. Doses.Select(dose => new Dose(dose.ColourantId, dose.GPer100g))]);
 }
@@ -85,7 +107,7 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
 {
     internal const string Columns = """
         e.id, e.piece_id, e.subject, e.predicted_l, e.predicted_a, e.predicted_b, e.actual_l, e.actual_a, e.actual_b, e.note, e.logged_at,
-        e.mix::text, e.coats::text, e.read_by, e.predicted_range, e.logged_by, e.is_left_out, e.is_taken_out, e.version, e.laid::text, e.piece::text
+        e.mix::text, e.coats::text, e.read_by, e.predicted_range, e.logged_by, e.is_left_out, e.is_taken_out, e.version, e.laid::text, e.piece::text, e.rested_hours, e.light, e.learned::text
         """;
 
     /// <summary>Adds an entry. Sending the same entry again changes nothing: a retry after a lost answer is safe.</summary>
@@ -106,8 +128,8 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
         // With the names that the piece has now; one that is gone, or never was, has none.
         await using var command = new NpgsqlCommand("""
             insert into log_entry (id, studio_id, piece_id, subject, predicted_l, predicted_a, predicted_b,
-                actual_l, actual_a, actual_b, note, logged_at, mix, coats, read_by, predicted_range, logged_by, laid, piece, piece_name, flower_name, commission_name)
-            select $1, $2, p.id, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, coalesce(p.name, ''), coalesce(f.name, ''), coalesce(c.name, '')
+                actual_l, actual_a, actual_b, note, logged_at, mix, coats, read_by, predicted_range, logged_by, laid, piece, rested_hours, light, learned, piece_name, flower_name, commission_name)
+            select $1, $2, p.id, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20, $21, $22, coalesce(p.name, ''), coalesce(f.name, ''), coalesce(c.name, '')
             from (select 1) one
             left join live_piece p on p.studio_id = $2 and p.id = $3
             left join flower f on f.studio_id = p.studio_id and f.id = p.flower_id
@@ -130,18 +152,27 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = entry.LoggedBy });
         command.Parameters.Add(Json(entry.Laid is { } laid ? PlanJson.Write(laid) : null));
         command.Parameters.Add(Json(entry.Piece is { } piece ? PlanJson.Write(piece) : null));
+        AddHow(command, entry);
         await command.ExecuteNonQueryAsync(cancel);
+    }
+
+    private static void AddHow(NpgsqlCommand command, LogEntry entry)
+    {
+        command.Parameters.Add(Sql.Maybe(NpgsqlDbType.Double, entry.RestedHours));
+        command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = Words.Light.WordFor(entry.Light) });
+        command.Parameters.Add(Json(entry.Learned is { } learned ? PlanJson.Write(learned) : null));
     }
 
     private static NpgsqlParameter Json(string? text) => Sql.Maybe(NpgsqlDbType.Jsonb, text);
 
-    /// <summary>Mends what was read, leaves an entry out of what is learned, or takes it out; each over the version it was made from.</summary>
+    /// <summary>Mends what was read and what went in, leaves an entry out of what is learned, or takes it out; each over the version it was made from.</summary>
     /// <returns>The new version; null if there is no such entry, or it was changed in the meantime.</returns>
     public async Task<int?> ChangeAsync(Guid studioId, LogEntry entry, CancellationToken cancel)
     {
         await using var command = dataSource.CreateCommand("""
             update log_entry
-            set actual_l = $4, actual_a = $5, actual_b = $6, note = $7, read_by = $8, is_left_out = $9, is_taken_out = $10, version = version + 1
+            set actual_l = $4, actual_a = $5, actual_b = $6, note = $7, read_by = $8, is_left_out = $9, is_taken_out = $10,
+                rested_hours = $11, light = $12, learned = $13, mix = $14, predicted_range = $15, predicted_l = $16, predicted_a = $17, predicted_b = $18, version = version + 1
             where studio_id = $1 and id = $2 and version = $3
             returning version
             """);
@@ -154,6 +185,11 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
         command.Parameters.Add(new NpgsqlParameter<string> { TypedValue = Words.Read.WordFor(entry.By) });
         command.Parameters.Add(new NpgsqlParameter<bool> { TypedValue = entry.IsLeftOut });
         command.Parameters.Add(new NpgsqlParameter<bool> { TypedValue = entry.IsTakenOut });
+        AddHow(command, entry);
+        command.Parameters.Add(Json(entry.Mix is { } mix ? PlanJson.Write(mix) : null));
+        command.Parameters.Add(Sql.Maybe(NpgsqlDbType.Double, entry.PredictedRange));
+        foreach (var value in new[] { entry.Predicted.L, entry.Predicted.A, entry.Predicted.B })
+            command.Parameters.Add(new NpgsqlParameter<double> { TypedValue = value });
         return await command.ExecuteScalarAsync(cancel) as int?;
     }
 
@@ -195,7 +231,7 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
         var entries = new List<NamedLogEntry>();
         while (await reader.ReadAsync(cancel))
         {
-            entries.Add(new NamedLogEntry(Read(reader), reader.GetString(21), reader.IsDBNull(22) ? null : reader.GetGuid(22), reader.GetString(23), reader.GetString(24)));
+            entries.Add(new NamedLogEntry(Read(reader), reader.GetString(24), reader.IsDBNull(25) ? null : reader.GetGuid(25), reader.GetString(26), reader.GetString(27)));
         }
 
         return entries;
@@ -215,6 +251,9 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
         Version = reader.GetInt32(18),
         Laid = reader.IsDBNull(19) ? null : PlanJson.ReadLoggedZone(reader.GetString(19)),
         Piece = reader.IsDBNull(20) ? null : PlanJson.ReadPiece(reader.GetString(20)),
+        RestedHours = reader.IsDBNull(21) ? null : reader.GetDouble(21),
+        Light = Words.Light.ValueOf(reader.GetString(22)),
+        Learned = reader.IsDBNull(23) ? null : PlanJson.ReadLoggedLearning(reader.GetString(23)),
     };
 
     private static Lab LabAt(NpgsqlDataReader reader, int column) =>

@@ -86,6 +86,11 @@ public static class PlanJson
     internal static LoggedMix ReadLoggedMix(string json) =>
         JsonSerializer.Deserialize<LoggedMix>(json, Options) ?? throw new InvalidDataException("A log entry has no mix.");
 
+    public static string Write(LoggedLearning learned) => JsonSerializer.Serialize(learned, Options);
+
+    internal static LoggedLearning ReadLoggedLearning(string json) =>
+        JsonSerializer.Deserialize<LoggedLearning>(json, Options) ?? throw new InvalidDataException("A log entry was predicted by nothing.");
+
     public static string Write(LoggedZone zone) => JsonSerializer.Serialize(zone, Options);
 
     internal static LoggedZone ReadLoggedZone(string json) =>

@@ -16,6 +16,9 @@ public static class StudioRules
 {
     public const int LongestName = 120;
     public const int LongestNote = 2000;
+
+    /// <summary>After a month nobody waits for colour to come out.</summary>
+    public const double MostRestedHours = 720;
     public const int MostFlowers = 5000;
 
     public const int LongestPlace = 300;
@@ -178,12 +181,23 @@ public static class StudioRules
         }
     }
 
+    /// <summary>How long what is logged had rested: a paste, and no longer than colour can take to come out.</summary>
+    public static IEnumerable<Fault> OfRest(double? restedHours, LogSubject subject)
+    {
+        if (restedHours is { } hours && hours is not (>= 0 and <= MostRestedHours))
+            yield return new Fault("restedHours", "restedTooLong", MostRestedHours);
+        if (restedHours is not null && subject != LogSubject.Paste)
+            yield return new Fault("restedHours", "restedNoPaste");
+    }
+
     public static IEnumerable<Fault> Of(LogEntry entry)
     {
         if (!PlanCheck.IsColour(entry.Actual) || !PlanCheck.IsColour(entry.Predicted))
             yield return new Fault("actual", "notAColour");
         if (entry.Note.Length > LongestNote)
             yield return new Fault("note", "tooLong", LongestNote);
+        foreach (var fault in OfRest(entry.RestedHours, entry.Subject))
+            yield return fault;
         if (entry.Laid is { } zone && !(entry is { Plan: { } plan, Mix: not null } && zone.Laid.CouldBe(plan.Coats.Count)))
             yield return new Fault("laid", "notAZone");
     }

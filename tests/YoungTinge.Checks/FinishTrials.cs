@@ -47,7 +47,7 @@ public static class FinishTrials
         var read = Enumerable.Range(0, readings).Select(_ =>
         {
             var (zone, seen, _) = Made();
-            var noise = random.NextDouble() < 1 / SlipsOneIn ? SlipSize : ReadingNoise.Of(ReadBy.Reader);
+            var noise = random.NextDouble() < 1 / SlipsOneIn ? SlipSize : ReadingNoise.Of(ReadBy.Reader, LightKind.Daylight);
             return new FinishReading(Guid.NewGuid(), DateTimeOffset.UnixEpoch, zone, ReadBy.Reader, new Lab(seen.L + noise * Normal(), seen.A + noise * Normal(), seen.B + noise * Normal()));
         }).ToList();
         var watch = System.Diagnostics.Stopwatch.StartNew();

@@ -29,7 +29,7 @@ public sealed class LearningTests(DemoApplication application) : ApiTest(applica
 
     private Task<Guid> LogAsync(double dose, JsonNode actual, string colour = Colour) => LogAsync(Weighed(dose, colour), actual);
 
-    private async Task<Guid> LogAsync(JsonObject wentIn, JsonNode actual)
+    private async Task<Guid> LogAsync(JsonObject wentIn, JsonNode actual, double? restedHours = null)
     {
         var id = Guid.NewGuid();
         var answer = await Http.PutAsJsonAsync($"/api/log-entries/{id}", new JsonObject
@@ -40,6 +40,7 @@ public sealed class LearningTests(DemoApplication application) : ApiTest(applica
             ["note"] = "",
             ["wentIn"] = wentIn,
             ["by"] = "reader",
+            ["restedHours"] = restedHours,
         });
         Assert.Equal(HttpStatusCode.NoContent, answer.StatusCode);
         return id;
@@ -47,13 +48,16 @@ public sealed class LearningTests(DemoApplication application) : ApiTest(applica
 
     private async Task<JsonNode> EntryAsync(Guid id) => (await GetAsync("/api/log-entries")).AsArray().Single(entry => (string)entry!["id"]! == id.ToString())!;
 
-    private Task<HttpResponseMessage> ChangeAsync(JsonNode entry, string field, bool value)
+    private Task<HttpResponseMessage> ChangeAsync(JsonNode entry, string field, JsonNode? value)
     {
         var change = new JsonObject
         {
             ["actual"] = entry["actual"]!["lab"]!.DeepClone(),
             ["note"] = entry["note"]!.DeepClone(),
             ["by"] = entry["by"]!.DeepClone(),
+            ["light"] = entry["light"]!.DeepClone(),
+            ["restedHours"] = entry["restedHours"]?.DeepClone(),
+            ["wentIn"] = null,
             ["isLeftOut"] = entry["isLeftOut"]!.DeepClone(),
             ["isTakenOut"] = false,
         };
@@ -155,6 +159,71 @@ public sealed class LearningTests(DemoApplication application) : ApiTest(applica
         foreach (var id in ids)
             Assert.Equal(HttpStatusCode.OK, (await ChangeAsync(await EntryAsync(id), "isTakenOut", true)).StatusCode);
         Assert.Equal((before, handBefore.ToJsonString()), (await TouchAsync(), (await GetAsync("/api/hand")).ToJsonString()));
+    }
+
+    private Task<JsonNode> PredictAsync(JsonObject wentIn, double? restedHours) =>
+        PostAsync("/api/log-entries/prediction", new JsonObject { ["pieceId"] = null, ["subject"] = "paste", ["wentIn"] = wentIn, ["restedHours"] = restedHours });
+
+    /// <summary>Pastes that were read an hour after kneading, where colours come out as slowly as if that had been half an hour.</summary>
+    [Fact]
+    public async Task Pastes_that_still_rest_teach_how_colours_come_out_and_taken_out_it_is_as_it_was()
+    {
+        var colours = (await GetAsync("/api/materials")).AsArray().Where(one => (string)one!["kind"]! == "colourant").Select(one => (string)one!["id"]!).Where(id => id != Colour).Take(8).ToList();
+        async Task<double> RestAsync() => (double)(await LookAsync(0.3, colours[0]))["restHours"]!;
+        var (before, handBefore) = (await RestAsync(), await GetAsync("/api/hand"));
+        var ids = new List<Guid>();
+        foreach (var colour in colours)
+        {
+            // The jar itself is as listed: one that had rested says so.
+            ids.Add(await LogAsync(Weighed(0.3, colour), (await PredictAsync(Weighed(0.3, colour), null))["predicted"]!["lab"]!));
+            ids.Add(await LogAsync(Weighed(0.3, colour), (await PredictAsync(Weighed(0.3, colour), 0.5))["predicted"]!["lab"]!, restedHours: 1));
+        }
+
+        var entry = await EntryAsync(ids[^1]);
+        Assert.Equal((1.0, "daylight"), ((double)entry["restedHours"]!, (string)entry["light"]!));
+        Assert.Equal(colours[^1], (string)entry["learned"]!["jars"]![0]!["materialId"]!);
+        var rest = (await GetAsync("/api/hand"))["rest"]!;
+        Assert.Equal(colours.Count, (int)rest["readings"]!);
+        Assert.True((double)rest["times"]!["times"]! > 1.05, $"{rest}");
+        Assert.Equal(before * Math.Round(20 * (double)rest["times"]!["times"]!) / 20, await RestAsync(), 6);
+        Assert.InRange((double)(await GetAsync($"/api/materials/{colours[0]}/jar"))["now"]!["times"]!, 0.95, 1.05);
+        foreach (var id in ids)
+            Assert.Equal(HttpStatusCode.OK, (await ChangeAsync(await EntryAsync(id), "isTakenOut", true)).StatusCode);
+        Assert.Equal((before, handBefore.ToJsonString()), (await RestAsync(), (await GetAsync("/api/hand")).ToJsonString()));
+    }
+
+    /// <summary>What is shown before an entry is written, what the entry says, and what a wrong one says once it is mended, are the same.</summary>
+    [Fact]
+    public async Task What_went_in_is_mended_and_predicted_as_if_it_had_been_noted_right()
+    {
+        const string colour = "frond";
+        var random = new Random(4);
+        for (var i = 0; i < 4; i++)
+        {
+            var (dose, wrong) = (0.05 + random.NextDouble(), 0.05 + random.NextDouble());
+            double? hours = i % 2 == 0 ? null : 4 * random.NextDouble();
+            var (right, noted) = (await PredictAsync(Weighed(dose, colour), hours), await PredictAsync(Weighed(wrong, colour), null));
+            var id = await LogAsync(Weighed(wrong, colour), new JsonObject { ["l"] = 60, ["a"] = 1, ["b"] = 2 });
+            var entry = await EntryAsync(id);
+            Assert.Equal(noted["predicted"]!.ToJsonString(), entry["predicted"]!.ToJsonString());
+            Assert.Equal(wrong, (double)entry["wentIn"]!["doses"]![0]!["amount"]!, 9);
+            Assert.Equal(HttpStatusCode.OK, (await ChangeAsync(entry, "wentIn", Weighed(dose, colour))).StatusCode);
+            entry = await EntryAsync(id);
+            Assert.Equal(HttpStatusCode.OK, (await ChangeAsync(entry, "restedHours", hours)).StatusCode);
+            entry = await EntryAsync(id);
+            Assert.Equal(dose, (double)entry["mix"]!["doses"]![0]!["gPer100g"]!, 9);
+            Assert.Equal(right["predicted"]!.ToJsonString(), entry["predicted"]!.ToJsonString());
+            Assert.Equal((double)right["range"]!, (double)entry["predictedRange"]!, 9);
+            Assert.Equal(HttpStatusCode.OK, (await ChangeAsync(entry, "isTakenOut", true)).StatusCode);
+        }
+
+        var kept = await EntryAsync(await LogAsync(Weighed(0.2, colour), new JsonObject { ["l"] = 60, ["a"] = 1, ["b"] = 2 }));
+        Assert.Equal(["restedHours restedTooLong"], await ProblemsOf(await ChangeAsync(kept, "restedHours", 900)));
+        Assert.Equal(["wentIn.doses[0].colourantId unknownMaterial"], await ProblemsOf(await ChangeAsync(kept, "wentIn", Weighed(0.2, "moonshine"))));
+        Assert.Equal(HttpStatusCode.OK, (await ChangeAsync(await EntryAsync(Guid.Parse((string)kept["id"]!)), "isTakenOut", true)).StatusCode);
+        var zone = (await GetAsync("/api/log-entries")).AsArray().First(one => (string)one!["subject"]! != "paste")!;
+        Assert.Equal(["restedHours restedNoPaste"], await ProblemsOf(await ChangeAsync(zone, "restedHours", 2)));
+        Assert.Equal(["wentIn wentInNoPaste"], await ProblemsOf(await ChangeAsync(zone, "wentIn", Weighed(0.2))));
     }
 
     [Fact]

@@ -6,6 +6,7 @@ export const AcknowledgedAdviceLimits = {
 
 export const AddLogEntryRequestLimits = {
   note: { maxLength: 2000 },
+  restedHours: { minimum: 0, maximum: 720 },
 } as const
 
 export const AssemblyPlanLimits = {
@@ -51,6 +52,10 @@ export const ChangeFlowersNewFlowerLimits = {
   name: { minLength: 1, maxLength: 120 },
   flowers: { minimum: 0, maximum: 5000 },
   buds: { minimum: 0, maximum: 5000 },
+} as const
+
+export const ChangeLogEntryRequestLimits = {
+  restedHours: { minimum: 0, maximum: 720 },
 } as const
 
 export const ChangePiecesOrderLimits = {
@@ -275,6 +280,10 @@ export const PlanLetDownRequestLimits = {
 
 export const PortionLimits = {
   parts: { maximum: 1000, exclusiveMinimum: 0 },
+} as const
+
+export const PredictLogEntryRequestLimits = {
+  restedHours: { minimum: 0, maximum: 720 },
 } as const
 
 export const ReadPictureRequestLimits = {

@@ -1,6 +1,6 @@
 import type { QueryKey } from '@tanstack/react-query'
 import { queryOptions } from '@tanstack/react-query'
-import type { BenchAnswer, Exercise, LightKind, LookRequest, PictureShows } from './api'
+import type { BenchAnswer, Exercise, LightKind, LookRequest, PictureShows, PredictedOf } from './api'
 import { answer, api } from './api'
 import { RequestFailed } from '../core/RequestFailed'
 import { held } from './held'
@@ -277,6 +277,11 @@ export const queries = {
       queryKey: ['log-entries', pieceId ?? 'all', asked],
       queryFn: ({ signal }) =>
         answer(api.GET('/api/log-entries', { params: { query: { pieceId, ...asked } }, signal })),
+    }),
+  logPrediction: (done: PredictedOf) =>
+    queryOptions({
+      queryKey: ['log-prediction', done],
+      queryFn: ({ signal }) => answer(api.POST('/api/log-entries/prediction', { body: done, signal })),
     }),
   practice: () =>
     queryOptions({ queryKey: ['practice'], queryFn: ({ signal }) => answer(api.GET('/api/practice', { signal })) }),

@@ -2002,6 +2002,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/log-entries/prediction": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What an entry of the logbook would be compared with: the colour that its paste or zone is predicted to have, by what is said of it so far. */
+        post: operations["predictLogEntry"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/log-entries/{id}/reading": {
         parameters: {
             query?: never;
@@ -2010,7 +2027,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Mends what was read, leaves an entry out of what is learned, takes it out, or puts it back. */
+        /** Mends what was read and what went in, leaves an entry out of what is learned, takes it out, or puts it back. */
         put: operations["changeLogEntry"];
         post?: never;
         delete?: never;
@@ -2077,7 +2094,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** How heavily the studio lays what its plans ask for, and how much its own units hold, as the logbook has taught it; what was never read is left out. */
+        /** How heavily the studio lays what its plans ask for, and how much its own units hold and how colours come out there, as the logbook has taught it; what was never read is left out. */
         get: operations["getHand"];
         put?: never;
         post?: never;
@@ -2509,6 +2526,13 @@ export interface components {
             wentIn?: null | components["schemas"]["MeasuredPaste"];
             /** @description How the colour was read. */
             by?: components["schemas"]["ReadBy"];
+            /** @description That it was looked at in. */
+            light?: components["schemas"]["LightKind"];
+            /**
+             * Format: double
+             * @description Of a paste that was read before its colour had come out, hours since it was kneaded; null for all others.
+             */
+            restedHours?: null | number;
         };
         AddPictureAnswer: {
             /**
@@ -3194,6 +3218,15 @@ export interface components {
             note: string;
             /** @description How the colour was read. */
             by: components["schemas"]["ReadBy"];
+            /** @description That it was looked at in. */
+            light: components["schemas"]["LightKind"];
+            /**
+             * Format: double
+             * @description Of a paste that was read before its colour had come out, since it was kneaded; null for all others. In hours.
+             */
+            restedHours: null | number;
+            /** @description What really went into a paste, where that was noted wrongly; null to leave it as it is. */
+            wentIn: null | components["schemas"]["MeasuredPaste"];
             /** @description Nothing is learned of it. */
             isLeftOut: boolean;
             /** @description Not shown, until it is put back. */
@@ -4444,6 +4477,8 @@ export interface components {
             coats: components["schemas"]["HandKnowledge"][];
             /** @description From pastes that were measured by them. */
             units: components["schemas"]["UnitKnowledge"][];
+            /** @description From pastes that still rested when they were read; null without any. */
+            rest: null | components["schemas"]["RestKnowledge"];
         };
         GetJarAnswer: {
             /** @description The maker's mark on the jar that is open; empty if there is none. */
@@ -4501,6 +4536,13 @@ export interface components {
             at: string;
             /** @description How far it differs, CIEDE2000. */
             by: components["schemas"]["ReadBy"];
+            /** @description That it was looked at in. */
+            light: components["schemas"]["LightKind"];
+            /**
+             * Format: double
+             * @description Of a paste that was read before its colour had come out, since it was kneaded; null for all others. In hours.
+             */
+            restedHours: null | number;
             /**
              * Format: double
              * @description Of it in the paste; null for a dust in a zone.
@@ -5449,8 +5491,19 @@ export interface components {
             predictedRange: null | number;
             /** @description What was kneaded then; null where that is not known. */
             mix: null | components["schemas"]["LoggedMix"];
+            /** @description The same as it was measured, to be mended; null where that is not known, and for a zone. */
+            wentIn: null | components["schemas"]["MeasuredPaste"];
             /** @description How far it differs, CIEDE2000. */
             by: components["schemas"]["ReadBy"];
+            /** @description That it was looked at in. */
+            light: components["schemas"]["LightKind"];
+            /**
+             * Format: double
+             * @description Of a paste that was read before its colour had come out, since it was kneaded; null for all others. In hours.
+             */
+            restedHours: null | number;
+            /** @description What was known when it was predicted; null where that is not known. */
+            learned: null | components["schemas"]["LoggedLearning"];
             /** @description Empty if that is not known. */
             loggedBy: string;
             /** @description Nothing is learned of it. */
@@ -5540,12 +5593,68 @@ export interface components {
             /** @description Null for what was weighed, and where that is not known. */
             counted?: null | components["schemas"]["LoggedCount"];
         };
+        /** @description What was known of a part of the hand. */
+        LoggedHand: {
+            /** @description Which part of the plant it is. */
+            part: components["schemas"]["HandPart"];
+            /**
+             * Format: double
+             * @description How many times as heavily as planned it was thought to lay.
+             */
+            times: number;
+            /**
+             * Format: int32
+             * @description Of zones that it had shown in.
+             */
+            readings: number;
+        };
+        /** @description What was known of a jar. */
+        LoggedJar: {
+            /** @description Id of the material in the cabinet; null where it is about none. */
+            materialId: string;
+            /** @description The maker's mark on the pot; empty if there was none. */
+            lot: string;
+            /**
+             * Format: double
+             * @description How many times as strong as listed it was thought to be.
+             */
+            times: number;
+            /**
+             * Format: double
+             * @description How it was thought to lean: its K is exp(tilt) times the listed one 175 nm above the middle of the spectrum.
+             */
+            tilt: number;
+            /**
+             * Format: int32
+             * @description That it had been in.
+             */
+            readings: number;
+        };
+        /** @description What was known when a colour was predicted: the state of learning behind it. */
+        LoggedLearning: {
+            /** @description Of the colours of its paste and the dusts that show. */
+            jars: components["schemas"]["LoggedJar"][];
+            /** @description Parts of it that show. */
+            hand: components["schemas"]["LoggedHand"][];
+            /**
+             * Format: double
+             * @description How many times as long colours were thought to take to come out as their lists say.
+             */
+            restTimes: number;
+        };
         /** @description A paste as it was kneaded. */
         LoggedMix: {
             /** @description Id of the paste in the cabinet that is coloured. */
             baseId: string;
             /** @description Colours in the paste, each in g per 100 g of paste before colour. */
             doses: components["schemas"]["LoggedDose"][];
+            /**
+             * Format: double
+             * @description Before colour; null where that is not known. In g.
+             */
+            pasteG?: null | number;
+            /** @description As it was measured; by weight where that is not known, and then for 100 g. */
+            measured?: components["schemas"]["MeasuredPaste"];
             /** @description A paste and its colours, in g per 100 g. */
             recipe?: components["schemas"]["PasteRecipe"];
         };
@@ -7384,6 +7493,31 @@ export interface components {
             /** @description As the question had it. */
             about: components["schemas"]["Lab"];
         };
+        PredictLogEntryAnswer: {
+            /** @description Colour that was expected, L*a*b* under daylight. */
+            predicted: components["schemas"]["ColourView"];
+            /**
+             * Format: double
+             * @description CIEDE2000 that nine of ten come out within.
+             */
+            range: number;
+        };
+        PredictLogEntryRequest: {
+            /**
+             * Format: uuid
+             * @description Null for a paste of no piece.
+             */
+            pieceId: null | string;
+            /** @description What was read: the paste, or a zone. */
+            subject: components["schemas"]["LogSubject"];
+            /** @description What really went into a paste; null for as planned. A paste of no piece needs it. */
+            wentIn: null | components["schemas"]["MeasuredPaste"];
+            /**
+             * Format: double
+             * @description Since it was kneaded; null when its colour has come out. In hours.
+             */
+            restedHours: null | number;
+        };
         /** @description How somebody sees the pages; null for as the studio or the browser has it. */
         Preferences: {
             /** @description A BCP 47 tag. */
@@ -7886,6 +8020,16 @@ export interface components {
             alsoIn?: null | components["schemas"]["RescueBatchAlsoInView"][];
             /** @description Which colours may be used. */
             filters?: null | components["schemas"]["FiltersView"];
+        };
+        /** @description What is thought of how colours come out as pastes rest here. */
+        RestKnowledge: {
+            /** @description How many times as long they take as their lists say. */
+            times: components["schemas"]["LikelyTimes"];
+            /**
+             * Format: int32
+             * @description Of pastes that still rested.
+             */
+            readings: number;
         };
         /**
          * @description What somebody may do in a studio; each may do all that those before may.
@@ -9225,6 +9369,8 @@ export interface components {
             hand: components["schemas"]["WhatItTaughtHandView"][];
             /** @description Of the maker's own, that it has moved. */
             units: components["schemas"]["WhatItTaughtUnitView"][];
+            /** @description How colours come out here, if it has moved that; null otherwise. */
+            rest: null | components["schemas"]["WhatItTaughtRestView"];
             /** @description Of the zone that was read; null for a paste. */
             zone: null | components["schemas"]["WhatItTaughtRangeView"];
             /** @description Those that come out visibly otherwise; they stay as they are until the maker plans them again. */
@@ -9306,6 +9452,18 @@ export interface components {
              * @description After.
              */
             after: number;
+        };
+        WhatItTaughtRestView: {
+            /**
+             * Format: double
+             * @description How many times as long as listed colours were thought to take to come out without this entry.
+             */
+            timesBefore: number;
+            /**
+             * Format: double
+             * @description Times after.
+             */
+            timesAfter: number;
         };
         WhatItTaughtUnitView: {
             /** @description Which kind it is. */
@@ -20491,6 +20649,93 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Another site may not change anything here. This is not for you to do. The page is from before somebody signed in or out. Ask who has signed in, and do it again. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description There is nothing at this address. This address was used already, or is too old. The picture is no longer at hand. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Some of the figures cannot be. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    predictLogEntry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PredictLogEntryRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PredictLogEntryAnswer"];
+                };
             };
             /** @description The request could not be read. */
             400: {

@@ -45,5 +45,5 @@ internal sealed record LearnedFrom(IReadOnlyDictionary<string, Jar> Jars, IReadO
         one.Absorption.Values.SequenceEqual(other.Absorption.Values) && one.Scattering.Values.SequenceEqual(other.Scattering.Values);
 
     private static bool AreSame(PasteReading one, PasteReading other) =>
-        one.At == other.At && one.BaseId == other.BaseId && one.By == other.By && one.Colour == other.Colour && one.RestedHours == other.RestedHours && one.Doses.SequenceEqual(other.Doses);
+        one.At == other.At && one.BaseId == other.BaseId && one.By == other.By && one.Colour == other.Colour && one.RestedHours == other.RestedHours && one.Light == other.Light && one.Doses.SequenceEqual(other.Doses);
 }

@@ -46,7 +46,7 @@ public static class Learner
 
         /// <summary>Of its readings, in their order.</summary>
         public IReadOnlyList<ReadingRow> Rows => [.. readings.Zip(pastes, (reading, paste) => new ReadingRow(
-            reading.Id, [.. paste.In(places).Select(place => place!.Value)], [.. paste.Apart(ReadingFit.AgeingBetween(basis.At, reading.At))], ReadingNoise.Of(reading.By)))];
+            reading.Id, [.. paste.In(places).Select(place => place!.Value)], [.. paste.Apart(ReadingFit.AgeingBetween(basis.At, reading.At))], ReadingNoise.Of(reading.By, reading.Light)))];
 
         public override int Unknowns => places.Count;
 

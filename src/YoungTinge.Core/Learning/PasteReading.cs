@@ -37,17 +37,28 @@ public sealed record PasteReading(Guid Id, DateTimeOffset At, string BaseId, IRe
     /// <summary>Since it was kneaded, 0 or more; null when its colour had come out.</summary>
     public double? RestedHours { get; init; }
 
+    /// <summary>That it was looked at in.</summary>
+    public LightKind Light { get; init; } = LightKind.Daylight;
+
     internal PasteUnknowns Unknowns => new(Doses, RestedHours);
 }
 
 /// <summary>How far readings of a kind are off by themselves: standard deviations in L, a and b. House figures.</summary>
 public static class ReadingNoise
 {
-    public static double Of(ReadBy by) => by switch
+    /// <summary>Besides, in another light than day, where colours that are alike in the one are not in the other.</summary>
+    private const double InOtherLight = 2;
+
+    /// <param name="light">That it was looked at in. A colour reader brings its own.</param>
+    public static double Of(ReadBy by, LightKind light)
     {
-        ReadBy.Reader => 0.4,
-        ReadBy.Camera => 1.5,
-        ReadBy.Eye => 3,
-        _ => 1.5,
-    };
+        var off = by switch
+        {
+            ReadBy.Reader => 0.4,
+            ReadBy.Camera => 1.5,
+            ReadBy.Eye => 3,
+            _ => 1.5,
+        };
+        return by is ReadBy.Camera or ReadBy.Eye && light != LightKind.Daylight ? Math.Sqrt(off * off + InOtherLight * InOtherLight) : off;
+    }
 }

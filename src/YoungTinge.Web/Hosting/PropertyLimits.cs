@@ -166,6 +166,9 @@ internal static class PropertyLimits
         [(typeof(ChangeFlowers.Change), nameof(ChangeFlowers.Change.Buds))] = new Range(0, StudioRules.MostFlowers),
         [(typeof(SaveCounts.Request), nameof(SaveCounts.Request.Flowers))] = new Range(0, StudioRules.MostFlowers),
         [(typeof(SaveCounts.Request), nameof(SaveCounts.Request.Buds))] = new Range(0, StudioRules.MostFlowers),
+        [(typeof(AddLogEntry.Request), nameof(AddLogEntry.Request.RestedHours))] = new Range(0, StudioRules.MostRestedHours),
+        [(typeof(PredictLogEntry.Request), nameof(PredictLogEntry.Request.RestedHours))] = new Range(0, StudioRules.MostRestedHours),
+        [(typeof(ChangeLogEntry.Request), nameof(ChangeLogEntry.Request.RestedHours))] = new Range(0, StudioRules.MostRestedHours),
         [(typeof(AddLogEntry.Request), nameof(AddLogEntry.Request.Note))] = new Length(0, StudioRules.LongestNote),
         [(typeof(ShowWhorl.Request), nameof(ShowWhorl.Request.Pieces))] = new Range(1, ShowWhorl.MostPieces),
 

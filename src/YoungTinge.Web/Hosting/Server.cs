@@ -268,6 +268,7 @@ public static class Server
         SaveCounts.Map(api);
         ListLogEntries.Map(api);
         AddLogEntry.Map(api);
+        PredictLogEntry.Map(api);
         ChangeLogEntry.Map(api);
         WhatItTaught.Map(api);
         LogNext.Map(api);

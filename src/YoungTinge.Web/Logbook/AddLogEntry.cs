@@ -1,5 +1,3 @@
-using YoungTinge.Core.Coats.Model;
-using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Learning;
 using YoungTinge.Core.Mixing;
@@ -22,6 +20,12 @@ public static class AddLogEntry
 
         /// <summary>How the colour was read.</summary>
         public ReadBy By { get; init; } = ReadBy.Typed;
+
+        /// <summary>That it was looked at in.</summary>
+        public LightKind Light { get; init; } = LightKind.Daylight;
+
+        /// <summary>Of a paste that was read before its colour had come out, hours since it was kneaded; null for all others.</summary>
+        public double? RestedHours { get; init; }
     }
 
     public static void Map(RouteGroupBuilder api) => api.MapPut("/log-entries/{id:guid}", Handle)
@@ -34,27 +38,19 @@ public static class AddLogEntry
         var piece = request.PieceId is { } pieceId ? work.Find(pieceId) : null;
         if (request.PieceId is not null && piece is null)
             return ApiProblem.NotFound();
-        if ((request.WentIn is null ? [] : StudioRules.Of(request.WentIn, "wentIn", work.Materials).Lines()) is { Count: > 0 } wrong)
+        if (WhatWasDone.Problems(request.Subject, piece, request.WentIn, work.Materials) is { Count: > 0 } wrong)
             return ApiProblem.NotPossible(wrong);
-        if (piece is null && (request.WentIn is null || request.Subject != LogSubject.Paste))
-            return ApiProblem.NotPossible([new FieldProblem("wentIn", "wentInMissing", null, null)]);
-        var (taught, jars, finish) = await cabinet.LoadLearnedAsync(work.Studio.Id, cancel);
-        var mix = request.WentIn is { } wentIn ? LoggedMix.Of(wentIn, taught, jars) : LoggedMix.Of(piece!.Plan.Paste, taught);
-        var eye = piece is null ? null : new ZoneColourEvaluator(piece.Resolve(work.Materials), piece.Piece.Shape());
-        var zone = request.Subject.Zone();
-        var ofMix = jars.Predict(mix.BaseId, LogbookReadings.DosesOf(mix));
-        var predicted = zone is { } seen ? eye!.See(seen) : eye is not null && request.WentIn is null && piece!.Source is not null ? eye.Paste : ofMix.Colour;
-        var entry = new LogEntry(id, request.PieceId, request.Subject, predicted, request.Actual, request.Note.Trim(), clock.GetUtcNow())
-        {
-            // In a marble no one recipe was kneaded.
-            Mix = zone is null && piece?.Source is MarbledPaste && request.WentIn is null ? null : mix,
-            Plan = piece?.Plan,
-            Piece = piece?.Piece,
-            Laid = zone is { } laid ? LoggedZone.Of(eye!, laid) : null,
-            By = request.By,
-            LoggedBy = work.Studio.Maker,
-        };
-        entry = entry with { PredictedRange = zone is null ? ofMix.Range : finish.Predict(LogbookReadings.ZoneOf(entry)).Range };
+        var taught = await cabinet.LoadLearnedAsync(work.Studio.Id, cancel);
+        var entry = WhatWasDone.Predict(request.Subject, piece, request.WentIn, request.RestedHours, taught).Of(
+            new LogEntry(id, request.PieceId, request.Subject, request.Actual, request.Actual, request.Note.Trim(), clock.GetUtcNow())
+            {
+                Plan = piece?.Plan,
+                Piece = piece?.Piece,
+                By = request.By,
+                Light = request.Light,
+                RestedHours = request.RestedHours,
+                LoggedBy = work.Studio.Maker,
+            });
         if (StudioRules.Of(entry).Lines() is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
         await logbook.AddAsync(work.Studio.Id, entry, cancel);

@@ -31,6 +31,9 @@ public static class WhatItTaught
     /// <param name="TimesBefore">How many times as much as written one of it was thought to be without this entry.</param>
     public sealed record UnitView(DoseUnitKind Kind, double TimesBefore, double TimesAfter);
 
+    /// <param name="TimesBefore">How many times as long as listed colours were thought to take to come out without this entry.</param>
+    public sealed record RestView(double TimesBefore, double TimesAfter);
+
     /// <param name="Subject">Its paste, or the zone that moves farthest.</param>
     /// <param name="Before">As it was predicted without this entry.</param>
     /// <param name="Wanted">That its plan was made for.</param>
@@ -39,9 +42,10 @@ public static class WhatItTaught
     /// <param name="Jars">That it has moved.</param>
     /// <param name="Hand">Parts of it that it has moved.</param>
     /// <param name="Units">Of the maker's own, that it has moved.</param>
+    /// <param name="Rest">How colours come out here, if it has moved that; null otherwise.</param>
     /// <param name="Zone">Of the zone that was read; null for a paste.</param>
     /// <param name="Plans">Those that come out visibly otherwise; they stay as they are until the maker plans them again.</param>
-    public sealed record Answer(IReadOnlyList<JarView> Jars, IReadOnlyList<HandView> Hand, IReadOnlyList<UnitView> Units, RangeView? Zone, IReadOnlyList<PlanView> Plans);
+    public sealed record Answer(IReadOnlyList<JarView> Jars, IReadOnlyList<HandView> Hand, IReadOnlyList<UnitView> Units, RestView? Rest, RangeView? Zone, IReadOnlyList<PlanView> Plans);
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/log-entries/{id:guid}/taught", Handle).WithName("getWhatItTaught").Produces<Answer>().ProducesProblems(404);
 
@@ -54,15 +58,15 @@ public static class WhatItTaught
         var (after, jars, finish) = await cabinet.LoadLearnedAsync(work.Studio.Id, cancel);
         var isPaste = jars.Trust.ContainsKey(id);
         if (entry.Mix is null || !isPaste && !finish.Trust.ContainsKey(id))
-            return TypedResults.Ok(new Answer([], [], [], null, []));
+            return TypedResults.Ok(new Answer([], [], [], null, null, []));
         var readings = await cabinet.ReadingsAsync(work.Studio.Id, listed, cancel);
         var jarsWithout = isPaste ? readings.Learn([.. readings.UsedPastes.Where(reading => reading.Id != id)], readings.At) : jars;
         var without = readings.LearnFinish(jarsWithout, [.. readings.UsedZones.Where(reading => reading.Id != id)], readings.At);
         var before = without.Taught(listed.With(jarsWithout));
         var open = work.Commissions.Where(commission => commission.IsOpen).SelectMany(commission => work.PiecesIn(commission.Id)).ToList();
         return TypedResults.Ok(isPaste
-            ? new Answer([.. entry.Mix.Doses.Select(dose => JarOf(dose, entry.Mix.BaseId)).Where(jar => IsMoved(jar.TimesBefore, jar.TimesAfter))], [], [.. Units()], null, [.. open.Select(PasteOf).OfType<PlanView>()])
-            : new Answer([.. DustsOf(LogbookReadings.ZoneOf(entry))], [.. HandOf(LogbookReadings.ZoneOf(entry))], [], RangeOf(LogbookReadings.ZoneOf(entry)), [.. open.Select(ZoneOf).OfType<PlanView>()]));
+            ? new Answer([.. entry.Mix.Doses.Select(dose => JarOf(dose, entry.Mix.BaseId)).Where(jar => IsMoved(jar.TimesBefore, jar.TimesAfter))], [], [.. Units()], IsMoved(jarsWithout.TimesOfRest, jars.TimesOfRest) ? new RestView(jarsWithout.TimesOfRest, jars.TimesOfRest) : null, null, [.. open.Select(PasteOf).OfType<PlanView>()])
+            : new Answer([.. DustsOf(LogbookReadings.ZoneOf(entry))], [.. HandOf(LogbookReadings.ZoneOf(entry))], [], null, RangeOf(LogbookReadings.ZoneOf(entry)), [.. open.Select(ZoneOf).OfType<PlanView>()]));
 
         JarView JarOf(LoggedDose dose, string baseId)
         {

@@ -28,7 +28,7 @@ public static class FinishLearner
             reading.Id,
             [.. look.Parts.Select(part => (int)part), .. look.Dusts.SelectMany(dust => unknowns.StrengthOf(reading.Zone.JarOf(dust)) is var strength ? new[] { strength, strength + 1 } : [])],
             [.. look.Parts.Select((_, part) => (part, HandPrior.Scatter * HandPrior.Scatter)), .. look.Dusts.Select((_, dust) => (look.Parts.Count + 2 * dust, ReadingFit.AgeingBetween(at, reading.At)))],
-            ReadingNoise.Of(reading.By)) { Beside = look.SpreadOfPaste() })];
+            ReadingNoise.Of(reading.By, reading.Light)) { Beside = look.SpreadOfPaste() })];
         var fitted = ReadingFit.Run(new Finishes(readings, looks, rows, unknowns, places), rows);
         var known = unknowns.Known(fitted, readings.Zip(looks, (reading, look) => look.Dusts.Select(reading.Zone.JarOf)));
         return new LearnedFinish(

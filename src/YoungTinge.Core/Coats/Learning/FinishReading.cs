@@ -32,4 +32,8 @@ public sealed record FinishedZone(string BaseId, IReadOnlyList<JarDose> Doses, I
 /// <summary>The colour of a zone of a finished piece, as it was read.</summary>
 /// <param name="Id">Of its entry in the logbook.</param>
 /// <param name="Colour">Under daylight.</param>
-public sealed record FinishReading(Guid Id, DateTimeOffset At, FinishedZone Zone, ReadBy By, Lab Colour);
+public sealed record FinishReading(Guid Id, DateTimeOffset At, FinishedZone Zone, ReadBy By, Lab Colour)
+{
+    /// <summary>That it was looked at in.</summary>
+    public LightKind Light { get; init; } = LightKind.Daylight;
+}
