@@ -36,6 +36,22 @@ public class LearningTests(Application application)
         browser.WaitForText("Your touches: 100 % of what is written before");
         browser.WaitForText("(9 touches)");
         Assert.Empty(browser.AccessibilityProblems());
+        // She counted eight, and it was not two hours old.
+        browser.Click("button", "Mend: Hellebore, sepals: paste");
+        browser.Fill("Lichen", "8");
+        browser.Fill("Rested for", "1000");
+        browser.Click("button", "Keep", exact: true);
+        browser.WaitForText("at most 720 hours");
+        Assert.Empty(browser.AccessibilityProblems());
+        browser.Fill("Rested for", "2");
+        browser.Click("button", "Keep", exact: true);
+        browser.WaitForText("Mended: Hellebore, sepals: paste.");
+        browser.WaitForText("(8 touches)");
+        browser.WaitForText("read after 2 h of rest");
+        browser.Click("disclosure", "What the prediction went by");
+        browser.WaitForText("never measured before");
+        browser.Click("button", "As it was before");
+        browser.WaitForText("(9 touches)");
         browser.Click("button", "Take out: Hellebore, sepals: paste");
         browser.WaitForText("Taken out: Hellebore, sepals: paste.");
         browser.Open("/cabinet/lichen");

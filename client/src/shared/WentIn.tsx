@@ -1,21 +1,23 @@
 import { useQuery } from '@tanstack/react-query'
-import type { DoseUnitKind, MeasuredPaste } from '../../api/api'
-import { queries } from '../../api/queries'
-import { NumberField } from '../../shared/NumberField'
-import { SelectField } from '../../shared/SelectField'
-import { useTranslation } from '../../shared/translation'
-import type { ProblemAt } from '../../shared/Editor'
-import { nameFinder } from '../../shared/words'
+import type { DoseUnitKind, MeasuredPaste } from '../api/api'
+import { queries } from '../api/queries'
+import { NumberField } from './NumberField'
+import { SelectField } from './SelectField'
+import { useTranslation } from './translation'
+import type { ProblemAt } from './Editor'
+import { nameFinder } from './words'
 
 const byWeight = 'g'
 
 /** What really went into the paste and what it was measured by: as the sheet has it, until the maker says otherwise. */
 export function WentIn({
   paste,
+  help,
   problemAt,
   onChange,
 }: {
   paste: MeasuredPaste
+  help: string
   problemAt: ProblemAt
   onChange: (paste: MeasuredPaste) => void
 }) {
@@ -27,7 +29,7 @@ export function WentIn({
   return (
     <fieldset className="basis-full">
       <legend className="quiet text-xs">{t('log.wentIn.title')}</legend>
-      <p className="quiet max-w-prose text-xs">{t('log.wentIn.help')}</p>
+      <p className="quiet max-w-prose text-xs">{help}</p>
       <ul className="mt-1 flex flex-wrap items-end gap-x-6 gap-y-2">
         {paste.doses.map((dose, i) => {
           const name = nameOf(dose.colourantId)

@@ -27,6 +27,9 @@ export function JarLearned({ id, isDust, nameOf }: { id: string; isDust: boolean
               actual: reading.colour.lab,
               note: reading.note,
               by: reading.by,
+              light: reading.light,
+              restedHours: reading.restedHours ?? null,
+              wentIn: null,
               isLeftOut: !reading.isLeftOut,
               isTakenOut: false,
             },
@@ -77,7 +80,10 @@ export function JarLearned({ id, isDust, nameOf }: { id: string; isDust: boolean
                     : t('learned.jar.alone')}
                 </span>
                 <span className="quiet">
-                  {t(`readBy.${reading.by}`)} · {t('learned.jar.offBy', { deltaE: deltaE(reading.offBy) })}
+                  {t(`readBy.${reading.by}`)}
+                  {reading.restedHours != null &&
+                    `, ${t('learned.entry.rested', { hours: significant(reading.restedHours, 2) })}`}{' '}
+                  · {t('learned.jar.offBy', { deltaE: deltaE(reading.offBy) })}
                   {reading.isLeftOut && ` · ${t('learned.jar.leftOut')}`}
                 </span>
                 {reading.isOutlier && <strong>{t('learned.jar.outlier')}</strong>}

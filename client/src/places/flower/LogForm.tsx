@@ -1,8 +1,8 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useRef, useState } from 'react'
 import { useTranslation } from '../../shared/translation'
 import { Link } from 'wouter'
-import type { ColourView, LogSubject, MeasuredPaste, PieceView, Preview, ReadBy } from '../../api/api'
+import type { ColourView, LogSubject, PieceView, Preview } from '../../api/api'
 import { answer, api, zones } from '../../api/api'
 import { queries } from '../../api/queries'
 import { RequestFailed } from '../../core/RequestFailed'
@@ -12,33 +12,40 @@ import { Problem } from '../../shared/Message'
 import { TextArea } from '../../shared/TextArea'
 import { Swatch } from '../../shared/Swatch'
 import { Choice } from '../../shared/Choice'
+import { HowRead, type Read } from '../../shared/HowRead'
 import { Editor } from '../../shared/Editor'
 import { newId } from '../../shared/newId'
 import { hasFields } from '../../core/Kept'
 import { EyeSteps } from './EyeSteps'
 import { LogReading } from './LogReading'
-import { WentIn } from './WentIn'
+import { WentIn } from '../../shared/WentIn'
 import { useProblems } from '../../shared/useProblems'
 import { useUnsavedForm } from '../../shared/unsavedForms'
 import { useKept } from '../../shared/useKept'
 
-const ways: ReadBy[] = ['eye', 'reader', 'camera', 'typed']
 const subjects: LogSubject[] = ['paste', ...zones]
 
-interface LogDraft {
+interface LogDraft extends Read {
   id: string
-  by: ReadBy
   subject: LogSubject
   actual: ColourView | null
   note: string
-  /** What really went in; null while it is as the sheet has it. */
-  wentIn?: MeasuredPaste | null
 }
 
 const isDraft = (value: unknown): value is LogDraft =>
-  hasFields(value, 'id', 'by', 'subject', 'note') && subjects.includes((value as LogDraft).subject)
+  hasFields(value, 'id', 'by', 'light', 'restedHours', 'wentIn', 'subject', 'note') &&
+  subjects.includes((value as LogDraft).subject)
 
-const fresh = (): LogDraft => ({ id: newId(), by: 'eye', subject: 'paste', actual: null, note: '' })
+const fresh = (): LogDraft => ({
+  id: newId(),
+  by: 'eye',
+  light: 'daylight',
+  restedHours: null,
+  wentIn: null,
+  subject: 'paste',
+  actual: null,
+  note: '',
+})
 
 /** What the paste or a zone really came out as, beside what was predicted. What is typed outlives a reload. */
 export function LogForm({
@@ -79,6 +86,8 @@ export function LogForm({
             actual: entry.actual.lab,
             note: entry.note,
             by: entry.by,
+            light: entry.light,
+            restedHours: entry.subject === 'paste' ? entry.restedHours : null,
             wentIn: entry.subject === 'paste' ? wentIn : null,
           },
         }),
@@ -104,12 +113,26 @@ export function LogForm({
     // What was said about the entry before is not about this one.
     save.reset()
   }
-  const predicted =
+  const done = {
+    pieceId: piece.id,
+    subject: draft.subject,
+    wentIn: draft.subject === 'paste' ? wentIn : null,
+    restedHours: draft.subject === 'paste' ? draft.restedHours : null,
+  }
+  // As it was planned the preview tells it; that is there already.
+  const isOtherwise = draft.subject === 'paste' && (draft.wentIn !== null || draft.restedHours !== null)
+  const otherwise = useQuery({
+    ...queries.logPrediction(done),
+    enabled: isOtherwise && isSaved,
+    placeholderData: keepPreviousData,
+  })
+  const asPlanned =
     draft.subject === 'paste'
       ? preview.paste
       : preview.zones.find((zone) => zone.zone === draft.subject)!.colours.at(-1)!
+  const predicted = (isOtherwise && otherwise.data?.predicted) || asPlanned
 
-  const problemAt = useProblems([save.error], nameOf)
+  const problemAt = useProblems([save.error, otherwise.error], nameOf)
 
   const subjectName = (subject: LogSubject) =>
     subject === 'paste' ? t('log.paste') : zoneName(t, subject, piece.build)
@@ -135,14 +158,14 @@ export function LogForm({
           chosen={draft.subject}
           onChoose={(subject) => change({ subject })}
         />
-        <Choice
-          legend={t('readBy.title')}
-          options={ways.map((value) => ({ value, label: t(`readBy.${value}`) }))}
-          chosen={draft.by}
-          onChoose={(by) => change({ by })}
-        />
+        <HowRead read={draft} isPaste={draft.subject === 'paste'} problemAt={problemAt} onChange={change} />
         {draft.subject === 'paste' && wentIn && (
-          <WentIn paste={wentIn} problemAt={problemAt} onChange={(changed) => change({ wentIn: changed })} />
+          <WentIn
+            paste={wentIn}
+            help={t('log.wentIn.help')}
+            problemAt={problemAt}
+            onChange={(changed) => change({ wentIn: changed })}
+          />
         )}
         {draft.by === 'eye' && (
           <EyeSteps predicted={predicted} actual={draft.actual} onChange={(actual) => change({ actual })} />

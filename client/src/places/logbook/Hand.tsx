@@ -8,7 +8,7 @@ import { useTranslation } from '../../shared/translation'
 export function Hand() {
   const { t } = useTranslation()
   const { data } = useQuery(queries.hand())
-  if (!data || data.coats.length + data.units.length === 0) return null
+  if (!data || (data.coats.length + data.units.length === 0 && !data.rest)) return null
   return (
     <details className="relative mt-3 text-sm">
       <summary className="act min-h-6">{t('learned.hand.title')}</summary>
@@ -29,22 +29,51 @@ export function Hand() {
             {...one}
           />
         ))}
+        {data.rest && (
+          <Part
+            name={t('learned.hand.rest')}
+            than={t('learned.hand.listed')}
+            more={t('learned.hand.slower', { percent: percentOff(data.rest.times) })}
+            less={t('learned.hand.faster', { percent: percentOff(data.rest.times) })}
+            {...data.rest}
+          />
+        )}
       </ul>
     </details>
   )
 }
 
+const percentOff = (times: LikelyTimes) => Math.abs(Math.round(100 * (times.times - 1)))
+
 /** "Light dust: 12 % heavier than planned, ..." */
-function Part({ name, than, times, readings }: { name: string; than: string; times: LikelyTimes; readings: number }) {
+function Part({
+  name,
+  than,
+  more,
+  less,
+  times,
+  readings,
+}: {
+  name: string
+  than: string
+  /** In other words than heavier and lighter. */
+  more?: string
+  less?: string
+  times: LikelyTimes
+  readings: number
+}) {
   const { t } = useTranslation()
   const off = Math.round(100 * (times.times - 1))
+  const percentWords = { percent: percentOff(times), than }
   return (
     <li>
       {name}:{' '}
       <span className="font-semibold">
         {off === 0
           ? t('learned.hand.as', { than })
-          : t(off > 0 ? 'learned.hand.heavier' : 'learned.hand.lighter', { percent: Math.abs(off), than })}
+          : off > 0
+            ? (more ?? t('learned.hand.heavier', percentWords))
+            : (less ?? t('learned.hand.lighter', percentWords))}
       </span>
       , {t('learned.jar.surely', { low: percent(times.low), high: percent(times.high) })},{' '}
       {t('learned.jar.count', { count: readings })}

@@ -1,8 +1,7 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'wouter'
 import type { LogEntry, LoggedDose } from '../../api/api'
-import { answer, api, madeFrom } from '../../api/api'
 import type { LogQuestion } from '../../api/queries'
 import { queries } from '../../api/queries'
 import { Failure, Reading, Unreadable } from '../../shared/Message'
@@ -10,7 +9,6 @@ import { significant } from '../../shared/numbers'
 import { PageTitle } from '../../shared/PageTitle'
 import { SelectField } from '../../shared/SelectField'
 import { Swatch } from '../../shared/Swatch'
-import { TextArea } from '../../shared/TextArea'
 import { TextField } from '../../shared/TextField'
 import { useTranslation } from '../../shared/translation'
 import type { NameOf } from '../../shared/words'
@@ -20,18 +18,27 @@ import { storeTable } from '../mixing/tableState'
 import { Hand } from './Hand'
 import { LogNext } from './LogNext'
 import { MakeAgain } from './MakeAgain'
+import { MendEntry } from './MendEntry'
 import { Taught } from './Taught'
+import { useChange, type Changed } from './useChange'
+import { WentBy } from './WentBy'
 import { inSentence } from '../../shared/inSentence'
 import { CheckField } from '../../shared/CheckField'
 
 const offs = [1, 2, 3, 5]
+
+/** An entry as it was before a change, with the version that it has now, and what puts it back. */
+interface Undo {
+  entry: LogEntry
+  part: Changed
+}
 
 /** What came out, newest first: predicted beside actual, what it taught, and what to log next. */
 export function LogbookPage() {
   const { t } = useTranslation()
   const [asked, setAsked] = useState<LogQuestion>({})
   const [isGrouped, setGrouped] = useState(false)
-  const [takenOut, setTakenOut] = useState<LogEntry | null>(null)
+  const [undo, setUndo] = useState<Undo | null>(null)
   const entries = useQuery({ ...queries.logEntries(undefined, asked), placeholderData: keepPreviousData })
   const materials = useQuery(queries.materials()).data ?? []
   const nameOf = nameFinder(materials)
@@ -121,19 +128,16 @@ export function LogbookPage() {
           </p>
         </div>
         <Failure error={change.error} nameOf={nameOf} />
-        {takenOut && (
+        {undo && (
           <p role="status" className="mt-2 text-sm">
-            {t('learned.entry.tookOut', { what: whatOf(t, takenOut, nameOf) })}{' '}
+            {t(undo.part.isTakenOut === false ? 'learned.entry.tookOut' : 'learned.entry.mended', {
+              what: whatOf(t, undo.entry, nameOf),
+            })}{' '}
             <button
               className="act min-h-6 cursor-pointer"
-              onClick={() =>
-                change.mutate(
-                  { entry: { ...takenOut, version: takenOut.version + 1 }, part: { isTakenOut: false } },
-                  { onSuccess: () => setTakenOut(null) },
-                )
-              }
+              onClick={() => change.mutate(undo, { onSuccess: () => setUndo(null) })}
             >
-              {t('learned.entry.putBack')}
+              {t(undo.part.isTakenOut === false ? 'learned.entry.putBack' : 'learned.entry.asBefore')}
             </button>
           </p>
         )}
@@ -161,7 +165,16 @@ export function LogbookPage() {
                   isBusy={change.isPending}
                   onNear={() => setAsked({ near: entry.id })}
                   onChange={(part) =>
-                    change.mutate({ entry, part }, { onSuccess: () => part.isTakenOut && setTakenOut(entry) })
+                    change.mutate(
+                      { entry, part },
+                      {
+                        onSuccess: ({ version }) =>
+                          part.isTakenOut && setUndo({ entry: { ...entry, version }, part: { isTakenOut: false } }),
+                      },
+                    )
+                  }
+                  onMended={(version, wasMeasured) =>
+                    setUndo({ entry: { ...entry, version }, part: { wentIn: wasMeasured ? entry.wentIn : null } })
                   }
                 />
               ))}
@@ -171,35 +184,6 @@ export function LogbookPage() {
       )}
     </main>
   )
-}
-
-interface Changed {
-  note?: string
-  isLeftOut?: boolean
-  isTakenOut?: boolean
-}
-
-function useChange() {
-  const client = useQueryClient()
-  return useMutation({
-    mutationFn: ({ entry, part }: { entry: LogEntry; part: Changed }) =>
-      answer(
-        api.PUT('/api/log-entries/{id}/reading', {
-          params: { path: { id: entry.id } },
-          headers: madeFrom(entry.version),
-          body: {
-            actual: entry.actual.lab,
-            note: entry.note,
-            by: entry.by,
-            isLeftOut: entry.isLeftOut,
-            isTakenOut: false,
-            ...part,
-          },
-        }),
-      ),
-    // Every colour is predicted with what the logbook has taught.
-    onSettled: () => client.invalidateQueries(),
-  })
 }
 
 /** What an entry is about. */
@@ -222,6 +206,7 @@ function Entry({
   isBusy,
   onNear,
   onChange,
+  onMended,
 }: {
   entry: LogEntry
   nameOf: NameOf
@@ -230,9 +215,10 @@ function Entry({
   isBusy: boolean
   onNear: () => void
   onChange: (part: Changed) => void
+  onMended: (version: number, wasMeasured: boolean) => void
 }) {
   const { t } = useTranslation()
-  const [note, setNote] = useState<string | null>(null)
+  const [isMended, setMended] = useState(false)
   const what = whatOf(t, entry, nameOf)
   return (
     <li className="border-base-300 grid gap-x-6 border-t sm:grid-cols-[10rem_16rem_minmax(0,1fr)]">
@@ -266,6 +252,9 @@ function Entry({
           <span className="quiet">
             {' '}
             · {colourName(t, entry.actual)} · {t(`readBy.${entry.by}`)}
+            {entry.light !== 'daylight' && ` · ${t(`light.${entry.light}`)}`}
+            {entry.restedHours != null &&
+              ` · ${t('learned.entry.rested', { hours: significant(entry.restedHours, 2) })}`}
             {entry.predictedRange != null &&
               ` · ${t('learned.entry.predictedWithin', { deltaE: deltaE(entry.predictedRange) })}`}
             {entry.isLeftOut && ` · ${t('learned.jar.leftOut')}`}
@@ -282,20 +271,10 @@ function Entry({
             })}
           </p>
         )}
-        {note === null ? (
-          entry.note && <p className="mt-1 max-w-prose whitespace-pre-line">{entry.note}</p>
+        {isMended ? (
+          <MendEntry entry={entry} onMended={onMended} onClose={() => setMended(false)} />
         ) : (
-          <form
-            className="max-w-prose"
-            onSubmit={(event) => {
-              event.preventDefault()
-              onChange({ note })
-              setNote(null)
-            }}
-          >
-            <TextArea label={t('log.note')} value={note} onChange={setNote} />
-            <button className="btn btn-sm mt-1">{t('learned.entry.keep')}</button>
-          </form>
+          entry.note && <p className="mt-1 max-w-prose whitespace-pre-line">{entry.note}</p>
         )}
         <p className="quiet mt-1 text-xs">
           {entry.commissionName}
@@ -306,7 +285,7 @@ function Entry({
             {t('learned.filter.near')}
             <span className="sr-only">: {what}</span>
           </button>
-          <button className="act min-h-6 cursor-pointer" onClick={() => setNote(entry.note)}>
+          <button className="act min-h-6 cursor-pointer" aria-expanded={isMended} onClick={() => setMended(!isMended)}>
             {t('learned.entry.mend')}
             <span className="sr-only">: {what}</span>
           </button>
@@ -340,6 +319,7 @@ function Entry({
             <span className="sr-only">: {what}</span>
           </button>
         </p>
+        {entry.learned && <WentBy learned={entry.learned} nameOf={nameOf} />}
         {entry.hasTaught && <Taught id={entry.id} isPaste={entry.subject === 'paste'} nameOf={nameOf} />}
       </div>
     </li>

@@ -55,6 +55,14 @@ export function Taught({ id, isPaste, nameOf }: { id: string; isPaste: boolean; 
               })}
             </li>
           ))}
+          {taught.data.rest && (
+            <li>
+              {t('learned.entry.rest', {
+                before: percent(taught.data.rest.timesBefore),
+                after: percent(taught.data.rest.timesAfter),
+              })}
+            </li>
+          )}
           {taught.data.zone && (
             <li>
               {t('learned.entry.zoneSurer', {
