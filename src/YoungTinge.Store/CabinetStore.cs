@@ -24,7 +24,11 @@ public abstract record SaveMaterialsResult
 }
 
 /// <summary>A cabinet as the logbook has taught it to be, with what is known of its jars and of the hand.</summary>
-public sealed record Taught(Materials Cabinet, LearnedJars Jars, LearnedFinish Finish);
+public sealed record Taught(Materials Cabinet, LearnedJars Jars, LearnedFinish Finish)
+{
+    /// <summary>Entries that say again what another has said.</summary>
+    public required IReadOnlySet<Guid> Repeats { get; init; }
+}
 
 public enum RemoveMaterialResult
 {
@@ -38,7 +42,9 @@ public enum RemoveMaterialResult
 public sealed class CabinetStore(NpgsqlDataSource dataSource)
 {
     /// <summary>What was learned last in each studio, and from what.</summary>
-    private readonly ConcurrentDictionary<Guid, (string State, LearnedJars Jars, LearnedFinish Finish)> learned = new();
+    private readonly ConcurrentDictionary<Guid, Known> learned = new();
+
+    private sealed record Known(string State, LearnedJars Jars, LearnedFinish Finish, IReadOnlySet<Guid> Repeats);
 
     /// <summary>The cabinet as the logbook has taught it to be: what colours are predicted with.</summary>
     public async Task<Materials> LoadAsync(Guid studioId, CancellationToken cancel) => (await LoadLearnedAsync(studioId, cancel)).Cabinet;
@@ -54,16 +60,16 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
     public async Task<Taught> LoadLearnedAsync(Guid studioId, CancellationToken cancel)
     {
         var listed = await ListedAsync(studioId, cancel);
-        if (await LearnedAsync(studioId, listed, cancel) is var (jars, finish))
-            return new Taught(finish.Taught(listed.With(jars)), jars, finish);
+        if (await LearnedAsync(studioId, listed, cancel) is var (_, jars, finish, repeats))
+            return new Taught(finish.Taught(listed.With(jars)), jars, finish) { Repeats = repeats };
         var nothing = new LogbookReadings(listed, [], [], Today);
-        return new Taught(listed, nothing.Learn(), nothing.LearnFinish(nothing.Learn(), [], Today));
+        return new Taught(listed, nothing.Learn(), nothing.LearnFinish(nothing.Learn(), [], Today)) { Repeats = nothing.Repeats };
     }
 
     private static DateTimeOffset Today => new(DateTimeOffset.UtcNow.Date, TimeSpan.Zero);
 
     /// <returns>Null if there is nothing to learn from.</returns>
-    private async Task<(LearnedJars Jars, LearnedFinish Finish)?> LearnedAsync(Guid studioId, Materials listed, CancellationToken cancel)
+    private async Task<Known?> LearnedAsync(Guid studioId, Materials listed, CancellationToken cancel)
     {
         string state;
         await using (var command = dataSource.CreateCommand("""
@@ -80,12 +86,11 @@ public sealed class CabinetStore(NpgsqlDataSource dataSource)
         }
 
         if (learned.TryGetValue(studioId, out var known) && known.State == state)
-            return (known.Jars, known.Finish);
+            return known;
         var readings = await ReadingsAsync(studioId, listed, cancel);
-        var jars = readings.Learn(known.Jars);
+        var jars = readings.Learn(known?.Jars);
         var finish = readings.LearnFinish(jars, readings.UsedZones, readings.At);
-        learned[studioId] = (state, jars, finish);
-        return (jars, finish);
+        return learned[studioId] = new Known(state, jars, finish, readings.Repeats);
     }
 
     /// <param name="listed">Its cabinet.</param>

@@ -17,9 +17,19 @@ public sealed record LogbookReadings(Materials Listed, IReadOnlyList<LogEntry> P
     private readonly IReadOnlyDictionary<string, KubelkaMunkSpectra> bases = Listed.All.OfType<PasteBase>().ToDictionary(paste => paste.Id, paste => paste.Optics);
 
     /// <summary>What is learned from.</summary>
-    public IReadOnlyList<PasteReading> UsedPastes => [.. Pastes.Where(entry => !entry.IsLeftOut).Select(Of)];
+    public IReadOnlyList<PasteReading> UsedPastes => [.. Pastes.Where(IsUsed).Select(Of)];
 
-    public IReadOnlyList<FinishReading> UsedZones => [.. Zones.Where(entry => !entry.IsLeftOut).Select(OfZone)];
+    public IReadOnlyList<FinishReading> UsedZones => [.. Zones.Where(IsUsed).Select(OfZone)];
+
+    /// <summary>
+    /// Entries that say again, to the last digit, what an instrument has read of the same paste or zone: the same picture looked at twice, or the same figure noted twice. An eye may well find the same again.
+    /// They teach nothing more.
+    /// </summary>
+    public IReadOnlySet<Guid> Repeats { get; } = Pastes.Concat(Zones).Where(entry => !entry.IsLeftOut && entry.By != ReadBy.Eye)
+        .GroupBy(entry => (entry.By, entry.Actual, entry.Subject, entry.PieceId, entry.RestedHours, entry.Mix!.BaseId, string.Join(' ', entry.Mix.Doses.Select(dose => $"{dose.ColourantId} {dose.Lot} {dose.GPer100g:R}"))))
+        .SelectMany(same => same.Skip(1)).Select(entry => entry.Id).ToHashSet();
+
+    private bool IsUsed(LogEntry entry) => !entry.IsLeftOut && !Repeats.Contains(entry.Id);
 
     /// <param name="before">What was known last.</param>
     public LearnedJars Learn(LearnedJars? before = null) => Learn(UsedPastes, At, before);

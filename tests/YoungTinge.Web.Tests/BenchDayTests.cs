@@ -138,6 +138,11 @@ public sealed class BenchDayTests(DemoApplication application) : ApiTest(applica
         await TellAsync(Guid.NewGuid(), Touched(true, 140));
         Assert.NotNull(await RecentAsync(operation));
         Assert.Equal(before + 2, await TouchesAsync());
+        var dryTimes = await GetAsync("/api/dry-times");
+        var newest = dryTimes["touches"]![0]!;
+        Assert.Equal((true, 140.0, (double)operation["waitMinutes"]!), ((bool)newest["isDry"]!, (double)newest["minutes"]!, (double)newest["plannedMinutes"]!));
+        Assert.Equal(operation["lots"]!.ToJsonString(), newest["lots"]!.ToJsonString());
+        Assert.Equal((await BenchAsync())["learned"]!.ToJsonString(), dryTimes["learned"]!.ToJsonString());
         // It was not dry after all.
         await TellAsync(Guid.NewGuid(), TakeBack(operation));
         Assert.Equal(before + 1, await TouchesAsync());

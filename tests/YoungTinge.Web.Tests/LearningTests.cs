@@ -192,6 +192,29 @@ public sealed class LearningTests(DemoApplication application) : ApiTest(applica
         Assert.Equal((before, handBefore.ToJsonString()), (await RestAsync(), (await GetAsync("/api/hand")).ToJsonString()));
     }
 
+    /// <summary>The same picture looked at twice is no second reading; two of an eye that agrees with itself are.</summary>
+    [Fact]
+    public async Task What_is_noted_twice_counts_once()
+    {
+        const string colour = "ember";
+        async Task<double> KnownAsync() => (double)(await GetAsync($"/api/materials/{colour}/jar"))["now"]!["high"]!;
+        var actual = Rested(await LookAsync(0.4, colour));
+        var (once, taughtOnce) = (await LogAsync(0.3, actual, colour), await KnownAsync());
+        var (twice, taughtTwice) = (await LogAsync(0.3, actual, colour), await KnownAsync());
+        Assert.Equal(taughtOnce, taughtTwice, 9);
+        Assert.Equal((false, true, false), ((bool)(await EntryAsync(once))["isRepeat"]!, (bool)(await EntryAsync(twice))["isRepeat"]!, (bool)(await EntryAsync(twice))["hasTaught"]!));
+        // Where the first is left out the other takes its place.
+        Assert.Equal(HttpStatusCode.OK, (await ChangeAsync(await EntryAsync(once), "isLeftOut", true)).StatusCode);
+        Assert.False((bool)(await EntryAsync(twice))["isRepeat"]!);
+        Assert.Equal(taughtOnce, await KnownAsync(), 6);
+        foreach (var id in new[] { once, twice })
+            Assert.Equal(HttpStatusCode.OK, (await ChangeAsync(await EntryAsync(id), "by", "eye")).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await ChangeAsync(await EntryAsync(once), "isLeftOut", false)).StatusCode);
+        Assert.False((bool)(await EntryAsync(twice))["isRepeat"]!);
+        foreach (var id in new[] { once, twice })
+            Assert.Equal(HttpStatusCode.OK, (await ChangeAsync(await EntryAsync(id), "isTakenOut", true)).StatusCode);
+    }
+
     /// <summary>What is shown before an entry is written, what the entry says, and what a wrong one says once it is mended, are the same.</summary>
     [Fact]
     public async Task What_went_in_is_mended_and_predicted_as_if_it_had_been_noted_right()

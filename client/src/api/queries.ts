@@ -298,6 +298,8 @@ export const queries = {
   logNext: () =>
     queryOptions({ queryKey: ['log-next'], queryFn: ({ signal }) => answer(api.GET('/api/log-next', { signal })) }),
   hand: () => queryOptions({ queryKey: ['hand'], queryFn: ({ signal }) => answer(api.GET('/api/hand', { signal })) }),
+  dryTimes: () =>
+    queryOptions({ queryKey: ['dry-times'], queryFn: ({ signal }) => answer(api.GET('/api/dry-times', { signal })) }),
   taught: (id: string) =>
     queryOptions({
       queryKey: ['taught', id],

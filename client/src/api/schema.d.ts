@@ -2104,6 +2104,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/dry-times": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How things dried: what was found when pieces were touched at the bench, and what that has taught. */
+        get: operations["getDryTimes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/practice": {
         parameters: {
             query?: never;
@@ -4266,6 +4283,40 @@ export interface components {
              */
             fromBefore: number;
         };
+        GetDryTimesAnswer: {
+            /** @description How many times as long things dry here as the house figures say. */
+            learned: components["schemas"]["LearnedFactor"];
+            /** @description The newest first. */
+            touches: components["schemas"]["GetDryTimesTouchView"][];
+        };
+        GetDryTimesTouchView: {
+            /**
+             * Format: uuid
+             * @description Its id: of a material lower-case words joined by hyphens, of anything else a UUID.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description When, in UTC.
+             */
+            at: string;
+            /** @description As dry as they had to be. */
+            isDry: boolean;
+            /**
+             * Format: double
+             * @description Since they were laid out; null if that is not known.
+             */
+            minutes: null | number;
+            /**
+             * Format: double
+             * @description That it was to take. In minutes.
+             */
+            plannedMinutes: number;
+            /** @description That were touched; empty if they are gone. */
+            lots: components["schemas"]["LotView"][];
+            /** @description Who touched them; empty if that is not known. */
+            by: string;
+        };
         GetDustDayAnswer: {
             /** @description The commission that it belongs to. */
             commission: components["schemas"]["CommissionView"];
@@ -5512,6 +5563,8 @@ export interface components {
             hasTaught: boolean;
             /** @description It stands apart, and is hardly believed. */
             isOutlier: boolean;
+            /** @description It says again what another entry has said, and teaches nothing more. */
+            isRepeat: boolean;
             /** @description It can be made again. */
             isPieceKnown: boolean;
             /** @description A note in the maker's words; may be empty. */
@@ -21143,6 +21196,62 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GetHandAnswer"];
+                };
+            };
+            /** @description The request could not be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Sign in first. Name and password do not belong together. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description Something went wrong here. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+            /** @description The database does not answer. Much is being computed just now. Try again in a moment. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ApiProblem"];
+                };
+            };
+        };
+    };
+    getDryTimes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GetDryTimesAnswer"];
                 };
             };
             /** @description The request could not be read. */

@@ -274,6 +274,7 @@ public static class Server
         LogNext.Map(api);
         MakeAgain.Map(api);
         GetHand.Map(api);
+        GetDryTimes.Map(api);
         Practising.Map(api);
         GetJar.Map(api);
         api.MapFallback(NoSuchAddress.Answer);

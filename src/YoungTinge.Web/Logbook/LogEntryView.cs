@@ -19,11 +19,12 @@ namespace YoungTinge.Web.Logbook;
 /// <param name="IsLeftOut">Nothing is learned of it.</param>
 /// <param name="HasTaught">Something is learned of it.</param>
 /// <param name="IsOutlier">It stands apart, and is hardly believed.</param>
+/// <param name="IsRepeat">It says again what another entry has said, and teaches nothing more.</param>
 /// <param name="IsPieceKnown">It can be made again.</param>
 /// <param name="Version">To send with a change of it.</param>
 public sealed record LogEntryView(
     Guid Id, Guid? PieceId, string PieceName, Guid? FlowerId, string FlowerName, string CommissionName, LogSubject Subject,
-    ColourView Predicted, ColourView Actual, Difference Difference, double? PredictedRange, LoggedMix? Mix, MeasuredPaste? WentIn, ReadBy By, LightKind Light, double? RestedHours, LoggedLearning? Learned, string LoggedBy, bool IsLeftOut, bool HasTaught, bool IsOutlier, bool IsPieceKnown, string Note, DateTimeOffset LoggedAt, int Version)
+    ColourView Predicted, ColourView Actual, Difference Difference, double? PredictedRange, LoggedMix? Mix, MeasuredPaste? WentIn, ReadBy By, LightKind Light, double? RestedHours, LoggedLearning? Learned, string LoggedBy, bool IsLeftOut, bool HasTaught, bool IsOutlier, bool IsRepeat, bool IsPieceKnown, string Note, DateTimeOffset LoggedAt, int Version)
 {
     public static LogEntryView From(NamedLogEntry named, Taught taught)
     {
@@ -32,6 +33,6 @@ public sealed record LogEntryView(
             entry.Id, entry.PieceId, named.PieceName, named.FlowerId, named.FlowerName, named.CommissionName, entry.Subject,
             ColourView.From(entry.Predicted), ColourView.From(entry.Actual), Difference.Of(entry.Actual, entry.Predicted),
             entry.PredictedRange, entry.Mix, entry.Subject == LogSubject.Paste ? entry.Mix?.Measured : null, entry.By, entry.Light, entry.RestedHours, entry.Learned, entry.LoggedBy, entry.IsLeftOut,
-            taught.Jars.Trust.ContainsKey(entry.Id) || taught.Finish.Trust.ContainsKey(entry.Id), taught.Jars.IsOutlier(entry.Id) || taught.Finish.IsOutlier(entry.Id), entry is { Piece: not null, Plan: not null }, entry.Note, entry.LoggedAt, entry.Version);
+            taught.Jars.Trust.ContainsKey(entry.Id) || taught.Finish.Trust.ContainsKey(entry.Id), taught.Jars.IsOutlier(entry.Id) || taught.Finish.IsOutlier(entry.Id), taught.Repeats.Contains(entry.Id), entry is { Piece: not null, Plan: not null }, entry.Note, entry.LoggedAt, entry.Version);
     }
 }

@@ -9,7 +9,13 @@ namespace YoungTinge.Web.Shared;
 /// <param name="PieceId">Null for whole flowers.</param>
 /// <param name="PasteG">Of a paste, what goes to it; null for all else.</param>
 /// <param name="Shade">Of a run, the one that goes to it, from 1; null for all else.</param>
-public sealed record LotView(Guid FlowerId, string FlowerName, Guid? PieceId, string? PieceName, int Count, double? PasteG, int? Shade);
+public sealed record LotView(Guid FlowerId, string FlowerName, Guid? PieceId, string? PieceName, int Count, double? PasteG, int? Shade)
+{
+    internal static IReadOnlyList<LotView> Of(Operation operation, StudioWork work) =>
+        [.. operation.Lots.Select(lot => new LotView(lot.FlowerId, work.FlowerName(lot.FlowerId) ?? "", lot.PieceId, lot.PieceId is { } piece ? work.Find(piece)?.Piece.Name : null, lot.Count,
+            operation.Block?.Uses.FirstOrDefault(use => use.PieceId == lot.PieceId)?.Grams,
+            operation.Block is { Kind: BlockKind.Ombre } && lot.PieceId is { } shaded && work.Find(shaded)?.Source is ShadePaste shade ? shade.Shade + 1 : null))];
+}
 
 /// <summary>How one paste is mixed.</summary>
 /// <param name="WeighG">White that is weighed by itself.</param>
@@ -38,10 +44,7 @@ public sealed record OperationView(
     {
         var (print, tick) = (PrintOf(operation), work.Ticks.GetValueOrDefault(operation.Id));
         return new OperationView(
-            operation.Id, operation.Phase, operation.Step,
-            [.. operation.Lots.Select(lot => new LotView(lot.FlowerId, work.FlowerName(lot.FlowerId) ?? "", lot.PieceId, lot.PieceId is { } piece ? work.Find(piece)?.Piece.Name : null, lot.Count,
-                operation.Block?.Uses.FirstOrDefault(use => use.PieceId == lot.PieceId)?.Grams,
-                operation.Block is { Kind: BlockKind.Ombre } && lot.PieceId is { } shaded && work.Find(shaded)?.Source is ShadePaste shade ? shade.Shade + 1 : null))],
+            operation.Id, operation.Phase, operation.Step, LotView.Of(operation, work),
             operation.SetUpMinutes + operation.HandMinutes, operation.WaitMinutes,
             (operation.Step as MixPot)?.Pot.Colour is { } colour ? ColourView.From(colour) : operation.Coat is { } coat ? ColourView.OfPot(coat) : operation.Block is { } block ? ColourView.From(block.Colour) : null,
             print, tick?.At, tick?.By ?? "", HasChanged(tick, print), operation.IsOnStanding, operation.FlowersAtOnce,

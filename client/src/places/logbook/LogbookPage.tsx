@@ -15,6 +15,7 @@ import type { NameOf } from '../../shared/words'
 import { colourName, dayWords, deltaE, differenceWords, nameFinder } from '../../shared/words'
 import { againOf } from '../mixing/starts'
 import { storeTable } from '../mixing/tableState'
+import { DryTimes } from './DryTimes'
 import { Hand } from './Hand'
 import { LogNext } from './LogNext'
 import { MakeAgain } from './MakeAgain'
@@ -46,7 +47,8 @@ export function LogbookPage() {
   const flowers = useQuery(queries.logEntries()).data?.map((one) => one.flowerName) ?? []
   const next = useQuery(queries.logNext())
   const hand = useQuery(queries.hand())
-  if (!entries.data || next.isLoading || hand.isLoading)
+  const dryTimes = useQuery(queries.dryTimes())
+  if (!entries.data || next.isLoading || hand.isLoading || dryTimes.isLoading)
     return entries.error ? <Unreadable error={entries.error} retry={() => void entries.refetch()} /> : <Reading />
   const isAsked = Object.values(asked).some((one) => one !== undefined && one !== '')
   // In the order of their newest entries.
@@ -65,6 +67,7 @@ export function LogbookPage() {
           </Link>
         </p>
         <Hand />
+        <DryTimes />
         <LogNext nameOf={nameOf} />
         <div className="mt-4 flex flex-wrap items-end gap-3">
           <TextField
@@ -258,6 +261,7 @@ function Entry({
             {entry.predictedRange != null &&
               ` · ${t('learned.entry.predictedWithin', { deltaE: deltaE(entry.predictedRange) })}`}
             {entry.isLeftOut && ` · ${t('learned.jar.leftOut')}`}
+            {entry.isRepeat && ` · ${t('learned.entry.repeat')}`}
             {entry.isOutlier && ` · ${t('learned.jar.outlier')}`}
           </span>
         </p>
