@@ -1,5 +1,6 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Advice;
+using YoungTinge.Core.Learning;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Store.People;
 
@@ -16,16 +17,12 @@ public static class StudioRules
 {
     public const int LongestName = 120;
     public const int LongestNote = 2000;
-
-    /// <summary>After a month nobody waits for colour to come out.</summary>
-    public const double MostRestedHours = 720;
     public const int MostFlowers = 5000;
 
     public const int LongestPlace = 300;
     public const int LongestKeptIn = 120;
     public const int LongestTimeZone = 60;
     public const int MostMarginDays = 60;
-    public const int MostDoses = 8;
     public const double ColdestCelsius = -10;
     public const double WarmestCelsius = 50;
 
@@ -170,8 +167,8 @@ public static class StudioRules
     {
         if (!materials.Has<PasteBase>(baseId))
             yield return new Fault($"{path}.baseId", "unknownMaterial");
-        if (colourantIds.Count > MostDoses)
-            yield return new Fault($"{path}.doses", "tooManyInMix", MostDoses);
+        if (colourantIds.Count > PasteRecipe.MostDoses)
+            yield return new Fault($"{path}.doses", "tooManyInMix", PasteRecipe.MostDoses);
         foreach (var (i, id) in colourantIds.Index())
         {
             if (!materials.Has<Colourant>(id))
@@ -184,8 +181,8 @@ public static class StudioRules
     /// <summary>How long what is logged had rested: a paste, and no longer than colour can take to come out.</summary>
     public static IEnumerable<Fault> OfRest(double? restedHours, LogSubject subject)
     {
-        if (restedHours is { } hours && hours is not (>= 0 and <= MostRestedHours))
-            yield return new Fault("restedHours", "restedTooLong", MostRestedHours);
+        if (restedHours is { } hours && hours is not (>= 0 and <= PasteReading.MostRestedHours))
+            yield return new Fault("restedHours", "restedTooLong", PasteReading.MostRestedHours);
         if (restedHours is not null && subject != LogSubject.Paste)
             yield return new Fault("restedHours", "restedNoPaste");
     }

@@ -67,7 +67,7 @@ public class AnyFileTests
     {
         var row = new LogRow(Guid.NewGuid(), Guid.NewGuid(), $"C{texts[0]}", $"F{texts[1]}", $"P{texts[2]}", null, new Lab(80, 1, 2), new Lab(79.25, -3, 4.5), texts[3], DateTimeOffset.UnixEpoch.AddYears(56));
         PieceName[] pieces = [new(row.PieceId, row.Commission, row.Flower, row.Piece)];
-        foreach (var result in new[] { LogTable.ReadCsv(Encoding.UTF8.GetBytes(LogTable.WriteCsv([row])), pieces, new HashSet<Guid>()), LogTable.ReadJson(Encoding.UTF8.GetBytes(LogTable.WriteJson([row])), pieces, new HashSet<Guid>()) })
+        foreach (var result in new[] { LogTable.ReadCsv(Encoding.UTF8.GetBytes(LogTable.WriteCsv([row])), pieces, new HashSet<Guid>(), Cabinet), LogTable.ReadJson(Encoding.UTF8.GetBytes(LogTable.WriteJson([row])), pieces, new HashSet<Guid>(), Cabinet) })
         {
             var line = Assert.Single(Assert.IsType<TableResult<LogRow>.Read>(result).Lines);
             Assert.True(line.State == LineState.New, string.Join(", ", line.Problems));
@@ -75,7 +75,7 @@ public class AnyFileTests
         }
 
         // Also when the piece has been taken out since: what is in the logbook stays there.
-        Assert.Equal(LineState.Same, Assert.Single(Assert.IsType<TableResult<LogRow>.Read>(LogTable.ReadCsv(Encoding.UTF8.GetBytes(LogTable.WriteCsv([row])), [], new HashSet<Guid> { row.Id })).Lines).State);
+        Assert.Equal(LineState.Same, Assert.Single(Assert.IsType<TableResult<LogRow>.Read>(LogTable.ReadCsv(Encoding.UTF8.GetBytes(LogTable.WriteCsv([row])), [], new HashSet<Guid> { row.Id }, Cabinet)).Lines).State);
     }, turns: 1000);
 
     [Fact]
@@ -111,7 +111,7 @@ public class AnyFileTests
 
     [Fact]
     public void Any_logbook_file_is_read_or_refused() => Damaged(Log).Holds(
-        file => LogTable.ReadCsv(file, [new PieceName(Guid.Empty, "Name of the commission", "Name of the flower", "Name of the piece")], new HashSet<Guid>()), turns: 400);
+        file => LogTable.ReadCsv(file, [new PieceName(Guid.Empty, "Name of the commission", "Name of the flower", "Name of the piece")], new HashSet<Guid>(), Cabinet), turns: 400);
 
     [Fact]
     public void Any_palette_is_read_or_refused()

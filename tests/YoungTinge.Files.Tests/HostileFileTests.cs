@@ -20,8 +20,8 @@ public class HostileFileTests
         ("spectra", SpectralReadings.LargestBytes, file => SpectralReadings.Read(file)),
         ("cabinet CSV", LargestTable, file => CabinetTable.ReadCsv(file, Cabinet)),
         ("cabinet JSON", LargestTable, file => CabinetTable.ReadJson(file, Cabinet)),
-        ("logbook CSV", LargestTable, file => LogTable.ReadCsv(file, [], new HashSet<Guid>())),
-        ("logbook JSON", LargestTable, file => LogTable.ReadJson(file, [], new HashSet<Guid>())),
+        ("logbook CSV", LargestTable, file => LogTable.ReadCsv(file, [], new HashSet<Guid>(), Cabinet)),
+        ("logbook JSON", LargestTable, file => LogTable.ReadJson(file, [], new HashSet<Guid>(), Cabinet)),
         ("picture", LargestTable, file => PictureFile.Read(file)),
     ];
 

@@ -1,6 +1,9 @@
 using System.Net;
 using System.Net.Http.Json;
+using System.Text;
 using System.Text.Json.Nodes;
+using YoungTinge.Core.Cabinet;
+using YoungTinge.Core.Colour;
 using YoungTinge.Testing;
 
 namespace YoungTinge.Web.Tests;
@@ -307,6 +310,39 @@ public sealed class LearningTests(DemoApplication application) : ApiTest(applica
         var next = (await GetAsync("/api/log-next")).AsArray();
         Assert.NotEmpty(next);
         Assert.Equal(next.Select(one => (double)one!["falls"]!).OrderDescending(), next.Select(one => (double)one!["falls"]!));
+    }
+
+    /// <summary>A logbook of years that was kept elsewhere: what it knows is learned, what is odd in it spoils nothing, and pages stay quick.</summary>
+    [Fact]
+    public async Task Five_thousand_old_entries_teach_and_nothing_goes_wild()
+    {
+        var random = new Random(11);
+        var listed = StarterCabinet.Load();
+        var colours = listed.All.OfType<Colourant>().Select(one => one.Id).Order().Take(12).ToList();
+        // Half of the jars are a quarter stronger than their lists. Every fiftieth entry is of something else altogether.
+        bool IsStrong(string id) => colours.IndexOf(id) % 2 == 0;
+        var cabinet = listed.With(listed.All.Select(material => material is Colourant colour && IsStrong(colour.Id) ? colour with { Optics = colour.Optics.Times(1.25) } : material));
+        var lines = Enumerable.Range(0, 4900).Select(i =>
+        {
+            var doses = colours.OrderBy(_ => random.Next()).Take(1 + random.Next(2)).Select(id => new Dose(id, 0.05 + 0.4 * random.NextDouble())).ToList();
+            var seen = i % 50 == 0 ? new Lab(20, 60, 60) : PasteOptics.ColourOf(new PasteRecipe("bright-white-paste", doses), cabinet);
+            double Off() => random.NextDouble() - 0.5;
+            return FormattableString.Invariant($"{new DateTime(2020, 1, 1).AddHours(9 * i):yyyy-MM-ddTHH:mm:ssZ},paste,80,0,0,{seen.L + Off()},{seen.A + Off()},{seen.B + Off()},reader,bright-white-paste,{string.Join(";", doses.Select(dose => FormattableString.Invariant($"{dose.ColourantId}={dose.GPer100g}")))}");
+        });
+        var csv = Encoding.UTF8.GetBytes("logged_at,of,predicted_l,predicted_a,predicted_b,actual_l,actual_a,actual_b,read_by,paste,colours\n" + string.Join('\n', lines));
+        var answer = await Http.PostAsync("/api/files/logbook", new ByteArrayContent(csv));
+        Assert.True(answer.IsSuccessStatusCode, await answer.Content.ReadAsStringAsync());
+        foreach (var colour in colours.Take(4))
+        {
+            var jar = await GetAsync($"/api/materials/{colour}/jar");
+            Assert.InRange((double)jar["now"]!["times"]!, (IsStrong(colour) ? 1.25 : 1) * 0.96, (IsStrong(colour) ? 1.25 : 1) * 1.04);
+            Assert.InRange((double)(await LookAsync(0.3, colour))["range"]!, 0.05, 2.5);
+        }
+
+        Assert.Equal(500, (await GetAsync("/api/log-entries")).AsArray().Count);
+        // Out again, and in again: all of it is there already.
+        var again = await Http.PostAsync("/api/files/logbook", new ByteArrayContent(await Http.GetByteArrayAsync("/api/files/logbook.csv")));
+        Assert.Equal(0, (int)(await again.Content.ReadFromJsonAsync<JsonNode>())!["new"]!);
     }
 
     [Fact]

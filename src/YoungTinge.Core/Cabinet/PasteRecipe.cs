@@ -7,6 +7,9 @@ public sealed record Dose(string ColourantId, double GPer100g);
 /// <summary>A paste and what is kneaded into it; no doses is the paste as it comes.</summary>
 public sealed record PasteRecipe(string BaseId, IReadOnlyList<Dose> Doses)
 {
+    /// <summary>Of more colours nobody mixes a paste.</summary>
+    public const int MostDoses = 8;
+
     /// <summary>The same for what is mixed as one paste.</summary>
     internal string Key => BaseId + string.Concat(Doses.OrderBy(dose => dose.ColourantId, StringComparer.Ordinal).Select(dose => FormattableString.Invariant($"|{dose.ColourantId} {dose.GPer100g:R}")));
 

@@ -34,7 +34,10 @@ public readonly record struct JarDose(string JarId, double GPer100g, Counted? Co
 /// <param name="Colour">Under daylight.</param>
 public sealed record PasteReading(Guid Id, DateTimeOffset At, string BaseId, IReadOnlyList<JarDose> Doses, ReadBy By, Lab Colour)
 {
-    /// <summary>Since it was kneaded, 0 or more; null when its colour had come out.</summary>
+    /// <summary>After a month nobody waits for colour to come out.</summary>
+    public const double MostRestedHours = 720;
+
+    /// <summary>Since it was kneaded, 0 to <see cref="MostRestedHours"/>; null when its colour had come out.</summary>
     public double? RestedHours { get; init; }
 
     /// <summary>That it was looked at in.</summary>

@@ -23,10 +23,10 @@ public static class Downloads
             TextDownload.Of(CabinetTable.WriteJson((await LoadAsync(studio, cabinet, cancel)).All), Json, "cabinet.json")).Named("getCabinetJson", "The cabinet as JSON.", Json);
         files.MapGet("/cabinet-template.csv", () => TextDownload.Of(CabinetTable.Template(), TextDownload.Csv, "cabinet-template.csv")).Named("getCabinetTemplate", "An empty table of the cabinet, to fill in.", TextDownload.Csv);
         files.MapGet("/cabinet.schema.json", () => TextDownload.Of(OpenJson.SchemaOf<CabinetFile>("Young Tinge cabinet"), Json, "cabinet.schema.json")).Named("getCabinetSchema", "The JSON Schema of a cabinet file.", Json);
-        files.MapGet("/logbook.csv", async (CurrentStudio studio, LogbookStore logbook, CancellationToken cancel) =>
-            TextDownload.Of(LogTable.WriteCsv(await RowsAsync(studio, logbook, cancel)), TextDownload.Csv, "logbook.csv")).Named("getLogbookCsv", "The logbook as a table.", TextDownload.Csv);
-        files.MapGet("/logbook.json", async (CurrentStudio studio, LogbookStore logbook, CancellationToken cancel) =>
-            TextDownload.Of(LogTable.WriteJson(await RowsAsync(studio, logbook, cancel)), Json, "logbook.json")).Named("getLogbookJson", "The logbook as JSON.", Json);
+        files.MapGet("/logbook.csv", async (CurrentStudio studio, LogbookStore logbook, CabinetStore cabinet, CancellationToken cancel) =>
+            TextDownload.Of(LogTable.WriteCsv(await RowsAsync(studio, logbook, cabinet, cancel)), TextDownload.Csv, "logbook.csv")).Named("getLogbookCsv", "The logbook as a table.", TextDownload.Csv);
+        files.MapGet("/logbook.json", async (CurrentStudio studio, LogbookStore logbook, CabinetStore cabinet, CancellationToken cancel) =>
+            TextDownload.Of(LogTable.WriteJson(await RowsAsync(studio, logbook, cabinet, cancel)), Json, "logbook.json")).Named("getLogbookJson", "The logbook as JSON.", Json);
         files.MapGet("/logbook-template.csv", () => TextDownload.Of(LogTable.Template(), TextDownload.Csv, "logbook-template.csv")).Named("getLogbookTemplate", "An empty table of the logbook, to fill in.", TextDownload.Csv);
         files.MapGet("/logbook.schema.json", () => TextDownload.Of(OpenJson.SchemaOf<LogFile>("Young Tinge logbook"), Json, "logbook.schema.json")).Named("getLogbookSchema", "The JSON Schema of a logbook file.", Json);
         files.MapGet("/spectra.txt", async (CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) =>
@@ -38,8 +38,11 @@ public static class Downloads
 
     private static async Task<Materials> LoadAsync(CurrentStudio studio, CabinetStore cabinet, CancellationToken cancel) => await cabinet.ListedAsync(studio.Id, cancel);
 
-    private static async Task<IReadOnlyList<LogRow>> RowsAsync(CurrentStudio studio, LogbookStore logbook, CancellationToken cancel) =>
-        [.. (await logbook.ListAsync(studio.Id, null, MostEntries, cancel)).Select(LogRows.From)];
+    private static async Task<IReadOnlyList<LogRow>> RowsAsync(CurrentStudio studio, LogbookStore logbook, CabinetStore cabinet, CancellationToken cancel)
+    {
+        var listed = await cabinet.ListedAsync(studio.Id, cancel);
+        return [.. (await logbook.ListAsync(studio.Id, null, MostEntries, cancel)).Select(entry => LogRows.From(entry, listed))];
+    }
 
     /// <summary>What was read of dabs; of materials without, what their figures tell: a colour as its chip, a thing as its face.</summary>
     private static List<SpectralReading> Readings(Materials materials)

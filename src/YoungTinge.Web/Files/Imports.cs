@@ -66,15 +66,16 @@ public static class Imports
     }
 
     private static async Task<IResult> PreviewLogbook(
-        HttpRequest request, CurrentStudio studio, LogbookStore logbook, CommissionStore commissions, PieceStore pieces, CancellationToken cancel) =>
-        TypedResults.Ok(View("", await ReadLogbookAsync(request, studio, logbook, commissions, pieces, cancel)));
+        HttpRequest request, CurrentStudio studio, LogbookStore logbook, CabinetStore cabinet, CommissionStore commissions, PieceStore pieces, CancellationToken cancel) =>
+        TypedResults.Ok(View("", await ReadLogbookAsync(request, studio, logbook, cabinet, commissions, pieces, cancel)));
 
     private static async Task<IResult> TakeLogbook(
-        HttpRequest request, CurrentStudio studio, LogbookStore logbook, CommissionStore commissions, PieceStore pieces, CancellationToken cancel)
+        HttpRequest request, CurrentStudio studio, LogbookStore logbook, CabinetStore cabinet, CommissionStore commissions, PieceStore pieces, CancellationToken cancel)
     {
-        if (Whole(await ReadLogbookAsync(request, studio, logbook, commissions, pieces, cancel)) is not { } lines)
+        if (Whole(await ReadLogbookAsync(request, studio, logbook, cabinet, commissions, pieces, cancel)) is not { } lines)
             return Refused();
-        var entries = lines.Where(line => line.State == LineState.New).Select(line => LogRows.ToEntry(line.Value!)).ToList();
+        var listed = await cabinet.ListedAsync(studio.Id, cancel);
+        var entries = lines.Where(line => line.State == LineState.New).Select(line => LogRows.ToEntry(line.Value!, listed)).ToList();
         await logbook.AddAllAsync(studio.Id, entries, cancel);
         return TypedResults.Ok(new Answer(entries.Count, 0));
     }
@@ -95,7 +96,7 @@ public static class Imports
     }
 
     private static async Task<TableResult<LogRow>> ReadLogbookAsync(
-        HttpRequest request, CurrentStudio studio, LogbookStore logbook, CommissionStore commissions, PieceStore pieces, CancellationToken cancel)
+        HttpRequest request, CurrentStudio studio, LogbookStore logbook, CabinetStore cabinet, CommissionStore commissions, PieceStore pieces, CancellationToken cancel)
     {
         var file = await request.ReadFileAsync(cancel);
         var studioId = studio.Id;
@@ -106,7 +107,8 @@ public static class Imports
         var names = (await pieces.ListAsync(studioId, null, cancel)).Where(piece => flowerOf.ContainsKey(piece.FlowerId))
             .Select(piece => new PieceName(piece.Id, commissionOf[flowerOf[piece.FlowerId].CommissionId], flowerOf[piece.FlowerId].Name, piece.Piece.Name)).ToList();
         var known = (await logbook.ListAsync(studioId, null, int.MaxValue, cancel)).Select(named => named.Entry.Id).ToHashSet();
-        return IsJson(file) ? LogTable.ReadJson(file, names, known) : LogTable.ReadCsv(file, names, known);
+        var listed = await cabinet.ListedAsync(studioId, cancel);
+        return IsJson(file) ? LogTable.ReadJson(file, names, known, listed) : LogTable.ReadCsv(file, names, known, listed);
     }
 
     /// <summary>Every line; null if one of them is bad, or the file could not be read.</summary>

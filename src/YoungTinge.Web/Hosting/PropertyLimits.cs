@@ -7,6 +7,7 @@ using YoungTinge.Core.Coats.Advice;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Flowers;
+using YoungTinge.Core.Learning;
 using YoungTinge.Core.Marble;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Core.Ombre;
@@ -166,9 +167,9 @@ internal static class PropertyLimits
         [(typeof(ChangeFlowers.Change), nameof(ChangeFlowers.Change.Buds))] = new Range(0, StudioRules.MostFlowers),
         [(typeof(SaveCounts.Request), nameof(SaveCounts.Request.Flowers))] = new Range(0, StudioRules.MostFlowers),
         [(typeof(SaveCounts.Request), nameof(SaveCounts.Request.Buds))] = new Range(0, StudioRules.MostFlowers),
-        [(typeof(AddLogEntry.Request), nameof(AddLogEntry.Request.RestedHours))] = new Range(0, StudioRules.MostRestedHours),
-        [(typeof(PredictLogEntry.Request), nameof(PredictLogEntry.Request.RestedHours))] = new Range(0, StudioRules.MostRestedHours),
-        [(typeof(ChangeLogEntry.Request), nameof(ChangeLogEntry.Request.RestedHours))] = new Range(0, StudioRules.MostRestedHours),
+        [(typeof(AddLogEntry.Request), nameof(AddLogEntry.Request.RestedHours))] = new Range(0, PasteReading.MostRestedHours),
+        [(typeof(PredictLogEntry.Request), nameof(PredictLogEntry.Request.RestedHours))] = new Range(0, PasteReading.MostRestedHours),
+        [(typeof(ChangeLogEntry.Request), nameof(ChangeLogEntry.Request.RestedHours))] = new Range(0, PasteReading.MostRestedHours),
         [(typeof(AddLogEntry.Request), nameof(AddLogEntry.Request.Note))] = new Length(0, StudioRules.LongestNote),
         [(typeof(ShowWhorl.Request), nameof(ShowWhorl.Request.Pieces))] = new Range(1, ShowWhorl.MostPieces),
 
