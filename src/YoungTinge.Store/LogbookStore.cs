@@ -1,103 +1,8 @@
 using Npgsql;
 using NpgsqlTypes;
-using YoungTinge.Core.Cabinet;
-using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Colour;
-using YoungTinge.Core.Flowers;
-using YoungTinge.Core.Learning;
-using YoungTinge.Core.Mixing;
 
 namespace YoungTinge.Store;
-
-/// <summary>What came out. Colours are under daylight.</summary>
-/// <param name="PieceId">Null when that is gone for good: what was logged outlives it.</param>
-public sealed record LogEntry(Guid Id, Guid? PieceId, LogSubject Subject, Lab Predicted, Lab Actual, string Note, DateTimeOffset LoggedAt)
-{
-    /// <summary>What was kneaded then; null for entries of earlier builds, of which nothing is learned.</summary>
-    public LoggedMix? Mix { get; init; }
-
-    /// <summary>The plan of the piece as it was then; null for what is no piece.</summary>
-    public PiecePlan? Plan { get; init; }
-
-    /// <summary>The piece as it was then, to be made again; null for what is no piece, and of earlier builds.</summary>
-    public Piece? Piece { get; init; }
-
-    /// <summary>What lay in the zone; null for a paste, and where that is not known: nothing is learned of it then.</summary>
-    public LoggedZone? Laid { get; init; }
-
-    public ReadBy By { get; init; } = ReadBy.Typed;
-
-    /// <summary>That it was looked at in.</summary>
-    public LightKind Light { get; init; } = LightKind.Daylight;
-
-    /// <summary>Of a paste that was read before its colour had come out: since it was kneaded. Null for all others.</summary>
-    public double? RestedHours { get; init; }
-
-    /// <summary>What was known when it was predicted; null where that is not known.</summary>
-    public LoggedLearning? Learned { get; init; }
-
-    /// <summary>CIEDE2000 that nine of ten were to come out within; null where nobody knew.</summary>
-    public double? PredictedRange { get; init; }
-
-    /// <summary>Empty if that is not known.</summary>
-    public string LoggedBy { get; init; } = "";
-
-    /// <summary>Nothing is learned of it.</summary>
-    public bool IsLeftOut { get; init; }
-
-    /// <summary>Not shown, and nothing is learned of it, until it is put back.</summary>
-    public bool IsTakenOut { get; init; }
-
-    /// <summary>Counts the saves.</summary>
-    public int Version { get; init; } = 1;
-}
-
-/// <summary>So much of a jar, and which lot of it was open.</summary>
-/// <param name="Lot">The maker's mark on the pot; empty if there was none.</param>
-/// <param name="GPer100g">Of what was counted, by what its unit was thought to be then.</param>
-public sealed record LoggedDose(string ColourantId, string Lot, double GPer100g)
-{
-    /// <summary>Null for what was weighed, and where that is not known.</summary>
-    public LoggedCount? Counted { get; init; }
-}
-
-/// <summary>How a dose was counted.</summary>
-/// <param name="IsWeighed">The maker had weighed some of the unit.</param>
-/// <param name="TimesWritten">What one was thought to be then, against what was written of it.</param>
-public sealed record LoggedCount(DoseUnitKind Unit, bool IsWeighed, double Count, double TimesWritten);
-
-/// <summary>A paste as it was kneaded.</summary>
-public sealed record LoggedMix(string BaseId, IReadOnlyList<LoggedDose> Doses)
-{
-    /// <summary>Before colour; null where that is not known.</summary>
-    public double? PasteG { get; init; }
-
-    public static LoggedMix Of(PasteRecipe recipe, Materials materials) =>
-        new(recipe.BaseId, [.. recipe.WithoutNothing().Doses.Select(dose => new LoggedDose(dose.ColourantId, materials.Find(dose.ColourantId)?.Supply.Lot ?? "", dose.GPer100g))]);
-
-    /// <param name="taught">The cabinet as the logbook has taught it to be.</param>
-    /// <param name="known">What it has taught of units.</param>
-    public static LoggedMix Of(MeasuredPaste measured, Materials taught, LearnedJars known)
-    {
-        var mix = Of(measured.Recipe(taught), taught);
-        return mix with { PasteG = measured.PasteG, Doses = [.. mix.Doses.Select(dose => dose with { Counted = CountedOf(measured.Doses.First(one => one.ColourantId == dose.ColourantId)) })] };
-
-        LoggedCount? CountedOf(MeasuredDose dose) =>
-            dose.UnitOf(taught.Get<Colourant>(dose.ColourantId)) is { } unit ? new LoggedCount(unit.Kind, unit.IsWeighed, dose.Amount, known.TimesOf(OwnUnit.Of(unit))) : null;
-    }
-
-    /// <summary>The same jars where this names the same colours.</summary>
-    public LoggedMix FromTheJarsOf(LoggedMix other) =>
-        this with { Doses = [.. Doses.Select(dose => other.Doses.FirstOrDefault(one => one.ColourantId == dose.ColourantId) is { } same ? dose with { Lot = same.Lot } : dose)] };
-
-    /// <summary>As it was measured; by weight where that is not known, and then for 100 g.</summary>
-    public MeasuredPaste Measured => new(BaseId, PasteG ?? UnitG, [.. Doses.Select(dose => dose.Counted is { } counted && PasteG is not null
-        ? new MeasuredDose(dose.ColourantId, counted.Unit, counted.Count) : new MeasuredDose(dose.ColourantId, null, dose.GPer100g * (PasteG ?? UnitG) / UnitG))]);
-
-    private const double UnitG = 100;
-
-    public PasteRecipe Recipe => new(BaseId, [.. Doses.Select(dose => new Dose(dose.ColourantId, dose.GPer100g))]);
-}
 
 /// <summary>A log entry with the names of what it is about, or was.</summary>
 /// <param name="FlowerId">Null if the piece is gone, or in the bin.</param>
@@ -107,7 +12,7 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
 {
     internal const string Columns = """
         e.id, e.piece_id, e.subject, e.predicted_l, e.predicted_a, e.predicted_b, e.actual_l, e.actual_a, e.actual_b, e.note, e.logged_at,
-        e.mix::text, e.coats::text, e.read_by, e.predicted_range, e.logged_by, e.is_left_out, e.is_taken_out, e.version, e.laid::text, e.piece::text, e.rested_hours, e.light, e.learned::text
+        e.mix::text, e.coats::text, e.read_by, e.predicted_range, e.logged_by, e.is_left_out, e.is_taken_out, e.version, e.laid::text, e.piece::text, e.rested_hours, e.light, e.learned::text, e.before::text
         """;
 
     /// <summary>Adds an entry. Sending the same entry again changes nothing: a retry after a lost answer is safe.</summary>
@@ -172,7 +77,7 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
         await using var command = dataSource.CreateCommand("""
             update log_entry
             set actual_l = $4, actual_a = $5, actual_b = $6, note = $7, read_by = $8, is_left_out = $9, is_taken_out = $10,
-                rested_hours = $11, light = $12, learned = $13, mix = $14, predicted_range = $15, predicted_l = $16, predicted_a = $17, predicted_b = $18, version = version + 1
+                rested_hours = $11, light = $12, learned = $13, mix = $14, predicted_range = $15, predicted_l = $16, predicted_a = $17, predicted_b = $18, before = $19, version = version + 1
             where studio_id = $1 and id = $2 and version = $3
             returning version
             """);
@@ -190,6 +95,7 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
         command.Parameters.Add(Sql.Maybe(NpgsqlDbType.Double, entry.PredictedRange));
         foreach (var value in new[] { entry.Predicted.L, entry.Predicted.A, entry.Predicted.B })
             command.Parameters.Add(new NpgsqlParameter<double> { TypedValue = value });
+        command.Parameters.Add(Json(entry.Before is { } before ? PlanJson.Write(before) : null));
         return await command.ExecuteScalarAsync(cancel) as int?;
     }
 
@@ -231,7 +137,7 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
         var entries = new List<NamedLogEntry>();
         while (await reader.ReadAsync(cancel))
         {
-            entries.Add(new NamedLogEntry(Read(reader), reader.GetString(24), reader.IsDBNull(25) ? null : reader.GetGuid(25), reader.GetString(26), reader.GetString(27)));
+            entries.Add(new NamedLogEntry(Read(reader), reader.GetString(25), reader.IsDBNull(26) ? null : reader.GetGuid(26), reader.GetString(27), reader.GetString(28)));
         }
 
         return entries;
@@ -254,6 +160,7 @@ public sealed class LogbookStore(NpgsqlDataSource dataSource)
         RestedHours = reader.IsDBNull(21) ? null : reader.GetDouble(21),
         Light = Words.Light.ValueOf(reader.GetString(22)),
         Learned = reader.IsDBNull(23) ? null : PlanJson.ReadLoggedLearning(reader.GetString(23)),
+        Before = reader.IsDBNull(24) ? null : PlanJson.ReadLoggedReading(reader.GetString(24)),
     };
 
     private static Lab LabAt(NpgsqlDataReader reader, int column) =>

@@ -91,6 +91,11 @@ public static class PlanJson
     internal static LoggedLearning ReadLoggedLearning(string json) =>
         JsonSerializer.Deserialize<LoggedLearning>(json, Options) ?? throw new InvalidDataException("A log entry was predicted by nothing.");
 
+    public static string Write(LoggedReading reading) => JsonSerializer.Serialize(reading, Options);
+
+    internal static LoggedReading ReadLoggedReading(string json) =>
+        JsonSerializer.Deserialize<LoggedReading>(json, Options) ?? throw new InvalidDataException("A log entry was nothing before.");
+
     public static string Write(LoggedZone zone) => JsonSerializer.Serialize(zone, Options);
 
     internal static LoggedZone ReadLoggedZone(string json) =>

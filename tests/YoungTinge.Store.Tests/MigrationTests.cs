@@ -84,7 +84,7 @@ public sealed class MigrationTests(DemoDatabase demo) : IClassFixture<DemoDataba
             select studio.id, 'chalk-down', 2, 'dust', 'Chalk Down', 'powder', 'edible', array_fill(0.01::float8, array[36]), array_fill(3::float8, array[36]), 0.6 from studio
             """);
         await RunAsync(Script("0018_glaze_soaks_dust.sql"));
-        foreach (var script in new[] { "0019_work_has_its_time", "0020_the_bench", "0021_a_calendar_has_an_address", "0022_what_was_done_is_logged", "0023_practice", "0024_studios_apart", "0025_people", "0026_how_things_dry", "0027_finished_pictures", "0028_minutes_of_a_hand", "0029_zones_as_laid", "0030_units_that_were_weighed", "0031_practice_on_folds", "0032_what_was_logged_is_made_again", "0033_pastes_that_still_rested" })
+        foreach (var script in new[] { "0019_work_has_its_time", "0020_the_bench", "0021_a_calendar_has_an_address", "0022_what_was_done_is_logged", "0023_practice", "0024_studios_apart", "0025_people", "0026_how_things_dry", "0027_finished_pictures", "0028_minutes_of_a_hand", "0029_zones_as_laid", "0030_units_that_were_weighed", "0031_practice_on_folds", "0032_what_was_logged_is_made_again", "0033_pastes_that_still_rested", "0034_what_was_mended_is_taken_back" })
             await RunAsync(Script($"{script}.sql"));
 
         var studio = (await new StudioStore(demo.Owner).ListAsync(Cancel))[0];

@@ -53,6 +53,13 @@ public sealed class LearningTests(DemoApplication application) : ApiTest(applica
 
     private Task<HttpResponseMessage> ChangeAsync(JsonNode entry, string field, JsonNode? value)
     {
+        if (field is "isLeftOut" or "isTakenOut")
+        {
+            var standing = new JsonObject { ["isLeftOut"] = entry["isLeftOut"]!.DeepClone(), ["isTakenOut"] = false };
+            standing[field] = value;
+            return Http.PutOverAsync($"/api/log-entries/{entry["id"]}/standing", standing, (int)entry["version"]!);
+        }
+
         var change = new JsonObject
         {
             ["actual"] = entry["actual"]!["lab"]!.DeepClone(),
@@ -61,8 +68,6 @@ public sealed class LearningTests(DemoApplication application) : ApiTest(applica
             ["light"] = entry["light"]!.DeepClone(),
             ["restedHours"] = entry["restedHours"]?.DeepClone(),
             ["wentIn"] = null,
-            ["isLeftOut"] = entry["isLeftOut"]!.DeepClone(),
-            ["isTakenOut"] = false,
         };
         change[field] = value;
         return Http.PutOverAsync($"/api/log-entries/{entry["id"]}/reading", change, (int)entry["version"]!);
@@ -236,11 +241,28 @@ public sealed class LearningTests(DemoApplication application) : ApiTest(applica
             Assert.Equal(HttpStatusCode.OK, (await ChangeAsync(entry, "wentIn", Weighed(dose, colour))).StatusCode);
             entry = await EntryAsync(id);
             Assert.Equal(HttpStatusCode.OK, (await ChangeAsync(entry, "restedHours", hours)).StatusCode);
-            entry = await EntryAsync(id);
+            // Taken back it is as it was, whatever has been learned since, and there is nothing more to take back.
+            var mended = (await EntryAsync(id)).AsObject();
+            await LogAsync(0.3, new JsonObject { ["l"] = 55, ["a"] = 3 * i, ["b"] = 4 });
+            async Task<HttpStatusCode> TakeBackAsync(JsonNode of)
+            {
+                using var request = new HttpRequestMessage(HttpMethod.Post, $"/api/log-entries/{id}/as-before");
+                request.Headers.TryAddWithoutValidation("If-Match", $"\"{of["version"]}\"");
+                return (await Http.SendAsync(request)).StatusCode;
+            }
+
+            Assert.Equal(HttpStatusCode.PreconditionFailed, await TakeBackAsync(entry));
+            Assert.Equal(HttpStatusCode.OK, await TakeBackAsync(mended));
+            var back = (await EntryAsync(id)).AsObject();
+            foreach (var field in new[] { "predicted", "predictedRange", "mix", "restedHours", "learned", "note" })
+                Assert.Equal(entry[field]?.ToJsonString(), back[field]?.ToJsonString());
+            Assert.Equal(HttpStatusCode.NotFound, await TakeBackAsync(back));
+            entry = mended;
             Assert.Equal(dose, (double)entry["mix"]!["doses"]![0]!["gPer100g"]!, 9);
             Assert.Equal(right["predicted"]!.ToJsonString(), entry["predicted"]!.ToJsonString());
             Assert.Equal((double)right["range"]!, (double)entry["predictedRange"]!, 9);
-            Assert.Equal(HttpStatusCode.OK, (await ChangeAsync(entry, "isTakenOut", true)).StatusCode);
+            foreach (var other in (await GetAsync("/api/log-entries")).AsArray().Where(one => (string)one!["subject"]! == "paste" && one["pieceId"] is null))
+                Assert.Equal(HttpStatusCode.OK, (await ChangeAsync(other!, "isTakenOut", true)).StatusCode);
         }
 
         var kept = await EntryAsync(await LogAsync(Weighed(0.2, colour), new JsonObject { ["l"] = 60, ["a"] = 1, ["b"] = 2 }));
@@ -341,8 +363,11 @@ public sealed class LearningTests(DemoApplication application) : ApiTest(applica
 
         Assert.Equal(500, (await GetAsync("/api/log-entries")).AsArray().Count);
         // Out again, and in again: all of it is there already.
-        var again = await Http.PostAsync("/api/files/logbook", new ByteArrayContent(await Http.GetByteArrayAsync("/api/files/logbook.csv")));
-        Assert.Equal(0, (int)(await again.Content.ReadFromJsonAsync<JsonNode>())!["new"]!);
+        foreach (var file in new[] { "logbook.csv", "logbook.json" })
+        {
+            var again = await Http.PostAsync("/api/files/logbook", new ByteArrayContent(await Http.GetByteArrayAsync($"/api/files/{file}")));
+            Assert.Equal(0, (int)(await again.Content.ReadFromJsonAsync<JsonNode>())!["new"]!);
+        }
     }
 
     [Fact]

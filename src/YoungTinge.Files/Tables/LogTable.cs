@@ -38,6 +38,9 @@ public static class LogTable
     private const string Paste = "paste";
     private const int LongestNote = 2000;
 
+    /// <summary>A logbook of years has to be small enough to be taken in again.</summary>
+    private static readonly JsonSerializerOptions Compact = new(OpenJson.Options) { WriteIndented = false };
+
     private static readonly string[] Columns =
     [
         "id", "logged_at", "piece_id", "commission", "flower", "piece", "of",
@@ -58,7 +61,7 @@ public static class LogTable
         [.. Columns.Where(column => column is not ("id" or "piece_id"))],
         [["2026-05-04T09:30:00Z", "Name of the commission", "Name of the flower", "Name of the piece", Paste, "84.1", "-6.0", "22.5", "82.9", "-5.1", "24.0", "reader", "daylight", "", "Name of the paste", "Name of a colour=0.2; Name of another=0.05", "Delete this example."]]);
 
-    public static string WriteJson(IEnumerable<LogRow> rows) => JsonSerializer.Serialize(new LogFile(JsonFormat, 1, [.. rows]), OpenJson.Options);
+    public static string WriteJson(IEnumerable<LogRow> rows) => JsonSerializer.Serialize(new LogFile(JsonFormat, 1, [.. rows]), Compact);
 
     /// <param name="cabinet">All that entries may name is in it.</param>
     public static TableResult<LogRow> ReadCsv(byte[] file, IReadOnlyList<PieceName> pieces, IReadOnlySet<Guid> known, Materials cabinet)

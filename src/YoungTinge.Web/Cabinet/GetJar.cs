@@ -27,14 +27,13 @@ public static class GetJar
 
     /// <param name="EntryId">In the logbook.</param>
     /// <param name="Subject">The paste that it was in, or the zone that it lay in.</param>
-    /// <param name="Light">That it was looked at in.</param>
     /// <param name="RestedHours">Of a paste that was read before its colour had come out, since it was kneaded; null for all others.</param>
     /// <param name="GPer100g">Of it in the paste; null for a dust in a zone.</param>
     /// <param name="Others">Ids of the colours that were in it too, or of the dusts that lay there too.</param>
     /// <param name="OffBy">CIEDE2000 between what was read and what is thought of its jars now.</param>
     /// <param name="IsOutlier">Hardly any of it: a slip, or another jar.</param>
     public sealed record ReadingView(
-        Guid EntryId, LogSubject Subject, DateTimeOffset At, ReadBy By, LightKind Light, double? RestedHours, double? GPer100g, IReadOnlyList<string> Others, ColourView Colour, double OffBy, bool IsOutlier, bool IsLeftOut, string Note, int Version);
+        Guid EntryId, LogSubject Subject, DateTimeOffset At, ReadBy By, double? RestedHours, double? GPer100g, IReadOnlyList<string> Others, ColourView Colour, double OffBy, bool IsOutlier, bool IsLeftOut, int Version);
 
     /// <param name="Lot">The maker's mark on the jar that is open; empty if there is none.</param>
     /// <param name="Now">Its strength today.</param>
@@ -99,5 +98,5 @@ public static class GetJar
         read.Count == 0 || readings > MostForHistory ? [] : [.. read.Distinct().TakeLast(MostMoments - 1).Append(now).Select(at => Moment(at, then(at)))];
 
     private static ReadingView ViewOf(LogEntry entry, double? gPer100g, IEnumerable<string> others, Lab thoughtNow, bool isOutlier) => new(
-        entry.Id, entry.Subject, entry.LoggedAt, entry.By, entry.Light, entry.RestedHours, gPer100g, [.. others], ColourView.From(entry.Actual), DeltaE2000.Between(entry.Actual, thoughtNow), isOutlier, entry.IsLeftOut, entry.Note, entry.Version);
+        entry.Id, entry.Subject, entry.LoggedAt, entry.By, entry.RestedHours, gPer100g, [.. others], ColourView.From(entry.Actual), DeltaE2000.Between(entry.Actual, thoughtNow), isOutlier, entry.IsLeftOut, entry.Version);
 }

@@ -270,6 +270,8 @@ public static class Server
         AddLogEntry.Map(api);
         PredictLogEntry.Map(api);
         ChangeLogEntry.Map(api);
+        StandLogEntry.Map(api);
+        UnmendLogEntry.Map(api);
         WhatItTaught.Map(api);
         LogNext.Map(api);
         MakeAgain.Map(api);

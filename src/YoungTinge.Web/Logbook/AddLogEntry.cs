@@ -38,10 +38,10 @@ public static class AddLogEntry
         var piece = request.PieceId is { } pieceId ? work.Find(pieceId) : null;
         if (request.PieceId is not null && piece is null)
             return ApiProblem.NotFound();
-        if (WhatWasDone.Problems(request.Subject, piece, request.WentIn, work.Materials) is { Count: > 0 } wrong)
+        if (EntryPrediction.Problems(piece, request.Subject, request.WentIn, request.RestedHours, work.Materials) is { Count: > 0 } wrong)
             return ApiProblem.NotPossible(wrong);
         var taught = await cabinet.LoadLearnedAsync(work.Studio.Id, cancel);
-        var entry = WhatWasDone.Predict(request.Subject, piece, request.WentIn, request.RestedHours, taught).Of(
+        var entry = EntryPrediction.Of(piece, request.Subject, request.WentIn, request.RestedHours, taught).Of(
             new LogEntry(id, request.PieceId, request.Subject, request.Actual, request.Actual, request.Note.Trim(), clock.GetUtcNow())
             {
                 Plan = piece?.Plan,

@@ -7,16 +7,14 @@ using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Logbook;
 
-/// <summary>Mends what was read and what went in, leaves an entry out of what is learned, takes it out, or puts it back.</summary>
+/// <summary>Mends what was read and what went in. As it was before is kept, to be taken back to.</summary>
 public static class ChangeLogEntry
 {
     /// <param name="By">How the colour was read.</param>
     /// <param name="Light">That it was looked at in.</param>
     /// <param name="RestedHours">Of a paste that was read before its colour had come out, since it was kneaded; null for all others.</param>
     /// <param name="WentIn">What really went into a paste, where that was noted wrongly; null to leave it as it is.</param>
-    /// <param name="IsLeftOut">Nothing is learned of it.</param>
-    /// <param name="IsTakenOut">Not shown, until it is put back.</param>
-    public sealed record Request(Lab Actual, string Note, ReadBy By, LightKind Light, double? RestedHours, MeasuredPaste? WentIn, bool IsLeftOut, bool IsTakenOut);
+    public sealed record Request(Lab Actual, string Note, ReadBy By, LightKind Light, double? RestedHours, MeasuredPaste? WentIn);
 
     public static void Map(RouteGroupBuilder api) => api.MapPut("/log-entries/{id:guid}/reading", Handle).WithName("changeLogEntry").Produces<NewVersion>().ProducesProblems(404, 422);
 
@@ -33,8 +31,7 @@ public static class ChangeLogEntry
             By = request.By,
             Light = request.Light,
             RestedHours = request.RestedHours,
-            IsLeftOut = request.IsLeftOut,
-            IsTakenOut = request.IsTakenOut,
+            Before = entry.Reading,
             Version = madeFrom.Version,
         };
         if (StudioRules.Of(changed).Lines() is { Count: > 0 } problems)

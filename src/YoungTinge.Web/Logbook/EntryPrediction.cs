@@ -1,9 +1,11 @@
+using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Coats.Model;
 using YoungTinge.Core.Coats.Rendering;
 using YoungTinge.Core.Colour;
 using YoungTinge.Core.Learning;
 using YoungTinge.Core.Mixing;
 using YoungTinge.Store;
+using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Logbook;
 
@@ -13,13 +15,23 @@ namespace YoungTinge.Web.Logbook;
 /// <param name="Range">CIEDE2000 that nine of ten come out within.</param>
 internal sealed record EntryPrediction(LoggedMix? Mix, LoggedZone? Laid, Lab Colour, double Range, LoggedLearning Learned)
 {
-    /// <param name="piece">Carried out on the paste that it is shaped from.</param>
+    /// <summary>Why it cannot be told; empty if it can.</summary>
+    /// <param name="piece">Null for a paste of no piece.</param>
     /// <param name="wentIn">Null for as planned.</param>
-    public static EntryPrediction Of(PlannedPiece piece, LogSubject subject, MeasuredPaste? wentIn, double? restedHours, Taught taught)
+    public static IReadOnlyList<FieldProblem> Problems(PlannedPiece? piece, LogSubject subject, MeasuredPaste? wentIn, double? restedHours, Materials materials)
     {
-        var mix = wentIn is null ? LoggedMix.Of(piece.Plan.Paste, taught.Cabinet) : LoggedMix.Of(wentIn, taught.Cabinet, taught.Jars);
-        var isMarbled = piece.Source is MarbledPaste && wentIn is null;
-        if (subject.Zone() is not { } zone && !isMarbled)
+        if (piece is null && (wentIn is null || subject != LogSubject.Paste))
+            return [new FieldProblem("wentIn", "wentInMissing", null, null)];
+        return (wentIn is null ? [] : StudioRules.Of(wentIn, "wentIn", materials)).Concat(StudioRules.OfRest(restedHours, subject)).Lines();
+    }
+
+    /// <summary>Of what has no such problem.</summary>
+    /// <param name="piece">Carried out on the paste that it is shaped from.</param>
+    public static EntryPrediction Of(PlannedPiece? piece, LogSubject subject, MeasuredPaste? wentIn, double? restedHours, Taught taught)
+    {
+        var mix = wentIn is null ? LoggedMix.Of(piece!.Plan.Paste, taught.Cabinet) : LoggedMix.Of(wentIn, taught.Cabinet, taught.Jars);
+        var isMarbled = piece?.Source is MarbledPaste && wentIn is null;
+        if (piece is null || subject.Zone() is null && !isMarbled)
             return OfPaste(mix, restedHours, taught.Jars);
         var eye = new ZoneColourEvaluator(piece.Resolve(taught.Cabinet), piece.Piece.Shape());
         if (subject.Zone() is not { } seen)

@@ -23,11 +23,9 @@ public static class PredictLogEntry
         var piece = request.PieceId is { } pieceId ? work.Find(pieceId) : null;
         if (request.PieceId is not null && piece is null)
             return ApiProblem.NotFound();
-        var problems = WhatWasDone.Problems(request.Subject, piece, request.WentIn, work.Materials)
-            .Concat(StudioRules.OfRest(request.RestedHours, request.Subject).Lines()).ToList();
-        if (problems.Count > 0)
+        if (EntryPrediction.Problems(piece, request.Subject, request.WentIn, request.RestedHours, work.Materials) is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
-        var predicted = WhatWasDone.Predict(request.Subject, piece, request.WentIn, request.RestedHours, await cabinet.LoadLearnedAsync(work.Studio.Id, cancel));
+        var predicted = EntryPrediction.Of(piece, request.Subject, request.WentIn, request.RestedHours, await cabinet.LoadLearnedAsync(work.Studio.Id, cancel));
         return TypedResults.Ok(new Answer(ColourView.From(predicted.Colour), predicted.Range));
     }
 }

@@ -20,19 +20,10 @@ export function JarLearned({ id, isDust, nameOf }: { id: string; isDust: boolean
     mutationFn: async (readings: JarReading[]) => {
       for (const reading of readings)
         await answer(
-          api.PUT('/api/log-entries/{id}/reading', {
+          api.PUT('/api/log-entries/{id}/standing', {
             params: { path: { id: reading.entryId } },
             headers: madeFrom(reading.version),
-            body: {
-              actual: reading.colour.lab,
-              note: reading.note,
-              by: reading.by,
-              light: reading.light,
-              restedHours: reading.restedHours ?? null,
-              wentIn: null,
-              isLeftOut: !reading.isLeftOut,
-              isTakenOut: false,
-            },
+            body: { isLeftOut: !reading.isLeftOut, isTakenOut: false },
           }),
         )
     },

@@ -33,8 +33,7 @@ interface LogDraft extends Read {
 }
 
 const isDraft = (value: unknown): value is LogDraft =>
-  hasFields(value, 'id', 'by', 'light', 'restedHours', 'wentIn', 'subject', 'note') &&
-  subjects.includes((value as LogDraft).subject)
+  hasFields(value, 'id', 'by', 'subject', 'note') && subjects.includes((value as LogDraft).subject)
 
 const fresh = (): LogDraft => ({
   id: newId(),
@@ -68,7 +67,8 @@ export function LogForm({
   const { t } = useTranslation()
   const queryClient = useQueryClient()
   const kept = useKept<LogDraft>(`log/${piece.id}`, fresh(), isDraft)
-  const draft = kept.value
+  // What was typed before a newer build came says nothing of what that asks more.
+  const draft = { ...fresh(), ...kept.value }
   useUnsavedForm(kept.isChanged)
   const nameOf = nameFinder(useQuery(queries.materials()).data ?? [])
   const [missing, setMissing] = useState(false)

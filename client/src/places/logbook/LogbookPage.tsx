@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'wouter'
-import type { LogEntry, LoggedDose } from '../../api/api'
+import type { LogEntry, LoggedDose, LogStanding } from '../../api/api'
 import type { LogQuestion } from '../../api/queries'
 import { queries } from '../../api/queries'
 import { Failure, Reading, Unreadable } from '../../shared/Message'
@@ -21,17 +21,17 @@ import { LogNext } from './LogNext'
 import { MakeAgain } from './MakeAgain'
 import { MendEntry } from './MendEntry'
 import { Taught } from './Taught'
-import { useChange, type Changed } from './useChange'
+import { useChange, type LogChange } from './useChange'
 import { WentBy } from './WentBy'
 import { inSentence } from '../../shared/inSentence'
 import { CheckField } from '../../shared/CheckField'
 
 const offs = [1, 2, 3, 5]
 
-/** An entry as it was before a change, with the version that it has now, and what puts it back. */
+/** An entry with the version that it has after a change, and what puts it back. */
 interface Undo {
   entry: LogEntry
-  part: Changed
+  change: LogChange
 }
 
 /** What came out, newest first: predicted beside actual, what it taught, and what to log next. */
@@ -133,14 +133,14 @@ export function LogbookPage() {
         <Failure error={change.error} nameOf={nameOf} />
         {undo && (
           <p role="status" className="mt-2 text-sm">
-            {t(undo.part.isTakenOut === false ? 'learned.entry.tookOut' : 'learned.entry.mended', {
+            {t(undo.change.kind === 'stand' ? 'learned.entry.tookOut' : 'learned.entry.mended', {
               what: whatOf(t, undo.entry, nameOf),
             })}{' '}
             <button
               className="act min-h-6 cursor-pointer"
               onClick={() => change.mutate(undo, { onSuccess: () => setUndo(null) })}
             >
-              {t(undo.part.isTakenOut === false ? 'learned.entry.putBack' : 'learned.entry.asBefore')}
+              {t(undo.change.kind === 'stand' ? 'learned.entry.putBack' : 'learned.entry.asBefore')}
             </button>
           </p>
         )}
@@ -167,18 +167,17 @@ export function LogbookPage() {
                   )}
                   isBusy={change.isPending}
                   onNear={() => setAsked({ near: entry.id })}
-                  onChange={(part) =>
+                  onChange={(standing) =>
                     change.mutate(
-                      { entry, part },
+                      { entry, change: { kind: 'stand', ...standing } },
                       {
                         onSuccess: ({ version }) =>
-                          part.isTakenOut && setUndo({ entry: { ...entry, version }, part: { isTakenOut: false } }),
+                          standing.isTakenOut &&
+                          setUndo({ entry: { ...entry, version }, change: { kind: 'stand', isTakenOut: false } }),
                       },
                     )
                   }
-                  onMended={(version, wasMeasured) =>
-                    setUndo({ entry: { ...entry, version }, part: { wentIn: wasMeasured ? entry.wentIn : null } })
-                  }
+                  onMended={(version) => setUndo({ entry: { ...entry, version }, change: { kind: 'unmend' } })}
                 />
               ))}
             </ol>
@@ -217,8 +216,8 @@ function Entry({
   canBeMade: boolean
   isBusy: boolean
   onNear: () => void
-  onChange: (part: Changed) => void
-  onMended: (version: number, wasMeasured: boolean) => void
+  onChange: (standing: Partial<LogStanding>) => void
+  onMended: (version: number) => void
 }) {
   const { t } = useTranslation()
   const [isMended, setMended] = useState(false)

@@ -18,7 +18,7 @@ import { useChange } from './useChange'
 interface Draft extends Read {
   actual: ColourView
   note: string
-  /** Of the entry that it is made from. */
+  /** That the entry had when this was begun. */
   version: number
 }
 
@@ -33,7 +33,7 @@ export function MendEntry({
 }: {
   entry: LogEntry
   /** @param version That the entry has now. */
-  onMended: (version: number, wasMeasured: boolean) => void
+  onMended: (version: number) => void
   onClose: () => void
 }) {
   const { t } = useTranslation()
@@ -56,6 +56,8 @@ export function MendEntry({
     kept.set({ ...draft, ...part })
     change.reset()
   }
+  // Nothing is written over without a word: what the entry is now stands above the form.
+  const isOlder = draft.version !== entry.version && !change.isPending
   const close = () => {
     kept.drop(asItIs)
     onClose()
@@ -65,12 +67,12 @@ export function MendEntry({
       className="mt-2 flex flex-wrap items-start gap-x-6 gap-y-3"
       onSubmit={(event) => {
         event.preventDefault()
-        const { version, actual, wentIn, ...part } = draft
+        const { actual, note, by, light, restedHours, wentIn } = draft
         change.mutate(
-          { entry: { ...entry, version }, part: { ...part, actual: actual.lab, wentIn } },
+          { entry, change: { kind: 'mend', reading: { actual: actual.lab, note, by, light, restedHours, wentIn } } },
           {
             onSuccess: (saved) => {
-              onMended(saved.version, wentIn !== null)
+              onMended(saved.version)
               close()
             },
           },
@@ -91,6 +93,7 @@ export function MendEntry({
       <div className="grow">
         <TextArea label={t('log.note')} value={draft.note} onChange={(note) => set({ note })} />
       </div>
+      {isOlder && <p className="basis-full text-sm font-semibold">{t('learned.entry.isOlder')}</p>}
       <p className="flex basis-full gap-3">
         <button className="btn btn-primary btn-sm" disabled={change.isPending}>
           {t('learned.entry.keep')}
