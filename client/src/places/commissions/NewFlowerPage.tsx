@@ -48,15 +48,14 @@ export function NewFlowerPage() {
     },
   })
   const problemAt = useProblems([add.error])
-  if (!library.data) return <NotThere of={[library, commissions]} />
+  if (!library.data || !commissions.data) return <NotThere of={[library, commissions]} />
   const set = (change: Partial<Draft>) => kept.set({ ...draft, ...change })
   const choose = (flower: LibraryFlower | null) => {
     const named = draft.name.trim() === '' || library.data.flowers.some((one) => one.name === draft.name)
     set({ fromLibrary: flower?.id ?? null, ...(named && { name: flower?.name ?? '' }) })
   }
-  const commission = commissions.data?.commissions.find((entry) => entry.commission.id === commissionId)?.commission
-  if (commissions.data && !commission) return <NothingHere />
-  const name = commission?.name ?? ''
+  const commission = commissions.data.commissions.find((entry) => entry.commission.id === commissionId)?.commission
+  if (!commission) return <NothingHere />
   return (
     <main className="flex w-full grow flex-col">
       <div className="px-4 py-3 lg:px-6">
@@ -65,7 +64,7 @@ export function NewFlowerPage() {
             {t('commission.title')}
           </Link>
         </p>
-        <PageTitle className="text-2xl" title={t('newFlower.title', { commission: name })} />
+        <PageTitle className="text-2xl" title={t('newFlower.title', { commission: commission.name })} />
         <form
           className="mt-3 flex flex-wrap items-end gap-x-4 gap-y-2"
           onSubmit={(event) => {
