@@ -62,14 +62,14 @@ export function LogbookPage() {
         <PageTitle title={t('logbook.title')} />
         <p className="quiet text-sm">
           {t('logbook.help')}{' '}
-          <Link className="act" to="/files">
+          <Link className="act print:hidden" to="/files">
             {t('logbook.files')}
           </Link>
         </p>
         <Hand />
         <DryTimes />
         <LogNext nameOf={nameOf} />
-        <div className="mt-4 flex flex-wrap items-end gap-3">
+        <div className="mt-4 flex flex-wrap items-end gap-3 print:hidden">
           <TextField
             label={t('learned.filter.words')}
             value={asked.words ?? ''}
@@ -198,7 +198,7 @@ function whatOf(t: ReturnType<typeof useTranslation>['t'], entry: LogEntry, name
 /** " (3 touches)" of what was counted. */
 function countedWords(t: ReturnType<typeof useTranslation>['t'], dose: LoggedDose): string {
   if (!dose.counted) return ''
-  return ` (${t(`dose.${dose.counted.unit}`, { count: Number(dose.counted.count.toFixed(2)) })})`
+  return ` (${t(`dose.${dose.counted.unit}`, { count: Number(dose.counted.count.toPrecision(2)) })})`
 }
 
 function Entry({
@@ -223,22 +223,22 @@ function Entry({
   const [isMended, setMended] = useState(false)
   const what = whatOf(t, entry, nameOf)
   return (
-    <li className="border-base-300 grid gap-x-6 border-t sm:grid-cols-[10rem_16rem_minmax(0,1fr)]">
+    <li className="border-base-300 grid break-inside-avoid gap-x-6 border-t sm:grid-cols-[10rem_16rem_minmax(0,1fr)] print:grid-cols-[6rem_9rem_minmax(0,1fr)]">
       <p className="px-4 pt-3 text-sm sm:py-4 lg:pl-6">
         <time dateTime={entry.loggedAt}>{dayWords(entry.loggedAt)}</time>
         {entry.loggedBy && <span className="quiet block text-xs">{entry.loggedBy}</span>}
       </p>
-      <div className="surround mt-2 flex p-4 text-xs sm:mt-0">
+      <div className="surround mt-2 flex p-4 text-xs sm:mt-0 print:p-2">
         <figure className="w-1/2">
-          <Swatch colour={entry.predicted} label={t('log.predicted')} className="h-14 w-full" />
+          <Swatch colour={entry.predicted} label={t('log.predicted')} className="h-14 w-full print:h-6" />
           <figcaption className="pt-1">{t('log.predicted')}</figcaption>
         </figure>
         <figure className="w-1/2">
-          <Swatch colour={entry.actual} label={t('log.actualShort')} className="h-14 w-full" />
+          <Swatch colour={entry.actual} label={t('log.actualShort')} className="h-14 w-full print:h-6" />
           <figcaption className="pt-1">{t('log.actualShort')}</figcaption>
         </figure>
       </div>
-      <div className="px-4 py-3 text-sm sm:px-0 sm:py-4">
+      <div className="px-4 py-3 text-sm sm:px-0 sm:py-4 print:py-2">
         <h2 className="font-semibold">
           {entry.flowerId && entry.pieceId ? (
             <Link className="hover:underline" to={`/flowers/${entry.flowerId}/${entry.pieceId}`}>
@@ -283,7 +283,7 @@ function Entry({
           {entry.commissionName}
           {!entry.flowerId && entry.pieceName && ` · ${t('logbook.gone')}`}
         </p>
-        <p className="mt-1 flex flex-wrap items-center gap-x-4">
+        <p className="mt-1 flex flex-wrap items-center gap-x-4 print:hidden">
           <button className="act min-h-6 cursor-pointer" onClick={onNear}>
             {t('learned.filter.near')}
             <span className="sr-only">: {what}</span>
