@@ -6,7 +6,7 @@ public readonly record struct Trial(double Level, bool IsRight);
 
 /// <param name="Threshold">CIEDE2000 that is told apart in four of five tries.</param>
 /// <param name="Deviation">Standard deviation of its natural logarithm.</param>
-/// <param name="NextLevel">That would teach most to try.</param>
+/// <param name="NextLevel">To try next, CIEDE2000: near the threshold, and on its easy side while that is little known, so that nobody begins with what she cannot see.</param>
 public readonly record struct EyeThreshold(double Threshold, double Deviation, double NextLevel);
 
 /// <summary>
@@ -51,7 +51,7 @@ public static class Staircase
         var sum = weights.Sum();
         var mean = Logs.Zip(weights, (log, weight) => log * weight).Sum() / sum;
         var variance = Logs.Zip(weights, (log, weight) => (log - mean) * (log - mean) * weight).Sum() / sum;
-        return new EyeThreshold(Math.Exp(mean), Math.Sqrt(variance), Math.Clamp(Math.Exp(mean), LeastLevel, MostLevel));
+        return new EyeThreshold(Math.Exp(mean), Math.Sqrt(variance), Math.Clamp(Math.Exp(mean + Math.Sqrt(variance)), LeastLevel, MostLevel));
     }
 
     /// <summary>How often an eye with such a threshold is right at a level.</summary>
