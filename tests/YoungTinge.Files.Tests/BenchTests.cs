@@ -21,6 +21,18 @@ public class BenchTests
     private static Task<Shot> ShootAsync(Scene scene, int seed) => new LightBoxCamera(scene, seed).TakeAsync(default);
 
     [Fact]
+    public void A_measure_is_off_alike_for_all_colours_and_less_when_it_was_weighed()
+    {
+        static double[] OffOf(HiddenTruth truth, bool isWeighed) => [.. Cabinet.All.OfType<Colourant>()
+            .Select(colour => colour with { Units = [new DoseUnit(DoseUnitKind.Touch, 0.02) { IsWeighed = isWeighed }] })
+            .Select(colour => truth.Of(colour).Units.Single().MassG / 0.02).Distinct()];
+        var truths = Enumerable.Range(0, 60).Select(seed => new HiddenTruth(seed)).ToList();
+        double SpreadOf(bool isWeighed) => Math.Sqrt(truths.Average(truth => Math.Pow(Math.Log(Assert.Single(OffOf(truth, isWeighed))), 2)));
+        Assert.InRange(SpreadOf(isWeighed: false), 0.2, 0.4);
+        Assert.InRange(SpreadOf(isWeighed: true), 0.06, 0.14);
+    }
+
+    [Fact]
     public void Jars_differ_from_the_list_and_each_seed_has_its_own_truth()
     {
         var off = new List<double>();

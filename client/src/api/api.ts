@@ -80,6 +80,7 @@ export type GlazeCoat = Schemas['CoatGlazeCoat']
 export type Lab = Schemas['Lab']
 export type DoseLadder = Schemas['GetDoseLadderAnswer']
 export type PredictedOf = Schemas['PredictLogEntryRequest']
+export type KneadedPaste = Omit<Schemas['ReadPasteOnBenchRequest'], 'take'>
 export type LikelyTimes = Schemas['LikelyTimes']
 export type LoggedDose = Schemas['LoggedDose']
 export type MeasuredPaste = Schemas['MeasuredPaste']

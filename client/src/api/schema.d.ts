@@ -7926,6 +7926,13 @@ export interface components {
              * @description Which time: each has its own noise.
              */
             take: number;
+            /** @description What really went in; null for as planned. */
+            wentIn?: null | components["schemas"]["MeasuredPaste"];
+            /**
+             * Format: double
+             * @description Since it was kneaded; null when its colour has come out. In hours.
+             */
+            restedHours?: null | number;
         };
         ReadPictureAnswer: {
             /** @description Whether there was a cast to speak of. */

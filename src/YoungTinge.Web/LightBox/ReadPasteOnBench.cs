@@ -1,5 +1,6 @@
 using YoungTinge.Core.Cabinet;
 using YoungTinge.Core.Colour;
+using YoungTinge.Core.Mixing;
 using YoungTinge.Devices;
 using YoungTinge.Store;
 using YoungTinge.Web.Shared;
@@ -10,7 +11,14 @@ namespace YoungTinge.Web.LightBox;
 public static class ReadPasteOnBench
 {
     /// <param name="Take">Which time: each has its own noise.</param>
-    public sealed record Request(Guid PieceId, int Take);
+    public sealed record Request(Guid PieceId, int Take)
+    {
+        /// <summary>What really went in; null for as planned.</summary>
+        public MeasuredPaste? WentIn { get; init; }
+
+        /// <summary>Since it was kneaded; null when its colour has come out.</summary>
+        public double? RestedHours { get; init; }
+    }
 
     public static void Map(RouteGroupBuilder api)
     {
@@ -20,17 +28,21 @@ public static class ReadPasteOnBench
             .WithSummary("The paste of a piece under the simulated colour reader.").Produces<ColourView>().ProducesProblems(404, 422);
     }
 
-    private static async Task<IResult> Photograph(Request request, StudioWorks works, CabinetStore cabinet, CancellationToken cancel) =>
-        await KneadedAsync(request, works, cabinet, cancel) is { } paste ? TypedResults.Ok(ShotView.From(await new LightBoxCamera(new DabScene(paste), request.Take).TakeAsync(cancel))) : ApiProblem.NotFound();
+    private static Task<IResult> Photograph(Request request, StudioWorks works, CabinetStore cabinet, CancellationToken cancel) =>
+        OfKneadedAsync(request, works, cabinet, async paste => ShotView.From(await new LightBoxCamera(new DabScene(paste), request.Take).TakeAsync(cancel)), cancel);
 
-    private static async Task<IResult> Read(Request request, StudioWorks works, CabinetStore cabinet, CancellationToken cancel) =>
-        await KneadedAsync(request, works, cabinet, cancel) is { } paste ? TypedResults.Ok(ColourView.From(Illuminant.D65.LabOf(await new PocketReader(paste, request.Take).ReadAsync(cancel)))) : ApiProblem.NotFound();
+    private static Task<IResult> Read(Request request, StudioWorks works, CabinetStore cabinet, CancellationToken cancel) =>
+        OfKneadedAsync(request, works, cabinet, async paste => ColourView.From(Illuminant.D65.LabOf(await new PocketReader(paste, request.Take).ReadAsync(cancel))), cancel);
 
-    /// <returns>Null if there is no such piece, or something of its paste is gone.</returns>
-    private static async Task<Spectrum?> KneadedAsync(Request request, StudioWorks works, CabinetStore cabinet, CancellationToken cancel)
+    private static async Task<IResult> OfKneadedAsync<T>(Request request, StudioWorks works, CabinetStore cabinet, Func<Spectrum, Task<T>> look, CancellationToken cancel)
     {
         var work = await works.LoadAsync(cancel);
         var jars = await StandIns.ReallyAsync(work.Studio.Id, cabinet, cancel);
-        return work.Find(request.PieceId) is { } piece && jars.HasAllOf(piece.Plan.Paste) ? PasteOptics.Reflectance(piece.Plan.Paste, jars) : null;
+        if (work.Find(request.PieceId) is not { } piece)
+            return ApiProblem.NotFound();
+        if ((request.WentIn is { } measured ? StudioRules.Of(measured, "wentIn", jars) : []).Concat(StudioRules.OfRest(request.RestedHours, LogSubject.Paste)).Lines() is { Count: > 0 } problems)
+            return ApiProblem.NotPossible(problems);
+        var recipe = request.WentIn?.Recipe(jars) ?? piece.Plan.Paste;
+        return jars.HasAllOf(recipe) ? TypedResults.Ok(await look(PasteOptics.Reflectance(recipe, jars, request.RestedHours))) : ApiProblem.NotFound();
     }
 }

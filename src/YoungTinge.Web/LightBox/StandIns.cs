@@ -12,11 +12,16 @@ internal static class StandIns
 {
     public static HiddenTruth TruthOf(Guid studioId) => new(BitConverter.ToInt32(SHA256.HashData(studioId.ToByteArray())));
 
-    /// <summary>The jars of a cabinet as they came, whatever dabs have taught since.</summary>
+    /// <summary>The jars of a cabinet as they came, whatever dabs have taught since; measured as the maker measures them.</summary>
     public static Materials JarsOf(Materials listed)
     {
         var came = StarterCabinet.Load();
-        return listed.With(listed.All.Select(material => came.Find(material.Id) ?? material));
+        return listed.With(listed.All.Select(material => (came.Find(material.Id), material) switch
+        {
+            (Colourant jar, Colourant { Units: var units }) => jar with { Units = units },
+            ({ } jar, _) => jar,
+            _ => material,
+        }));
     }
 
     /// <summary>The jars of a studio as they really are: not what was learned of them, which would be its own truth.</summary>

@@ -174,7 +174,7 @@ export function LogForm({
           <LogReading
             key={`${draft.by} ${draft.subject}`}
             by={draft.by}
-            pieceId={piece.id}
+            done={{ pieceId: done.pieceId, wentIn: done.wentIn, restedHours: done.restedHours }}
             flowerId={flowerId}
             isPaste={draft.subject === 'paste'}
             patchLabel={subjectName(draft.subject)}

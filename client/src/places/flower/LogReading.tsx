@@ -1,5 +1,5 @@
 import { useMutation, useQuery } from '@tanstack/react-query'
-import type { ColourView, Picture } from '../../api/api'
+import type { ColourView, KneadedPaste, Picture } from '../../api/api'
 import { answer, api } from '../../api/api'
 import { queries } from '../../api/queries'
 import { Failure } from '../../shared/Message'
@@ -12,14 +12,15 @@ import { useTranslation } from '../../shared/translation'
 /** Reads what came out: from a picture beside a white card, or, for those who have nothing at hand, from the simulated bench. */
 export function LogReading({
   by,
-  pieceId,
+  done,
   flowerId,
   isPaste,
   patchLabel,
   onRead,
 }: {
   by: 'camera' | 'reader'
-  pieceId: string
+  /** What lies before the simulated bench. */
+  done: KneadedPaste
   flowerId: string
   /** Of the paste the simulated bench knows how it really came out. */
   isPaste: boolean
@@ -28,10 +29,10 @@ export function LogReading({
 }) {
   const { t } = useTranslation()
   const shoot = useMutation({
-    mutationFn: (take: number) => answer(api.POST('/api/bench/light-box/pastes', { body: { pieceId, take } })),
+    mutationFn: (take: number) => answer(api.POST('/api/bench/light-box/pastes', { body: { ...done, take } })),
   })
   const read = useMutation({
-    mutationFn: (take: number) => answer(api.POST('/api/bench/colour-reader/pastes', { body: { pieceId, take } })),
+    mutationFn: (take: number) => answer(api.POST('/api/bench/colour-reader/pastes', { body: { ...done, take } })),
     onSuccess: onRead,
   })
   return (
