@@ -14,20 +14,24 @@ export function StarterJars() {
   const takeOut = useMutation({
     mutationFn: () => answer(api.DELETE('/api/materials/starter')),
     onSuccess: ({ changed, inUse }) => {
-      const stayed = inUse > 0 ? t('starterJars.stayed', { count: inUse }) : ''
-      setSaid(`${t('starterJars.wentOut', { count: changed })} ${stayed}`)
+      const stayed = inUse > 0 ? t('starterCabinet.stayed', { count: inUse }) : ''
+      setSaid(`${t('starterCabinet.wentOut', { count: changed })} ${stayed}`)
       return client.invalidateQueries()
     },
   })
   return (
     <section aria-labelledby="starter-jars" className="border-base-300 border-t px-4 pt-4 lg:px-6">
       <h2 id="starter-jars" className="font-semibold">
-        {t('starterJars.title')}
+        {t('starterCabinet.title')}
       </h2>
-      <p className="quiet max-w-prose text-sm">{t('starterJars.help')}</p>
+      <p className="quiet max-w-prose text-sm">{t('starterCabinet.help')}</p>
       <div className="mt-2 flex flex-wrap gap-3">
-        <PutInStarterJars onDone={(count) => setSaid(t('starterJars.cameIn', { count }))} />
-        <ConfirmButton label={t('starterJars.out')} question={t('starterJars.ask')} onYes={() => takeOut.mutate()} />
+        <PutInStarterJars onDone={(count) => setSaid(t('starterCabinet.cameIn', { count }))} />
+        <ConfirmButton
+          label={t('starterCabinet.out')}
+          question={t('starterCabinet.ask')}
+          onYes={() => takeOut.mutate()}
+        />
       </div>
       <p role="status" className="mt-1 text-sm">
         {said}

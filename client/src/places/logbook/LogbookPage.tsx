@@ -223,22 +223,22 @@ function Entry({
   const [isMended, setMended] = useState(false)
   const what = whatOf(t, entry, nameOf)
   return (
-    <li className="border-base-300 grid break-inside-avoid gap-x-6 border-t sm:grid-cols-[10rem_16rem_minmax(0,1fr)] print:grid-cols-[6rem_9rem_minmax(0,1fr)]">
+    <li className="border-base-300 grid break-inside-avoid gap-x-6 border-t sm:grid-cols-[10rem_16rem_minmax(0,1fr)]">
       <p className="px-4 pt-3 text-sm sm:py-4 lg:pl-6">
         <time dateTime={entry.loggedAt}>{dayWords(entry.loggedAt)}</time>
         {entry.loggedBy && <span className="quiet block text-xs">{entry.loggedBy}</span>}
       </p>
-      <div className="surround mt-2 flex p-4 text-xs sm:mt-0 print:p-2">
+      <div className="surround mt-2 flex p-4 text-xs sm:mt-0">
         <figure className="w-1/2">
-          <Swatch colour={entry.predicted} label={t('log.predicted')} className="h-14 w-full print:h-6" />
+          <Swatch colour={entry.predicted} label={t('log.predicted')} className="h-14 w-full" />
           <figcaption className="pt-1">{t('log.predicted')}</figcaption>
         </figure>
         <figure className="w-1/2">
-          <Swatch colour={entry.actual} label={t('log.actualShort')} className="h-14 w-full print:h-6" />
+          <Swatch colour={entry.actual} label={t('log.actualShort')} className="h-14 w-full" />
           <figcaption className="pt-1">{t('log.actualShort')}</figcaption>
         </figure>
       </div>
-      <div className="px-4 py-3 text-sm sm:px-0 sm:py-4 print:py-2">
+      <div className="px-4 py-3 text-sm sm:px-0 sm:py-4">
         <h2 className="font-semibold">
           {entry.flowerId && entry.pieceId ? (
             <Link className="hover:underline" to={`/flowers/${entry.flowerId}/${entry.pieceId}`}>
