@@ -73,9 +73,23 @@ public sealed class PeopleTests(DemoApplication application) : ApiTest(applicati
             // What the browser had is still what the thief has.
             stolen.Take(own.Cookies);
             Assert.Equal(HttpStatusCode.OK, (await thief.GetAsync("/api/me")).StatusCode);
+            using var heard = await thief.GetAsync("/api/bench/events", HttpCompletionOption.ResponseHeadersRead);
+            using var lines = new StreamReader(await heard.Content.ReadAsStreamAsync());
+            Assert.Equal("event: changed", await lines.ReadLineAsync());
             await way();
             Assert.Equal(HttpStatusCode.Unauthorized, (await thief.GetAsync("/api/me")).StatusCode);
+            await ChangeSomethingAsync();
+            Assert.DoesNotContain("event: changed", await lines.ReadToEndAsync().WaitAsync(TimeSpan.FromSeconds(10)));
         }
+
+        async Task ChangeSomethingAsync() => (await Http.PutAsJsonAsync($"/api/log-entries/{Guid.NewGuid()}", new
+        {
+            pieceId = (Guid?)null,
+            subject = "paste",
+            actual = new { l = 70, a = 20, b = 5 },
+            note = "",
+            wentIn = new { baseId = "bright-white-paste", pasteG = 100, doses = new[] { new { colourantId = "rowan", unit = (string?)null, amount = 0.3 } } },
+        })).EnsureSuccessStatusCode();
     }
 
     [Fact]

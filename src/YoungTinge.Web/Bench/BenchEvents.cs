@@ -2,6 +2,7 @@ using System.Net.ServerSentEvents;
 using System.Runtime.CompilerServices;
 using Npgsql;
 using YoungTinge.Store;
+using YoungTinge.Store.People;
 using YoungTinge.Web.Shared;
 
 namespace YoungTinge.Web.Bench;
@@ -23,10 +24,16 @@ public static class BenchEvents
 
     public static void Map(RouteGroupBuilder api) => api.MapGet("/bench/events", Handle).WithName("benchEvents").Produces<Told>(StatusCodes.Status200OK, "text/event-stream").ProducesProblems();
 
-    private static IResult Handle(CurrentStudio studio, TimeProvider clock, IHostApplicationLifetime life, CancellationToken cancel) =>
-        TypedResults.ServerSentEvents(ChangesAsync(studio.Database.States, clock, life.ApplicationStopping, cancel));
+    private static IResult Handle(HttpContext context, CurrentStudio studio, SessionStore sessions, TimeProvider clock, IHostApplicationLifetime life, CancellationToken cancel)
+    {
+        var session = SignedIn.SessionOf(context) ?? "";
+        return TypedResults.ServerSentEvents(ChangesAsync(
+            studio.Database.States, stop => IsStillInAsync(sessions, studio.Id, session, clock.GetUtcNow(), stop), clock, life.ApplicationStopping, cancel));
+    }
 
-    private static async IAsyncEnumerable<SseItem<Told>> ChangesAsync(StateStore states, TimeProvider clock, CancellationToken stopping, [EnumeratorCancellation] CancellationToken cancel)
+    /// <param name="isStillIn">Whoever listens may have been signed out meanwhile, here or elsewhere: then the stream ends.</param>
+    private static async IAsyncEnumerable<SseItem<Told>> ChangesAsync(
+        StateStore states, Func<CancellationToken, Task<bool>> isStillIn, TimeProvider clock, CancellationToken stopping, [EnumeratorCancellation] CancellationToken cancel)
     {
         using var ends = CancellationTokenSource.CreateLinkedTokenSource(cancel, stopping);
         var known = "";
@@ -37,6 +44,8 @@ public static class BenchEvents
             var now = clock.GetUtcNow();
             if (state != known || now - told > Alive)
             {
+                if (!await isStillIn(ends.Token))
+                    yield break;
                 yield return new SseItem<Told>(new Told(now), state != known ? "changed" : "alive");
                 (known, told) = (state, now);
             }
@@ -54,9 +63,24 @@ public static class BenchEvents
         {
             return await states.FindAsync(cancel) is var (_, tables) ? string.Join('-', tables.Values) : null;
         }
-        catch (Exception failure) when (failure is NpgsqlException or TimeoutException or OperationCanceledException)
+        catch (Exception failure) when (IsAway(failure))
         {
             return null;
         }
     }
+
+    /// <returns>True while the database does not answer: nothing can be told of the studio then.</returns>
+    private static async Task<bool> IsStillInAsync(SessionStore sessions, Guid studioId, string session, DateTimeOffset now, CancellationToken cancel)
+    {
+        try
+        {
+            return await sessions.FindAsync(studioId, session, now, cancel) is not null;
+        }
+        catch (Exception failure) when (IsAway(failure))
+        {
+            return true;
+        }
+    }
+
+    private static bool IsAway(Exception failure) => failure is NpgsqlException or TimeoutException or OperationCanceledException;
 }
