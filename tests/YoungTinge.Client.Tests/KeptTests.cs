@@ -20,6 +20,31 @@ public class KeptTests
         return [isWritten, read, names, {{(how == "isFull" ? "forgotten" : "null")}}, kept.write('a', 'again') && keptOn(shelf).read('a', isText) === 'again']
         """));
 
+    /// <summary>Ticks that wait for a connection must not be sent by whoever signs in next at the same tablet.</summary>
+    [Fact]
+    public void What_one_left_waits_until_she_is_back_and_nobody_else_sees_it() => Assert.Equal("""[["bos"],"bos",[],"dark",["ada-s","twice"],"ada-s",["bench/notes","mixing"]]""", ClientCore.Run("""
+        const shelf = new Shelf()
+        const kept = keptOn(shelf)
+        const isText = (value) => typeof value === 'string'
+        const post = { send: async () => ({}), arrived: async () => {}, refused: () => {} }
+        const waitingOf = () => new Outbox('bench/notes', kept, { after: () => () => {} }).waiting.map(({ id }) => id)
+        kept.write('theme', 'dark')
+        kept.write('mixing', 'bos')
+        kept.write('bench/notes', [{ id: 'bos', note: {} }])
+        belongTo('bo', kept)
+        const first = [waitingOf(), kept.read('mixing', isText)]
+        belongTo('ada', kept)
+        const adas = [waitingOf(), kept.read('theme', isText)]
+        kept.write('mixing', 'ada-s')
+        belongTo('bo', kept)
+        kept.write('bench/notes', [{ id: 'ada-s', note: {} }, { id: 'twice', note: {} }])
+        belongTo('ada', kept)
+        belongTo('ada', kept)
+        const mixing = kept.read('mixing', isText)
+        belongTo('bo', kept)
+        return [...first, ...adas, waitingOf(), mixing, kept.names('').filter((name) => ['bench/notes', 'mixing'].includes(name)).sort()]
+        """));
+
     [Fact]
     public void What_is_not_of_this_kind_is_not_taken() => Assert.Equal("[null,null,null]", ClientCore.Run("""
         const shelf = new Shelf()

@@ -9,6 +9,7 @@ import { answer, api, madeFrom } from '../api/api'
 import { queries } from '../api/queries'
 import { FrameSlot } from './FrameState'
 import { measureIn, speak } from './language'
+import { kept } from './kept'
 import { later } from './later'
 import type { Theme } from './theme'
 import { chooseTheme, useTheme } from './theme'
@@ -36,6 +37,10 @@ export function Frame({ children }: { children: ReactNode }) {
   const { t } = useTranslation()
   const studio = useQuery(queries.studio()).data
   const me = useQuery(queries.me()).data
+  const who = me?.id
+  useEffect(() => {
+    if (who) void import('../core/belongTo').then(({ belongTo }) => belongTo(who, kept))
+  }, [who])
   const preferred = me?.preferences
   useEffect(() => {
     if (studio) measureIn((preferred?.measures ?? studio.measures) === 'imperial', studio.scaleDecimals)
