@@ -8,16 +8,12 @@ namespace YoungTinge.Testing;
 /// </summary>
 internal static class Property
 {
-    private const string LongRun = "YOUNG_TINGE_LONG_TESTS";
-    private const int TimesLonger = 10;
     private const int UsualTurns = 100;
     /// <summary>2^64 over the golden ratio: numbers that follow each other become seeds far apart.</summary>
     private const ulong Spread = 0x9E3779B97F4A7C15;
 
     /// <summary>A stream of chances of its own for every long run; the same one for the others.</summary>
-    private static readonly ulong FirstSeed = IsLong ? (ulong)DateTime.UtcNow.Ticks : 1;
-
-    private static bool IsLong => Environment.GetEnvironmentVariable(LongRun) is not null;
+    private static readonly ulong FirstSeed = Turns.AreMany ? (ulong)DateTime.UtcNow.Ticks : 1;
 
     /// <param name="gen">Makes the cases.</param>
     /// <param name="holds">Fails where the property does not hold.</param>
@@ -25,7 +21,7 @@ internal static class Property
     /// <exception cref="CsCheckException">It does not hold; with the simplest case that was found, and the seed of the first one.</exception>
     public static void Holds<T>(this Gen<T> gen, Action<T> holds, int turns = UsualTurns)
     {
-        var last = FirstSeed + (ulong)(IsLong ? turns * TimesLonger : turns);
+        var last = FirstSeed + (ulong)Turns.Of(turns);
         Parallel.For((long)FirstSeed, (long)last, (seed, loop) =>
         {
             if (loop.ShouldExitCurrentIteration) return;

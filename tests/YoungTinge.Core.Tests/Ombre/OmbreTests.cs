@@ -38,7 +38,7 @@ public class OmbreTests
         Assert.Equal(TestData.ColourOf(last), shades[^1].Colour);
         var steps = OmbreRun.StepsOf([.. shades.Select(shade => shade.Colour)]);
         Assert.InRange(steps.Max() / steps.Min(), 1, 1.001);
-    }, turns: 200);
+    }, turns: 60);
 
     /// <summary>Whatever is made is set aside for a shade or said to be left over, to the scale's step; nothing is dropped.</summary>
     [Fact]
@@ -51,7 +51,7 @@ public class OmbreTests
         var wasteG = way.Steps.Sum(step => step.Batch?.Colours.Sum(colour => colour.LetDown?.WasteG ?? 0) ?? 0);
         var keptG = grams.Sum() + way.Steps.Where(step => step.Act == OmbreAct.LeftOver).Sum(step => step.Grams);
         Assert.Equal(way.TotalG - wasteG, keptG, scaleG * (run.Grams.Length + 1));
-    }, turns: 150);
+    }, turns: 60);
 
     /// <summary>The same two pastes: as far along the way as was asked, with even steps between.</summary>
     [Fact]
@@ -131,7 +131,7 @@ public class OmbreTests
             Assert.InRange(way.Unevenness, 1, 1.4);
             Assert.All(way.Shades, shade => Assert.InRange(shade.OffDeltaE, 0, 2.5));
         }
-    }, turns: 200);
+    }, turns: 60);
 
     /// <summary>The steps of a cut-back are done by hand here, gram by gram, and must leave each shade its mass.</summary>
     [Fact]

@@ -50,7 +50,7 @@ public class SchedulerTests
         var schedule = Scheduler.Solve(problem, Effort);
         if (schedule.Status is ScheduleStatus.Best or ScheduleStatus.Good)
             Assert.Empty(ScheduleChecker.Faults(problem, schedule));
-    });
+    }, turns: 40);
 
     [Fact]
     public void The_plan_to_begin_with_breaks_no_rule_either() => Problems(12, 5).Holds(problem =>
@@ -70,7 +70,7 @@ public class SchedulerTests
             Assert.Equal((ScheduleStatus.Best, late, finish), (schedule.Status, schedule.LateMin, schedule.FinishMin));
         else
             Assert.Equal(ScheduleStatus.None, schedule.Status);
-    }, turns: 60);
+    }, turns: 30);
 
     [Fact]
     public void Every_plan_of_the_file_is_met()
@@ -83,7 +83,7 @@ public class SchedulerTests
     [Fact]
     public void The_same_question_has_the_same_answer()
     {
-        foreach (var problem in Problems(9, 4).Fixed(5))
+        foreach (var problem in Problems(9, 4).Fixed(2))
             Assert.Equal(Scheduler.Solve(problem, 1).Tasks, Scheduler.Solve(problem, 1).Tasks);
     }
 
