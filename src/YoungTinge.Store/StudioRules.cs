@@ -178,8 +178,13 @@ public static class StudioRules
         }
     }
 
+    /// <summary>What really went into what is logged, and how long it had rested.</summary>
+    /// <param name="wentIn">Null for as planned.</param>
+    public static IEnumerable<Fault> OfDone(MeasuredPaste? wentIn, double? restedHours, LogSubject subject, Materials materials) =>
+        (wentIn is null ? [] : Of(wentIn, "wentIn", materials)).Concat(OfRest(restedHours, subject));
+
     /// <summary>How long what is logged had rested: a paste, and no longer than colour can take to come out.</summary>
-    public static IEnumerable<Fault> OfRest(double? restedHours, LogSubject subject)
+    private static IEnumerable<Fault> OfRest(double? restedHours, LogSubject subject)
     {
         if (restedHours is { } hours && hours is not (>= 0 and <= PasteReading.MostRestedHours))
             yield return new Fault("restedHours", "restedTooLong", PasteReading.MostRestedHours);

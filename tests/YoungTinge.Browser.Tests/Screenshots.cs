@@ -72,7 +72,7 @@ public class Screenshots(Application application)
 
         browser.Run("window.scrollTo(0, 0)");
         Take(browser, "bench");
-        browser.Run("localStorage.setItem('young-tinge/theme', 'dark')");
+        browser.Run("localStorage.setItem('young-tinge/all/theme', 'dark')");
         browser.Open("/");
         browser.Click("link", "Ivy");
         browser.Click("link", "Large leaves");

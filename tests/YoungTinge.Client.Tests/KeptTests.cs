@@ -28,13 +28,13 @@ public class KeptTests
         const isText = (value) => typeof value === 'string'
         const post = { send: async () => ({}), arrived: async () => {}, refused: () => {} }
         const waitingOf = () => new Outbox('bench/notes', kept, { after: () => () => {} }).waiting.map(({ id }) => id)
-        kept.write('theme', 'dark')
+        kept.write('all/theme', 'dark')
         kept.write('mixing', 'bos')
         kept.write('bench/notes', [{ id: 'bos', note: {} }])
         belongTo('bo', kept)
         const first = [waitingOf(), kept.read('mixing', isText)]
         belongTo('ada', kept)
-        const adas = [waitingOf(), kept.read('theme', isText)]
+        const adas = [waitingOf(), kept.read('all/theme', isText)]
         kept.write('mixing', 'ada-s')
         belongTo('bo', kept)
         kept.write('bench/notes', [{ id: 'ada-s', note: {} }, { id: 'twice', note: {} }])

@@ -4,8 +4,9 @@ export type Shelf = Pick<Storage, 'getItem' | 'setItem' | 'removeItem' | 'key' |
 const prefix = 'young-tinge/'
 
 /**
- * What is kept for the maker, each thing under a name of its own. Where the storage is full or shut, it is kept for as long as the
- * page is open: nothing is lost by that but what a reload would have brought back.
+ * What is kept for the maker, each thing under a name of its own; for everybody at this browser under one that begins with "all/".
+ * Where the storage is full or shut, it is kept for as long as the page is open: nothing is lost by that but what a reload would have
+ * brought back.
  */
 export class Kept {
   private readonly unwritten = new Map<string, string>()

@@ -1,10 +1,10 @@
 import type { Kept } from './Kept'
 
-const owner = 'owner'
-const aside = (whose: string) => `aside/${whose}/`
+/** Names of what the browser keeps for everybody who uses it begin so, whoever has signed in. */
+const ofAll = 'all/'
 
-/** What the browser keeps for everybody who uses it, whoever has signed in. */
-const ofEverybody = (name: string) => [owner, 'theme', 'language', 'begin'].includes(name) || name.startsWith('aside/')
+const owner = `${ofAll}owner`
+const aside = (whose: string) => `${ofAll}aside/${whose}/`
 
 const isText = (value: unknown): value is string => typeof value === 'string'
 const isThere = (value: unknown): value is unknown => value !== null
@@ -13,13 +13,14 @@ const isThere = (value: unknown): value is unknown => value !== null
 export function belongTo(who: string, kept: Kept) {
   const move = (from: string, to: string) => {
     const value = kept.read(from, isThere)
-    if (value !== null) kept.write(to, value)
+    // First, so that there is room for it where the storage is full.
     kept.forget(from)
+    if (value !== null) kept.write(to, value)
   }
   const before = kept.read(owner, isText)
   if (before === who) return
   if (before !== null)
-    for (const name of kept.names('').filter((one) => !ofEverybody(one))) move(name, aside(before) + name)
+    for (const name of kept.names('').filter((one) => !one.startsWith(ofAll))) move(name, aside(before) + name)
   for (const name of kept.names(aside(who))) move(name, name.slice(aside(who).length))
   kept.write(owner, who)
 }

@@ -11,7 +11,7 @@ export interface Language {
   scaleDecimals: number
 }
 
-const name = 'language'
+const name = 'all/language'
 
 const isLanguage = (value: unknown): value is string => typeof value === 'string' && languages.includes(value)
 

@@ -1,7 +1,7 @@
 import { useSyncExternalStore } from 'react'
 import { kept } from './kept'
 
-const name = 'theme'
+const name = 'all/theme'
 
 export type Theme = 'light' | 'dark'
 

@@ -40,7 +40,7 @@ public static class ReadPasteOnBench
         var jars = await StandIns.ReallyAsync(work.Studio.Id, cabinet, cancel);
         if (work.Find(request.PieceId) is not { } piece)
             return ApiProblem.NotFound();
-        if ((request.WentIn is { } measured ? StudioRules.Of(measured, "wentIn", jars) : []).Concat(StudioRules.OfRest(request.RestedHours, LogSubject.Paste)).Lines() is { Count: > 0 } problems)
+        if (StudioRules.OfDone(request.WentIn, request.RestedHours, LogSubject.Paste, jars).Lines() is { Count: > 0 } problems)
             return ApiProblem.NotPossible(problems);
         var recipe = request.WentIn?.Recipe(jars) ?? piece.Plan.Paste;
         return jars.HasAllOf(recipe) ? TypedResults.Ok(await look(PasteOptics.Reflectance(recipe, jars, request.RestedHours))) : ApiProblem.NotFound();

@@ -22,7 +22,7 @@ internal sealed record EntryPrediction(LoggedMix? Mix, LoggedZone? Laid, Lab Col
     {
         if (piece is null && (wentIn is null || subject != LogSubject.Paste))
             return [new FieldProblem("wentIn", "wentInMissing", null, null)];
-        return (wentIn is null ? [] : StudioRules.Of(wentIn, "wentIn", materials)).Concat(StudioRules.OfRest(restedHours, subject)).Lines();
+        return StudioRules.OfDone(wentIn, restedHours, subject, materials).Lines();
     }
 
     /// <summary>Of what has no such problem.</summary>

@@ -46,7 +46,7 @@ export function BeginStudio({ door }: { door: Door }) {
     with: 'starterCabinet',
   }
   // The password is not kept anywhere.
-  const { value: draft, set } = useKept('begin', begun, (value): value is Draft =>
+  const { value: draft, set } = useKept('all/begin', begun, (value): value is Draft =>
     hasFields(value, 'name', 'maker', 'measures', 'scaleG', 'currency', 'language', 'timeZone', 'signInName', 'with'),
   )
   const change = (changed: Partial<Draft>) => set({ ...draft, ...changed })

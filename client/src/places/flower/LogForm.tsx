@@ -113,12 +113,12 @@ export function LogForm({
     // What was said about the entry before is not about this one.
     save.reset()
   }
-  const done = {
+  const kneaded = {
     pieceId: piece.id,
-    subject: draft.subject,
     wentIn: draft.subject === 'paste' ? wentIn : null,
     restedHours: draft.subject === 'paste' ? draft.restedHours : null,
   }
+  const done = { ...kneaded, subject: draft.subject }
   // As it was planned the preview tells it; that is there already.
   const isOtherwise = draft.subject === 'paste' && (draft.wentIn !== null || draft.restedHours !== null)
   const otherwise = useQuery({
@@ -174,7 +174,7 @@ export function LogForm({
           <LogReading
             key={`${draft.by} ${draft.subject}`}
             by={draft.by}
-            done={{ pieceId: done.pieceId, wentIn: done.wentIn, restedHours: done.restedHours }}
+            kneaded={kneaded}
             flowerId={flowerId}
             isPaste={draft.subject === 'paste'}
             patchLabel={subjectName(draft.subject)}

@@ -12,7 +12,7 @@ import { useTranslation } from '../../shared/translation'
 /** Reads what came out: from a picture beside a white card, or, for those who have nothing at hand, from the simulated bench. */
 export function LogReading({
   by,
-  done,
+  kneaded,
   flowerId,
   isPaste,
   patchLabel,
@@ -20,7 +20,7 @@ export function LogReading({
 }: {
   by: 'camera' | 'reader'
   /** What lies before the simulated bench. */
-  done: KneadedPaste
+  kneaded: KneadedPaste
   flowerId: string
   /** Of the paste the simulated bench knows how it really came out. */
   isPaste: boolean
@@ -29,10 +29,10 @@ export function LogReading({
 }) {
   const { t } = useTranslation()
   const shoot = useMutation({
-    mutationFn: (take: number) => answer(api.POST('/api/bench/light-box/pastes', { body: { ...done, take } })),
+    mutationFn: (take: number) => answer(api.POST('/api/bench/light-box/pastes', { body: { ...kneaded, take } })),
   })
   const read = useMutation({
-    mutationFn: (take: number) => answer(api.POST('/api/bench/colour-reader/pastes', { body: { ...done, take } })),
+    mutationFn: (take: number) => answer(api.POST('/api/bench/colour-reader/pastes', { body: { ...kneaded, take } })),
     onSuccess: onRead,
   })
   return (
