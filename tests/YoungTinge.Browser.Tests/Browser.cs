@@ -153,7 +153,8 @@ public sealed class Browser
     /// <summary>Clicks once it can be clicked: nobody presses what is greyed out.</summary>
     public void Click(string role, string name, bool exact = false) => Act(() =>
     {
-        var element = Until($"a {role} named '{name}' that can be clicked", () => All(role, name, exact).FirstOrDefault(one => one.Enabled));
+        // The first of that name, once it can be: while a list wakes up, a later one may be awake before it.
+        var element = Until($"a {role} named '{name}' that can be clicked", () => All(role, name, exact).FirstOrDefault() is { Enabled: true } first ? first : null);
         driver.ExecuteScript("arguments[0].scrollIntoView({ block: 'center', inline: 'center' })", element);
         element.Click();
     });
@@ -321,7 +322,7 @@ public sealed class Browser
     /// <summary>For whoever reads of a failure and has no picture of it.</summary>
     private string Shown()
     {
-        const int most = 500;
+        const int most = 2000;
         return $"{driver.Url} shows: {Run($"return (document.querySelector('main') ?? document.body).innerText.replaceAll(/\\s+/g, ' ').slice(0, {most})")}";
     }
 

@@ -222,6 +222,8 @@ function Entry({
   const { t } = useTranslation()
   const [isMended, setMended] = useState(false)
   const what = whatOf(t, entry, nameOf)
+  // The same may have been logged on many days.
+  const which = `${what}, ${dayWords(entry.loggedAt)}`
   return (
     <li className="border-base-300 grid break-inside-avoid gap-x-6 border-t sm:grid-cols-[10rem_16rem_minmax(0,1fr)]">
       <p className="px-4 pt-3 text-sm sm:py-4 lg:pl-6">
@@ -286,11 +288,11 @@ function Entry({
         <p className="mt-1 flex flex-wrap items-center gap-x-4 print:hidden">
           <button className="act min-h-6 cursor-pointer" onClick={onNear}>
             {t('learned.filter.near')}
-            <span className="sr-only">: {what}</span>
+            <span className="sr-only">: {which}</span>
           </button>
           <button className="act min-h-6 cursor-pointer" aria-expanded={isMended} onClick={() => setMended(!isMended)}>
             {t('learned.entry.mend')}
-            <span className="sr-only">: {what}</span>
+            <span className="sr-only">: {which}</span>
           </button>
           {entry.mix && entry.subject === 'paste' && canBeMade && (
             <Link
@@ -299,10 +301,10 @@ function Entry({
               onClick={() => storeTable(againOf(entry, entry.mix!, what))}
             >
               {t('learned.entry.again')}
-              <span className="sr-only">: {what}</span>
+              <span className="sr-only">: {which}</span>
             </Link>
           )}
-          {entry.isPieceKnown && <MakeAgain id={entry.id} what={what} nameOf={nameOf} />}
+          {entry.isPieceKnown && <MakeAgain id={entry.id} what={which} nameOf={nameOf} />}
           {(entry.hasTaught || entry.isLeftOut) && (
             <button
               className="act min-h-6 cursor-pointer"
@@ -310,7 +312,7 @@ function Entry({
               onClick={() => onChange({ isLeftOut: !entry.isLeftOut })}
             >
               {t(entry.isLeftOut ? 'learned.jar.learnFrom' : 'learned.jar.leaveOut')}
-              <span className="sr-only">: {what}</span>
+              <span className="sr-only">: {which}</span>
             </button>
           )}
           <button
@@ -319,7 +321,7 @@ function Entry({
             onClick={() => onChange({ isTakenOut: true })}
           >
             {t('learned.entry.takeOut')}
-            <span className="sr-only">: {what}</span>
+            <span className="sr-only">: {which}</span>
           </button>
         </p>
         {entry.learned && <WentBy learned={entry.learned} nameOf={nameOf} />}
